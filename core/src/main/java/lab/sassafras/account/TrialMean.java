@@ -1,0 +1,62 @@
+package lab.sassafras.account;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Estimate.Contribution;
+import lab.sassafras.measure.Shared;
+
+/**
+ * Several trials of one thing taken together.
+ *
+ * <p>What the trials share (a thermometer's offset, a pinned constant) is counted once, with its mean sensitivity,
+ * and not divided by √n. The rest is either the scatter, s/√n, or what the instruments allow, whichever is larger:
+ * two trials that agree by luck do not make a certain mean.
+ *
+ * @param values   result of each trial (bench unit)
+ * @param estimate the mean with its uncertainty
+ * @param scatter  sample standard deviation s (bench unit); empty for one trial
+ */
+public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble scatter) {
+
+    /** @throws IllegalArgumentException without any trial */
+    public static TrialMean of(List<Estimate> trials) {
+        if (trials.isEmpty()) {
+            throw new IllegalArgumentException("a mean needs a trial");
+        }
+        int n = trials.size();
+        double mean = trials.stream().mapToDouble(Estimate::value).sum() / n;
+        if (n == 1) {
+            return new TrialMean(List.of(mean), trials.get(0), OptionalDouble.empty());
+        }
+        double s = Math.sqrt(trials.stream().mapToDouble(t -> Math.pow(t.value() - mean, 2)).sum() / (n - 1));
+        double instruments = Math.sqrt(trials.stream().mapToDouble(t -> Math.pow(t.ownUncertainty(), 2)).sum()) / n;
+        double fromScatter = s / Math.sqrt(n);
+        boolean scattered = fromScatter >= instruments;
+        double own = scattered ? fromScatter : instruments;
+
+        List<Contribution> contributions = new ArrayList<>();
+        contributions.add(new Contribution(scattered ? "scatter" : "readings",
+                scattered ? "scatter between trials" : "single readings", 1, own, null));
+        sharedSlopes(trials).forEach((source, slope) -> contributions.add(new Contribution(source.key(),
+                source.label(), slope / n, Math.abs(slope / n) * source.standardUncertainty(), source)));
+        double variance = contributions.stream().mapToDouble(c -> c.uncertainty() * c.uncertainty()).sum();
+        double fourthPowers = scattered ? Math.pow(own, 4) / (n - 1) : 0;
+        for (Contribution each : contributions) {
+            fourthPowers += each.source() == null ? 0 : Math.pow(each.uncertainty(), 4) / each.source().degreesOfFreedom();
+        }
+        double dof = fourthPowers > 0 ? variance * variance / fourthPowers : Double.POSITIVE_INFINITY;
+        return new TrialMean(trials.stream().map(Estimate::value).toList(),
+                new Estimate(mean, Math.sqrt(variance), dof, contributions), OptionalDouble.of(s));
+    }
+
+    private static Map<Shared, Double> sharedSlopes(List<Estimate> trials) {
+        Map<Shared, Double> slopes = new LinkedHashMap<>();
+        trials.forEach(trial -> trial.contributions().stream().filter(c -> c.source() != null)
+                .forEach(c -> slopes.merge(c.source(), c.sensitivity(), Double::sum)));
+        return slopes;
+    }
+}

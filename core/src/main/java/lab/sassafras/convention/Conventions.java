@@ -1,0 +1,71 @@
+package lab.sassafras.convention;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Which school is in force for each question. Immutable; a question not mentioned is settled the standard way. */
+public final class Conventions {
+
+    private static final Conventions STANDARD = new Conventions(Map.of());
+
+    private final Map<String, String> chosen;
+
+    private Conventions(Map<String, String> chosen) {
+        this.chosen = Map.copyOf(chosen);
+    }
+
+    public static Conventions standard() {
+        return STANDARD;
+    }
+
+    /** Choices by question key and school key; names that are not known are left to {@link #unknown}. */
+    public static Conventions of(Map<String, String> chosen) {
+        return new Conventions(chosen);
+    }
+
+    /** The first name in a set of choices that no question or school goes by, in words. */
+    public static Optional<String> unknown(Map<String, String> chosen) {
+        return chosen.entrySet().stream().filter(each -> Question.all().stream().noneMatch(question ->
+                        question.key().equals(each.getKey()) && question.school(each.getValue()).isPresent()))
+                .map(each -> each.getKey() + ": " + each.getValue()).findFirst();
+    }
+
+    /** The school in force. */
+    public <S extends School> S in(Question<S> question) {
+        return Optional.ofNullable(chosen.get(question.key())).flatMap(question::school).orElse(question.standard());
+    }
+
+    public Conventions with(Question<?> question, School school) {
+        Map<String, String> more = new LinkedHashMap<>(chosen);
+        more.put(question.key(), school.key());
+        return new Conventions(more);
+    }
+
+    /** These choices laid over others. */
+    public Conventions over(Conventions base) {
+        Map<String, String> all = new LinkedHashMap<>(base.chosen);
+        all.putAll(chosen);
+        return new Conventions(all);
+    }
+
+    /** Question key to school key, every question named. */
+    public Map<String, String> named() {
+        Map<String, String> all = new LinkedHashMap<>();
+        Question.all().forEach(question -> all.put(question.key(), in(question).key()));
+        return all;
+    }
+
+    /** Every way to settle one of these questions differently, one at a time. */
+    public Stream<Alternative> alternatives(List<Question<?>> questions) {
+        return questions.stream().flatMap(question -> question.schools().stream()
+                .filter(school -> !school.key().equals(in(question).key()))
+                .map(school -> new Alternative(question, school, with(question, school))));
+    }
+
+    /** One question settled another way, the rest unchanged. */
+    public record Alternative(Question<?> question, School school, Conventions conventions) {
+    }
+}

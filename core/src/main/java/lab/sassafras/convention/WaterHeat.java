@@ -1,0 +1,17 @@
+package lab.sassafras.convention;
+
+import lab.sassafras.expression.Expression;
+
+/** A way of saying what warming water takes. */
+public interface WaterHeat extends School {
+
+    /**
+     * Specific heat to use for water that goes from one temperature to another.
+     *
+     * @param what  the water in words, for the working
+     * @param start (°C)
+     * @param end   (°C)
+     * @return (J/(g·°C))
+     */
+    Expression specificHeat(String what, Expression start, Expression end);
+}

@@ -1,0 +1,7 @@
+/**
+ * Where practitioners differ: one question each, one class for each school.
+ *
+ * <p>Rule: a school rewrites a party or an input and nothing else; it never sees which experiment asks. Which schools
+ * are in force is data ({@link lab.sassafras.convention.Conventions}), so any result can be had under every other.
+ */
+package lab.sassafras.convention;

@@ -1,0 +1,11 @@
+package lab.sassafras.experiment;
+
+/** How often a group of slots stands in an entry. */
+public enum Cardinality {
+    /** Once for the whole entry. */
+    ONCE,
+    /** Once for each trial. */
+    PER_TRIAL,
+    /** As often as the bench says, counted for the group itself. */
+    PER_PART
+}

@@ -1,0 +1,51 @@
+package lab.sassafras.experiment;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Question;
+import lab.sassafras.expression.Expression.Input;
+
+/** One kind of experiment, declared. */
+public interface Experiment {
+
+    /** Stable name, for files and addresses. */
+    String key();
+
+    /** Goes up when the same readings would give another number. */
+    int method();
+
+    Words words();
+
+    Calorimeter.Use calorimeter();
+
+    List<Group> groups();
+
+    /** In the order of the work; steps of a group once for the entry are done with the first trial. */
+    List<Step> procedure();
+
+    /** What is sought. */
+    Input unknown();
+
+    /** Questions whose answer changes the result. */
+    List<Question<?>> conventions();
+
+    List<Suspect> suspects();
+
+    Yardstick yardstick();
+
+    /** Draws up the books, one for each trial. */
+    List<Account> accounts(Sheet sheet, Conventions conventions);
+
+    default Optional<Group> group(String key) {
+        return groups().stream().filter(group -> group.key().equals(key)).findFirst();
+    }
+
+    /** The slot declared under group and slot key. */
+    default Optional<Slot> slot(String path) {
+        int slash = path.indexOf('/');
+        return group(path.substring(0, Math.max(slash, 0))).flatMap(group -> group.slots().stream()
+                .filter(slot -> slot.key().equals(path.substring(slash + 1))).findFirst());
+    }
+}

@@ -1,0 +1,39 @@
+package lab.sassafras.experiment;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Measured;
+
+/**
+ * One standing observation: what was typed and what it says.
+ *
+ * @param address     where it stands
+ * @param role        what it is to its slot
+ * @param text        exactly as typed
+ * @param value       the number (bench unit); 0 for words
+ * @param decimals    digits after the mark, in the bench unit; negative where it was converted to no round number
+ * @param unit        as typed; empty for words
+ * @param instrument  read on; empty where none was named
+ * @param uncertainty stated standard uncertainty of an assumed value (bench unit)
+ * @param who         the bench that gave it
+ */
+public record Line(Address address, Role role, String text, double value, int decimals, Optional<BenchUnit> unit,
+                   Optional<Instrument> instrument, OptionalDouble uncertainty, String who) {
+
+    /** Name of this line among the inputs of an account. */
+    public String key() {
+        return address + "." + role.key();
+    }
+
+    /** The number with what is known of its error. */
+    Measured measured() {
+        if (uncertainty.isPresent()) {
+            return new Measured(value, uncertainty.getAsDouble(), Double.POSITIVE_INFINITY, java.util.List.of(), decimals);
+        }
+        return instrument.map(read -> Measured.read(value, decimals, read)).orElseGet(() -> new Measured(value,
+                Math.pow(10, -Math.max(decimals, 0)) / Math.sqrt(12), Double.POSITIVE_INFINITY, java.util.List.of(),
+                decimals));
+    }
+}

@@ -1,0 +1,96 @@
+package lab.sassafras.experiment;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import lab.sassafras.account.Finding;
+import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+
+/** What the lines of a sheet themselves give rise to, before any account is drawn up. */
+public final class SheetFindings {
+
+    private final Sheet sheet;
+    private final Words words;
+    private final Figures figures;
+
+    private SheetFindings(Sheet sheet) {
+        this.sheet = sheet;
+        this.words = sheet.experiment().words();
+        this.figures = sheet.setting().figures();
+    }
+
+    public static List<Finding> of(Sheet sheet) {
+        return new SheetFindings(sheet).all();
+    }
+
+    private List<Finding> all() {
+        List<Finding> findings = new ArrayList<>();
+        for (Line line : sheet.lines()) {
+            outsideRange(line).ifPresent(findings::add);
+            decimals(line).ifPresent(findings::add);
+        }
+        sheet.lines().stream().map(Line::address).distinct().forEach(address -> {
+            conflict(address).ifPresent(findings::add);
+            negativeDifference(address).ifPresent(findings::add);
+        });
+        twoThermometers().ifPresent(findings::add);
+        return findings;
+    }
+
+    private Optional<Finding> outsideRange(Line line) {
+        return line.instrument().filter(instrument -> !instrument.covers(line.value())).map(instrument ->
+                Finding.question("reading.outside-range", label(line) + ", " + line.text() + " "
+                        + line.unit().map(unit -> unit.symbol()).orElse("") + ", lies outside the range of "
+                        + instrument.name() + " (" + figures.significant(instrument.low(), 4) + " to "
+                        + figures.significant(instrument.high(), 4) + " " + instrument.unit().symbol() + ").")
+                        .at(line.address().toString()));
+    }
+
+    private Optional<Finding> decimals(Line line) {
+        if (line.instrument().isEmpty() || line.decimals() < 0) {
+            return Optional.empty();
+        }
+        Instrument instrument = line.instrument().get();
+        int shown = (int) Math.max(0, Math.ceil(-Math.log10(instrument.resolution()) - 1e-9));
+        if (line.decimals() >= shown) {
+            return Optional.empty();
+        }
+        return Optional.of(Finding.note("reading.decimals", label(line) + " was written as " + line.text() + "; "
+                + instrument.name() + " shows " + shown + " decimal" + (shown == 1 ? "" : "s")
+                + ". Record every decimal it shows.").at(line.address().toString()));
+    }
+
+    private Optional<Finding> conflict(Address address) {
+        Map<Role, List<Line>> byRole = sheet.at(address).stream().collect(Collectors.groupingBy(Line::role));
+        return byRole.values().stream().filter(lines -> lines.size() > 1).findFirst().map(lines ->
+                Finding.question("reading.conflict", "Two values stand for " + words.label(address.path()) + ": "
+                        + lines.stream().map(line -> line.text() + " (" + line.who() + ")")
+                                .collect(Collectors.joining(" and "))
+                        + ". Both are kept; the last is used until one is struck out.").at(address.toString()));
+    }
+
+    private Optional<Finding> negativeDifference(Address address) {
+        return sheet.difference(address).filter(mass -> mass < 0 && sheet.byDifference(address)).map(mass ->
+                Finding.refuse("reading.negative-mass", words.label(address.path())
+                        + " comes out negative: full is less than empty. Correct one of the two readings.")
+                        .at(address.toString()));
+    }
+
+    private Optional<Finding> twoThermometers() {
+        List<String> names = sheet.lines().stream().flatMap(line -> line.instrument().stream())
+                .filter(instrument -> instrument.kind().dimension() == Dimension.TEMPERATURE)
+                .map(Instrument::name).distinct().toList();
+        return names.size() < 2 ? Optional.empty() : Optional.of(Finding.note("reading.two-thermometers",
+                "Temperatures were read on " + String.join(" and ", names) + ". Their offsets do not cancel in a "
+                        + "difference, and the uncertainty counts them. One thermometer for one difference is better."));
+    }
+
+    private String label(Line line) {
+        String label = words.label(line.address().path());
+        return Character.toUpperCase(label.charAt(0)) + label.substring(1);
+    }
+}

@@ -1,0 +1,75 @@
+package lab.sassafras.experiment;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import java.util.Properties;
+import lab.sassafras.expression.Symbol;
+
+/** An experiment's block of words: {@code words.properties} (UTF-8) beside its class. */
+public final class Words {
+
+    private final Properties properties;
+    private final String origin;
+
+    private Words(Properties properties, String origin) {
+        this.properties = properties;
+        this.origin = origin;
+    }
+
+    public static Words beside(Class<?> experiment) {
+        Properties properties = new Properties();
+        try (InputStream in = experiment.getResourceAsStream("words.properties")) {
+            if (in == null) {
+                throw new IllegalStateException("no words.properties beside " + experiment.getName());
+            }
+            properties.load(new InputStreamReader(in, StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return new Words(properties, experiment.getName());
+    }
+
+    /** @throws IllegalStateException for a word nobody wrote */
+    public String get(String key) {
+        return find(key).orElseThrow(() -> new IllegalStateException("no word “" + key + "” for " + origin));
+    }
+
+    public Optional<String> find(String key) {
+        return Optional.ofNullable(properties.getProperty(key)).map(String::strip).filter(word -> !word.isEmpty());
+    }
+
+    public String title() {
+        return get("title");
+    }
+
+    /** What the sheet calls a slot. */
+    public String label(String path) {
+        return get(path);
+    }
+
+    /** What the bench page asks for. */
+    public String ask(String path) {
+        return get(path + ".ask");
+    }
+
+    public Optional<String> help(String path) {
+        return find(path + ".help");
+    }
+
+    /** What can hurt at this step, said before the hand moves. */
+    public Optional<String> caution(String path) {
+        return find(path + ".caution");
+    }
+
+    public Symbol symbol(String path) {
+        return Symbol.of(get(path + ".symbol"));
+    }
+
+    public String option(String path, String option) {
+        return get(path + "." + option);
+    }
+}

@@ -1,0 +1,24 @@
+package lab.sassafras.experiment;
+
+/** What a result is judged against. */
+public sealed interface Yardstick {
+
+    /** Nothing to judge by. */
+    record None() implements Yardstick {
+    }
+
+    /** What a vessel of its kind can hold. */
+    record OfVessel() implements Yardstick {
+    }
+
+    /**
+     * The solids on the reference shelf, with what was seen of the sample.
+     *
+     * @param known    path of the slot that says what it is, where that is told
+     * @param colour   path of the colour seen
+     * @param magnetic path of the magnet's answer
+     * @param density  path of its density
+     */
+    record OfSolids(String known, String colour, String magnetic, String density) implements Yardstick {
+    }
+}

@@ -1,0 +1,105 @@
+package lab.sassafras.experiment.mixing;
+
+import java.util.List;
+import java.util.stream.IntStream;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Party;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.WaterHeat;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Words;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.measure.BenchUnit;
+
+/** Hot water into cold: what the books lack is what the vessel swallowed. */
+public final class ConstantByMixing implements Experiment {
+
+    private static final Words WORDS = Words.beside(ConstantByMixing.class);
+
+    @Override
+    public String key() {
+        return "constant-by-mixing";
+    }
+
+    @Override
+    public int method() {
+        return 1;
+    }
+
+    @Override
+    public Words words() {
+        return WORDS;
+    }
+
+    @Override
+    public Calorimeter.Use calorimeter() {
+        return Calorimeter.Use.FINDS_CONSTANT;
+    }
+
+    @Override
+    public List<Group> groups() {
+        return List.of(
+                Group.perTrial("cup", Slot.choice("held", "cold", "hot")),
+                Group.perTrial("cold", Slot.mass("mass").usually(20, 120), Slot.temperature("start").usually(15, 30)),
+                Group.perTrial("hot", Slot.mass("mass").usually(20, 120), Slot.temperature("start").usually(40, 75),
+                        Slot.moment("poured")),
+                Group.perTrial("mixed", Slot.temperature("final").usually(25, 55)));
+    }
+
+    @Override
+    public List<Step> procedure() {
+        return List.of(Step.of("cup/held"), Step.of("cold/mass"), Step.of("cold/start").taking(3), Step.of("hot/mass"),
+                Step.of("hot/start"), Step.of("hot/poured"), Step.of("mixed/final").taking(3));
+    }
+
+    @Override
+    public Input unknown() {
+        return new Input("unknown", WORDS.symbol("unknown"), WORDS.get("unknown"), BenchUnit.JOULES_PER_DEGREE);
+    }
+
+    @Override
+    public List<Question<?>> conventions() {
+        return List.of(Question.WATER);
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of(new Suspect("cooled-in-transit", "hot/start", -1), new Suspect("still-heating", "hot/start", 1),
+                new Suspect("final-too-high", "mixed/final", -0.2), new Suspect("drops-left-behind", "hot/mass", -0.3));
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.OfVessel();
+    }
+
+    @Override
+    public List<Account> accounts(Sheet sheet, Conventions conventions) {
+        return IntStream.rangeClosed(1, sheet.trials()).mapToObj(trial -> account(sheet.draft(trial), conventions)).toList();
+    }
+
+    private Account account(Draft draft, Conventions conventions) {
+        WaterHeat water = conventions.in(Question.WATER);
+        Expression coldMass = draft.quantity("cold/mass");
+        Expression cold = draft.quantity("cold/start");
+        Expression hotMass = draft.quantity("hot/mass");
+        Expression hot = draft.quantity("hot/start");
+        Expression end = draft.quantity("mixed/final");
+        Expression vesselStart = draft.choice("cup/held").filter("hot"::equals).isPresent() ? hot : cold;
+        return draft.ledger(List.of(
+                Party.body("hot", "hot water", hotMass, water.specificHeat("hot water", hot, end), hot, end),
+                Party.body("cold", "cold water", coldMass, water.specificHeat("cold water", cold, end), cold, end),
+                Party.vessel("calorimeter", "calorimeter", unknown(), vesselStart, end)), unknown(),
+                hotMass.plus(coldMass));
+    }
+}

@@ -1,0 +1,62 @@
+package lab.sassafras.expression;
+
+/** How the signs of arithmetic are written: plainly, or for LaTeX. */
+enum Notation {
+    PLAIN(" × ", " − ", "−") {
+        @Override
+        String symbol(Symbol symbol) {
+            return symbol.text();
+        }
+
+        @Override
+        String unit(String unit) {
+            return unit;
+        }
+
+        @Override
+        String quotient(Phrase dividend, Phrase divisor) {
+            return dividend.asFactor() + " ÷ " + divisor.asDivisor();
+        }
+    },
+    LATEX(" \\times ", " - ", "-") {
+        @Override
+        String symbol(Symbol symbol) {
+            return symbol.latex();
+        }
+
+        @Override
+        String unit(String unit) {
+            return "\\mathrm{" + unit.replace("°C", "{}^{\\circ}C").replace("·", "\\cdot ") + "}";
+        }
+
+        @Override
+        String quotient(Phrase dividend, Phrase divisor) {
+            return "\\frac{" + dividend.whole() + "}{" + divisor.whole() + "}";
+        }
+
+        @Override
+        String number(String shown) {
+            return shown.replace("−", "-").replace(",", "{,}");
+        }
+    };
+
+    final String times;
+    final String minus;
+    final String negative;
+
+    Notation(String times, String minus, String negative) {
+        this.times = times;
+        this.minus = minus;
+        this.negative = negative;
+    }
+
+    abstract String symbol(Symbol symbol);
+
+    abstract String unit(String unit);
+
+    abstract String quotient(Phrase dividend, Phrase divisor);
+
+    String number(String shown) {
+        return shown;
+    }
+}

@@ -1,0 +1,25 @@
+package lab.sassafras.expression;
+
+/**
+ * A letter with a word: the q of the water, the T at the end.
+ *
+ * @param letter q, m, c, C, T …
+ * @param word   what it belongs to; empty for a bare letter
+ */
+public record Symbol(String letter, String word) {
+
+    /** Reads {@code m:hot water}. */
+    public static Symbol of(String written) {
+        int colon = written.indexOf(':');
+        return colon < 0 ? new Symbol(written, "")
+                : new Symbol(written.substring(0, colon), written.substring(colon + 1));
+    }
+
+    public String text() {
+        return word.isEmpty() ? letter : letter + "(" + word + ")";
+    }
+
+    public String latex() {
+        return word.isEmpty() ? letter : letter + "_{\\text{" + word + "}}";
+    }
+}

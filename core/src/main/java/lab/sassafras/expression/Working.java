@@ -1,0 +1,144 @@
+package lab.sassafras.expression;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import lab.sassafras.expression.Expression.Constant;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Measured;
+
+/**
+ * The working as a person would write it: for each step the law, the numbers with their units put in, the result with
+ * its sign in words. It is read from the very tree that was computed.
+ */
+public record Working(List<Line> lines) {
+
+    /**
+     * One step.
+     *
+     * @param name    left of the equals sign
+     * @param law     in symbols
+     * @param numbers the law with numbers and units in it
+     * @param result  rounded for showing
+     * @param words   which way a heat went; empty for other quantities
+     * @param latex   the whole step for LaTeX, aligned at the equals sign
+     */
+    public record Line(String name, String law, String numbers, String result, String words, String latex) {
+    }
+
+    /** Writes out every named step of a result, inner ones first. */
+    public static Working of(Expression result, Bindings bindings, Figures figures) {
+        Map<String, Named> steps = new LinkedHashMap<>();
+        result.read(new Steps(steps));
+        Writer writer = new Writer(bindings, figures);
+        return new Working(steps.values().stream().map(writer::line).toList());
+    }
+
+    /** Plain text, aligned at the equals sign. */
+    public String text() {
+        int width = lines.stream().mapToInt(line -> line.name().length()).max().orElse(0);
+        StringBuilder out = new StringBuilder();
+        for (Line line : lines) {
+            out.append(line.name()).append(" ".repeat(width - line.name().length()));
+            for (String right : rights(line)) {
+                out.append(out.charAt(out.length() - 1) == '\n' ? " ".repeat(width) : "").append(" = ")
+                        .append(right).append('\n');
+            }
+        }
+        return out.toString();
+    }
+
+    /** For LaTeX: one aligned block. */
+    public String latex() {
+        return lines.stream().map(Line::latex)
+                .collect(Collectors.joining(" \\\\\n", "\\begin{aligned}\n", "\n\\end{aligned}\n"));
+    }
+
+    /** What stands right of the equals signs of one step, repeats left out. */
+    public static List<String> rights(Line line) {
+        List<String> rights = new ArrayList<>(List.of(line.law()));
+        if (!line.numbers().equals(line.law())) {
+            rights.add(line.numbers());
+        }
+        rights.add(line.words().isEmpty() ? line.result() : line.result() + ", " + line.words());
+        return rights;
+    }
+
+    private record Writer(Bindings bindings, Figures figures) {
+
+        Line line(Named step) {
+            String law = body(step, Notation.PLAIN, false);
+            String numbers = body(step, Notation.PLAIN, true);
+            double value = new Computation(step, bindings).value();
+            String latex = Notation.LATEX.symbol(step.symbol()) + " &= " + body(step, Notation.LATEX, false)
+                    + " \\\\\n &= " + body(step, Notation.LATEX, true)
+                    + " \\\\\n &= " + number(step, Notation.LATEX, true).whole();
+            return new Line(step.symbol().text(), law, numbers, number(step, Notation.PLAIN, true).whole(),
+                    words(step, value), latex);
+        }
+
+        private String body(Named step, Notation notation, boolean inNumbers) {
+            Wording wording = inNumbers
+                    ? new Wording(notation, input -> number(input, notation), named -> number(named, notation, false))
+                    : new Wording(notation, input -> Phrase.atom(notation.symbol(input.symbol()), ""),
+                            named -> Phrase.atom(notation.symbol(named.symbol()), ""));
+            return step.body().read(wording).whole();
+        }
+
+        private Phrase number(Input input, Notation notation) {
+            Measured measured = bindings.of(input);
+            String shown = measured.decimals() >= 0 ? figures.fixed(measured.value(), measured.decimals())
+                    : figures.byUncertainty(measured.value(), measured.uncertainty());
+            return Phrase.atom(notation.number(shown), notation.unit(input.unit().symbol()));
+        }
+
+        private Phrase number(Named step, Notation notation, boolean signed) {
+            String unit = step.unit().symbol().isEmpty() ? "" : notation.unit(step.unit().symbol());
+            if (step.body() instanceof Constant constant) {
+                return Phrase.atom(notation.number(constant.text().replace('.', figures.mark().sign())), unit);
+            }
+            Estimate estimate = new Computation(step, bindings).estimate();
+            int decimals = decimals(step, estimate.uncertainty());
+            boolean heat = step.unit().dimension() == Dimension.ENERGY;
+            String shown = signed && heat ? figures.signed(estimate.value(), decimals)
+                    : figures.fixed(estimate.value(), decimals);
+            return Phrase.atom(notation.number(shown), unit);
+        }
+
+        /** A sum or difference of readings keeps their decimals; anything else goes by its uncertainty. */
+        private int decimals(Named step, double uncertainty) {
+            Set<Input> inputs = step.inputs();
+            boolean readings = !inputs.isEmpty() && inputs.stream().allMatch(input ->
+                    input.unit() == step.unit() && bindings.of(input).decimals() >= 0);
+            return readings ? inputs.stream().mapToInt(input -> bindings.of(input).decimals()).min().orElse(0)
+                    : Figures.decimalsFor(uncertainty);
+        }
+
+        private static String words(Named step, double value) {
+            if (step.unit().dimension() != Dimension.ENERGY || value == 0) {
+                return "";
+            }
+            return value > 0 ? "taken up" : "given off";
+        }
+    }
+
+    /** Collects named steps that are more than a constant, inner ones first. */
+    private record Steps(Map<String, Named> met) implements Walk {
+
+        @Override
+        public Void named(Named step, Supplier<Void> body) {
+            if (!(step.body() instanceof Constant) && !met.containsKey(step.symbol().text())) {
+                body.get();
+                met.put(step.symbol().text(), step);
+            }
+            return null;
+        }
+    }
+}

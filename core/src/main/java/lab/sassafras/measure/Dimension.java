@@ -1,0 +1,35 @@
+package lab.sassafras.measure;
+
+import java.util.OptionalDouble;
+
+/** What a number measures, with the physical limit no reading may pass. */
+public enum Dimension {
+    MASS("mass", 0.0),
+    TEMPERATURE("temperature", -273.15),
+    VOLUME("volume", 0.0),
+    DENSITY("density", 0.0),
+    AMOUNT("amount", 0.0),
+    MOLAR_MASS("molar mass", 0.0),
+    TIME("time", 0.0),
+    ENERGY("heat", Double.NEGATIVE_INFINITY),
+    SPECIFIC_HEAT("specific heat", Double.NEGATIVE_INFINITY),
+    HEAT_CAPACITY("heat capacity", Double.NEGATIVE_INFINITY),
+    NONE("number", Double.NEGATIVE_INFINITY);
+
+    private final String word;
+    private final double floor;
+
+    Dimension(String word, double floor) {
+        this.word = word;
+        this.floor = floor;
+    }
+
+    public String word() {
+        return word;
+    }
+
+    /** The least value that can be real, in the dimension's bench unit; empty where there is none. */
+    public OptionalDouble floor() {
+        return Double.isInfinite(floor) ? OptionalDouble.empty() : OptionalDouble.of(floor);
+    }
+}

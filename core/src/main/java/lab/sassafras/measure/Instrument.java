@@ -1,0 +1,56 @@
+package lab.sassafras.measure;
+
+/**
+ * The record of one instrument.
+ *
+ * @param key                identity; readings with the same key share one offset
+ * @param name               what the class calls it
+ * @param kind               what it measures with
+ * @param unit               the unit it shows
+ * @param resolution         smallest step it shows (bench unit)
+ * @param low                lower end of its range (bench unit)
+ * @param high               upper end of its range (bench unit)
+ * @param offsetUncertainty  standard uncertainty of the offset that all its readings share (bench unit)
+ * @param readingUncertainty standard uncertainty of one reading where the record states one; 0 stands for
+ *                           resolution ÷ √12 (rectangular, JCGM 100:2008, 4.3.7)
+ */
+public record Instrument(String key, String name, Kind kind, BenchUnit unit, double resolution,
+                         double low, double high, double offsetUncertainty, double readingUncertainty) {
+
+    /** What an instrument is, and which dimension it reads. */
+    public enum Kind {
+        BALANCE("balance", Dimension.MASS),
+        THERMOMETER("thermometer", Dimension.TEMPERATURE);
+
+        private final String word;
+        private final Dimension dimension;
+
+        Kind(String word, Dimension dimension) {
+            this.word = word;
+            this.dimension = dimension;
+        }
+
+        public String word() {
+            return word;
+        }
+
+        public Dimension dimension() {
+            return dimension;
+        }
+    }
+
+    /** Standard uncertainty of one reading, without the shared offset (bench unit). */
+    public double standardUncertainty() {
+        return readingUncertainty > 0 ? readingUncertainty : resolution / Math.sqrt(12);
+    }
+
+    /** The offset shared by all readings of this instrument. */
+    public Shared offset() {
+        return new Shared("instrument:" + key, "offset of " + name, offsetUncertainty,
+                Double.POSITIVE_INFINITY);
+    }
+
+    public boolean covers(double value) {
+        return value >= low && value <= high;
+    }
+}

@@ -1,0 +1,68 @@
+package lab.sassafras.measure;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * An input's value and what is known of its error: an independent part of its own, and shares of sources it has
+ * in common with other inputs. Two inputs are correlated exactly as far as they share: their covariance is
+ * Σ sensitivity₁ · sensitivity₂ · u(source)² (JCGM 100:2008, F.1.2.3).
+ *
+ * @param value             (bench unit)
+ * @param ownUncertainty    standard uncertainty of the independent part (bench unit)
+ * @param degreesOfFreedom  of the independent part; infinite where it is taken as known
+ * @param shares            common sources with how strongly each enters
+ * @param decimals          digits after the mark to show it with; negative where its uncertainty decides
+ */
+public record Measured(double value, double ownUncertainty, double degreesOfFreedom, List<Share> shares,
+                       int decimals) {
+
+    /**
+     * One common source in one input.
+     *
+     * @param source      the common source
+     * @param sensitivity change of the input for a unit change of the source
+     */
+    public record Share(Shared source, double sensitivity) {
+
+        /** Standard uncertainty this share brings (unit of the input). */
+        public double uncertainty() {
+            return Math.abs(sensitivity) * source.standardUncertainty();
+        }
+    }
+
+    /** An exact number. */
+    public static Measured exact(double value) {
+        return independent(value, 0);
+    }
+
+    /** A value with an uncertainty that nothing else shares (both in the bench unit). */
+    public static Measured independent(double value, double uncertainty) {
+        return new Measured(value, uncertainty, Double.POSITIVE_INFINITY, List.of(), -1);
+    }
+
+    /** A reading on an instrument: resolution its own, offset shared. */
+    public static Measured read(double value, int decimals, Instrument instrument) {
+        return new Measured(value, instrument.standardUncertainty(), Double.POSITIVE_INFINITY,
+                List.of(new Share(instrument.offset(), 1)), decimals);
+    }
+
+    /**
+     * The same value where several results draw on one and the same input (a pinned constant, a density measured
+     * once): its own part becomes a source they share.
+     */
+    public Measured heldInCommon(String key, String label) {
+        if (ownUncertainty == 0) {
+            return this;
+        }
+        List<Share> all = new ArrayList<>(shares);
+        all.add(new Share(new Shared(key, label, ownUncertainty, degreesOfFreedom), 1));
+        return new Measured(value, 0, Double.POSITIVE_INFINITY, List.copyOf(all), decimals);
+    }
+
+    /** Combined standard uncertainty (bench unit). */
+    public double uncertainty() {
+        double shared = shares.stream().mapToDouble(share -> Math.pow(share.uncertainty(), 2)).sum();
+        return Math.sqrt(ownUncertainty * ownUncertainty + shared);
+    }
+}

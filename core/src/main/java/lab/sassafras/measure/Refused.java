@@ -1,0 +1,11 @@
+package lab.sassafras.measure;
+
+/** Something typed that cannot be what was asked for. The message says in plain words what was wrong and what to do. */
+public class Refused extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    public Refused(String message) {
+        super(message);
+    }
+}

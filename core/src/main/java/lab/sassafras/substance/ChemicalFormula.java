@@ -1,0 +1,132 @@
+package lab.sassafras.substance;
+
+import java.io.IOException;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import lab.sassafras.measure.Refused;
+import org.openscience.cdk.config.Elements;
+import org.openscience.cdk.config.Isotopes;
+import org.openscience.cdk.silent.Element;
+
+/**
+ * A chemical formula such as {@code CuSO4·5H2O} or {@code Ca(OH)2}, and its molar mass.
+ *
+ * @param text  as typed
+ * @param atoms count of each element, in the order met
+ */
+public record ChemicalFormula(String text, Map<String, Integer> atoms) {
+
+    private static final Pattern TOKEN = Pattern.compile("([A-Z][a-z]?)(\\d*)|(\\()|(\\))(\\d*)");
+    private static final Pattern HYDRATE = Pattern.compile("(\\d*)(.+)");
+    private static final int MOST = 1000;
+
+    /**
+     * Reads a formula.
+     *
+     * @throws Refused with a plain message where it does not read back exactly as typed
+     */
+    public static ChemicalFormula read(String typed) {
+        String text = typed == null ? "" : typed.strip();
+        if (text.isEmpty()) {
+            throw new Refused("Nothing was typed. Type a formula such as NaCl or CuSO4·5H2O.");
+        }
+        if (text.length() > 80) {
+            throw new Refused("That is longer than any formula the shelf needs. Type at most 80 characters.");
+        }
+        Map<String, Integer> atoms = new LinkedHashMap<>();
+        for (String part : text.split("[·*]", -1)) {
+            Matcher hydrate = HYDRATE.matcher(part);
+            if (!hydrate.matches()) {
+                throw unreadable(text, part);
+            }
+            int times = count(hydrate.group(1), text);
+            new Group(text, hydrate.group(2)).read().forEach((element, n) -> atoms.merge(element, n * times, Integer::sum));
+        }
+        return new ChemicalFormula(text, Map.copyOf(atoms));
+    }
+
+    /** Molar mass (g/mol), from the standard atomic weights the Chemistry Development Kit carries. */
+    public double molarMass() {
+        return atoms.entrySet().stream().mapToDouble(atom -> atom.getValue() * atomicWeight(atom.getKey())).sum();
+    }
+
+    private static double atomicWeight(String element) {
+        try {
+            return Isotopes.getInstance().getNaturalMass(new Element(element));
+        } catch (IOException e) {
+            throw new IllegalStateException("the table of isotopes could not be read", e);
+        }
+    }
+
+    private static int count(String digits, String formula) {
+        if (digits.isEmpty()) {
+            return 1;
+        }
+        if (digits.startsWith("0") || digits.length() > 4 || Integer.parseInt(digits) > MOST) {
+            throw new Refused("The count " + digits + " in “" + formula + "” is not one to a thousand.");
+        }
+        return Integer.parseInt(digits);
+    }
+
+    private static Refused unreadable(String formula, String rest) {
+        return new Refused("“" + formula + "” cannot be read as a formula" + (rest.isEmpty() ? "."
+                : " from “" + rest + "” on.") + " Write element symbols, counts and brackets, such as Ca(OH)2.");
+    }
+
+    /** One part between hydrate dots, read from left to right; every character must belong to a token. */
+    private record Group(String formula, String part) {
+
+        Map<String, Integer> read() {
+            Matcher token = TOKEN.matcher(part);
+            int[] at = {0};
+            Map<String, Integer> atoms = inside(token, at, 0);
+            if (atoms.isEmpty()) {
+                throw unreadable(formula, part);
+            }
+            return atoms;
+        }
+
+        private Map<String, Integer> inside(Matcher token, int[] at, int depth) {
+            Map<String, Integer> atoms = new LinkedHashMap<>();
+            while (at[0] < part.length()) {
+                if (!token.find(at[0]) || token.start() != at[0]) {
+                    throw unreadable(formula, part.substring(at[0]));
+                }
+                at[0] = token.end();
+                if (token.group(1) != null) {
+                    atoms.merge(element(token.group(1)), count(token.group(2), formula), Integer::sum);
+                } else if (token.group(3) != null) {
+                    Bracket bracket = bracket(token, at, depth);
+                    bracket.atoms.forEach((symbol, n) -> atoms.merge(symbol, n * bracket.times, Integer::sum));
+                } else if (depth > 0) {
+                    return atoms;
+                } else {
+                    throw unreadable(formula, ")");
+                }
+            }
+            if (depth > 0) {
+                throw new Refused("A bracket is opened and not closed in “" + formula + "”.");
+            }
+            return atoms;
+        }
+
+        private Bracket bracket(Matcher token, int[] at, int depth) {
+            Map<String, Integer> atoms = inside(token, at, depth + 1);
+            String closing = part.substring(0, at[0]);
+            String digits = closing.substring(closing.lastIndexOf(')') + 1);
+            return new Bracket(atoms, count(digits, formula));
+        }
+
+        private String element(String symbol) {
+            if (Elements.ofString(symbol) == Elements.Unknown) {
+                throw new Refused("There is no element “" + symbol + "” (in “" + formula + "”).");
+            }
+            return symbol;
+        }
+
+        private record Bracket(Map<String, Integer> atoms, int times) {
+        }
+    }
+}

@@ -1,0 +1,119 @@
+package lab.sassafras.verdict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Finding;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Line;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.substance.ReferenceShelf;
+import lab.sassafras.substance.Substance;
+import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
+
+/** Judges a specific heat against the solids of the shelf and what was seen of the sample. */
+final class SolidVerdict {
+
+    private static final int SHOWN = 8;
+    /** Below this a candidate is not worth naming (three standard uncertainties). */
+    private static final double WORTH_NAMING = 0.0027;
+
+    private final Sheet sheet;
+    private final Yardstick.OfSolids seen;
+    private final Estimate result;
+
+    SolidVerdict(Sheet sheet, Yardstick.OfSolids seen, Estimate result) {
+        this.sheet = sheet;
+        this.seen = seen;
+        this.result = result;
+    }
+
+    Verdict verdict() {
+        return new Verdict(plausibility(), candidates(), agreement());
+    }
+
+    private List<Finding> plausibility() {
+        List<Finding> findings = new ArrayList<>();
+        if (result.value() <= 0) {
+            findings.add(Finding.question("specific-heat.negative", "A specific heat cannot be zero or negative. Usually "
+                    + "two temperatures were exchanged, or the sign of a difference was dropped."));
+        } else if (result.value() > 4.2) {
+            findings.add(Finding.question("specific-heat.above-water", "That is more than water takes, which no common "
+                    + "solid does. Check the mass of the solid and the temperature of its bath."));
+        } else if (result.value() > 1) {
+            findings.add(Finding.question("specific-heat.above-one", "Nearly all metals lie well below 1 J/(g·°C); "
+                    + "lithium, beryllium and magnesium are exceptions. Water carried over with the solid makes the "
+                    + "number too large."));
+        }
+        return findings;
+    }
+
+    private List<Candidate> candidates() {
+        return ReferenceShelf.standard().solids().stream().map(this::candidate)
+                .filter(each -> each.compatibility() >= WORTH_NAMING)
+                .sorted(Comparator.comparing((Candidate each) -> !each.objections().isEmpty())
+                        .thenComparing(Candidate::compatibility, Comparator.reverseOrder()))
+                .limit(SHOWN).toList();
+    }
+
+    /** Specific heat, and density where it was given, together in one chi-squared. */
+    private Candidate candidate(Substance substance) {
+        double difference = result.value() - substance.specificHeat();
+        double variance = Math.pow(result.uncertainty(), 2) + Math.pow(substance.uncertainty(), 2);
+        double squares = difference * difference / variance;
+        int terms = 1;
+        Optional<Line> density = line(seen.density());
+        if (density.isPresent()) {
+            double spread = Math.hypot(density.get().uncertainty().orElse(0.1), 0.02 * substance.density());
+            squares += Math.pow((density.get().value() - substance.density()) / spread, 2);
+            terms = 2;
+        }
+        double compatibility = 1 - new ChiSquaredDistribution(terms).cumulativeProbability(squares);
+        return new Candidate(substance, difference, compatibility, objections(substance));
+    }
+
+    private List<String> objections(Substance substance) {
+        List<String> objections = new ArrayList<>();
+        stated(seen.colour()).filter(colour -> !looksLike(colour, substance.colour()))
+                .ifPresent(colour -> objections.add("it is " + substance.colour()));
+        stated(seen.magnetic()).filter(answer -> answer.equals("yes") != substance.magnetic())
+                .ifPresent(answer -> objections.add(substance.magnetic() ? "a magnet would hold it"
+                        : "no magnet would hold it"));
+        if (!substance.everyday()) {
+            objections.add("not handed out in a class");
+        }
+        return objections;
+    }
+
+    /** Silvery and grey shade into each other. */
+    private static boolean looksLike(String seen, String known) {
+        return seen.equals(known) || isPale(seen) && isPale(known);
+    }
+
+    private static boolean isPale(String colour) {
+        return colour.equals("silvery") || colour.equals("grey");
+    }
+
+    private Optional<Agreement> agreement() {
+        return stated(seen.known()).flatMap(ReferenceShelf.standard()::find).map(reference -> new Agreement(reference,
+                100 * (result.value() - reference.specificHeat()) / reference.specificHeat(),
+                Math.abs(result.value() - reference.specificHeat())
+                        / Math.hypot(result.uncertainty(), reference.uncertainty())));
+    }
+
+    private Optional<Line> line(String path) {
+        return sheet.plain(address(path));
+    }
+
+    private Optional<String> stated(String path) {
+        return sheet.stated(address(path));
+    }
+
+    private static Address address(String path) {
+        int slash = path.indexOf('/');
+        return new Address(path.substring(0, slash), 1, path.substring(slash + 1));
+    }
+}

@@ -1,0 +1,30 @@
+package lab.sassafras.verdict;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Solution;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Estimate;
+
+/**
+ * The judgement of a result.
+ *
+ * @param findings   plausibility in words
+ * @param candidates what it may be, most compatible first
+ * @param agreement  with a reference value, where one is told
+ */
+public record Verdict(List<Finding> findings, List<Candidate> candidates, Optional<Agreement> agreement) {
+
+    static Verdict of(Sheet sheet, Estimate result, List<Solution> trials) {
+        Yardstick yardstick = sheet.experiment().yardstick();
+        if (yardstick instanceof Yardstick.OfVessel) {
+            return new Verdict(VesselPlausibility.of(sheet, result, trials.get(0)), List.of(), Optional.empty());
+        }
+        if (yardstick instanceof Yardstick.OfSolids solids) {
+            return new SolidVerdict(sheet, solids, result).verdict();
+        }
+        return new Verdict(List.of(), List.of(), Optional.empty());
+    }
+}

@@ -1,0 +1,71 @@
+package lab.sassafras.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Solution;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.measure.Figures;
+
+/** Whether a calorimeter constant is one such a vessel can have. */
+final class VesselPlausibility {
+
+    private final Sheet sheet;
+    private final Estimate constant;
+    private final Solution trial;
+    private final Figures figures;
+
+    private VesselPlausibility(Sheet sheet, Estimate constant, Solution trial) {
+        this.sheet = sheet;
+        this.constant = constant;
+        this.trial = trial;
+        this.figures = sheet.setting().figures();
+    }
+
+    static List<Finding> of(Sheet sheet, Estimate constant, Solution trial) {
+        VesselPlausibility plausibility = new VesselPlausibility(sheet, constant, trial);
+        List<Finding> findings = new ArrayList<>();
+        plausibility.negative().ifPresent(findings::add);
+        sheet.setting().calorimeter().flatMap(plausibility::tooLarge).ifPresent(findings::add);
+        return findings;
+    }
+
+    private Optional<Finding> negative() {
+        if (constant.value() >= 0) {
+            return Optional.empty();
+        }
+        boolean nearZero = constant.value() > -2 * constant.uncertainty();
+        return Optional.of(nearZero
+                ? Finding.note("constant.negative-near-zero", "The constant is negative, but within 2 u of zero. It stays "
+                        + "in the mean: leaving it out would bias the mean.")
+                : Finding.question("constant.negative", "A vessel cannot give heat while it warms, so a constant of "
+                        + figures.byUncertainty(constant.value(), constant.uncertainty()) + " J/°C cannot be. Hot water read "
+                        + "while still warming, a final value read too high, or two thermometers that disagree do this."));
+    }
+
+    private Optional<Finding> tooLarge(Calorimeter vessel) {
+        if (constant.value() <= vessel.kind().largest()) {
+            return Optional.empty();
+        }
+        String words = "A constant of " + figures.significant(constant.value(), 2) + " J/°C is more than a "
+                + vessel.kind().words() + " and its thermometer can be believed to hold (up to about "
+                + figures.significant(vessel.kind().largest(), 2) + " J/°C). ";
+        return Optional.of(Finding.question("constant.too-large", words + explanation(vessel.kind())));
+    }
+
+    /** The first suspect that pushes the right way, and how large it would have to be. */
+    private String explanation(Calorimeter.Kind kind) {
+        return SuspectSize.all(sheet, trial).stream().filter(size -> size.change() < 0).findFirst().map(size -> {
+            Input input = SuspectSize.input(trial, size.suspect()).orElseThrow();
+            double perUnit = size.change() / size.suspect().error();
+            double needed = (kind.typical() - constant.value()) / perUnit;
+            return "If " + size.words() + ", " + figures.significant(Math.abs(needed), 2) + " " + input.unit().symbol()
+                    + " would explain it: each " + input.unit().symbol() + " lost that way adds "
+                    + figures.significant(Math.abs(perUnit), 2) + " J/°C.";
+        }).orElse("Check the readings.");
+    }
+}

@@ -1,0 +1,89 @@
+package lab.sassafras.expression;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Shared;
+import lab.sassafras.substance.LiquidWater;
+import org.junit.jupiter.api.Test;
+
+class PropagationTest {
+
+    private static final Input A = input("a");
+    private static final Input B = input("b");
+
+    /**
+     * JCGM 100:2008, example H.2 (memory): V = 4.9990 V, u 0.0032; I = 19.6610 mA, u 0.0095; r(V,I) = −0.36;
+     * Z = V ÷ I = 254.260 Ω with u 0.236 Ω.
+     */
+    @Test
+    void correlatedQuotientOfTheGuide() {
+        Shared common = new Shared("common", "common", 1, Double.POSITIVE_INFINITY);
+        double voltage = 0.0032;
+        double current = 0.0000095;
+        double r = -0.36;
+        Measured v = new Measured(4.9990, 0, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, voltage)), 4);
+        Measured i = new Measured(0.0196610, current * Math.sqrt(1 - r * r), Double.POSITIVE_INFINITY,
+                List.of(new Measured.Share(common, current * r)), 7);
+        Estimate impedance = new Computation(A.over(B), Bindings.of(Map.of("a", v, "b", i))).estimate();
+        assertThat(impedance.value()).isCloseTo(254.260, within(0.001));
+        assertThat(impedance.uncertainty()).isCloseTo(0.236, within(0.001));
+    }
+
+    @Test
+    void offsetCancelsInADifferenceAndNotAcrossTwoThermometers() {
+        Shared one = new Shared("one", "one", 0.2, Double.POSITIVE_INFINITY);
+        Shared other = new Shared("other", "other", 0.2, Double.POSITIVE_INFINITY);
+        assertThat(rise(one, one).uncertainty()).isCloseTo(Math.sqrt(2) * 0.03, within(1e-12));
+        assertThat(rise(one, other).uncertainty()).isCloseTo(Math.sqrt(2 * 0.03 * 0.03 + 2 * 0.2 * 0.2), within(1e-12));
+    }
+
+    private static Estimate rise(Shared start, Shared end) {
+        return new Computation(A.minus(B), Bindings.of(Map.of("a", reading(24, end), "b", reading(20, start)))).estimate();
+    }
+
+    private static Measured reading(double value, Shared offset) {
+        return new Measured(value, 0.03, Double.POSITIVE_INFINITY, List.of(new Measured.Share(offset, 1)), 1);
+    }
+
+    /** JCGM 100:2008, G.4.1: ν = u⁴ ÷ Σ(uᵢ⁴ ÷ νᵢ); equal parts with 4 degrees each make 8. */
+    @Test
+    void degreesOfFreedomByWelchSatterthwaite() {
+        Measured each = new Measured(1, 0.1, 4, List.of(), -1);
+        Estimate sum = new Computation(A.plus(B), Bindings.of(Map.of("a", each, "b", each))).estimate();
+        assertThat(sum.degreesOfFreedom()).isCloseTo(8, within(1e-9));
+        // Student's t for 8 degrees, 95 %: 2.306 (any table)
+        assertThat(sum.halfWidth(0.95) / sum.uncertainty()).isCloseTo(2.306, within(0.001));
+    }
+
+    @Test
+    void derivativesEqualCentralDifferencesThroughEveryKindOfNode() {
+        Expression everything = new Expression.Applied(LiquidWater.specificHeat(), Expression.mean(A, B))
+                .times(A.minus(B)).over(A.plus(B).negated()).named(Symbol.of("x"), BenchUnit.NUMBER);
+        Bindings at = Bindings.of(Map.of("a", Measured.exact(43.7), "b", Measured.exact(21.2)));
+        for (Input input : List.of(A, B)) {
+            double h = 1e-4;
+            double central = (new Computation(everything, at.shifted(input, h)).value()
+                    - new Computation(everything, at.shifted(input, -h)).value()) / (2 * h);
+            assertThat(new Computation(everything, at).derivative(input)).isCloseTo(central, within(1e-8));
+        }
+    }
+
+    @Test
+    void linearityIsFoundNotAssumed() {
+        Input x = input("x");
+        assertThat(Linear.in(x, A.times(x.minus(B))).straight()).isTrue();
+        assertThat(Linear.in(x, x.times(x)).straight()).isFalse();
+        assertThat(Linear.in(x, A.over(x)).straight()).isFalse();
+        assertThat(Linear.in(x, new Expression.Applied(LiquidWater.specificHeat(), x)).straight()).isFalse();
+    }
+
+    private static Input input(String key) {
+        return new Input(key, Symbol.of(key), key, BenchUnit.NUMBER);
+    }
+}
