@@ -1,0 +1,94 @@
+package lab.sassafras.app.bench;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.sheet.EntryLine;
+import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.shelf.Calorimeters;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.substance.ReferenceShelf;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A bench's own page: what it has in hand, and beginning something new. */
+@Controller
+class BenchPages {
+
+    private final LabBook book;
+    private final Instruments instruments;
+    private final Calorimeters calorimeters;
+    private final WhoIsHere who;
+
+    BenchPages(LabBook book, Instruments instruments, Calorimeters calorimeters, WhoIsHere who) {
+        this.book = book;
+        this.instruments = instruments;
+        this.calorimeters = calorimeters;
+        this.who = who;
+    }
+
+    /** A vessel to choose, with its constant in words. */
+    public record VesselChoice(String id, String words) {
+    }
+
+    @GetMapping("/bench")
+    String bench(HttpServletRequest request, Model model) {
+        Bench bench = who.benchOrAsk(request);
+        Figures figures = bench.period().figures();
+        model.addAttribute("bench", bench);
+        model.addAttribute("entries", book.entriesOf(bench).stream()
+                .map(entry -> EntryLine.of(entry, bench.period().zone())).toList());
+        model.addAttribute("experiments", Experiments.all());
+        model.addAttribute("vessels", calorimeters.vessels().stream().map(vessel -> choice(vessel, figures)).toList());
+        model.addAttribute("balances", instruments.of(Instrument.Kind.BALANCE));
+        model.addAttribute("thermometers", instruments.of(Instrument.Kind.THERMOMETER));
+        return "bench";
+    }
+
+    private VesselChoice choice(Vessel vessel, Figures figures) {
+        String constant = calorimeters.inUse(vessel).map(Calibration::value)
+                .map(value -> figures.byUncertainty(value.value(), value.uncertainty()) + " ± "
+                        + figures.uncertainty(value.uncertainty()) + " J/°C").orElse("no constant adopted yet");
+        return new VesselChoice(vessel.id().toString(), vessel.name() + ", " + vessel.kind().words() + " (" + constant + ")");
+    }
+
+    @PostMapping("/entries")
+    String begin(HttpServletRequest request, @RequestParam(defaultValue = "") String experiment,
+                 @RequestParam Optional<UUID> vessel, @RequestParam Optional<UUID> balance,
+                 @RequestParam Optional<UUID> thermometer) {
+        Bench bench = who.benchOrAsk(request);
+        Experiment kind = Experiments.find(experiment)
+                .orElseThrow(() -> new Refused("Choose an experiment to begin."));
+        Optional<Vessel> chosen = kind.calorimeter() == Calorimeter.Use.NONE ? Optional.empty()
+                : vessel.flatMap(calorimeters::vessel);
+        if (kind.calorimeter() == Calorimeter.Use.FINDS_CONSTANT && chosen.isEmpty()) {
+            throw new Refused("Choose the vessel whose constant is to be found. Vessels are added on the shelf.");
+        }
+        Optional<UUID> pinned = kind.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT
+                ? chosen.flatMap(calorimeters::inUse).map(Calibration::id) : Optional.empty();
+        Map<Instrument.Kind, UUID> with = new LinkedHashMap<>();
+        balance.ifPresent(id -> with.put(Instrument.Kind.BALANCE, id));
+        thermometer.ifPresent(id -> with.put(Instrument.Kind.THERMOMETER, id));
+        with.values().forEach(id -> instruments.find(id).orElseThrow(() -> new Refused("That instrument is not here.")));
+        Entry entry = book.begin(bench, new Entry.Plan(kind.key(), kind.method(), ReferenceShelf.VERSION,
+                chosen.map(Vessel::id), pinned, with));
+        return "redirect:/entries/" + entry.id();
+    }
+
+}

@@ -1,0 +1,84 @@
+package lab.sassafras.app.bench;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeParseException;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.measure.DecimalMark;
+
+/** The form for a new lab period: what was typed, and what is wrong with it by field. */
+public final class NewPeriod {
+
+    static final int LONGEST = 80;
+
+    private final Map<String, String> typed;
+    private final Map<String, String> wrong = new LinkedHashMap<>();
+
+    NewPeriod(Map<String, String> typed) {
+        this.typed = new LinkedHashMap<>(typed);
+    }
+
+    static NewPeriod blank(LocalDate today, ZoneId zone) {
+        return new NewPeriod(Map.of("date", today.toString(), "zone", zone.getId(), "mark", DecimalMark.POINT.name()));
+    }
+
+    public String value(String field) {
+        return typed.getOrDefault(field, "");
+    }
+
+    public String problem(String field) {
+        return wrong.get(field);
+    }
+
+    boolean checks() {
+        if (title().isEmpty()) {
+            wrong.put("title", "Give the period a title, such as the class and the day.");
+        } else if (title().length() > LONGEST) {
+            wrong.put("title", "A title has at most " + LONGEST + " characters; this one has " + title().length() + ".");
+        }
+        try {
+            date();
+        } catch (DateTimeParseException e) {
+            wrong.put("date", "Write the date as year-month-day, such as 2026-02-03.");
+        }
+        try {
+            zone();
+        } catch (DateTimeException e) {
+            wrong.put("zone", "“" + value("zone") + "” is not a time zone. Use a name such as Europe/Berlin or UTC.");
+        }
+        if (!value("mark").equals(DecimalMark.POINT.name()) && !value("mark").equals(DecimalMark.COMMA.name())) {
+            wrong.put("mark", "Say whether decimals are written with a point or a comma.");
+        }
+        Conventions.unknown(schools()).ifPresent(name -> wrong.put("school", "There is no such convention: " + name + "."));
+        return wrong.isEmpty();
+    }
+
+    String title() {
+        return value("title").strip();
+    }
+
+    LocalDate date() {
+        return LocalDate.parse(value("date").strip());
+    }
+
+    ZoneId zone() {
+        return ZoneId.of(value("zone").strip());
+    }
+
+    DecimalMark mark() {
+        return DecimalMark.valueOf(value("mark"));
+    }
+
+    Map<String, String> schools() {
+        Map<String, String> schools = new LinkedHashMap<>();
+        typed.forEach((field, value) -> {
+            if (field.startsWith("school-")) {
+                schools.put(field.substring("school-".length()), value);
+            }
+        });
+        return schools;
+    }
+}

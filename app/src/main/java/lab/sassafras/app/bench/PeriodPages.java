@@ -1,0 +1,112 @@
+package lab.sassafras.app.bench;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Map;
+import java.util.UUID;
+import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Question;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Lab periods: open one, look at one, join a bench in it. */
+@Controller
+class PeriodPages {
+
+    static final int LONGEST_NAME = 60;
+
+    private final LabBook book;
+    private final WhoIsHere who;
+    private final Clock clock;
+
+    PeriodPages(LabBook book, WhoIsHere who, Clock clock) {
+        this.book = book;
+        this.who = who;
+        this.clock = clock;
+    }
+
+    @GetMapping("/")
+    String front(HttpServletRequest request) {
+        return who.bench(request).isPresent() ? "redirect:/bench" : "redirect:/periods";
+    }
+
+    @GetMapping("/periods")
+    String periods(Model model) {
+        ZoneId zone = ZoneId.systemDefault();
+        return form(model, NewPeriod.blank(LocalDate.now(clock.withZone(zone)), zone));
+    }
+
+    @PostMapping("/periods")
+    String open(@RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
+        NewPeriod form = new NewPeriod(typed);
+        if (!form.checks()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return form(model, form);
+        }
+        Period period = book.openPeriod(form.title(), form.date(), form.zone(), form.mark(), form.schools());
+        return "redirect:/periods/" + period.id();
+    }
+
+    private String form(Model model, NewPeriod form) {
+        model.addAttribute("periods", book.periods());
+        model.addAttribute("form", form);
+        model.addAttribute("questions", Question.all());
+        model.addAttribute("zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
+        return "periods";
+    }
+
+    @GetMapping("/periods/{id}")
+    String period(@PathVariable UUID id, Model model) {
+        return period(find(id), model, "", null);
+    }
+
+    @PostMapping("/periods/{id}/join")
+    String join(@PathVariable UUID id, @RequestParam(defaultValue = "") String name, Model model,
+                HttpServletResponse response) {
+        Period period = find(id);
+        String bench = name.strip();
+        String problem = bench.isEmpty() ? "Give your bench a name, such as Hawthorn or Bench 4."
+                : bench.length() > LONGEST_NAME ? "A bench name has at most " + LONGEST_NAME + " characters; this one has "
+                + bench.length() + "." : null;
+        if (problem != null) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return period(period, model, name, problem);
+        }
+        who.sitDown(book.join(period, bench), response);
+        return "redirect:/bench";
+    }
+
+    @PostMapping("/bench/leave")
+    String leave(HttpServletResponse response) {
+        who.leave(response);
+        return "redirect:/periods";
+    }
+
+    private Period find(UUID id) {
+        return book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+    }
+
+    private String period(Period period, Model model, String typed, String problem) {
+        Conventions conventions = Conventions.of(period.schools());
+        model.addAttribute("period", period);
+        model.addAttribute("periods", book.periods());
+        model.addAttribute("benches", book.benches(period));
+        model.addAttribute("questions", Question.all());
+        model.addAttribute("conventions", conventions);
+        model.addAttribute("typed", typed);
+        model.addAttribute("problem", problem);
+        return "period";
+    }
+}

@@ -1,0 +1,49 @@
+package lab.sassafras.app.door;
+
+import java.time.Clock;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
+import org.springframework.security.web.csrf.XorCsrfTokenRequestAttributeHandler;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Headers, the token in a cookie, the check of origin. Nobody signs in yet. */
+@Configuration
+class Doorway {
+
+    /** Everything from ourselves, nothing inline, nothing from elsewhere. */
+    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
+            + "img-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; "
+            + "frame-ancestors 'none'";
+
+    @Bean
+    SecurityFilterChain door(HttpSecurity http) throws Exception {
+        // Read at once: a token made late could not set its cookie on a page already being sent.
+        XorCsrfTokenRequestAttributeHandler atOnce = new XorCsrfTokenRequestAttributeHandler();
+        atOnce.setCsrfRequestAttributeName(null);
+        return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                // Files arrive as multipart, which is read after this filter; there OriginCheck insists on an origin.
+                .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()).csrfTokenRequestHandler(atOnce)
+                        .ignoringRequestMatchers(OriginCheck.REDUCE, OriginCheck.IMPORT))
+                .addFilterBefore(new OriginCheck(), CsrfFilter.class)
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
+                .exceptionHandling(handling -> handling.accessDeniedHandler((request, response, denied) ->
+                        response.sendError(403)))
+                .requestCache(cache -> cache.disable()).logout(logout -> logout.disable())
+                .formLogin(form -> form.disable()).httpBasic(basic -> basic.disable())
+                .anonymous(anonymous -> anonymous.disable())
+                .build();
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+
+}

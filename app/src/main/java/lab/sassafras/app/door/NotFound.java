@@ -1,0 +1,15 @@
+package lab.sassafras.app.door;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.ResponseStatus;
+
+/** Nothing goes by that name here. */
+@ResponseStatus(HttpStatus.NOT_FOUND)
+public class NotFound extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    public NotFound(String what) {
+        super(what);
+    }
+}

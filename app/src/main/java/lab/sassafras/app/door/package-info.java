@@ -1,0 +1,8 @@
+/**
+ * What stands at the door of every request: which bench is here, where the request comes from, what the browser may
+ * load, and what is said when something fails.
+ *
+ * <p>Rule: saving needs no session on the server, so that a restart loses nobody's work; no stack trace leaves here.
+ */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"record"})
+package lab.sassafras.app.door;

@@ -1,0 +1,52 @@
+package lab.sassafras.app.exchange;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Role;
+import lab.sassafras.measure.DecimalMark;
+import lab.sassafras.measure.Instrument;
+
+/**
+ * A run as a file holds it, read and checked. Names inside (instruments, observations, references) are the file's own.
+ *
+ * @param experiment   what kind of run
+ * @param method       the method version it was reduced with
+ * @param shelf        the reference shelf version it was reduced with
+ * @param period       the lab period
+ * @param bench        name of the bench
+ * @param begun        when the entry was begun
+ * @param conventions  schools that differ from the period's, for this entry alone
+ * @param instruments  by the file's name for them
+ * @param calorimeter  the vessel with the constant it is pinned to
+ * @param defaults     instruments proposed for readings, by kind
+ * @param trials       how many trials were opened
+ * @param parts        how many parts of each repeated group
+ * @param observations all that was typed, in order, struck-out ones among them
+ * @param decisions    trials left out or counted again, in order
+ * @param references   other runs this one draws on, by the file's name for them
+ */
+record RunFile(Experiment experiment, int method, int shelf, PeriodPart period, String bench, Instant begun,
+               Map<String, String> conventions, Map<String, Instrument> instruments, Optional<Calorimeter> calorimeter,
+               Map<Instrument.Kind, String> defaults, int trials, Map<String, Integer> parts,
+               List<ObservationPart> observations, List<DecisionPart> decisions, Map<String, RunFile> references) {
+
+    static final String FORMAT = "sassafras-run";
+    static final int VERSION = 1;
+
+    record PeriodPart(String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {
+    }
+
+    record ObservationPart(String id, String at, Role role, String text, Optional<String> unit,
+                           Optional<String> instrument, Optional<String> uncertainty, String who, Instant when,
+                           Optional<String> supersedes, Optional<String> reason, String path) {
+    }
+
+    record DecisionPart(int trial, String outcome, String reason, String who) {
+    }
+}

@@ -1,0 +1,118 @@
+package lab.sassafras.app.exchange;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Decisions;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.shelf.Calorimeters;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Measured;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes a checked run file into the book: all of it or nothing. */
+@Service
+@Transactional
+public class RunImport {
+
+    private final RunFileReader reader;
+    private final LabBook book;
+    private final Instruments instruments;
+    private final Calorimeters calorimeters;
+
+    RunImport(RunFileReader reader, LabBook book, Instruments instruments, Calorimeters calorimeters) {
+        this.reader = reader;
+        this.book = book;
+        this.instruments = instruments;
+        this.calorimeters = calorimeters;
+    }
+
+    /** Reads a file and keeps it as a new entry, in its own period and at its own bench. */
+    public Entry take(byte[] file) {
+        return take(reader.read(file));
+    }
+
+    private Entry take(RunFile run) {
+        Map<String, UUID> here = new LinkedHashMap<>();
+        run.instruments().forEach((name, instrument) ->
+                here.put(name, UUID.fromString(instruments.findOrAdd(instrument).key())));
+        Map<String, UUID> references = new LinkedHashMap<>();
+        run.references().forEach((name, other) -> references.put(name, take(other).id()));
+        Bench bench = book.join(period(run.period()), run.bench());
+        Optional<Vessel> vessel = run.calorimeter().map(each -> calorimeters.findOrAdd(each.name(), each.kind()));
+        Optional<UUID> pinned = run.calorimeter().flatMap(Calorimeter::constant)
+                .map(constant -> calibration(vessel.orElseThrow(), constant, run, here).id());
+        Map<Instrument.Kind, UUID> defaults = new LinkedHashMap<>();
+        run.defaults().forEach((kind, name) -> defaults.put(kind, here.get(name)));
+        Entry entry = book.begin(bench, new Entry.Plan(run.experiment().key(), run.method(), run.shelf(),
+                vessel.map(Vessel::id), pinned, defaults), run.begun());
+        open(entry, run);
+        keep(entry, run, here, references);
+        run.conventions().forEach((question, school) -> book.decide(Optional.of(entry.id()), Decision.Kind.SCHOOL, question,
+                school, "as in the file", run.bench()));
+        run.decisions().forEach(each -> book.decide(Optional.of(entry.id()), Decision.Kind.TRIAL,
+                Decisions.trial(each.trial()), each.outcome(), each.reason(), each.who()));
+        return entry;
+    }
+
+    private Period period(RunFile.PeriodPart part) {
+        return book.periods().stream().filter(each -> each.title().equals(part.title()) && each.heldOn().equals(part.date())
+                        && each.zone().equals(part.zone()) && each.decimalMark() == part.mark()
+                        && each.schools().equals(part.conventions())).findFirst()
+                .orElseGet(() -> book.openPeriod(part.title(), part.date(), part.zone(), part.mark(), part.conventions()));
+    }
+
+    /** The pinned constant, found on the shelf or put there; an imported one names its file as its reason. */
+    private Calibration calibration(Vessel vessel, Calorimeter.Pinned pinned, RunFile run, Map<String, UUID> here) {
+        Measured value = new Measured(pinned.value().value(), pinned.value().ownUncertainty(),
+                pinned.value().degreesOfFreedom(), pinned.value().shares().stream().map(share -> local(share, run, here)).toList(), -1);
+        return calorimeters.calibrations(vessel).stream().filter(each -> each.value().equals(value)
+                        && each.fill() == pinned.fill() && each.described().equals(pinned.from())).findFirst()
+                .orElseGet(() -> calorimeters.adopt(vessel, Optional.empty(), value, pinned.fill(),
+                        new Calibration.Adoption(pinned.from(), run.bench(), "came with an imported run")));
+    }
+
+    private Measured.Share local(Measured.Share share, RunFile run, Map<String, UUID> here) {
+        return run.instruments().values().stream().filter(each -> each.offset().equals(share.source())).findFirst()
+                .map(each -> new Measured.Share(instruments.find(here.get(each.key())).orElseThrow().offset(),
+                        share.sensitivity())).orElse(share);
+    }
+
+    private void open(Entry entry, RunFile run) {
+        for (int more = 1; more < run.trials(); more++) {
+            book.open(entry.id(), LabBook.TRIAL, run.bench());
+        }
+        run.parts().forEach((group, count) -> {
+            for (int more = 1; more < count; more++) {
+                book.open(entry.id(), group, run.bench());
+            }
+        });
+    }
+
+    private void keep(Entry entry, RunFile run, Map<String, UUID> here, Map<String, UUID> references) {
+        Map<String, UUID> kept = new LinkedHashMap<>();
+        for (RunFile.ObservationPart each : run.observations()) {
+            UUID id = UUID.randomUUID();
+            kept.put(each.id(), id);
+            boolean reference = run.experiment().slot(Address.read(each.at()).path()).filter(Slot.Reference.class::isInstance)
+                    .isPresent() && !each.text().isEmpty();
+            book.keep(id, entry.id(), new Observation.Given(each.at(), each.role().key(),
+                    reference ? references.get(each.text()).toString() : each.text(), each.unit().orElse(null),
+                    each.instrument().map(here::get), each.uncertainty().orElse(null), each.who(),
+                    each.supersedes().map(kept::get), each.reason().orElse(null)), each.when());
+        }
+    }
+}

@@ -1,0 +1,64 @@
+package lab.sassafras.app.notebook;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.sheet.EntryLine;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Everything a period has written down. */
+@Controller
+class NotebookPages {
+
+    private final LabBook book;
+    private final EntrySheets sheets;
+    private final WhoIsHere who;
+
+    NotebookPages(LabBook book, EntrySheets sheets, WhoIsHere who) {
+        this.book = book;
+        this.sheets = sheets;
+        this.who = who;
+    }
+
+    /** An entry in the list with what it came to. */
+    public record Page(EntryLine line, String bench, String result, int findings) {
+    }
+
+    @GetMapping("/notebook")
+    String notebook(@RequestParam Optional<UUID> period, HttpServletRequest request, Model model) {
+        List<Period> periods = book.periods();
+        Optional<Period> shown = period.map(id -> book.period(id).orElseThrow(() ->
+                        new NotFound("There is no lab period at that address.")))
+                .or(() -> who.bench(request).map(Bench::period)).or(() -> periods.stream().findFirst());
+        model.addAttribute("periods", periods);
+        model.addAttribute("period", shown.orElse(null));
+        model.addAttribute("pages", shown.map(this::pages).orElse(List.of()));
+        return "notebook";
+    }
+
+    private List<Page> pages(Period period) {
+        return book.entriesOf(period).stream().map(entry -> page(entry, period)).toList();
+    }
+
+    private Page page(Entry entry, Period period) {
+        EntrySheet sheet = sheets.of(entry);
+        ResultView view = new ResultView(sheet, Optional.empty());
+        String result = view.result().map(each -> each.value() + " ± " + each.uncertainty() + " " + each.unit())
+                .orElse("not finished");
+        long questions = view.reduction().findings().stream()
+                .filter(finding -> finding.grade() != lab.sassafras.account.Finding.Grade.NOTE).count();
+        return new Page(EntryLine.of(entry, period.zone()), entry.bench().name(), result, (int) questions);
+    }
+}

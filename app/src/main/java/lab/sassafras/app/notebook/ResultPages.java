@@ -1,0 +1,133 @@
+package lab.sassafras.app.notebook;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Decisions;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.WrittenSheet;
+import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.shelf.Calorimeters;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.calibration.FoundConstant;
+import lab.sassafras.convention.Question;
+import lab.sassafras.measure.Refused;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The result of an entry and the decisions taken over it. */
+@Controller
+class ResultPages {
+
+    private static final int LONGEST_REASON = 200;
+
+    private final LabBook book;
+    private final EntrySheets sheets;
+    private final Calorimeters calorimeters;
+    private final WhoIsHere who;
+
+    ResultPages(LabBook book, EntrySheets sheets, Calorimeters calorimeters, WhoIsHere who) {
+        this.book = book;
+        this.sheets = sheets;
+        this.calorimeters = calorimeters;
+        this.who = who;
+    }
+
+    @GetMapping("/entries/{id}/result")
+    String result(@PathVariable UUID id, @RequestParam Optional<Integer> trial, Model model) {
+        EntrySheet entry = sheet(id);
+        ResultView view = new ResultView(entry, trial);
+        model.addAttribute("entry", entry.entry());
+        model.addAttribute("words", entry.experiment().words());
+        model.addAttribute("view", view);
+        model.addAttribute("rows", new WrittenSheet(entry, view.shownTrial()).rows(Optional.empty()));
+        model.addAttribute("onceRows", view.shownTrial() == 1 ? java.util.List.of()
+                : new WrittenSheet(entry, 1).rows(Optional.empty()).stream().filter(row -> entry.experiment()
+                        .group(row.address().substring(0, row.address().indexOf('['))).orElseThrow().cardinality()
+                        != lab.sassafras.experiment.Cardinality.PER_TRIAL).toList());
+        model.addAttribute("vessel", entry.vessel().orElse(null));
+        model.addAttribute("calibration", entry.calibration().orElse(null));
+        model.addAttribute("newer", entry.newer().orElse(null));
+        model.addAttribute("figures", entry.entry().period().figures());
+        model.addAttribute("found", view.reduction().constant().orElse(null));
+        model.addAttribute("inUse", view.reduction().constant().flatMap(any -> entry.vessel())
+                .flatMap(calorimeters::inUse).filter(each -> each.entryId().equals(Optional.of(id))).orElse(null));
+        return "result";
+    }
+
+    @PostMapping("/entries/{id}/trials/{number}")
+    String trial(@PathVariable UUID id, @PathVariable int number, @RequestParam String outcome,
+                 @RequestParam(defaultValue = "") String reason, HttpServletRequest request) {
+        EntrySheet entry = sheet(id);
+        if (number < 1 || number > entry.sheet().trials()) {
+            throw new NotFound("This entry has no trial " + number + ".");
+        }
+        boolean out = outcome.equals("out");
+        book.decide(Optional.of(id), Decision.Kind.TRIAL, Decisions.trial(number), out ? "out" : "in",
+                checked(reason, out ? "Say why the trial is left out." : "Say why the trial counts again."),
+                who.benchOrAsk(request).name());
+        return "redirect:/entries/" + id + "/result?trial=" + number;
+    }
+
+    @PostMapping("/entries/{id}/school")
+    String school(@PathVariable UUID id, @RequestParam String question, @RequestParam String school,
+                  HttpServletRequest request) {
+        sheet(id);
+        Question.all().stream().filter(each -> each.key().equals(question) && each.school(school).isPresent()).findFirst()
+                .orElseThrow(() -> new Refused("There is no such convention."));
+        book.decide(Optional.of(id), Decision.Kind.SCHOOL, question, school, "chosen for this entry",
+                who.benchOrAsk(request).name());
+        return "redirect:/entries/" + id + "/result";
+    }
+
+    @PostMapping("/entries/{id}/pin")
+    String pin(@PathVariable UUID id, @RequestParam UUID calibration, HttpServletRequest request) {
+        EntrySheet entry = sheet(id);
+        Calibration chosen = calorimeters.calibration(calibration)
+                .filter(each -> entry.vessel().map(Vessel::id).filter(each.vesselId()::equals).isPresent())
+                .orElseThrow(() -> new Refused("That constant does not belong to this entry's vessel."));
+        book.decide(Optional.of(id), Decision.Kind.PIN, "calibration", chosen.id().toString(), "newer constant taken",
+                who.benchOrAsk(request).name());
+        return "redirect:/entries/" + id + "/result";
+    }
+
+    @PostMapping("/entries/{id}/adopt")
+    String adopt(@PathVariable UUID id, @RequestParam(defaultValue = "") String reason, HttpServletRequest request) {
+        EntrySheet entry = sheet(id);
+        FoundConstant found = entry.reduction().constant()
+                .orElseThrow(() -> new Refused("There is no constant to adopt yet: no trial is complete."));
+        Vessel vessel = entry.vessel().orElseThrow(() -> new Refused("This entry names no vessel."));
+        int trials = found.mean().values().size();
+        String described = (trials == 1 ? "one trial" : "mean of " + trials + " trials") + ", " + entry.entry().period().heldOn()
+                + ", bench " + entry.entry().bench().name();
+        calorimeters.adopt(vessel, Optional.of(id), found.mean().estimate().asInput(), found.fill(), new Calibration.Adoption(
+                described, who.benchOrAsk(request).name(), checked(reason, "Say why this constant is adopted.")));
+        return "redirect:/shelf/vessels/" + vessel.id();
+    }
+
+    private static String checked(String reason, String otherwise) {
+        String text = reason.strip();
+        if (text.isEmpty()) {
+            throw new Refused(otherwise + " Go back; nothing was changed.");
+        }
+        if (text.length() > LONGEST_REASON) {
+            throw new Refused("A reason has at most " + LONGEST_REASON + " characters. Go back; nothing was changed.");
+        }
+        return text;
+    }
+
+    private EntrySheet sheet(UUID id) {
+        Entry entry = book.entry(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
+        return sheets.of(entry);
+    }
+}

@@ -1,0 +1,5 @@
+/**
+ * The bench book as a web application. Each package below is a module with a rule of its own; this one only starts
+ * them.
+ */
+package lab.sassafras.app;

@@ -1,0 +1,44 @@
+package lab.sassafras.app.record;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import java.time.Instant;
+import java.util.UUID;
+
+/** One or two people working together in a period, under a name they gave. */
+@Entity
+public class Bench {
+
+    @Id
+    private UUID id;
+    @ManyToOne(fetch = FetchType.EAGER)
+    @JoinColumn(name = "period_id")
+    private Period period;
+    private String name;
+    private Instant createdAt;
+
+    protected Bench() {
+    }
+
+    Bench(UUID id, Period period, String name, Instant createdAt) {
+        this.id = id;
+        this.period = period;
+        this.name = name;
+        this.createdAt = createdAt;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public Period period() {
+        return period;
+    }
+
+    public String name() {
+        return name;
+    }
+}

@@ -1,0 +1,103 @@
+package lab.sassafras.app.record;
+
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.MapKeyColumn;
+import jakarta.persistence.MapKeyEnumerated;
+import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.measure.Instrument;
+
+/** One experiment done by a bench, with the method, shelf and calibration versions it was begun with. */
+@Entity
+public class Entry {
+
+    @Id
+    private UUID id;
+    @ManyToOne(fetch = FetchType.EAGER)
+    @JoinColumn(name = "bench_id")
+    private Bench bench;
+    private String experiment;
+    private int method;
+    private int shelfVersion;
+    private UUID vesselId;
+    private UUID calibrationId;
+    private Instant createdAt;
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "entry_instrument", joinColumns = @JoinColumn(name = "entry_id"))
+    @MapKeyColumn(name = "kind")
+    @MapKeyEnumerated(EnumType.STRING)
+    @Column(name = "instrument_id")
+    private Map<Instrument.Kind, UUID> instruments;
+
+    protected Entry() {
+    }
+
+    Entry(UUID id, Bench bench, Plan plan, Instant createdAt) {
+        this.id = id;
+        this.bench = bench;
+        this.experiment = plan.experiment();
+        this.method = plan.method();
+        this.shelfVersion = plan.shelfVersion();
+        this.vesselId = plan.vesselId().orElse(null);
+        this.calibrationId = plan.calibrationId().orElse(null);
+        this.instruments = Map.copyOf(plan.instruments());
+        this.createdAt = createdAt;
+    }
+
+    /** What an entry is begun with. */
+    public record Plan(String experiment, int method, int shelfVersion, Optional<UUID> vesselId,
+                       Optional<UUID> calibrationId, Map<Instrument.Kind, UUID> instruments) {
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public Bench bench() {
+        return bench;
+    }
+
+    public Period period() {
+        return bench.period();
+    }
+
+    public String experiment() {
+        return experiment;
+    }
+
+    public int method() {
+        return method;
+    }
+
+    public int shelfVersion() {
+        return shelfVersion;
+    }
+
+    public Optional<UUID> vesselId() {
+        return Optional.ofNullable(vesselId);
+    }
+
+    /** The calibration pinned when the entry was begun; a later decision may have replaced it. */
+    public Optional<UUID> calibrationId() {
+        return Optional.ofNullable(calibrationId);
+    }
+
+    /** The instruments proposed for readings. */
+    public Map<Instrument.Kind, UUID> instruments() {
+        return Map.copyOf(instruments);
+    }
+
+    public Instant createdAt() {
+        return createdAt;
+    }
+}

@@ -1,0 +1,105 @@
+package lab.sassafras.app.record;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.annotations.Generated;
+import org.hibernate.annotations.Immutable;
+
+/** One thing read or said, exactly as typed. An empty text is a strike-out without a new value. */
+@Entity
+@Immutable
+public class Observation {
+
+    @Id
+    private UUID id;
+    @Generated
+    @Column(insertable = false, updatable = false)
+    private Long seq;
+    private UUID entryId;
+    private String address;
+    private String role;
+    private String text;
+    private String unit;
+    private UUID instrumentId;
+    private String uncertainty;
+    private String who;
+    private Instant madeAt;
+    private UUID supersedes;
+    private String reason;
+
+    protected Observation() {
+    }
+
+    Observation(UUID id, UUID entryId, Given given, Instant madeAt) {
+        this.id = id;
+        this.entryId = entryId;
+        this.address = given.address();
+        this.role = given.role();
+        this.text = given.text();
+        this.unit = given.unit();
+        this.instrumentId = given.instrumentId().orElse(null);
+        this.uncertainty = given.uncertainty();
+        this.who = given.who();
+        this.supersedes = given.supersedes().orElse(null);
+        this.reason = given.reason();
+        this.madeAt = madeAt;
+    }
+
+    /** What is kept of a value; unit, uncertainty and reason may be null. */
+    public record Given(String address, String role, String text, String unit, Optional<UUID> instrumentId,
+                        String uncertainty, String who, Optional<UUID> supersedes, String reason) {
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String address() {
+        return address;
+    }
+
+    public String role() {
+        return role;
+    }
+
+    public String text() {
+        return text;
+    }
+
+    public Optional<String> unit() {
+        return Optional.ofNullable(unit);
+    }
+
+    public Optional<UUID> instrumentId() {
+        return Optional.ofNullable(instrumentId);
+    }
+
+    public Optional<String> uncertainty() {
+        return Optional.ofNullable(uncertainty);
+    }
+
+    public String who() {
+        return who;
+    }
+
+    public Instant madeAt() {
+        return madeAt;
+    }
+
+    public Optional<UUID> supersedes() {
+        return Optional.ofNullable(supersedes);
+    }
+
+    public Optional<String> reason() {
+        return Optional.ofNullable(reason);
+    }
+
+    /** Whether this only strikes another out. */
+    public boolean strikeOut() {
+        return text.isEmpty();
+    }
+}

@@ -1,0 +1,35 @@
+package lab.sassafras.app.record;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A further trial, or a further part of a repeated group. */
+@Entity
+class Opened {
+
+    @Id
+    private UUID id;
+    private UUID entryId;
+    private String what;
+    private int number;
+    private String who;
+    private Instant madeAt;
+
+    protected Opened() {
+    }
+
+    Opened(UUID entryId, String what, int number, String who, Instant madeAt) {
+        this.id = UUID.randomUUID();
+        this.entryId = entryId;
+        this.what = what;
+        this.number = number;
+        this.who = who;
+        this.madeAt = madeAt;
+    }
+
+    int number() {
+        return number;
+    }
+}

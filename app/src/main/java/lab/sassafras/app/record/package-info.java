@@ -1,0 +1,8 @@
+/**
+ * Owns every table of a run: period, bench, entry, what was opened, observation, decision.
+ *
+ * <p>Rule: rows are only ever added; the database itself refuses UPDATE and DELETE on observations and decisions. This
+ * module stores what was typed and knows no chemistry; it depends on no other module.
+ */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+package lab.sassafras.app.record;

@@ -1,0 +1,140 @@
+package lab.sassafras.app.shelf;
+
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Shared;
+import org.hibernate.annotations.Immutable;
+
+/** An adopted calorimeter constant, with the sources of error it shares with the instruments it was found with. */
+@Entity
+@Immutable
+public class Calibration {
+
+    private static final double KNOWN = 1e300;
+
+    @Id
+    private UUID id;
+    private UUID vesselId;
+    private UUID entryId;
+    private double constant;
+    private double ownUncertainty;
+    private double degreesOfFreedom;
+    private double fill;
+    private String described;
+    private String who;
+    private String reason;
+    private Instant adoptedAt;
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "calibration_share", joinColumns = @JoinColumn(name = "calibration_id"))
+    private List<Share> shares;
+
+    protected Calibration() {
+    }
+
+    Calibration(UUID id, UUID vesselId, Optional<UUID> entryId, Measured constant, double fill, Adoption adoption,
+                Instant adoptedAt) {
+        this.id = id;
+        this.vesselId = vesselId;
+        this.entryId = entryId.orElse(null);
+        this.constant = constant.value();
+        this.ownUncertainty = constant.ownUncertainty();
+        this.degreesOfFreedom = Math.min(constant.degreesOfFreedom(), KNOWN);
+        this.shares = constant.shares().stream().map(Share::new).toList();
+        this.fill = fill;
+        this.described = adoption.described();
+        this.who = adoption.who();
+        this.reason = adoption.reason();
+        this.adoptedAt = adoptedAt;
+    }
+
+    /** Who adopted a constant, why, and where it comes from in words. */
+    public record Adoption(String described, String who, String reason) {
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public UUID vesselId() {
+        return vesselId;
+    }
+
+    public Optional<UUID> entryId() {
+        return Optional.ofNullable(entryId);
+    }
+
+    public String described() {
+        return described;
+    }
+
+    public String who() {
+        return who;
+    }
+
+    public String reason() {
+        return reason;
+    }
+
+    public Instant adoptedAt() {
+        return adoptedAt;
+    }
+
+    public double fill() {
+        return fill;
+    }
+
+    /** The constant (J/°C). */
+    public Measured value() {
+        return new Measured(constant, ownUncertainty, infinite(degreesOfFreedom),
+                shares.stream().map(Share::share).toList(), -1);
+    }
+
+    /** As an entry pins it. */
+    public Calorimeter.Pinned pinned() {
+        return new Calorimeter.Pinned(id.toString(), value(), fill, described);
+    }
+
+    private static double infinite(double stored) {
+        return stored >= KNOWN ? Double.POSITIVE_INFINITY : stored;
+    }
+
+    /** One shared source. */
+    @Embeddable
+    static class Share {
+
+        private String sourceKey;
+        private String label;
+        @Column(name = "uncertainty")
+        private double standardUncertainty;
+        private double degreesOfFreedom;
+        private double sensitivity;
+
+        protected Share() {
+        }
+
+        Share(Measured.Share share) {
+            this.sourceKey = share.source().key();
+            this.label = share.source().label();
+            this.standardUncertainty = share.source().standardUncertainty();
+            this.degreesOfFreedom = Math.min(share.source().degreesOfFreedom(), KNOWN);
+            this.sensitivity = share.sensitivity();
+        }
+
+        Measured.Share share() {
+            return new Measured.Share(new Shared(sourceKey, label, standardUncertainty, infinite(degreesOfFreedom)),
+                    sensitivity);
+        }
+    }
+}

@@ -1,0 +1,67 @@
+package lab.sassafras.app.shelf;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Instrument;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The instruments of the lab. An instrument's key is its identity here. */
+@Service
+@Transactional
+public class Instruments {
+
+    private final EntityManager entities;
+    private final Clock clock;
+
+    Instruments(EntityManager entities, Clock clock) {
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /** The unit instruments of a kind show. */
+    public static BenchUnit unit(Instrument.Kind kind) {
+        return Arrays.stream(BenchUnit.values()).filter(unit -> unit.dimension() == kind.dimension()).findFirst()
+                .orElseThrow();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Instrument> all() {
+        return entities.createQuery("from InstrumentRecord order by kind, name", InstrumentRecord.class).getResultList()
+                .stream().map(InstrumentRecord::instrument).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Instrument> of(Instrument.Kind kind) {
+        return all().stream().filter(each -> each.kind() == kind).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Instrument> find(UUID id) {
+        return Optional.ofNullable(entities.find(InstrumentRecord.class, id)).map(InstrumentRecord::instrument);
+    }
+
+    /** Adds an instrument; the key given is ignored and a new identity returned in its place. */
+    public Instrument add(Instrument instrument) {
+        InstrumentRecord kept = new InstrumentRecord(UUID.randomUUID(), instrument, clock.instant());
+        entities.persist(kept);
+        return kept.instrument();
+    }
+
+    /** The same instrument if it is here already, name and numbers alike; otherwise added. */
+    public Instrument findOrAdd(Instrument instrument) {
+        return all().stream().filter(each -> alike(each, instrument)).findFirst().orElseGet(() -> add(instrument));
+    }
+
+    private static boolean alike(Instrument one, Instrument other) {
+        return new Instrument("", one.name(), one.kind(), one.unit(), one.resolution(), one.low(), one.high(),
+                one.offsetUncertainty(), one.readingUncertainty()).equals(new Instrument("", other.name(), other.kind(),
+                other.unit(), other.resolution(), other.low(), other.high(), other.offsetUncertainty(),
+                other.readingUncertainty()));
+    }
+}

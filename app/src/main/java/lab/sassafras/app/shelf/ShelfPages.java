@@ -1,0 +1,160 @@
+package lab.sassafras.app.shelf;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.substance.ReferenceShelf;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The shelf: left the list, right the one taken down. */
+@Controller
+class ShelfPages {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
+
+    private final Instruments instruments;
+    private final Calorimeters calorimeters;
+    private final WhoIsHere who;
+
+    ShelfPages(Instruments instruments, Calorimeters calorimeters, WhoIsHere who) {
+        this.instruments = instruments;
+        this.calorimeters = calorimeters;
+        this.who = who;
+    }
+
+    /** A calibration as the page shows it. */
+    public record CalibrationLine(Calibration calibration, String value, String adopted, Optional<Decision> aside,
+                                  boolean inUse) {
+    }
+
+    @GetMapping("/shelf")
+    String shelf(HttpServletRequest request, Model model) {
+        return page("overview", request, model);
+    }
+
+    @GetMapping("/shelf/vessels/{id}")
+    String vessel(@PathVariable UUID id, HttpServletRequest request, Model model) {
+        Vessel vessel = calorimeters.vessel(id).orElseThrow(() -> new NotFound("There is no vessel at that address."));
+        Optional<UUID> inUse = calorimeters.inUse(vessel).map(Calibration::id);
+        Figures figures = figures(request);
+        ZoneId zone = who.bench(request).map(Bench::period).map(Period::zone).orElse(ZoneId.systemDefault());
+        model.addAttribute("vessel", vessel);
+        model.addAttribute("calibrations", calorimeters.calibrations(vessel).stream().map(each -> new CalibrationLine(each,
+                figures.byUncertainty(each.value().value(), each.value().uncertainty()) + " ± "
+                        + figures.uncertainty(each.value().uncertainty()), DAY.format(each.adoptedAt().atZone(zone)),
+                calorimeters.setAside(each), inUse.equals(Optional.of(each.id())))).toList());
+        return page("vessel", request, model);
+    }
+
+    @GetMapping("/shelf/instruments/{id}")
+    String instrument(@PathVariable UUID id, HttpServletRequest request, Model model) {
+        model.addAttribute("instrument", instruments.find(id)
+                .orElseThrow(() -> new NotFound("There is no instrument at that address.")));
+        return page("instrument", request, model);
+    }
+
+    @GetMapping("/shelf/substances/{key}")
+    String substance(@PathVariable String key, HttpServletRequest request, Model model) {
+        model.addAttribute("substance", ReferenceShelf.standard().find(key)
+                .orElseThrow(() -> new NotFound("The reference shelf has nothing of that name.")));
+        return page("substance", request, model);
+    }
+
+    @GetMapping("/shelf/water")
+    String water(HttpServletRequest request, Model model) {
+        model.addAttribute("water", Question.WATER);
+        model.addAttribute("temperatures", List.of(10, 20, 25, 30, 40, 60, 80));
+        model.addAttribute("liquidWater", lab.sassafras.substance.LiquidWater.specificHeat());
+        return page("water", request, model);
+    }
+
+    @GetMapping("/shelf/new")
+    String blank(HttpServletRequest request, Model model) {
+        return form(new ShelfForm(Map.of("resolution", "", "kind", Instrument.Kind.THERMOMETER.name()), figures(request)),
+                request, model);
+    }
+
+    @PostMapping("/shelf/vessels")
+    String addVessel(@RequestParam Map<String, String> typed, HttpServletRequest request, HttpServletResponse response,
+                     Model model) {
+        ShelfForm form = new ShelfForm(typed, figures(request));
+        Optional<Calorimeter.Kind> kind = form.vesselKind();
+        if (!form.checksVessel() || kind.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return form(form, request, model);
+        }
+        return "redirect:/shelf/vessels/" + calorimeters.add(form.name("vessel"), kind.get()).id();
+    }
+
+    @PostMapping("/shelf/instruments")
+    String addInstrument(@RequestParam Map<String, String> typed, HttpServletRequest request,
+                         HttpServletResponse response, Model model) {
+        ShelfForm form = new ShelfForm(typed, figures(request));
+        Optional<Instrument> instrument = form.instrument();
+        if (instrument.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return form(form, request, model);
+        }
+        return "redirect:/shelf/instruments/" + instruments.add(instrument.get()).key();
+    }
+
+    @PostMapping("/shelf/calibrations/{id}")
+    String decide(@PathVariable UUID id, @RequestParam String outcome, @RequestParam(defaultValue = "") String reason,
+                  HttpServletRequest request) {
+        Calibration calibration = calorimeters.calibration(id)
+                .orElseThrow(() -> new NotFound("There is no calibration at that address."));
+        if (reason.isBlank() || reason.length() > 200) {
+            throw new Refused("Give a reason of at most 200 characters. Go back; nothing was changed.");
+        }
+        String name = who.benchOrAsk(request).name();
+        if (outcome.equals("aside")) {
+            calorimeters.setAside(calibration, reason.strip(), name);
+        } else {
+            calorimeters.takeUpAgain(calibration, reason.strip(), name);
+        }
+        return "redirect:/shelf/vessels/" + calibration.vesselId();
+    }
+
+    private Figures figures(HttpServletRequest request) {
+        return who.bench(request).map(Bench::period).map(Period::figures).orElse(Figures.POINT);
+    }
+
+    private String form(ShelfForm form, HttpServletRequest request, Model model) {
+        model.addAttribute("form", form);
+        model.addAttribute("vesselKinds", Calorimeter.Kind.values());
+        model.addAttribute("instrumentKinds", Arrays.asList(Instrument.Kind.values()));
+        return page("new", request, model);
+    }
+
+    private String page(String taken, HttpServletRequest request, Model model) {
+        model.addAttribute("taken", taken);
+        model.addAttribute("figures", figures(request));
+        model.addAttribute("vessels", calorimeters.vessels());
+        model.addAttribute("instruments", instruments.all());
+        model.addAttribute("substances", ReferenceShelf.standard().all());
+        return "shelf";
+    }
+}
