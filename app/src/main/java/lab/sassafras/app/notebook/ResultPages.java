@@ -15,7 +15,6 @@ import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.calibration.FoundConstant;
 import lab.sassafras.convention.Question;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Controller;
@@ -34,12 +33,15 @@ class ResultPages {
     private final LabBook book;
     private final EntrySheets sheets;
     private final Calorimeters calorimeters;
+    private final Adoption adoption;
     private final WhoIsHere who;
 
-    ResultPages(LabBook book, EntrySheets sheets, Calorimeters calorimeters, WhoIsHere who) {
+    ResultPages(LabBook book, EntrySheets sheets, Calorimeters calorimeters, Adoption adoption,
+                WhoIsHere who) {
         this.book = book;
         this.sheets = sheets;
         this.calorimeters = calorimeters;
+        this.adoption = adoption;
         this.who = who;
     }
 
@@ -103,16 +105,9 @@ class ResultPages {
 
     @PostMapping("/entries/{id}/adopt")
     String adopt(@PathVariable UUID id, @RequestParam(defaultValue = "") String reason, HttpServletRequest request) {
-        EntrySheet entry = sheet(id);
-        FoundConstant found = entry.reduction().constant()
-                .orElseThrow(() -> new Refused("There is no constant to adopt yet: no trial is complete."));
-        Vessel vessel = entry.vessel().orElseThrow(() -> new Refused("This entry names no vessel."));
-        int trials = found.mean().values().size();
-        String described = (trials == 1 ? "one trial" : "mean of " + trials + " trials") + ", " + entry.entry().period().heldOn()
-                + ", bench " + entry.entry().bench().name();
-        calorimeters.adopt(vessel, Optional.of(id), found.mean().estimate().asInput(), found.fill(), new Calibration.Adoption(
-                described, who.benchOrAsk(request).name(), checked(reason, "Say why this constant is adopted.")));
-        return "redirect:/shelf/vessels/" + vessel.id();
+        Calibration adopted = adoption.adopt(sheet(id).entry(), checked(reason, "Say why this constant is adopted."),
+                who.benchOrAsk(request).name());
+        return "redirect:/shelf/vessels/" + adopted.vesselId();
     }
 
     private static String checked(String reason, String otherwise) {

@@ -7,7 +7,6 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
-import org.hibernate.annotations.Generated;
 import org.hibernate.annotations.Immutable;
 
 /** A person's decision with its reason. The last one about a subject counts. */
@@ -29,7 +28,6 @@ public class Decision {
 
     @Id
     private UUID id;
-    @Generated
     @Column(insertable = false, updatable = false)
     private Long seq;
     private UUID entryId;

@@ -6,7 +6,6 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
-import org.hibernate.annotations.Generated;
 import org.hibernate.annotations.Immutable;
 
 /** One thing read or said, exactly as typed. An empty text is a strike-out without a new value. */
@@ -16,7 +15,6 @@ public class Observation {
 
     @Id
     private UUID id;
-    @Generated
     @Column(insertable = false, updatable = false)
     private Long seq;
     private UUID entryId;

@@ -1,0 +1,52 @@
+package lab.sassafras.app.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.Optional;
+import lab.sassafras.app.exchange.RunImport;
+import lab.sassafras.app.notebook.Adoption;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.shelf.Calibration;
+import org.springframework.boot.CommandLineRunner;
+import org.springframework.context.annotation.Profile;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Fills an empty demo book; leaves one that holds anything alone. */
+@Component
+@Profile("demo")
+class DemoClass implements CommandLineRunner {
+
+    private final LabBook book;
+    private final RunImport imports;
+    private final Adoption adoption;
+
+    DemoClass(LabBook book, RunImport imports, Adoption adoption) {
+        this.book = book;
+        this.imports = imports;
+        this.adoption = adoption;
+    }
+
+    @Override
+    @Transactional
+    public void run(String... arguments) throws IOException {
+        if (!book.periods().isEmpty()) {
+            return;
+        }
+        Entry calibrated = take("1-calibration.json");
+        Calibration constant = adoption.adopt(calibrated, "three trials that agree", "Hawthorn");
+        Entry slug = take("2-grey-slug.json");
+        book.decide(Optional.of(slug.id()), Decision.Kind.PIN, "calibration", constant.id().toString(),
+                "the constant found the same evening", "Hawthorn");
+        take("3-too-much-for-a-cup.json");
+        take("4-still-at-the-bench.json");
+    }
+
+    private Entry take(String name) throws IOException {
+        try (InputStream file = getClass().getResourceAsStream("/demo/" + name)) {
+            return imports.take(file.readAllBytes());
+        }
+    }
+}
