@@ -39,8 +39,8 @@ public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble s
         double own = scattered ? fromScatter : instruments;
 
         List<Contribution> contributions = new ArrayList<>();
-        contributions.add(new Contribution(scattered ? "scatter" : "readings",
-                scattered ? "scatter between trials" : "single readings", 1, own, null));
+        contributions.addAll(scattered ? List.of(new Contribution("scatter", "scatter between trials", 1, own, null))
+                : readings(trials));
         sharedSlopes(trials).forEach((source, slope) -> contributions.add(new Contribution(source.key(),
                 source.label(), slope / n, Math.abs(slope / n) * source.standardUncertainty(), source)));
         double variance = contributions.stream().mapToDouble(c -> c.uncertainty() * c.uncertainty()).sum();
@@ -51,6 +51,15 @@ public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble s
         double dof = fourthPowers > 0 ? variance * variance / fourthPowers : Double.POSITIVE_INFINITY;
         return new TrialMean(trials.stream().map(Estimate::value).toList(),
                 new Estimate(mean, Math.sqrt(variance), dof, contributions), OptionalDouble.of(s));
+    }
+
+    /** The same reading of every trial taken together, by its words. */
+    private static List<Contribution> readings(List<Estimate> trials) {
+        Map<String, Double> squares = new LinkedHashMap<>();
+        trials.forEach(trial -> trial.contributions().stream().filter(c -> c.source() == null)
+                .forEach(c -> squares.merge(c.label(), c.uncertainty() * c.uncertainty(), Double::sum)));
+        return squares.entrySet().stream().map(each -> new Contribution("readings:" + each.getKey(), each.getKey(), 1,
+                Math.sqrt(each.getValue()) / trials.size(), null)).toList();
     }
 
     private static Map<Shared, Double> sharedSlopes(List<Estimate> trials) {

@@ -45,8 +45,8 @@ public final class SheetFindings {
         return line.instrument().filter(instrument -> !instrument.covers(line.value())).map(instrument ->
                 Finding.question("reading.outside-range", label(line) + ", " + line.text() + " "
                         + line.unit().map(unit -> unit.symbol()).orElse("") + ", lies outside the range of "
-                        + instrument.name() + " (" + figures.significant(instrument.low(), 4) + " to "
-                        + figures.significant(instrument.high(), 4) + " " + instrument.unit().symbol() + ").")
+                        + instrument.name() + " (" + figures.plain(instrument.low()) + " to "
+                        + figures.plain(instrument.high()) + " " + instrument.unit().symbol() + ").")
                         .at(line.address().toString()));
     }
 

@@ -57,6 +57,11 @@ public record Figures(DecimalMark mark) {
         return Math.max(0, Math.min(12, decimalsFor(rounded, 2)));
     }
 
+    /** A number from a record, as short as it can be written. */
+    public String plain(double value) {
+        return marked(BigDecimal.valueOf(value).stripTrailingZeros().toPlainString());
+    }
+
     /** The value typed so, with a true minus. */
     public String typed(String text) {
         return text.replace('-', '−');

@@ -52,8 +52,8 @@ final class SolidVerdict {
     }
 
     private List<Candidate> candidates() {
-        return ReferenceShelf.standard().solids().stream().map(this::candidate)
-                .filter(each -> each.compatibility() >= WORTH_NAMING)
+        return ReferenceShelf.standard().solids().stream()
+                .filter(each -> compatibility(squares(each), 1) >= WORTH_NAMING).map(this::candidate)
                 .sorted(Comparator.comparing((Candidate each) -> !each.objections().isEmpty())
                         .thenComparing(Candidate::compatibility, Comparator.reverseOrder()))
                 .limit(SHOWN).toList();
@@ -61,9 +61,7 @@ final class SolidVerdict {
 
     /** Specific heat, and density where it was given, together in one chi-squared. */
     private Candidate candidate(Substance substance) {
-        double difference = result.value() - substance.specificHeat();
-        double variance = Math.pow(result.uncertainty(), 2) + Math.pow(substance.uncertainty(), 2);
-        double squares = difference * difference / variance;
+        double squares = squares(substance);
         int terms = 1;
         Optional<Line> density = line(seen.density());
         if (density.isPresent()) {
@@ -71,8 +69,17 @@ final class SolidVerdict {
             squares += Math.pow((density.get().value() - substance.density()) / spread, 2);
             terms = 2;
         }
-        double compatibility = 1 - new ChiSquaredDistribution(terms).cumulativeProbability(squares);
-        return new Candidate(substance, difference, compatibility, objections(substance));
+        return new Candidate(substance, result.value() - substance.specificHeat(), compatibility(squares, terms),
+                objections(substance));
+    }
+
+    private double squares(Substance substance) {
+        return Math.pow(result.value() - substance.specificHeat(), 2)
+                / (Math.pow(result.uncertainty(), 2) + Math.pow(substance.uncertainty(), 2));
+    }
+
+    private static double compatibility(double squares, int terms) {
+        return 1 - new ChiSquaredDistribution(terms).cumulativeProbability(squares);
     }
 
     private List<String> objections(Substance substance) {

@@ -72,13 +72,13 @@ public record Asking(String address, String kind, String ask, String help, Strin
                         each.role())).toList();
         Optional<Slot.Quantity> quantity = slot instanceof Slot.Quantity q ? Optional.of(q) : Optional.empty();
         return new Asking(address.toString(), kind(slot), ask(words, address, role), words.help(address.path()).orElse(""),
-                quantity.flatMap(Slot.Quantity::usual).map(usual -> "Usually between " + figures.significant(usual.low(), 3)
-                        + " and " + figures.significant(usual.high(), 3) + " " + quantity.get().unit().symbol() + ".").orElse(""),
+                quantity.flatMap(Slot.Quantity::usual).map(usual -> "Usually between " + figures.plain(usual.low())
+                        + " and " + figures.plain(usual.high()) + " " + quantity.get().unit().symbol() + ".").orElse(""),
                 words.caution(address.path()), next, here.step().minutes(), ways(slot, role), role,
                 quantity.map(q -> q.unit().sameDimension().stream().map(BenchUnit::symbol).toList()).orElse(List.of()),
                 slot instanceof Slot.Reference ? references : options(words, address, slot),
-                quantity.flatMap(Slot.Quantity::assumed).map(each -> new Assumed(figures.significant(each.value(), 3),
-                        figures.significant(each.uncertainty(), 2))), slot.optional(), standing, quantity.flatMap(Asking::instrument));
+                quantity.flatMap(Slot.Quantity::assumed).map(each -> new Assumed(figures.plain(each.value()),
+                        figures.plain(each.uncertainty()))), slot.optional(), standing, quantity.flatMap(Asking::instrument));
     }
 
     private static Role role(Sheet sheet, Address address, Slot slot, Optional<Role> wanted) {

@@ -75,7 +75,7 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
         double step = rough >= 5 * power ? 5 * power : rough >= 2 * power ? 2 * power : power;
         List<Tick> ticks = new ArrayList<>();
         for (double at = step; at <= most * 1.001; at += step) {
-            String label = figures.significant(at, 3).replaceAll("[.,]0+$", "");
+            String label = figures.plain(at) + (at + step > most * 1.001 ? " J" : "");
             ticks.add(new Tick(POST - at * scale, label));
             ticks.add(new Tick(POST + at * scale, label));
         }

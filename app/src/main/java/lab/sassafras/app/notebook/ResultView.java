@@ -64,7 +64,7 @@ public final class ResultView {
         return entry.experiment().words().get("unknown");
     }
 
-    private String unit() {
+    public String unit() {
         return entry.experiment().unknown().unit().symbol();
     }
 
@@ -130,7 +130,7 @@ public final class ResultView {
             String words = each.alternative().school().words();
             Estimate now = estimate().orElseThrow();
             return each.estimate().map(other -> new OtherSchool(each.alternative().question().words(), words,
-                    figures.byUncertainty(other.value(), now.uncertainty() / 10), change(now.value(), other.value())))
+                    figures.byUncertainty(other.value(), now.uncertainty()), change(now.value(), other.value())))
                     .orElseGet(() -> new OtherSchool(each.alternative().question().words(), words,
                             "not with these readings", ""));
         }).toList();
@@ -145,7 +145,7 @@ public final class ResultView {
         double u = estimate().map(Estimate::uncertainty).orElse(0.0);
         return reduction.suspects().stream().map(each -> new SuspectLine(each.words(),
                 figures.significant(Math.abs(each.suspect().error()), 1) + " " + each.unit(),
-                figures.signed(each.change(), Figures.decimalsFor(u)) + " " + unit())).toList();
+                figures.signed(each.change(), Figures.decimalsFor(u)))).toList();
     }
 
     public List<Candidate> candidates() {

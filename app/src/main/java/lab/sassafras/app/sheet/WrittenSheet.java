@@ -47,9 +47,10 @@ public final class WrittenSheet {
      * @param values  what stands there
      * @param struck  what was struck out, with why
      * @param optional whether it may be skipped
+     * @param aside    what to know of an empty row
      */
     public record Row(String address, String label, State state, List<Value> values, List<Struck> struck,
-                      boolean optional) {
+                      boolean optional, String aside) {
     }
 
     /** A standing value: a word on how it was got, the text, the unit. */
@@ -67,8 +68,9 @@ public final class WrittenSheet {
     private Row row(Address address, Optional<Address> now) {
         boolean here = now.filter(address::equals).isPresent();
         State state = here ? State.NOW : entry.sheet().filled(address) ? State.DONE : State.TODO;
-        boolean optional = entry.experiment().slot(address.path()).map(Slot::optional).orElse(false);
-        return new Row(address.toString(), label(address), state, values(address), struck(address), optional);
+        Slot slot = entry.experiment().slot(address.path()).orElseThrow();
+        String aside = state != State.TODO ? "" : slot instanceof Slot.Moment ? "Space marks it" : slot.optional() ? "if known" : "";
+        return new Row(address.toString(), label(address), state, values(address), struck(address), slot.optional(), aside);
     }
 
     public String label(Address address) {

@@ -1,0 +1,140 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** A person at the bench with a browser. What the browser complains of is remembered and checked at the end. */
+public final class BenchBrowser implements AutoCloseable {
+
+    private static final Playwright PLAYWRIGHT = Playwright.create(new Playwright.CreateOptions()
+            .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private static final Browser CHROMIUM = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions()
+            .setExecutablePath(Path.of("/usr/bin/chromium"))
+            .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
+
+    private final BrowserContext context;
+    private final Page page;
+    private final List<String> complaints = new ArrayList<>();
+
+    BenchBrowser(String base, String locale, String zone) {
+        context = CHROMIUM.newContext(new Browser.NewContextOptions().setBaseURL(base).setLocale(locale).setTimezoneId(zone)
+                .setViewportSize(1280, 800));
+        page = context.newPage();
+        page.setDefaultTimeout(10_000);
+        page.onPageError(complaints::add);
+        page.onConsoleMessage(message -> {
+            // The browser's own line about an answer of 422 is no complaint: refusing is what is tested.
+            if (message.type().equals("error") && !message.text().contains("422")) {
+                complaints.add(message.text());
+            }
+        });
+    }
+
+    public Page page() {
+        return page;
+    }
+
+    public BenchBrowser open(String path) {
+        page.navigate(path);
+        return this;
+    }
+
+    /** Joins a bench by the keyboard. */
+    public BenchBrowser join(Object period, String bench) {
+        open("/periods/" + period);
+        type(bench);
+        enter();
+        page.waitForURL("**/bench");
+        return this;
+    }
+
+    /** Tabs on until the focus is where it is wanted. */
+    public BenchBrowser tabTo(String selector) {
+        for (int i = 0; i < 80; i++) {
+            if ((Boolean) page.evaluate("s => document.activeElement.matches(s)", selector)) {
+                return this;
+            }
+            page.keyboard().press("Tab");
+        }
+        throw new AssertionError("the keyboard does not reach " + selector + " on " + page.url());
+    }
+
+    public BenchBrowser type(String text) {
+        page.keyboard().type(text);
+        return this;
+    }
+
+    /** Picks the option of the focused list that begins so. */
+    public BenchBrowser pick(String beginning) {
+        return type(beginning);
+    }
+
+    public BenchBrowser press(String key) {
+        page.keyboard().press(key);
+        return this;
+    }
+
+    public BenchBrowser enter() {
+        return press("Enter");
+    }
+
+    /** What the bench page asks. */
+    public String asked() {
+        return page.textContent("#ask-title").strip();
+    }
+
+    /** Types a value and keeps it, then waits for the answer. */
+    public BenchBrowser give(String text) {
+        String key = key();
+        type(text);
+        enter();
+        return settled(key);
+    }
+
+    /** Presses one key that answers (a digit, Space), then waits for the answer. */
+    public BenchBrowser answer(String press) {
+        String key = key();
+        press(press);
+        return settled(key);
+    }
+
+    private String key() {
+        return (String) page.evaluate("() => document.querySelector('main [name=key]')?.value ?? ''");
+    }
+
+    private BenchBrowser settled(String key) {
+        page.waitForFunction("old => (document.querySelector('main [name=key]')?.value ?? '') !== old", key);
+        return this;
+    }
+
+    public BenchBrowser expectAsked(String part) {
+        assertThat(asked()).contains(part);
+        return this;
+    }
+
+    public String text(String selector) {
+        return page.textContent(selector).replaceAll("\\s+", " ").strip();
+    }
+
+    /** What axe-core finds wrong with the page as it stands. */
+    public List<String> axe() {
+        return new AxeBuilder(page).analyze().getViolations().stream()
+                .map(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml()).toList();
+    }
+
+    @Override
+    public void close() {
+        context.close();
+        assertThat(complaints).as("complaints of the browser").isEmpty();
+    }
+}

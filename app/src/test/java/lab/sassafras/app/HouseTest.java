@@ -1,0 +1,110 @@
+package lab.sassafras.app;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublisher;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Map;
+import lab.sassafras.app.exchange.RunImport;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.shelf.Calorimeters;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.DecimalMark;
+import lab.sassafras.measure.Instrument;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** The whole application, started once for all tests, on a book of its own. */
+@SpringBootTest(webEnvironment = WebEnvironment.RANDOM_PORT)
+public abstract class HouseTest {
+
+    @LocalServerPort
+    private int port;
+    @Autowired
+    protected LabBook book;
+    @Autowired
+    protected Instruments instruments;
+    @Autowired
+    protected Calorimeters calorimeters;
+    @Autowired
+    protected RunImport imports;
+
+    private final HttpClient http = HttpClient.newHttpClient();
+
+    @DynamicPropertySource
+    static void ownBook(DynamicPropertyRegistry registry) {
+        registry.add("sassafras.home", () -> Path.of("target", "test-book-" + ProcessHandle.current().pid()).toAbsolutePath().toString());
+    }
+
+    protected String address(String path) {
+        return "http://127.0.0.1:" + port + path;
+    }
+
+    protected BenchBrowser browser() {
+        return new BenchBrowser(address(""), "en-GB", "Europe/Lisbon");
+    }
+
+    protected Period period(String title) {
+        return book.openPeriod(title, LocalDate.of(2026, 11, 18), ZoneId.of("Europe/Lisbon"), DecimalMark.POINT, Map.of());
+    }
+
+    /** A cup, a balance and a thermometer, named after the test that uses them. */
+    protected Vessel equip(String name) {
+        instruments.findOrAdd(new Instrument("", "balance " + name, Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0));
+        instruments.findOrAdd(new Instrument("", "thermometer " + name, Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS,
+                0.1, -10, 110, 0.2, 0));
+        return calorimeters.findOrAdd("cup " + name, Calorimeter.Kind.FOAM_CUP);
+    }
+
+    protected static byte[] demo(String name) {
+        try {
+            return Files.readAllBytes(Path.of("src/main/resources/demo", name));
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    protected Entry imported(String name) {
+        return imports.take(demo(name));
+    }
+
+    protected HttpResponse<String> get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address(path))).GET());
+    }
+
+    protected HttpResponse<String> reduce(String file) {
+        return reduce(BodyPublishers.ofString(file));
+    }
+
+    protected HttpResponse<String> reduce(BodyPublisher file) {
+        return send(HttpRequest.newBuilder(URI.create(address("/api/reduce"))).header("Content-Type", "application/json").POST(file));
+    }
+
+    protected HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            return http.send(request.build(), BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

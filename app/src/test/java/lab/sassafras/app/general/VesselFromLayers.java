@@ -1,0 +1,112 @@
+package lab.sassafras.app.general;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Party;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Words;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.measure.BenchUnit;
+
+/**
+ * Never offered to a class: proof that the slot model is general. Layers of water (a repeated part) around a metal
+ * pellet counted by Dulong and Petit (a formula, an assumed temperature), stirred by a spoon that may count with the
+ * constant another entry found (a choice, a reference).
+ */
+public final class VesselFromLayers implements Experiment {
+
+    private static final Words WORDS = Words.beside(VesselFromLayers.class);
+
+    @Override
+    public String key() {
+        return "vessel-from-layers";
+    }
+
+    @Override
+    public int method() {
+        return 1;
+    }
+
+    @Override
+    public Words words() {
+        return WORDS;
+    }
+
+    @Override
+    public Calorimeter.Use calorimeter() {
+        return Calorimeter.Use.NONE;
+    }
+
+    @Override
+    public List<Group> groups() {
+        return List.of(Group.perPart("layer", Slot.mass("mass"), Slot.temperature("start")),
+                Group.once("pellet", new Slot.Formula("metal", false), Slot.mass("mass"),
+                        Slot.temperature("start").orAssumed(0, 0.5)),
+                Group.once("spoon", Slot.choice("counted", "yes", "no"),
+                        new Slot.Reference("constant", BenchUnit.JOULES_PER_DEGREE, true)),
+                Group.perTrial("mixed", Slot.temperature("final")));
+    }
+
+    @Override
+    public List<Step> procedure() {
+        return List.of(Step.of("layer/mass"), Step.of("layer/start"), Step.of("pellet/metal"), Step.of("pellet/mass"),
+                Step.of("pellet/start"), Step.of("spoon/counted"), Step.of("spoon/constant").when("spoon/counted", "yes"),
+                Step.of("mixed/final"));
+    }
+
+    @Override
+    public Input unknown() {
+        return new Input("unknown", WORDS.symbol("unknown"), WORDS.get("unknown"), BenchUnit.JOULES_PER_DEGREE);
+    }
+
+    @Override
+    public List<Question<?>> conventions() {
+        return List.of(Question.WATER);
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of();
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.None();
+    }
+
+    @Override
+    public List<Account> accounts(Sheet sheet, Conventions conventions) {
+        return IntStream.rangeClosed(1, sheet.trials()).mapToObj(trial -> account(sheet.draft(trial), conventions)).toList();
+    }
+
+    private Account account(Draft draft, Conventions conventions) {
+        Expression end = draft.quantity("mixed/final");
+        List<Party> parties = new ArrayList<>();
+        for (int i = 1; i <= draft.parts("layer"); i++) {
+            Expression start = draft.quantity("layer/start", i);
+            parties.add(Party.body("layer" + i, "layer " + i, draft.quantity("layer/mass", i),
+                    conventions.in(Question.WATER).specificHeat("layer " + i, start, end), start, end));
+        }
+        Expression molarHeat = Expression.number(25, "25");
+        parties.add(Party.body("pellet", "pellet", draft.quantity("pellet/mass"),
+                molarHeat.over(draft.molarMass("pellet/metal")), draft.quantity("pellet/start"), end));
+        if (draft.choice("spoon/counted").filter("yes"::equals).isPresent()) {
+            parties.add(Party.vessel("spoon", "spoon", draft.reference("spoon/constant"), draft.quantity("layer/start", 1), end));
+        }
+        parties.add(Party.vessel("vessel", "vessel", unknown(), draft.quantity("layer/start", 1), end));
+        return draft.ledger(parties, unknown(), draft.quantity("layer/mass", 1));
+    }
+}
