@@ -86,7 +86,7 @@ public abstract class HouseTest {
     }
 
     protected HttpResponse<String> get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(address(path))).GET());
+        return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html,*/*").GET());
     }
 
     protected HttpResponse<String> reduce(String file) {

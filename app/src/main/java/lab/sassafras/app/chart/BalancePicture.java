@@ -99,21 +99,43 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
 
         void side(List<Solution.Entry> side, boolean gave) {
             double edge = 0;
-            double lastTag = -TAG;
+            List<Double> tags = spread(side);
             int first = rows.size();
             for (int i = 0; i < side.size(); i++) {
                 Solution.Entry entry = side.get(i);
-                double width = Math.max(LEAST, Math.abs(entry.heat().value()) * scale);
+                double width = width(entry);
                 double middle = edge + width / 2;
-                lastTag = Math.max(middle, lastTag + TAG);
                 double x = gave ? POST - edge - width : POST + edge;
                 boolean sought = entry.party().key().equals(solution.ledger().carrier().key());
                 segments.add(new Segment(x, width, gave, sought, first + i + 1, gave ? POST - middle : POST + middle,
-                        gave ? POST - lastTag : POST + lastTag));
+                        gave ? POST - tags.get(i) : POST + tags.get(i)));
                 rows.add(new Row(gave ? 20 : POST + 14, FIRST_ROW + i * ROW, first + i + 1, entry.party().label(),
                         temperatures(entry), heat(entry), gave, sought));
                 edge += width;
             }
+        }
+
+        /** Where the numbers stand: over the middles, pushed apart until they can be read, back from the end of the beam. */
+        private List<Double> spread(List<Solution.Entry> side) {
+            List<Double> tags = new ArrayList<>();
+            double edge = 0;
+            double last = -TAG;
+            for (Solution.Entry entry : side) {
+                double width = width(entry);
+                last = Math.max(edge + width / 2, last + TAG);
+                tags.add(last);
+                edge += width;
+            }
+            double limit = SIDE;
+            for (int i = tags.size() - 1; i >= 0; i--) {
+                tags.set(i, Math.min(tags.get(i), limit));
+                limit = tags.get(i) - TAG;
+            }
+            return tags;
+        }
+
+        private double width(Solution.Entry entry) {
+            return Math.max(LEAST, Math.abs(entry.heat().value()) * scale);
         }
 
         private String temperatures(Solution.Entry entry) {

@@ -1,0 +1,112 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import lab.sassafras.app.record.Entry;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Runs out and in: files, schema, examples, the API. */
+class ExchangeTest extends HouseTest {
+
+    private static final Path DOCS = Path.of("../docs");
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    static Stream<Path> examples() throws IOException {
+        return Files.list(DOCS.resolve("examples")).filter(path -> path.toString().endsWith(".json")).sorted();
+    }
+
+    @ParameterizedTest
+    @MethodSource("examples")
+    void anExampleFitsTheSchemaAndComesBackToTheLetter(Path example) throws IOException {
+        String file = Files.readString(example);
+        var schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(DOCS.resolve("run-file.schema.json")), InputFormat.JSON);
+        assertThat(schema.validate(file, InputFormat.JSON)).isEmpty();
+        assertThat(schema.validate(file.replaceFirst("\"text\" : \"[^\"]*\"", "\"text\" : 20.0"), InputFormat.JSON)).isNotEmpty();
+        assertThat(reduce(file).statusCode()).isEqualTo(200);
+        Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        assertThat(get("/entries/" + taken.id() + "/run.json").body()).isEqualTo(file.strip());
+    }
+
+    @Test
+    void reducingAFileGivesTheUnknownTheHeatsTheWorkingAndKeepsNothing() {
+        int before = book.periods().size();
+        JsonNode answer = JSON.readTree(reduce(new String(demo("3-too-much-for-a-cup.json"))).body());
+        // 54.31 · 4.184 · (39.6 − 61.4) = −4953.7; 55.08 · 4.184 · 18.0 = +4148.2; C = 805.5 ÷ 18.0
+        assertThat(answer.at("/unknown/value").asDouble()).isCloseTo(44.75, within(0.01));
+        assertThat(answer.at("/unknown/unit").asString()).isEqualTo("J/°C");
+        assertThat(answer.at("/unknown/standardUncertainty").asDouble()).isBetween(0.5, 2.0);
+        assertThat(answer.at("/trials/0/heats/0/heat").asDouble()).isCloseTo(-4953.7, within(0.1));
+        assertThat(answer.at("/trials/0/heats/0/words").asString()).isEqualTo("given off");
+        assertThat(answer.at("/trials/0/workingText").asString()).contains("C = ", "÷");
+        assertThat(answer.at("/alternatives").size()).isEqualTo(3);
+        assertThat(answer.at("/findings").findValuesAsString("code")).contains("constant.too-large");
+        assertThat(book.periods()).hasSize(before);
+    }
+
+    @Test
+    void aRunIsImportedFromThePageAndItsObservationsLeaveAsCsv() {
+        try (BenchBrowser browser = browser()) {
+            browser.open("/import");
+            browser.page().setInputFiles("#file", Path.of("src/main/resources/demo/2-grey-slug.json"));
+            browser.page().click("button.act");
+            browser.page().waitForURL("**/result");
+            assertThat(browser.text(".sheet")).contains("71.46");
+            browser.page().click(".tabs-line a:has-text('trial 2')");
+            assertThat(browser.text(".row s")).isEqualTo("26.3");
+            String id = browser.page().url().replaceAll(".*/entries/([^/]+)/.*", "$1");
+            String csv = get("/entries/" + id + "/observations.csv").body();
+            assertThat(csv.lines().count()).isEqualTo(1 + book.observations(java.util.UUID.fromString(id)).all().size());
+            assertThat(csv).contains("mixed[2]/final,\"after mixing, at the turn\",read,26.3,°C,thermometer R-2,,Hawthorn,")
+                    .contains(",yes,\"read from above, not at eye level\"");
+            browser.open("/import");
+            browser.page().setInputFiles("#file", Path.of("pom.xml"));
+            browser.page().click("button.act");
+            assertThat(browser.text(".problem")).contains("pom.xml:", "not a JSON file");
+        }
+    }
+
+    /** 20,00 and 20.0 survive as typed; comma in, comma out, whatever the browser's own language and zone. */
+    @Test
+    void underAGermanBrowserAndAFarZoneThePeriodsOwnSettingRules() {
+        var period = book.openPeriod("Abendkurs", java.time.LocalDate.of(2026, 11, 18), java.time.ZoneId.of("Pacific/Auckland"),
+                lab.sassafras.measure.DecimalMark.COMMA, java.util.Map.of());
+        equip("far");
+        try (BenchBrowser browser = new BenchBrowser(address(""), "de-DE", "America/St_Johns")) {
+            browser.join(period.id(), "Erle");
+            browser.page().check("input[value=specific-heat-of-solid]");
+            browser.page().click("button.act");
+            browser.page().waitForURL("**/entries/**");
+            String id = browser.page().url().replaceAll(".*/entries/([^/?]+).*", "$1");
+            browser.open("/entries/" + id + "?at=water%5B1%5D/start").give("20.0");
+            assertThat(browser.text(".problem")).contains("decimals with a comma", "not guessed");
+            browser.page().fill("#text", "");
+            browser.give("20,00");
+            browser.open("/entries/" + id + "?at=sample%5B1%5D/mass").give("50,0");
+            browser.open("/entries/" + id + "?at=sample%5B1%5D/bath").answer("1");
+            browser.open("/entries/" + id + "?at=water%5B1%5D/mass").give("100,00");
+            browser.open("/entries/" + id + "?at=sample%5B1%5D/start").give("99,0");
+            browser.open("/entries/" + id + "?at=mixed%5B1%5D/final").give("23,50");
+            browser.open("/entries/" + id + "/result");
+            // 418.4 · 3.50 ÷ (50 · 75.5) = 0.3879
+            assertThat(browser.text(".result")).startsWith("0,38");
+            assertThat(browser.text("#working")).contains("100,00 g × 4,184 J/(g·°C) × (23,50 − 20,00) °C").doesNotContain("20.0");
+            assertThat(browser.page().locator("rect[width*=',']").count()).isZero();
+            String file = get("/entries/" + id + "/run.json").body();
+            assertThat(file).contains("\"20,00\"", "\"decimalMark\" : \"comma\"");
+            assertThat(JSON.readTree(reduce(file).body()).at("/unknown/value").asDouble()).isCloseTo(0.3879, within(0.004));
+        }
+    }
+}

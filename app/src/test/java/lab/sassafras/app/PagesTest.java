@@ -1,0 +1,89 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.stream.Stream;
+import lab.sassafras.app.record.Entry;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every page: readable by everyone, at every width, under a strict policy. */
+class PagesTest extends HouseTest {
+
+    private Stream<String> pages() {
+        Entry slug = imported("2-grey-slug.json");
+        Entry cup = imported("1-calibration.json");
+        Entry flagged = imported("3-too-much-for-a-cup.json");
+        Entry begun = imported("4-still-at-the-bench.json");
+        String instrument = instruments.all().get(0).key();
+        return Stream.of("/periods", "/periods/" + slug.period().id(), "/bench", "/entries/" + begun.id(),
+                "/entries/" + begun.id() + "?at=sample%5B1%5D/bath", "/entries/" + begun.id() + "?at=seen%5B1%5D/magnetic",
+                "/entries/" + begun.id() + "?at=seen%5B1%5D/density&way=assumed", "/entries/" + begun.id() + "?at=sample%5B1%5D/moved",
+                "/entries/" + begun.id() + "?at=seen%5B1%5D/known", "/entries/" + slug.id(), "/entries/" + slug.id() + "/result?trial=2",
+                "/entries/" + cup.id() + "/result", "/entries/" + flagged.id() + "/result", "/entries/" + begun.id() + "/result",
+                "/notebook", "/shelf", "/shelf/new", "/shelf/water", "/shelf/substances/copper", "/shelf/instruments/" + instrument,
+                "/shelf/vessels/" + cup.vesselId().orElseThrow(), "/import", "/nowhere");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "820, 1180", "390, 844"})
+    void axeFindsNothingAndNothingSticksOut(int width, int height) {
+        List<String> pages = pages().toList();
+        Entry slug = imported("2-grey-slug.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(slug.period().id(), "Hawthorn").page().setViewportSize(width, height);
+            for (String page : pages.subList(0, pages.size() - 1)) {
+                browser.open(page);
+                assertThat(browser.axe()).as(page + " at " + width).isEmpty();
+                assertThat((Integer) browser.page().evaluate("() => document.documentElement.scrollWidth")).as(page)
+                        .isLessThanOrEqualTo(width);
+            }
+        }
+    }
+
+    @Test
+    void narrowScreensTurnThePage() {
+        Entry begun = imported("4-still-at-the-bench.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(begun.period().id(), "Hawthorn").page().setViewportSize(390, 844);
+            browser.open("/entries/" + begun.id());
+            assertThat(browser.page().isVisible("#sheet-title")).isFalse();
+            browser.page().click("text=The sheet");
+            assertThat(browser.page().isVisible("#sheet-title")).isTrue();
+            assertThat(browser.page().isVisible("#ask-title")).isFalse();
+        }
+    }
+
+    @Test
+    void thePolicyAllowsNothingUnsafeAndNothingFromElsewhere() {
+        pages().forEach(page -> {
+            var answer = get(page);
+            String policy = answer.headers().firstValue("Content-Security-Policy").orElse("");
+            assertThat(policy).as(page).contains("default-src 'none'").doesNotContain("unsafe").doesNotContain("http");
+            assertThat(answer.body()).as(page).doesNotContain(" style=\"").doesNotContain(" onclick=").doesNotContain("<style");
+        });
+    }
+
+    @Test
+    void whatIsNotThereIsSaidPlainly() {
+        for (String path : List.of("/nowhere", "/entries/not-an-id", "/entries/00000000-0000-0000-0000-000000000000",
+                "/periods/00000000-0000-0000-0000-000000000000", "/shelf/substances/unobtainium")) {
+            var answer = get(path);
+            assertThat(answer.statusCode()).as(path).isEqualTo(404);
+            assertThat(answer.body()).contains("There is no such page", "To the bench").doesNotContain("Exception");
+        }
+        assertThat(get("/health").body()).contains("\"UP\"");
+    }
+
+    @Test
+    void keysAreExplainedOnAQuestionMark() {
+        try (BenchBrowser browser = browser()) {
+            browser.open("/shelf").press("?");
+            assertThat(browser.page().isVisible("#keys")).isTrue();
+            browser.press("Escape");
+            assertThat(browser.page().isVisible("#keys")).isFalse();
+        }
+    }
+}
