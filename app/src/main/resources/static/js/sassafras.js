@@ -4,13 +4,15 @@
 document.addEventListener('alpine:init', () => {
 
   /* Narrow screens turn the page instead of shrinking it. */
-  Alpine.data('book', () => ({
-    side: 'at-right',
+  const openAt = (first) => () => ({
+    side: first,
     get onLeft() { return this.side === 'at-left'; },
     get onRight() { return this.side === 'at-right'; },
     toLeft() { this.side = 'at-left'; },
     toRight() { this.side = 'at-right'; },
-  }));
+  });
+  Alpine.data('book', openAt('at-right'));
+  Alpine.data('bookAtLeft', openAt('at-left'));
 
   Alpine.data('run', () => ({
     outbox: '',

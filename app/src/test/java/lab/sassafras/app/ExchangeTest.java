@@ -50,7 +50,7 @@ class ExchangeTest extends HouseTest {
         assertThat(answer.at("/unknown/standardUncertainty").asDouble()).isBetween(0.5, 2.0);
         assertThat(answer.at("/trials/0/heats/0/heat").asDouble()).isCloseTo(-4953.7, within(0.1));
         assertThat(answer.at("/trials/0/heats/0/words").asString()).isEqualTo("given off");
-        assertThat(answer.at("/trials/0/workingText").asString()).contains("C = ", "÷");
+        assertThat(answer.at("/trials/0/workingText").asString()).contains("q(calorimeter) = −(q(hot water) + q(cold water))", "= 805.5 J ÷ (39.6 − 21.6) °C", "= 44.75 J/°C");
         assertThat(answer.at("/alternatives").size()).isEqualTo(3);
         assertThat(answer.at("/findings").findValuesAsString("code")).contains("constant.too-large");
         assertThat(book.periods()).hasSize(before);
@@ -87,6 +87,7 @@ class ExchangeTest extends HouseTest {
         try (BenchBrowser browser = new BenchBrowser(address(""), "de-DE", "America/St_Johns")) {
             browser.join(period.id(), "Erle");
             browser.page().check("input[value=specific-heat-of-solid]");
+            browser.page().selectOption("#vessel", "");
             browser.page().click("button.act");
             browser.page().waitForURL("**/entries/**");
             String id = browser.page().url().replaceAll(".*/entries/([^/?]+).*", "$1");
@@ -101,7 +102,7 @@ class ExchangeTest extends HouseTest {
             browser.open("/entries/" + id + "?at=mixed%5B1%5D/final").give("23,50");
             browser.open("/entries/" + id + "/result");
             // 418.4 · 3.50 ÷ (50 · 75.5) = 0.3879
-            assertThat(browser.text(".result")).startsWith("0,38");
+            assertThat(browser.text(".result")).startsWith("0,3879 ±");
             assertThat(browser.text("#working")).contains("100,00 g × 4,184 J/(g·°C) × (23,50 − 20,00) °C").doesNotContain("20.0");
             assertThat(browser.page().locator("rect[width*=',']").count()).isZero();
             String file = get("/entries/" + id + "/run.json").body();

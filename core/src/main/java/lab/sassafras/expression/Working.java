@@ -37,8 +37,14 @@ public record Working(List<Line> lines) {
     public static Working of(Expression result, Bindings bindings, Figures figures) {
         Map<String, Named> steps = new LinkedHashMap<>();
         result.read(new Steps(steps));
-        Writer writer = new Writer(bindings, figures);
+        Writer writer = new Writer(bindings, figures, shownStep(result, bindings));
         return new Working(steps.values().stream().map(writer::line).toList());
+    }
+
+    /** Half a step in the last place the result is shown with, as a part of the result. */
+    private static double shownStep(Expression result, Bindings bindings) {
+        Estimate estimate = new Computation(result, bindings).estimate();
+        return 0.5 * Math.pow(10, -Figures.decimalsFor(estimate.uncertainty())) / Math.abs(estimate.value());
     }
 
     /** Plain text, aligned at the equals sign. */
@@ -71,7 +77,7 @@ public record Working(List<Line> lines) {
         return rights;
     }
 
-    private record Writer(Bindings bindings, Figures figures) {
+    private record Writer(Bindings bindings, Figures figures, double shownStep) {
 
         Line line(Named step) {
             String law = body(step, Notation.PLAIN, false);
@@ -105,20 +111,27 @@ public record Working(List<Line> lines) {
                 return Phrase.atom(notation.number(constant.text().replace('.', figures.mark().sign())), unit);
             }
             Estimate estimate = new Computation(step, bindings).estimate();
-            int decimals = decimals(step, estimate.uncertainty());
+            int decimals = decimals(step, estimate);
             boolean heat = step.unit().dimension() == Dimension.ENERGY;
             String shown = signed && heat ? figures.signed(estimate.value(), decimals)
                     : figures.fixed(estimate.value(), decimals);
             return Phrase.atom(notation.number(shown), unit);
         }
 
-        /** A sum or difference of readings keeps their decimals; anything else goes by its uncertainty. */
-        private int decimals(Named step, double uncertainty) {
+        /**
+         * A sum or difference of readings keeps their decimals. Anything else goes by its uncertainty, with as many more
+         * places as a reader needs who works the next line from the number shown.
+         */
+        private int decimals(Named step, Estimate estimate) {
             Set<Input> inputs = step.inputs();
             boolean readings = !inputs.isEmpty() && inputs.stream().allMatch(input ->
                     input.unit() == step.unit() && bindings.of(input).decimals() >= 0);
-            return readings ? inputs.stream().mapToInt(input -> bindings.of(input).decimals()).min().orElse(0)
-                    : Figures.decimalsFor(uncertainty);
+            if (readings) {
+                return inputs.stream().mapToInt(input -> bindings.of(input).decimals()).min().orElse(0);
+            }
+            double needed = Math.ceil(-Math.log10(2 * shownStep * Math.abs(estimate.value())) - 1e-9);
+            int byUncertainty = Figures.decimalsFor(estimate.uncertainty());
+            return Double.isFinite(needed) ? (int) Math.max(byUncertainty, Math.min(needed, byUncertainty + 2)) : byUncertainty;
         }
 
         private static String words(Named step, double value) {

@@ -110,6 +110,20 @@ class CheckValuesTest {
     }
 
     @Test
+    void aNegativeConstantIsQuestionedUnlessItMayBeZero() {
+        assertThat(mixed("40.9").findings()).extracting(Finding::code).contains("constant.negative");
+        // 50.00 g each: 60.00 and 20.00 meet at 40.00 in a cup that takes nothing; 40.02 is within 2 u of it
+        assertThat(mixed("40.02").findings()).extracting(Finding::code).contains("constant.negative-near-zero")
+                .doesNotContain("constant.negative");
+    }
+
+    private static Reduction mixed(String end) {
+        return BenchSheet.of("constant-by-mixing").says("cup[1]/held", "cold").mass("cold[1]/mass", "50.00")
+                .temperature("cold[1]/start", "20.00").mass("hot[1]/mass", "50.00").temperature("hot[1]/start", "60.00")
+                .temperature("mixed[1]/final", end).reduced();
+    }
+
+    @Test
     void missingConstantIsSaidWithWhatItDoesToTheResult() {
         assertThat(BenchSheet.copper().reduced().findings()).anySatisfy(finding -> {
             assertThat(finding.code()).isEqualTo("calorimeter.ignored");

@@ -1,0 +1,99 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.notebook.Adoption;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.shelf.Calibration;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Decisions a person takes: each with its reason, none behind anybody's back. */
+class DecisionsTest extends HouseTest {
+
+    @Autowired
+    private Adoption adoption;
+
+    @Test
+    void leavingATrialOutNeedsAReasonAndMovesTheMean() {
+        Entry entry = imported("1-calibration.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result");
+            // the three trials: 8.14, 9.68 and 10.91 J/°C; mean 9.58
+            assertThat(browser.text("h1.result")).startsWith("9.58 ±");
+            browser.page().click("text=Leave out trial 3");
+            browser.page().fill("#why-3", "splashed while pouring");
+            browser.page().click("form:has(#why-3) button");
+            browser.page().waitForSelector(".leftout");
+            assertThat(browser.text("h1.result")).startsWith("8.91 ±");
+            browser.page().click("text=Count trial 3 again");
+            assertThat(browser.text("details:has(#why-3)")).contains("splashed while pouring");
+        }
+    }
+
+    @Test
+    void aNewerConstantIsOfferedAndNeverAppliedByItself() {
+        Entry found = imported("1-calibration.json");
+        Calibration first = adoption.adopt(found, "first", "Hawthorn");
+        try (BenchBrowser browser = browser()) {
+            browser.join(found.period().id(), "Hawthorn").open("/bench");
+            browser.page().check("input[value=specific-heat-of-solid]");
+            browser.page().selectOption("#vessel", first.vesselId().toString());
+            browser.page().click("button.act");
+            browser.page().waitForURL("**/entries/**");
+            String result = browser.page().url().replaceAll("\\?.*", "") + "/result";
+            book.decide(Optional.of(found.id()), lab.sassafras.app.record.Decision.Kind.TRIAL, "trial[3]", "out", "splashed", "Hawthorn");
+            adoption.adopt(found, "without the splashed trial", "Hawthorn");
+            browser.open(result);
+            assertThat(browser.text(".left")).contains("9.58 ±", "A newer constant was adopted", "8.91");
+            browser.page().click("text=Use the newer one");
+            browser.page().waitForSelector(".lines:has-text('8.91')");
+            assertThat(browser.text(".left")).doesNotContain("A newer constant");
+
+            browser.open("/shelf/vessels/" + first.vesselId());
+            browser.page().click("text=Set aside >> nth=0");
+            browser.page().fill("input[name=reason] >> nth=0", "the cup has a crack");
+            browser.page().click("text=Set it aside >> nth=0");
+            browser.page().waitForSelector(".calibrations .why");
+            assertThat(browser.text(".calibrations li >> nth=0")).contains("set aside by Hawthorn: “the cup has a crack”");
+            assertThat(browser.text(".calibrations li >> nth=1")).contains("in use");
+        }
+    }
+
+    @Test
+    void aSchoolPutInForceForOneEntryIsSaidAndFollowed() {
+        Entry entry = imported("2-grey-slug.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result");
+            assertThat(browser.text(".findings")).contains("No constant was adopted for F-07", "the calorimeter is ignored");
+            String before = browser.text("h1.result");
+            browser.page().click("summary:has-text('Settle a question')");
+            browser.page().selectOption("#school-bath", "fixed-point");
+            browser.page().click("form:has(#school-bath) button");
+            browser.page().waitForSelector("text=this entry only");
+            assertThat(browser.text("h1.result")).isNotEqualTo(before);
+            assertThat(browser.text("#working")).contains("(25.4 − 100) °C");
+            assertThat(browser.text(".tables:has-text('start of the solid')")).contains("bath as read");
+        }
+    }
+
+    @Test
+    void twoDevicesInOneSlotAreBothKeptAndTheConflictIsShown() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        for (String text : new String[] {"21.3", "21.6"}) {
+            book.keep(UUID.randomUUID(), entry.id(), new Observation.Given("water[1]/start", "read", text, "°C", Optional.empty(),
+                    null, "tablet of " + text, Optional.empty(), null));
+        }
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id() + "?at=water%5B1%5D/start");
+            assertThat(browser.text(".findings")).contains("Two values stand", "21.3 (tablet of 21.3) and 21.6 (tablet of 21.6)");
+            browser.page().fill("#reason-0", "the other tablet had it right");
+            browser.page().click("form:has(#reason-0) button");
+            browser.page().waitForSelector(".row s");
+            assertThat(browser.page().locator(".findings").count()).isZero();
+        }
+    }
+}
