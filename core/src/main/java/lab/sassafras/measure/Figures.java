@@ -8,6 +8,8 @@ import java.math.RoundingMode;
 public record Figures(DecimalMark mark) {
 
     public static final Figures POINT = new Figures(DecimalMark.POINT);
+    /** Finer than any instrument of the bench: an uncertainty below is the noise of the arithmetic. */
+    private static final int MOST_DECIMALS = 6;
     private static final String UNKNOWN = "not known";
 
     /** Fixed decimals; a negative count rounds left of the mark. */
@@ -54,7 +56,7 @@ public record Figures(DecimalMark mark) {
             return 3;
         }
         double rounded = new BigDecimal(uncertainty).round(new MathContext(2, RoundingMode.HALF_UP)).doubleValue();
-        return Math.max(0, Math.min(12, decimalsFor(rounded, 2)));
+        return Math.max(0, Math.min(MOST_DECIMALS, decimalsFor(rounded, 2)));
     }
 
     /** A number from a record, as short as it can be written. */

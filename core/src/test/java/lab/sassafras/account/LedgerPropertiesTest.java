@@ -80,18 +80,6 @@ class LedgerPropertiesTest {
         assertThat(reduction.mean()).isPresent();
     }
 
-    /** Three trials of 9, 10 and 11 with a common source of 0.5 in each: s/√3 = 0.5774, and 0.5 once. */
-    @Test
-    void whatTrialsShareIsCountedOnceAndNotDividedByTheRootOfN() {
-        var common = new lab.sassafras.measure.Shared("o", "offset", 0.5, Double.POSITIVE_INFINITY);
-        TrialMean mean = TrialMean.of(IntStream.of(9, 10, 11).mapToObj(value -> new Estimate(value, 0.51, 1e9,
-                java.util.List.of(new Estimate.Contribution("t" + value, "reading", 1, 0.1, null),
-                        new Estimate.Contribution("o", "offset", 1, 0.5, common)))).toList());
-        assertThat(mean.estimate().value()).isEqualTo(10);
-        assertThat(mean.estimate().uncertainty()).isCloseTo(Math.sqrt(1.0 / 3 + 0.25), within(1e-12));
-        assertThat(mean.scatter()).hasValue(1);
-    }
-
     private static String written(double value) {
         return String.format(Locale.ROOT, "%.8f", value);
     }

@@ -1,0 +1,95 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.Media;
+import lab.sassafras.app.record.Entry;
+import org.junit.jupiter.api.Test;
+
+/** Bench manners: one hand, wet gloves, two metres away. */
+class KeyboardTest extends HouseTest {
+
+    @Test
+    void arrowsGoFromRowToRowAndSpaceMarksTheMomentFromAnywhere() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
+            browser.expectAsked("Water in the calorimeter, settled").press("ArrowUp");
+            browser.page().waitForURL("**sample**start");
+            assertThat(browser.text(".correct h2")).contains("98.4 °C");
+            browser.open("/entries/" + entry.id()).press("ArrowDown");
+            browser.page().waitForURL("**sample**moved");
+            browser.page().locator("#sheet-title").click();
+            browser.answer(" ").expectAsked("reading turns");
+            assertThat(browser.text(".row:has-text('solid moved')")).matches(".*\\d\\d:\\d\\d:\\d\\d.*");
+        }
+    }
+
+    @Test
+    void theNumberIsReadableAcrossTheRoomAndTheFieldHasTheFocus() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
+            assertThat((String) browser.page().evaluate("() => document.activeElement.id")).isEqualTo("text");
+            assertThat((Double) browser.page().evaluate("() => parseFloat(getComputedStyle(document.querySelector('#text')).fontSize)"))
+                    .isGreaterThan(80);
+            assertThat((String) browser.page().evaluate("() => getComputedStyle(document.querySelector('#text')).fontFamily"))
+                    .contains("Mono");
+        }
+    }
+
+    @Test
+    void theCautionForTheNextMovementStandsBesideThePresentOne() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
+            assertThat(browser.text(".caution.next")).contains("Next:", "The solid leaves the bath", "tongs");
+        }
+    }
+
+    @Test
+    void whatIsKeptIsSaidWithTheTimeOfThePeriodsZone() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        try (BenchBrowser browser = new BenchBrowser(address(""), "ja-JP", "Asia/Tokyo")) {
+            browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
+            // last kept 19:47:30 UTC; Lisbon keeps UTC in November
+            assertThat(browser.text(".kept")).contains("Last kept 19:47:30");
+            browser.give("21.2");
+            assertThat(browser.text(".kept")).doesNotContain("19:47:30");
+            assertThat(browser.text(".row:has-text('calorimeter, settled') .leaf >> nth=0")).isEmpty();
+            assertThat(browser.page().getAttribute(".row:has-text('calorimeter, settled') svg", "aria-label")).isEqualTo("done");
+        }
+    }
+
+    /** On paper there is the sheet and what it means, and none of the buttons. */
+    @Test
+    void printLooksLikeAPageOfANotebook() {
+        Entry entry = imported("2-grey-slug.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result");
+            browser.page().emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+            assertThat(browser.page().isVisible("#read-title")).isTrue();
+            assertThat(browser.page().isVisible("svg.balance")).isTrue();
+            assertThat(browser.page().isVisible("#working")).isTrue();
+            assertThat(browser.page().isVisible("text=Copy as text")).isFalse();
+            assertThat(browser.page().isVisible("nav[aria-label=Rooms]")).isFalse();
+            assertThat((String) browser.page().evaluate("() => getComputedStyle(document.querySelector('.book')).backgroundColor"))
+                    .isEqualTo("rgb(255, 255, 255)");
+        }
+    }
+
+    @Test
+    void theWorkingIsCopiedWithoutASecureContext() {
+        Entry entry = imported("2-grey-slug.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result");
+            browser.page().click("text=Copy as LaTeX");
+            browser.page().waitForSelector("text=copied");
+            browser.open("/import");
+            browser.page().evaluate("() => { const t = document.createElement('textarea'); t.id = 'paste'; document.body.append(t); t.focus(); }");
+            browser.press("Control+V");
+            assertThat(browser.page().inputValue("#paste")).startsWith("\\begin{aligned}").contains("q_{\\text{water}}");
+        }
+    }
+}

@@ -1,0 +1,100 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import lab.sassafras.app.record.Period;
+import lab.sassafras.measure.Instrument;
+import org.junit.jupiter.api.Test;
+
+/** Left the list, right the one taken down. */
+class ShelfPagesTest extends HouseTest {
+
+    @Test
+    void aThermometerIsAddedOnceItsNumbersHold() {
+        try (BenchBrowser browser = browser()) {
+            browser.open("/shelf/new");
+            browser.page().fill("#name", "thermometer Q-9");
+            browser.page().selectOption("#kind", "THERMOMETER");
+            browser.page().fill("#resolution", "0");
+            browser.page().fill("#offset", "-0.1");
+            browser.page().fill("#low", "50");
+            browser.page().fill("#high", "-10");
+            browser.page().click("text=Add the instrument");
+            assertThat(browser.text("#resolution-problem")).contains("larger than zero");
+            assertThat(browser.text("#offset-problem")).contains("cannot be negative");
+            assertThat(browser.text("#high-problem")).contains("end above where it begins");
+            assertThat(browser.page().inputValue("#name")).isEqualTo("thermometer Q-9");
+            browser.page().fill("#resolution", "0.05");
+            browser.page().fill("#offset", "0.1");
+            browser.page().fill("#low", "-10");
+            browser.page().fill("#high", "50");
+            browser.page().click("text=Add the instrument");
+            browser.page().waitForURL("**/shelf/instruments/**");
+            // 0.05 ÷ √12 = 0.0144
+            assertThat(browser.text(".page.right")).contains("thermometer Q-9", "0.05 °C", "−10 to 50 °C", "0.014");
+        }
+        assertThat(instruments.of(Instrument.Kind.THERMOMETER)).extracting(Instrument::name).contains("thermometer Q-9");
+    }
+
+    @Test
+    void aVesselWithoutAConstantSaysWhatToDo() {
+        try (BenchBrowser browser = browser()) {
+            browser.open("/shelf/new");
+            browser.page().click("text=Add the vessel");
+            assertThat(browser.text("#vessel-problem")).contains("Give it a name");
+            browser.page().fill("#vessel", "tin T-1");
+            browser.page().selectOption("#vesselKind", "METAL_CUP");
+            browser.page().click("text=Add the vessel");
+            browser.page().waitForURL("**/shelf/vessels/**");
+            assertThat(browser.text(".page.right")).contains("tin T-1", "metal cup", "No constant was adopted yet", "ignored in the books");
+        }
+    }
+
+    @Test
+    void everySubstanceShowsItsSourceAndWhetherAnybodyOpenedIt() {
+        try (BenchBrowser browser = browser()) {
+            browser.open("/shelf");
+            assertThat(browser.page().locator(".tables tbody tr").count()).isGreaterThanOrEqualTo(20);
+            assertThat(browser.text("tr:has-text('zinc') >> nth=0")).contains("0.388", "CRC Handbook", "memory");
+            assertThat(browser.text("tr:has(a:text-is('water'))")).contains("IAPWS-IF97").doesNotContain("memory");
+            browser.page().click("a:text-is('copper')");
+            assertThat(browser.text(".page.right")).contains("0.385 ± 0.002", "molar heat", "24.5", "nobody opened it");
+            browser.open("/shelf/water");
+            assertThat(browser.text(".page.right")).contains("4.1848", "4.1819", "1 cal/(g·°C)");
+        }
+    }
+
+    @Test
+    void aPeriodsConventionsAreInForceForItsEntries() {
+        equip("conventions");
+        try (BenchBrowser browser = browser()) {
+            browser.open("/periods");
+            browser.page().fill("#title", "Conventions");
+            browser.page().selectOption("#school-water", "4.18");
+            browser.page().click("text=Open the period");
+            browser.page().waitForURL("**/periods/*");
+            assertThat(browser.text(".page.left")).contains("specific heat of water 4.18 J/(g·°C)", "decimal point");
+            Period period = book.period(java.util.UUID.fromString(browser.page().url().replaceAll(".*/", ""))).orElseThrow();
+            assertThat(period.schools()).containsEntry("water", "4.18");
+            browser.type("Elder").enter();
+            browser.page().waitForURL("**/bench");
+            browser.page().click("button.act");
+            browser.page().waitForURL("**/entries/**");
+            browser.open(browser.page().url().replaceAll("\\?.*", "") + "/result");
+            assertThat(browser.text(".page.left")).contains("4.18 J/(g·°C)");
+            assertThat(browser.text(".page.right")).contains("No result yet", "Still to be read for trial 1", "cold water, settled");
+        }
+    }
+
+    @Test
+    void withoutABenchNothingCanBeDecidedAndTheWayIsShown() {
+        var entry = imported("1-calibration.json");
+        try (BenchBrowser browser = browser()) {
+            browser.open("/bench");
+            assertThat(browser.page().url()).endsWith("/periods");
+            browser.open("/entries/" + entry.id() + "/result");
+            assertThat(browser.page().locator("text=Adopt this constant").count()).isZero();
+            assertThat(browser.text(".page.right")).contains("Join a bench to take decisions here");
+        }
+    }
+}

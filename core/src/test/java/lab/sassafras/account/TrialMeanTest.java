@@ -1,0 +1,73 @@
+package lab.sassafras.account;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.stream.DoubleStream;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Estimate.Contribution;
+import lab.sassafras.measure.Shared;
+import org.junit.jupiter.api.Test;
+
+class TrialMeanTest {
+
+    private static final Shared OFFSET = new Shared("o", "offset", 0.5, Double.POSITIVE_INFINITY);
+
+    private static TrialMean of(double own, double offset, double... values) {
+        return TrialMean.of(DoubleStream.of(values).mapToObj(value -> new Estimate(value, Math.hypot(own, 0.5 * offset), 1e9,
+                List.of(new Contribution("t" + value, "reading", 1, own, null),
+                        new Contribution("o", "offset", offset, Math.abs(offset) * 0.5, OFFSET)))).toList());
+    }
+
+    /** 9, 10, 11: s = 1, s/√3 = 0.5774; the offset's 0.5 once, and not divided by √3. */
+    @Test
+    void whatTrialsShareIsCountedOnceAndNotDividedByTheRootOfN() {
+        TrialMean mean = of(0.1, 1, 9, 10, 11);
+        assertThat(mean.estimate().value()).isEqualTo(10);
+        assertThat(mean.scatter()).hasValue(1);
+        assertThat(mean.estimate().uncertainty()).isCloseTo(Math.sqrt(1.0 / 3 + 0.25), within(1e-12));
+    }
+
+    /** An offset that pushes one trial up and the other down leaves their mean alone. */
+    @Test
+    void anOffsetThatWorksBothWaysCancelsInTheMean() {
+        TrialMean mean = TrialMean.of(List.of(withOffset(10, 1), withOffset(10.2, -1)));
+        assertThat(mean.estimate().contributions()).filteredOn(each -> each.key().equals("o")).singleElement()
+                .satisfies(each -> assertThat(each.uncertainty()).isZero());
+    }
+
+    private static Estimate withOffset(double value, double sensitivity) {
+        return new Estimate(value, 0.5, 1e9, List.of(new Contribution("t", "reading", 1, 0.1, null),
+                new Contribution("o", "offset", sensitivity, 0.5, OFFSET)));
+    }
+
+    @Test
+    void trialsThatAgreeByLuckAreNotBetterThanTheirInstruments() {
+        TrialMean mean = of(0.3, 0, 10.00, 10.01);
+        assertThat(mean.estimate().uncertainty()).isCloseTo(0.3 / Math.sqrt(2), within(1e-9));
+        assertThat(mean.estimate().contributions().get(0).label()).isEqualTo("reading");
+    }
+
+    /** Student's t for two degrees of freedom at 95 %: 4.303 (any table). */
+    @Test
+    void threeScatteredTrialsHaveTwoDegreesOfFreedom() {
+        Estimate estimate = of(0.001, 0, 9, 10, 11).estimate();
+        assertThat(estimate.degreesOfFreedom()).isCloseTo(2, within(1e-3));
+        assertThat(estimate.halfWidth(0.95)).isCloseTo(4.303 / Math.sqrt(3), within(0.002));
+    }
+
+    @Test
+    void oneTrialIsItselfAndNoneIsNoMean() {
+        assertThat(of(0.1, 1, 9).scatter()).isEmpty();
+        assertThat(of(0.1, 1, 9).estimate().uncertainty()).isCloseTo(Math.hypot(0.1, 0.5), within(1e-12));
+        assertThatThrownBy(() -> TrialMean.of(List.of())).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void sharesOfTheBudgetAddUpToTheWhole() {
+        Estimate estimate = of(0.4, 1, 9, 10, 12).estimate();
+        assertThat(estimate.contributions().stream().mapToDouble(each -> each.shareOf(estimate)).sum()).isCloseTo(1, within(1e-12));
+    }
+}
