@@ -81,6 +81,21 @@ class DecisionsTest extends HouseTest {
     }
 
     @Test
+    void theReferenceIsNamedWithItsSourceOnceTheSampleIsKnown() {
+        Entry entry = imported("2-grey-slug.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "?at=seen%5B1%5D/known");
+            browser.page().selectOption("#pick", "zinc");
+            browser.page().click("text=Keep, go on");
+            browser.page().waitForSelector(".row:has-text('what it is') .figure");
+            browser.open("/entries/" + entry.id() + "/result");
+            // cup ignored: 0.3797 against 0.388 is −2.1 %
+            assertThat(browser.text(".page.right")).contains("Reference for zinc: 0.388 J/(g·°C)", "CRC Handbook", "(memory)",
+                    "Per cent error −2.1 %", "differs by more than the uncertainty explains");
+        }
+    }
+
+    @Test
     void twoDevicesInOneSlotAreBothKeptAndTheConflictIsShown() {
         Entry entry = imported("4-still-at-the-bench.json");
         for (String text : new String[] {"21.3", "21.6"}) {

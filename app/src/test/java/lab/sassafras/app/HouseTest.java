@@ -1,6 +1,7 @@
 package lab.sassafras.app;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -28,11 +29,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.util.FileSystemUtils;
 
 /** The whole application, started once for all tests, on a book of its own. */
-@SpringBootTest(webEnvironment = WebEnvironment.RANDOM_PORT)
+@SpringBootTest(webEnvironment = WebEnvironment.RANDOM_PORT, properties = "sassafras.home=target/test-book")
 public abstract class HouseTest {
 
     @LocalServerPort
@@ -48,9 +48,12 @@ public abstract class HouseTest {
 
     private final HttpClient http = HttpClient.newHttpClient();
 
-    @DynamicPropertySource
-    static void ownBook(DynamicPropertyRegistry registry) {
-        registry.add("sassafras.home", () -> Path.of("target", "test-book-" + ProcessHandle.current().pid()).toAbsolutePath().toString());
+    static {
+        try {
+            FileSystemUtils.deleteRecursively(Path.of("target/test-book"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     protected String address(String path) {
@@ -77,7 +80,7 @@ public abstract class HouseTest {
         try {
             return Files.readAllBytes(Path.of("src/main/resources/demo", name));
         } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
+            throw new UncheckedIOException(e);
         }
     }
 
@@ -101,7 +104,7 @@ public abstract class HouseTest {
         try {
             return http.send(request.build(), BodyHandlers.ofString());
         } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
+            throw new UncheckedIOException(e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
