@@ -1,8 +1,10 @@
 package lab.sassafras.account;
 
+import java.util.List;
 import java.util.Optional;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Expression.Sum;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
@@ -14,8 +16,20 @@ import lab.sassafras.measure.BenchUnit;
  * @param heat  what it took up (J), as a named step
  * @param start its temperature before (°C)
  * @param end   its temperature after (°C)
+ * @param demand what must hold for its heat to be this one
  */
-public record Party(String key, String label, Named heat, Optional<Expression> start, Optional<Expression> end) {
+public record Party(String key, String label, Named heat, Optional<Expression> start, Optional<Expression> end,
+                    Optional<Demand> demand) {
+
+    /**
+     * A change of state runs to its end only on one side of its temperature.
+     *
+     * @param above     what must be the warmer (°C)
+     * @param below     what must be the colder (°C)
+     * @param otherwise what is said where it is not, in plain words
+     */
+    public record Demand(Expression above, Expression below, String otherwise) {
+    }
 
     /**
      * A body that warms or cools without changing: q = m c (T_f − T_i).
@@ -27,7 +41,7 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      */
     public static Party body(String key, String label, Expression mass, Expression specificHeat, Expression start,
                              Expression end) {
-        return of(key, label, new Expression.Product(java.util.List.of(mass, specificHeat, end.minus(start))), start, end);
+        return of(key, label, new Expression.Product(List.of(mass, specificHeat, end.minus(start))), start, end);
     }
 
     /**
@@ -43,11 +57,50 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
 
     private static Party of(String key, String label, Expression heat, Expression start, Expression end) {
         Named step = heat.named(new Symbol("q", label), BenchUnit.JOULES);
-        return new Party(key, label, step, Optional.of(start), Optional.of(end));
+        return new Party(key, label, step, Optional.of(start), Optional.of(end), Optional.empty());
+    }
+
+    /**
+     * A body that warms to its melting point, melts whole, and warms on: q = m [c_s (T_m − T_i) + L + c_l (T_f − T_m)].
+     *
+     * @param mass   (g)
+     * @param solid  specific heat before melting (J/(g·°C))
+     * @param fusion heat of fusion (J/g)
+     * @param liquid specific heat after melting (J/(g·°C))
+     * @param start  own temperature before (°C)
+     * @param melts  melting point (°C)
+     * @param end    common temperature after (°C)
+     */
+    public static Party melting(String key, String label, Expression mass, Expression solid, Expression fusion,
+                                Expression liquid, Expression start, Expression melts, Expression end) {
+        Expression each = new Sum(List.of(solid.times(melts.minus(start)), fusion, liquid.times(end.minus(melts))));
+        return of(key, label, mass.times(each), start, end).demanding(new Demand(end, melts, "The final temperature is not above "
+                + "the melting point, so not all of the " + label + " can have melted, and how much did is not known. Use more or "
+                + "warmer water."));
+    }
+
+    /**
+     * A vapour that condenses whole and cools on: q = m [c_l (T_f − T_b) − L_v].
+     *
+     * @param mass         (g)
+     * @param vaporization heat of vaporization (J/g)
+     * @param liquid       specific heat of the condensate (J/(g·°C))
+     * @param boils        temperature it condenses at (°C)
+     * @param end          common temperature after (°C)
+     */
+    public static Party condensing(String key, String label, Expression mass, Expression vaporization, Expression liquid,
+                                   Expression boils, Expression end) {
+        Expression each = liquid.times(end.minus(boils)).minus(vaporization);
+        return of(key, label, mass.times(each), boils, end).demanding(new Demand(boils, end, "The final temperature is not below "
+                + "the boiling point, so not all of the " + label + " can have condensed. Use more or colder water."));
+    }
+
+    private Party demanding(Demand more) {
+        return new Party(key, label, heat, start, end, Optional.of(more));
     }
 
     /** The same party with its heat found another way. */
     Party withHeat(Expression found) {
-        return new Party(key, label, found.named(heat.symbol(), BenchUnit.JOULES), start, end);
+        return new Party(key, label, found.named(heat.symbol(), BenchUnit.JOULES), start, end, demand);
     }
 }

@@ -45,6 +45,13 @@ public record Solution(Ledger ledger, Bindings bindings, Named result, Estimate 
             return refused(Finding.refuse("account.crooked", "The unknown does not enter these books in a straight "
                     + "line, so they cannot be solved for it."));
         }
+        Optional<Finding> unmet = ledger.parties().stream().flatMap(party -> party.demand().stream())
+                .filter(demand -> new Computation(demand.above(), bindings).value()
+                        <= new Computation(demand.below(), bindings).value()).findFirst()
+                .map(demand -> Finding.refuse("account.change-incomplete", demand.otherwise()));
+        if (unmet.isPresent()) {
+            return refused(unmet.get());
+        }
         double coefficient = new Computation(solved.get().coefficient(), bindings).value();
         if (coefficient == 0) {
             return refused(Finding.refuse("account.no-change", "Nothing changed temperature on the side of the "

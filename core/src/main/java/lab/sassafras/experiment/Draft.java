@@ -12,6 +12,8 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.substance.Reference;
+import lab.sassafras.substance.ReferenceShelf;
 
 /**
  * The books of one trial being drawn up: an experiment asks for what it needs by path, and whatever is not yet on
@@ -85,6 +87,17 @@ public final class Draft {
             missing.add(new Account.Missing(address.toString(), words().label(path) + " (a result of that entry)"));
         }
         return new Input(address + "." + Role.STATED.key(), words().symbol(path), words().label(path), slot.unit());
+    }
+
+    /** Specific heat of the substance chosen from the shelf in a slot (J/(g·°C)). */
+    public Expression specificHeatOf(String path) {
+        return stated(path, BenchUnit.JOULES_PER_GRAM_DEGREE);
+    }
+
+    /** A value of the reference shelf. */
+    public Expression property(String key, Symbol symbol) {
+        Reference reference = ReferenceShelf.standard().property(key);
+        return new Input("shelf:" + key, symbol, reference.name(), reference.unit());
     }
 
     private Expression stated(String path, BenchUnit unit) {

@@ -35,6 +35,11 @@ public interface Experiment {
 
     Yardstick yardstick();
 
+    /** Answers that must be spoken of with the result; their words stand under {@code caveat.path.answer}. */
+    default List<Caveat> caveats() {
+        return List.of();
+    }
+
     /** Draws up the books, one for each trial. */
     List<Account> accounts(Sheet sheet, Conventions conventions);
 

@@ -130,9 +130,9 @@ public final class Intake {
             ChemicalFormula.read(text);
         } else if (slot instanceof Slot.Choice choice && !choice.options().contains(text)) {
             throw new Refused("“" + text + "” is not one of the answers: " + String.join(", ", choice.options()) + ".");
-        } else if (slot instanceof Slot.ShelfSolid && ReferenceShelf.standard().find(text)
-                .filter(each -> each.kind().solid()).isEmpty()) {
-            throw new Refused("“" + text + "” is not a solid on the reference shelf.");
+        } else if (slot instanceof Slot.FromShelf shelf && ReferenceShelf.standard().find(text)
+                .filter(each -> each.kind().solid() == shelf.solid()).isEmpty()) {
+            throw new Refused("“" + text + "” is not a " + (shelf.solid() ? "solid" : "liquid") + " on the reference shelf.");
         } else if (slot instanceof Slot.Moment) {
             refuseUnlessInstant(text);
         } else if (slot instanceof Slot.Reference && !sheet.setting().references().containsKey(text)) {

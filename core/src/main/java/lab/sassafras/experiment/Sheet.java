@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.ReferenceShelf;
 
 /**
  * Everything read so far in one entry, in the order it was given: only lines that still stand, and the setting.
@@ -121,6 +122,7 @@ public final class Sheet {
     /** Every number on the sheet with its uncertainty, by input name. */
     public Bindings bindings() {
         Map<String, Measured> values = new LinkedHashMap<>();
+        ReferenceShelf.standard().properties().forEach(each -> values.put("shelf:" + each.key(), each.asInput()));
         for (Line line : lines) {
             Optional<Slot> slot = experiment.slot(line.address().path());
             if (line.role() != Role.STATED) {
@@ -128,6 +130,8 @@ public final class Sheet {
                         : line.measured().heldInCommon(line.key(), experiment.words().label(line.address().path())));
             } else if (slot.filter(Slot.Formula.class::isInstance).isPresent()) {
                 values.put(line.key(), Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
+            } else if (slot.filter(Slot.FromShelf.class::isInstance).isPresent()) {
+                values.put(line.key(), ReferenceShelf.standard().find(line.text()).orElseThrow().specificHeatOnRecord().asInput());
             } else if (slot.filter(Slot.Reference.class::isInstance).isPresent()) {
                 referenced(line).ifPresent(value -> values.put(line.key(), value));
             }

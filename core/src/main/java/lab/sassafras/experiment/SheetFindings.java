@@ -38,6 +38,7 @@ public final class SheetFindings {
             negativeDifference(address).ifPresent(findings::add);
         });
         twoThermometers().ifPresent(findings::add);
+        sheet.lines().forEach(line -> caveat(line).ifPresent(findings::add));
         return findings;
     }
 
@@ -87,6 +88,12 @@ public final class SheetFindings {
         return names.size() < 2 ? Optional.empty() : Optional.of(Finding.note("reading.two-thermometers",
                 "Temperatures were read on " + String.join(" and ", names) + ". Their offsets do not cancel in a "
                         + "difference, and the uncertainty counts them. One thermometer for one difference is better."));
+    }
+
+    private Optional<Finding> caveat(Line line) {
+        return sheet.experiment().caveats().stream().filter(each -> each.path().equals(line.address().path())
+                && each.answer().equals(line.text())).findFirst().map(each -> Finding.note("caveat." + each.answer(),
+                words.get("caveat." + each.path() + "." + each.answer())).at(line.address().toString()));
     }
 
     private String label(Line line) {

@@ -68,8 +68,8 @@ public sealed interface Slot {
         }
     }
 
-    /** A solid of the reference shelf, by key. */
-    record ShelfSolid(String key, boolean optional) implements Slot {
+    /** A solid, or a liquid, of the reference shelf, by key. */
+    record FromShelf(String key, boolean solid, boolean optional) implements Slot {
         @Override
         public Set<Role> roles() {
             return Set.of(Role.STATED);

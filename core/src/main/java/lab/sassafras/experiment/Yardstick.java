@@ -11,6 +11,14 @@ public sealed interface Yardstick {
     record OfVessel() implements Yardstick {
     }
 
+    /** One value on the reference shelf, by its key there. */
+    record OfProperty(String property) implements Yardstick {
+    }
+
+    /** The liquids on the reference shelf; {@code known} is the path of the slot that says which it is, where told. */
+    record OfLiquids(String known) implements Yardstick {
+    }
+
     /**
      * The solids on the reference shelf, with what was seen of the sample.
      *

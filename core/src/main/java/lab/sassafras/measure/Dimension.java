@@ -12,6 +12,7 @@ public enum Dimension {
     MOLAR_MASS("molar mass", 0.0),
     TIME("time", 0.0),
     ENERGY("heat", Double.NEGATIVE_INFINITY),
+    SPECIFIC_ENERGY("heat per gram", Double.NEGATIVE_INFINITY),
     SPECIFIC_HEAT("specific heat", Double.NEGATIVE_INFINITY),
     HEAT_CAPACITY("heat capacity", Double.NEGATIVE_INFINITY),
     NONE("number", Double.NEGATIVE_INFINITY);

@@ -1,6 +1,7 @@
 package lab.sassafras.substance;
 
 import java.util.Optional;
+import lab.sassafras.measure.BenchUnit;
 
 /**
  * One row of the reference shelf.
@@ -41,6 +42,11 @@ public record Substance(String key, String name, Kind kind, String formula, doub
         }
     }
 
+    /** Its specific heat with the source. */
+    public Reference specificHeatOnRecord() {
+        return new Reference(key, name, specificHeat, uncertainty, BenchUnit.JOULES_PER_GRAM_DEGREE, source, opened);
+    }
+
     /** Molar mass (g/mol); empty without a formula. */
     public Optional<Double> molarMass() {
         return formula.isEmpty() ? Optional.empty() : Optional.of(ChemicalFormula.read(formula).molarMass());
@@ -53,6 +59,6 @@ public record Substance(String key, String name, Kind kind, String formula, doub
 
     /** The source as the page names it, with the mark of a number nobody looked up. */
     public String sourceInWords() {
-        return opened ? source : source + " (memory)";
+        return specificHeatOnRecord().sourceInWords();
     }
 }

@@ -1,15 +1,22 @@
 package lab.sassafras.verdict;
 
-import lab.sassafras.substance.Substance;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.substance.Reference;
 
 /**
  * The result beside a reference value.
  *
- * @param reference    what it is said to be
+ * @param reference    the handbook value
  * @param percentError 100 · (result − reference) ÷ reference
  * @param distance     |result − reference| in combined standard uncertainties
  */
-public record Agreement(Substance reference, double percentError, double distance) {
+public record Agreement(Reference reference, double percentError, double distance) {
+
+    static Agreement of(Estimate result, Reference reference) {
+        double difference = result.value() - reference.value();
+        return new Agreement(reference, 100 * difference / reference.value(),
+                Math.abs(difference) / Math.hypot(result.uncertainty(), reference.uncertainty()));
+    }
 
     public String words() {
         return distance <= 2 ? "agrees within the uncertainty (2 u)"

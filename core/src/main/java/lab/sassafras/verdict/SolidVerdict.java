@@ -105,10 +105,8 @@ final class SolidVerdict {
     }
 
     private Optional<Agreement> agreement() {
-        return stated(seen.known()).flatMap(ReferenceShelf.standard()::find).map(reference -> new Agreement(reference,
-                100 * (result.value() - reference.specificHeat()) / reference.specificHeat(),
-                Math.abs(result.value() - reference.specificHeat())
-                        / Math.hypot(result.uncertainty(), reference.uncertainty())));
+        return stated(seen.known()).flatMap(ReferenceShelf.standard()::find)
+                .map(known -> Agreement.of(result, known.specificHeatOnRecord()));
     }
 
     private Optional<Line> line(String path) {

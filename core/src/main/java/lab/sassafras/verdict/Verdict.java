@@ -25,6 +25,12 @@ public record Verdict(List<Finding> findings, List<Candidate> candidates, Option
         if (yardstick instanceof Yardstick.OfSolids solids) {
             return new SolidVerdict(sheet, solids, result).verdict();
         }
+        if (yardstick instanceof Yardstick.OfProperty property) {
+            return PropertyVerdict.of(property, result);
+        }
+        if (yardstick instanceof Yardstick.OfLiquids liquids) {
+            return PropertyVerdict.of(liquids, sheet, result);
+        }
         return new Verdict(List.of(), List.of(), Optional.empty());
     }
 }

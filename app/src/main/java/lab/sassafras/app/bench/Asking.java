@@ -130,7 +130,7 @@ public record Asking(String address, String kind, String ask, String help, Strin
         if (slot instanceof Slot.Choice choice) {
             return choice.options().stream().map(each -> new Option(each, words.option(address.path(), each))).toList();
         }
-        return slot instanceof Slot.ShelfSolid ? ReferenceShelf.standard().solids().stream()
+        return slot instanceof Slot.FromShelf shelf ? ReferenceShelf.standard().of(shelf.solid()).stream()
                 .map(each -> new Option(each.key(), each.name())).toList() : List.of();
     }
 

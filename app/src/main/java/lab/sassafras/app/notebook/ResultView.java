@@ -179,7 +179,7 @@ public final class ResultView {
 
     private String inWords(Agreement agreement) {
         return "Reference for " + agreement.reference().name() + ": "
-                + figures.significant(agreement.reference().specificHeat(), 3) + " " + unit() + ", "
+                + figures.plain(agreement.reference().value()) + " " + unit() + ", "
                 + agreement.reference().sourceInWords() + ". Per cent error " + figures.signed(agreement.percentError(), 1)
                 + " %; " + agreement.words() + ".";
     }

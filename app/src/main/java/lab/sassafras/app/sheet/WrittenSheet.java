@@ -119,7 +119,7 @@ public final class WrittenSheet {
         if (slot.filter(Slot.Choice.class::isInstance).isPresent()) {
             return words.option(address.path(), text);
         }
-        if (slot.filter(Slot.ShelfSolid.class::isInstance).isPresent()) {
+        if (slot.filter(Slot.FromShelf.class::isInstance).isPresent()) {
             return ReferenceShelf.standard().find(text).map(Substance::name).orElse(text);
         }
         if (slot.filter(Slot.Moment.class::isInstance).isPresent()) {

@@ -2,23 +2,17 @@ package lab.sassafras.app.general;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Group;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Step;
-import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Words;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
-import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
 
 /**
@@ -26,23 +20,10 @@ import lab.sassafras.measure.BenchUnit;
  * pellet counted by Dulong and Petit (a formula, an assumed temperature), stirred by a spoon that may count with the
  * constant another entry found (a choice, a reference).
  */
-public final class VesselFromLayers implements Experiment {
+public final class VesselFromLayers extends LedgerExperiment {
 
-    private static final Words WORDS = Words.beside(VesselFromLayers.class);
-
-    @Override
-    public String key() {
-        return "vessel-from-layers";
-    }
-
-    @Override
-    public int method() {
-        return 1;
-    }
-
-    @Override
-    public Words words() {
-        return WORDS;
+    public VesselFromLayers() {
+        super("vessel-from-layers", 1, BenchUnit.JOULES_PER_DEGREE);
     }
 
     @Override
@@ -68,31 +49,12 @@ public final class VesselFromLayers implements Experiment {
     }
 
     @Override
-    public Input unknown() {
-        return new Input("unknown", WORDS.symbol("unknown"), WORDS.get("unknown"), BenchUnit.JOULES_PER_DEGREE);
-    }
-
-    @Override
     public List<Question<?>> conventions() {
         return List.of(Question.WATER);
     }
 
     @Override
-    public List<Suspect> suspects() {
-        return List.of();
-    }
-
-    @Override
-    public Yardstick yardstick() {
-        return new Yardstick.None();
-    }
-
-    @Override
-    public List<Account> accounts(Sheet sheet, Conventions conventions) {
-        return IntStream.rangeClosed(1, sheet.trials()).mapToObj(trial -> account(sheet.draft(trial), conventions)).toList();
-    }
-
-    private Account account(Draft draft, Conventions conventions) {
+    protected Account account(Draft draft, Conventions conventions) {
         Expression end = draft.quantity("mixed/final");
         List<Party> parties = new ArrayList<>();
         for (int i = 1; i <= draft.parts("layer"); i++) {

@@ -1,7 +1,6 @@
 package lab.sassafras.experiment.mixing;
 
 import java.util.List;
-import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Conventions;
@@ -9,36 +8,20 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Group;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Words;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
-import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
 
 /** Hot water into cold: what the books lack is what the vessel swallowed. */
-public final class ConstantByMixing implements Experiment {
+public final class ConstantByMixing extends LedgerExperiment {
 
-    private static final Words WORDS = Words.beside(ConstantByMixing.class);
-
-    @Override
-    public String key() {
-        return "constant-by-mixing";
-    }
-
-    @Override
-    public int method() {
-        return 1;
-    }
-
-    @Override
-    public Words words() {
-        return WORDS;
+    public ConstantByMixing() {
+        super("constant-by-mixing", 1, BenchUnit.JOULES_PER_DEGREE);
     }
 
     @Override
@@ -63,11 +46,6 @@ public final class ConstantByMixing implements Experiment {
     }
 
     @Override
-    public Input unknown() {
-        return new Input("unknown", WORDS.symbol("unknown"), WORDS.get("unknown"), BenchUnit.JOULES_PER_DEGREE);
-    }
-
-    @Override
     public List<Question<?>> conventions() {
         return List.of(Question.WATER);
     }
@@ -84,11 +62,7 @@ public final class ConstantByMixing implements Experiment {
     }
 
     @Override
-    public List<Account> accounts(Sheet sheet, Conventions conventions) {
-        return IntStream.rangeClosed(1, sheet.trials()).mapToObj(trial -> account(sheet.draft(trial), conventions)).toList();
-    }
-
-    private Account account(Draft draft, Conventions conventions) {
+    protected Account account(Draft draft, Conventions conventions) {
         WaterHeat water = conventions.in(Question.WATER);
         Expression coldMass = draft.quantity("cold/mass");
         Expression cold = draft.quantity("cold/start");

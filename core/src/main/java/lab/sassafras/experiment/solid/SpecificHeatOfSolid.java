@@ -3,50 +3,27 @@ package lab.sassafras.experiment.solid;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Bath;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.WaterHeat;
-import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Group;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Words;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
-import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
 
 /** A hot (or ice-cold) solid into water: sample + water + calorimeter + water that clung to the sample. */
-public final class SpecificHeatOfSolid implements Experiment {
+public final class SpecificHeatOfSolid extends LedgerExperiment {
 
-    private static final Words WORDS = Words.beside(SpecificHeatOfSolid.class);
-
-    @Override
-    public String key() {
-        return "specific-heat-of-solid";
-    }
-
-    @Override
-    public int method() {
-        return 1;
-    }
-
-    @Override
-    public Words words() {
-        return WORDS;
-    }
-
-    @Override
-    public Calorimeter.Use calorimeter() {
-        return Calorimeter.Use.NEEDS_CONSTANT;
+    public SpecificHeatOfSolid() {
+        super("specific-heat-of-solid", 1, BenchUnit.JOULES_PER_GRAM_DEGREE);
     }
 
     @Override
@@ -55,7 +32,7 @@ public final class SpecificHeatOfSolid implements Experiment {
                 Group.once("seen", Slot.choiceIfKnown("colour", "silvery", "grey", "reddish", "yellow", "dark", "clear"),
                         Slot.choiceIfKnown("magnetic", "yes", "no"),
                         Slot.density("density").orAssumed(8, 0.2).ifKnown(),
-                        new Slot.ShelfSolid("known", true)),
+                        new Slot.FromShelf("known", true, true)),
                 Group.perTrial("sample", Slot.mass("mass").usually(10, 200),
                         Slot.choice("bath", "boiling", "ice", "other"),
                         Slot.temperature("start").orAssumed(100, 0.5), Slot.moment("moved"),
@@ -70,11 +47,6 @@ public final class SpecificHeatOfSolid implements Experiment {
                 Step.of("sample/mass"), Step.of("sample/bath"), Step.of("water/mass"),
                 Step.of("sample/start").taking(8), Step.of("water/start").taking(2), Step.of("sample/moved"),
                 Step.of("mixed/final").taking(3), Step.of("sample/carried"), Step.of("seen/known"));
-    }
-
-    @Override
-    public Input unknown() {
-        return new Input("unknown", WORDS.symbol("unknown"), WORDS.get("unknown"), BenchUnit.JOULES_PER_GRAM_DEGREE);
     }
 
     @Override
@@ -94,11 +66,7 @@ public final class SpecificHeatOfSolid implements Experiment {
     }
 
     @Override
-    public List<Account> accounts(Sheet sheet, Conventions conventions) {
-        return IntStream.rangeClosed(1, sheet.trials()).mapToObj(trial -> account(sheet.draft(trial), conventions)).toList();
-    }
-
-    private Account account(Draft draft, Conventions conventions) {
+    protected Account account(Draft draft, Conventions conventions) {
         WaterHeat water = conventions.in(Question.WATER);
         Expression sampleMass = draft.quantity("sample/mass");
         Bath bath = draft.choice("sample/bath").map(each -> Bath.valueOf(each.toUpperCase(Locale.ROOT))).orElse(Bath.OTHER);
