@@ -41,7 +41,8 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      */
     public static Party body(String key, String label, Expression mass, Expression specificHeat, Expression start,
                              Expression end) {
-        return of(key, label, new Expression.Product(List.of(mass, specificHeat, end.minus(start))), start, end);
+        Expression product = new Expression.Product(List.of(mass, specificHeat, end.minus(start)));
+        return of(key, label, product, start, end);
     }
 
     /**
@@ -53,6 +54,10 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      */
     public static Party vessel(String key, String label, Expression heatCapacity, Expression start, Expression end) {
         return of(key, label, heatCapacity.times(end.minus(start)), start, end);
+    }
+
+    private static Expression heat(String of, Expression mass, Expression specificHeat, Expression change) {
+        return new Expression.Product(List.of(mass, specificHeat, change)).named(new Symbol("q", of), BenchUnit.JOULES);
     }
 
     private static Party of(String key, String label, Expression heat, Expression start, Expression end) {
@@ -73,8 +78,9 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      */
     public static Party melting(String key, String label, Expression mass, Expression solid, Expression fusion,
                                 Expression liquid, Expression start, Expression melts, Expression end) {
-        Expression each = new Sum(List.of(solid.times(melts.minus(start)), fusion, liquid.times(end.minus(melts))));
-        return of(key, label, mass.times(each), start, end).demanding(new Demand(end, melts, "The final temperature is not above "
+        Expression warming = heat(label + " warming", mass, solid, melts.minus(start));
+        Expression after = heat(label + " water", mass, liquid, end.minus(melts));
+        return of(key, label, new Sum(List.of(warming, mass.times(fusion), after)), start, end).demanding(new Demand(end, melts, "The final temperature is not above "
                 + "the melting point, so not all of the " + label + " can have melted, and how much did is not known. Use more or "
                 + "warmer water."));
     }
@@ -90,8 +96,8 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      */
     public static Party condensing(String key, String label, Expression mass, Expression vaporization, Expression liquid,
                                    Expression boils, Expression end) {
-        Expression each = liquid.times(end.minus(boils)).minus(vaporization);
-        return of(key, label, mass.times(each), boils, end).demanding(new Demand(boils, end, "The final temperature is not below "
+        Expression after = heat(label + " water", mass, liquid, end.minus(boils));
+        return of(key, label, after.minus(mass.times(vaporization)), boils, end).demanding(new Demand(boils, end, "The final temperature is not below "
                 + "the boiling point, so not all of the " + label + " can have condensed. Use more or colder water."));
     }
 

@@ -70,7 +70,7 @@ public record Working(List<Line> lines) {
     /** What stands right of the equals signs of one step, repeats left out. */
     public static List<String> rights(Line line) {
         List<String> rights = new ArrayList<>(List.of(line.law()));
-        if (!line.numbers().equals(line.law())) {
+        if (!line.numbers().equals(line.law()) && !line.numbers().equals(line.result())) {
             rights.add(line.numbers());
         }
         rights.add(line.words().isEmpty() ? line.result() : line.result() + ", " + line.words());

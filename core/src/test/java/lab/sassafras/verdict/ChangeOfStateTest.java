@@ -151,7 +151,8 @@ class ChangeOfStateTest {
                 .temperature("mixed[1]/final", "4.0").reduced();
         assertThat(value(reduction)).isCloseTo(334.2, within(0.05));
         assertThat(reduction.trials().get(0).solution().orElseThrow().working(lab.sassafras.measure.Figures.POINT).text())
-                .contains("m(ice)", "(444.90 − 361.20) g", "L ", "÷ 83.70 g");
+                .contains("m(ice)", "(444.90 − 361.20) g",
+                        "q(ice water)", "= (q(ice) − (q(ice warming) + q(ice water))) ÷ m(ice)", "÷ 83.70 g");
     }
 
     private static String written(double value) {

@@ -42,6 +42,9 @@ class DemoClass implements CommandLineRunner {
                 "the constant found the same evening", "Hawthorn");
         take("3-too-much-for-a-cup.json");
         take("4-still-at-the-bench.json");
+        take("5-ice.json");
+        take("6-liquid.json");
+        take("7-steam.json");
     }
 
     private Entry take(String name) throws IOException {
