@@ -15,11 +15,14 @@ import lab.sassafras.expression.Linear;
  * @param parties everything that took or gave heat
  * @param unknown what is sought; it stands in the heat of one party
  * @param fill    mass the calorimeter held in all, for comparing with other runs (g)
+ * @param derived further results that follow
  */
-public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Expression> fill) implements Account {
+public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Expression> fill, List<Derived> derived)
+        implements Account {
 
     public Ledger {
         parties = List.copyOf(parties);
+        derived = List.copyOf(derived);
         if (parties.stream().filter(party -> contains(party, unknown)).count() != 1) {
             throw new IllegalArgumentException("exactly one party must hold the unknown " + unknown.key());
         }
@@ -49,14 +52,16 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         Expression numerator = split.rest().<Expression>map(rest -> balanced.heat().minus(rest)).orElse(balanced.heat());
         Named result = numerator.over(split.coefficient().get()).named(unknown.symbol(), unknown.unit());
         List<Party> known = parties.stream().map(party -> contains(party, unknown) ? balanced : party).toList();
-        return Optional.of(new Solved(result, known, split.coefficient().get()));
+        return Optional.of(new Solved(result, known, split.coefficient().get(),
+                derived.stream().map(each -> each.of(balanced.heat())).toList()));
     }
 
     /**
      * @param result      the unknown as an expression of the inputs
      * @param parties     all parties with their heats free of the unknown
      * @param coefficient what multiplies the unknown
+     * @param derived     the further results, in the order declared
      */
-    record Solved(Named result, List<Party> parties, Expression coefficient) {
+    record Solved(Named result, List<Party> parties, Expression coefficient, List<Named> derived) {
     }
 }

@@ -101,6 +101,12 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
                 + "the boiling point, so not all of the " + label + " can have condensed. Use more or colder water."));
     }
 
+    /** A process with a heat of its own, such as dissolving or a reaction: its heat is what is given (J). */
+    public static Party process(String key, String label, Expression heat) {
+        return new Party(key, label, heat.named(new Symbol("q", label), BenchUnit.JOULES), Optional.empty(), Optional.empty(),
+                Optional.empty());
+    }
+
     private Party demanding(Demand more) {
         return new Party(key, label, heat, start, end, Optional.of(more));
     }

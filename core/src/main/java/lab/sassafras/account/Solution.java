@@ -19,9 +19,10 @@ import lab.sassafras.measure.Figures;
  * @param estimate its value and uncertainty
  * @param entries  each party with its heat
  * @param fill     mass the calorimeter held in all (g)
+ * @param derived  further results, in the order the ledger declares them
  */
 public record Solution(Ledger ledger, Bindings bindings, Named result, Estimate estimate, List<Entry> entries,
-                       Optional<Double> fill) {
+                       Optional<Double> fill, List<Estimate> derived) {
 
     /**
      * One party's line in the books.
@@ -64,7 +65,8 @@ public record Solution(Ledger ledger, Bindings bindings, Named result, Estimate 
         }
         List<Entry> entries = solved.get().parties().stream().map(party -> entry(party, bindings)).toList();
         Solution solution = new Solution(ledger, bindings, solved.get().result(), estimate, entries,
-                ledger.fill().map(fill -> new Computation(fill, bindings).value()));
+                ledger.fill().map(fill -> new Computation(fill, bindings).value()),
+                solved.get().derived().stream().map(each -> new Computation(each, bindings).estimate()).toList());
         return new Outcome(Optional.of(solution), solution.findings());
     }
 

@@ -26,7 +26,11 @@ public record Question<S extends School>(String key, String words, List<S> schoo
     public static final Question<BathStart> BATH = new Question<>("bath", "start of the solid",
             List.of(new BathAsRead(), new BathAtFixedPoint()), new BathAsRead());
 
-    private static final List<Question<?>> ALL = List.of(WATER, CALORIMETER, BATH);
+    /** Which mass warms or cools when something dissolves. */
+    public static final Question<SolutionMass> SOLUTION = new Question<>("solution", "which mass warms",
+            List.of(SolutionMass.values()), SolutionMass.WHOLE);
+
+    private static final List<Question<?>> ALL = List.of(WATER, CALORIMETER, BATH, SOLUTION);
 
     public static List<Question<?>> all() {
         return ALL;

@@ -5,6 +5,11 @@ package lab.sassafras.experiment;
  *
  * @param path   of the choice
  * @param answer to speak of
+ * @param voids  whether a trial with that answer gives no result
  */
-public record Caveat(String path, String answer) {
+public record Caveat(String path, String answer, boolean voids) {
+
+    public Caveat(String path, String answer) {
+        this(path, answer, false);
+    }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
 import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Conventions;
@@ -123,8 +124,8 @@ public final class Draft {
     }
 
     /** The finished books, or what is still missing. */
-    public Account ledger(List<Party> parties, Input unknown, Expression fill) {
-        return missing.isEmpty() ? new Ledger(trial, parties, unknown, Optional.of(fill))
+    public Account ledger(List<Party> parties, Input unknown, Expression fill, Derived... derived) {
+        return missing.isEmpty() ? new Ledger(trial, parties, unknown, Optional.of(fill), List.of(derived))
                 : new Account.Incomplete(trial, missing.stream().distinct().toList());
     }
 

@@ -92,8 +92,8 @@ public final class SheetFindings {
 
     private Optional<Finding> caveat(Line line) {
         return sheet.experiment().caveats().stream().filter(each -> each.path().equals(line.address().path())
-                && each.answer().equals(line.text())).findFirst().map(each -> Finding.note("caveat." + each.answer(),
-                words.get("caveat." + each.path() + "." + each.answer())).at(line.address().toString()));
+                && each.answer().equals(line.text())).findFirst().map(each -> new Finding(each.voids() ? Finding.Grade.REFUSE : Finding.Grade.NOTE,
+                "caveat." + each.answer(), words.get("caveat." + each.path() + "." + each.answer()), line.address().toString()));
     }
 
     private String label(Line line) {

@@ -113,6 +113,10 @@ public sealed interface Slot {
         return new Quantity(key, BenchUnit.GRAMS_PER_MILLILITRE, Optional.empty(), Optional.empty(), false, false);
     }
 
+    static Quantity percent(String key) {
+        return new Quantity(key, BenchUnit.PERCENT, Optional.empty(), Optional.empty(), false, false);
+    }
+
     static Choice choice(String key, String... options) {
         return new Choice(key, List.of(options), false);
     }

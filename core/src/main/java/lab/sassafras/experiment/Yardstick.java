@@ -15,6 +15,10 @@ public sealed interface Yardstick {
     record OfProperty(String property) implements Yardstick {
     }
 
+    /** The heat of solution on the shelf for the formula in this slot. */
+    record OfDissolving(String formula) implements Yardstick {
+    }
+
     /** The liquids on the reference shelf; {@code known} is the path of the slot that says which it is, where told. */
     record OfLiquids(String known) implements Yardstick {
     }

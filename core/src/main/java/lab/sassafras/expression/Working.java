@@ -10,7 +10,6 @@ import java.util.stream.Collectors;
 import lab.sassafras.expression.Expression.Constant;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
-import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Measured;
 
@@ -112,7 +111,7 @@ public record Working(List<Line> lines) {
             }
             Estimate estimate = new Computation(step, bindings).estimate();
             int decimals = decimals(step, estimate);
-            boolean heat = step.unit().dimension() == Dimension.ENERGY;
+            boolean heat = step.unit().dimension().directed();
             String shown = signed && heat ? figures.signed(estimate.value(), decimals)
                     : figures.fixed(estimate.value(), decimals);
             return Phrase.atom(notation.number(shown), unit);
@@ -135,7 +134,7 @@ public record Working(List<Line> lines) {
         }
 
         private static String words(Named step, double value) {
-            if (step.unit().dimension() != Dimension.ENERGY || value == 0) {
+            if (!step.unit().dimension().directed() || value == 0) {
                 return "";
             }
             return value > 0 ? "taken up" : "given off";

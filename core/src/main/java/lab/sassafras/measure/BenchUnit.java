@@ -19,6 +19,7 @@ import javax.measure.IncommensurableException;
 import javax.measure.Unit;
 import javax.measure.UnitConverter;
 import tech.units.indriya.AbstractUnit;
+import tech.units.indriya.unit.Units;
 
 /**
  * The units met at the bench. The first unit listed of each dimension is the one numbers are computed in.
@@ -42,6 +43,9 @@ public enum BenchUnit {
     KILOJOULES("kJ", Dimension.ENERGY, KILO(JOULE)),
     CALORIES("cal", Dimension.ENERGY, JOULE.multiply(4.184)),
     KILOCALORIES("kcal", Dimension.ENERGY, JOULE.multiply(4184)),
+    KILOJOULES_PER_MOLE("kJ/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).divide(MOLE)),
+    KILOCALORIES_PER_MOLE("kcal/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).multiply(4.184).divide(MOLE)),
+    PERCENT("%", Dimension.FRACTION, Units.PERCENT),
     JOULES_PER_GRAM("J/g", Dimension.SPECIFIC_ENERGY, JOULE.divide(GRAM)),
     KILOJOULES_PER_KILOGRAM("kJ/kg", Dimension.SPECIFIC_ENERGY, KILO(JOULE).divide(KILO(GRAM))),
     CALORIES_PER_GRAM("cal/g", Dimension.SPECIFIC_ENERGY, JOULE.multiply(4.184).divide(GRAM)),

@@ -12,6 +12,8 @@ public enum Dimension {
     MOLAR_MASS("molar mass", 0.0),
     TIME("time", 0.0),
     ENERGY("heat", Double.NEGATIVE_INFINITY),
+    MOLAR_ENERGY("heat per mole", Double.NEGATIVE_INFINITY),
+    FRACTION("fraction", 0.0),
     SPECIFIC_ENERGY("heat per gram", Double.NEGATIVE_INFINITY),
     SPECIFIC_HEAT("specific heat", Double.NEGATIVE_INFINITY),
     HEAT_CAPACITY("heat capacity", Double.NEGATIVE_INFINITY),
@@ -23,6 +25,11 @@ public enum Dimension {
     Dimension(String word, double floor) {
         this.word = word;
         this.floor = floor;
+    }
+
+    /** Whether a value's sign says which way heat went, and is always printed. */
+    public boolean directed() {
+        return this == ENERGY || this == MOLAR_ENERGY;
     }
 
     public String word() {

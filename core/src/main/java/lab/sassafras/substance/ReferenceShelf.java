@@ -17,14 +17,27 @@ public final class ReferenceShelf {
 
     private static final ReferenceShelf STANDARD = new ReferenceShelf(
             rows("specific-heats.csv").map(ReferenceShelf::substance).toList(),
-            rows("properties.csv").map(ReferenceShelf::property).toList());
+            rows("properties.csv").map(ReferenceShelf::property).toList(),
+            rows("heats-of-solution.csv").map(ReferenceShelf::property).toList());
 
     private final List<Substance> substances;
     private final List<Reference> properties;
+    private final List<Reference> heatsOfSolution;
 
-    private ReferenceShelf(List<Substance> substances, List<Reference> properties) {
+    private ReferenceShelf(List<Substance> substances, List<Reference> properties, List<Reference> heatsOfSolution) {
         this.substances = List.copyOf(substances);
         this.properties = List.copyOf(properties);
+        this.heatsOfSolution = List.copyOf(heatsOfSolution);
+    }
+
+    /** Heats of solution in water at infinite dilution, 25 °C, by formula. */
+    public List<Reference> heatsOfSolution() {
+        return heatsOfSolution;
+    }
+
+    /** The heat of solution of exactly this formula: a hydrate is another thing than the salt without its water. */
+    public Optional<Reference> heatOfSolution(String formula) {
+        return heatsOfSolution.stream().filter(each -> each.key().equals(formula)).findFirst();
     }
 
     /** Single values of water and ice that accounts draw on. */

@@ -28,6 +28,9 @@ public record Verdict(List<Finding> findings, List<Candidate> candidates, Option
         if (yardstick instanceof Yardstick.OfProperty property) {
             return PropertyVerdict.of(property, result);
         }
+        if (yardstick instanceof Yardstick.OfDissolving dissolving) {
+            return PropertyVerdict.of(dissolving, sheet, result);
+        }
         if (yardstick instanceof Yardstick.OfLiquids liquids) {
             return PropertyVerdict.of(liquids, sheet, result);
         }

@@ -57,7 +57,7 @@ class SchoolsTest {
         assertThat(both.in(Question.WATER).key()).isEqualTo("4.18");
         assertThat(both.in(Question.BATH).key()).isEqualTo("fixed-point");
         assertThat(both.in(Question.CALORIMETER).key()).isEqualTo("constant");
-        assertThat(both.named()).containsOnlyKeys("water", "calorimeter", "bath");
+        assertThat(both.named()).containsOnlyKeys("water", "calorimeter", "bath", "solution");
     }
 
     @Test
@@ -70,7 +70,7 @@ class SchoolsTest {
     @Test
     void alternativesNameEveryOtherSchoolOnce() {
         assertThat(Conventions.standard().alternatives(Question.all())).extracting(each -> each.school().key())
-                .containsExactly("4.18", "1-cal", "iapws", "ignored", "fixed-point");
+                .containsExactly("4.18", "1-cal", "iapws", "ignored", "fixed-point", "water");
     }
 
     private static BenchSheet run(String bath, String read) {

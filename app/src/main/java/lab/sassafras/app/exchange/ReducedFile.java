@@ -3,6 +3,7 @@ package lab.sassafras.app.exchange;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
@@ -28,7 +29,7 @@ record ReducedFile(String experiment, Map<String, String> conventions, Result un
     }
 
     record TrialPart(int trial, boolean leftOut, Double value, Double standardUncertainty, List<Heat> heats,
-                     List<Working.Line> working, String workingText, String workingLatex, List<Account.Missing> missing) {
+                     List<Derived> derived, List<Working.Line> working, String workingText, String workingLatex, List<Account.Missing> missing) {
     }
 
     record Share(String source, double share) {
@@ -81,9 +82,16 @@ record ReducedFile(String experiment, Map<String, String> conventions, Result un
         Optional<Working> working = trial.solution().map(solution -> solution.working(figures));
         return new TrialPart(trial.number(), trial.leftOut(), trial.solution().map(each -> each.estimate().value()).orElse(null),
                 trial.solution().map(each -> each.estimate().uncertainty()).orElse(null),
-                trial.solution().map(ReducedFile::heats).orElse(List.of()), working.map(Working::lines).orElse(List.of()),
+                trial.solution().map(ReducedFile::heats).orElse(List.of()),
+                trial.solution().map(ReducedFile::derived).orElse(List.of()), working.map(Working::lines).orElse(List.of()),
                 working.map(Working::text).orElse(""), working.map(Working::latex).orElse(""),
                 trial.account() instanceof Account.Incomplete incomplete ? incomplete.missing() : List.of());
+    }
+
+    private static List<Derived> derived(Solution solution) {
+        return IntStream.range(0, solution.derived().size()).mapToObj(i -> new Derived(
+                solution.ledger().derived().get(i).label(), solution.derived().get(i).value(),
+                solution.derived().get(i).uncertainty(), solution.ledger().derived().get(i).unit().symbol())).toList();
     }
 
     private static List<Heat> heats(Solution solution) {

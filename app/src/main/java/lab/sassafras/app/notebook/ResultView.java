@@ -1,8 +1,10 @@
 package lab.sassafras.app.notebook;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
 import lab.sassafras.account.Solution;
 import lab.sassafras.app.chart.BalancePicture;
 import lab.sassafras.app.chart.BudgetPicture;
@@ -70,8 +72,29 @@ public final class ResultView {
 
     /** The result of the entry; empty while no trial is solved. */
     public Optional<Written> result() {
-        return estimate().map(estimate -> new Written(figures.byUncertainty(estimate.value(), estimate.uncertainty()),
-                figures.uncertainty(estimate.uncertainty()), unit()));
+        return estimate().map(estimate -> written(estimate, entry.experiment().unknown().unit().dimension().directed(), unit()));
+    }
+
+    private Written written(Estimate estimate, boolean signed, String unit) {
+        int decimals = Figures.decimalsFor(estimate.uncertainty());
+        return new Written(signed ? figures.signed(estimate.value(), decimals) : figures.fixed(estimate.value(), decimals),
+                figures.uncertainty(estimate.uncertainty()), unit);
+    }
+
+    /** A further result of the trial shown. */
+    public record Further(String label, Written written) {
+    }
+
+    /** What else follows from the trial shown. */
+    public List<Further> further() {
+        return solution().map(solution -> {
+            List<Further> further = new ArrayList<>();
+            for (int i = 0; i < solution.derived().size(); i++) {
+                Derived derived = solution.ledger().derived().get(i);
+                further.add(new Further(derived.label(), written(solution.derived().get(i), true, derived.unit().symbol())));
+            }
+            return further;
+        }).orElse(List.of());
     }
 
     private Optional<Estimate> estimate() {

@@ -1,0 +1,22 @@
+package lab.sassafras.account;
+
+import java.util.function.UnaryOperator;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+
+/**
+ * A further result that follows from the heat of the party that holds the unknown, such as the heat per gram.
+ *
+ * @param label  in words
+ * @param symbol as written in the working
+ * @param unit   of the result
+ * @param from   makes it from that party's heat (J)
+ */
+public record Derived(String label, Symbol symbol, BenchUnit unit, UnaryOperator<Expression> from) {
+
+    Named of(Expression heat) {
+        return from.apply(heat).named(symbol, unit);
+    }
+}

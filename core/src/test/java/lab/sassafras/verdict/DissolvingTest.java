@@ -1,0 +1,104 @@
+package lab.sassafras.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import java.util.Optional;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Solution;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.experiment.Role;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Reference;
+import lab.sassafras.substance.ReferenceShelf;
+import org.junit.jupiter.api.Test;
+
+/** Heats of solution against numbers worked by hand. M(KCl) = 39.098 + 35.45 = 74.548 g/mol (CIAAW, abridged, memory). */
+class DissolvingTest {
+
+    private static BenchSheet salt(String formula, String mass, String start, String end, String dissolved) {
+        return BenchSheet.of("heat-of-solution").says("solute[1]/formula", formula).mass("water[1]/mass", "100.00")
+                .mass("solid[1]/mass", mass).temperature("water[1]/start", start).temperature("solution[1]/final", end)
+                .says("solution[1]/dissolved", dissolved);
+    }
+
+    private static Solution solution(Reduction reduction) {
+        return reduction.trials().get(0).solution().orElseThrow();
+    }
+
+    /**
+     * 5.00 g of potassium chloride, 22.0 → 19.4 °C: q(solution) = 105 · 4.184 · (−2.6) = −1142.2 J, so +1142.2 J was taken
+     * up; 5 ÷ 74.548 = 0.06707 mol; +17.03 kJ/mol; +228.4 J/g. NBS, infinite dilution (memory): +17.22 kJ/mol.
+     */
+    @Test
+    void potassiumChlorideCoolsItsWaterAndIsEndothermic() {
+        Reduction reduction = salt("KCl", "5.00", "22.0", "19.4", "all").reduced();
+        assertThat(solution(reduction).estimate().value()).isCloseTo(1.142232 * 74.548 / 5, within(0.002));
+        assertThat(solution(reduction).derived().get(0).value()).isCloseTo(228.446, within(0.001));
+        assertThat(solution(reduction).derived().get(1).value()).isCloseTo(1142.232, within(0.001));
+        assertThat(reduction.findings()).filteredOn(each -> each.code().equals("dissolving.sign")).singleElement()
+                .satisfies(each -> assertThat(each.message()).contains("endothermic", "ΔH is positive"));
+        assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().percentError()).isCloseTo(-1.1, within(0.1));
+        assertThat(solution(reduction).working(Figures.POINT).text()).contains("n(solid)", "= 5.00 g ÷ 74.5", "kJ/mol, taken up",
+                "÷ (n(solid) × 1000 J/kJ)");
+    }
+
+    /** 4.00 g NaOH, 21.0 → 31.0: q = −104 · 4.184 · 10 = −4351 J; 0.1000 mol (39.997); −43.5 kJ/mol. */
+    @Test
+    void sodiumHydroxideIsExothermicAndKeepsItsMinus() {
+        Reduction reduction = salt("NaOH", "4.00", "21.0", "31.0", "all").reduced();
+        assertThat(solution(reduction).estimate().value()).isCloseTo(-43.51, within(0.02));
+        assertThat(reduction.findings()).extracting(Finding::code).contains("dissolving.sign").doesNotContain("dissolving.wrong-sign");
+        assertThat(solution(reduction).working(Figures.POINT).text()).contains("kJ/mol, given off", "= −4351");
+    }
+
+    /** The school: with the water alone q is 100/105 of the whole solution's. */
+    @Test
+    void whichMassWarmsIsAQuestionOfSchool() {
+        Reduction whole = salt("KCl", "5.00", "22.0", "19.4", "all").reduced();
+        Reduction alone = salt("KCl", "5.00", "22.0", "19.4", "all").reduced(Conventions.of(Map.of("solution", "water")));
+        assertThat(solution(alone).estimate().value() / solution(whole).estimate().value()).isCloseTo(100.0 / 105, within(1e-12));
+        assertThat(whole.alternatives()).extracting(each -> each.alternative().school().key()).contains("water");
+    }
+
+    @Test
+    void purityTakesMolesAwayAndNotMass() {
+        Reduction pure = salt("KCl", "5.00", "22.0", "19.4", "all").reduced();
+        Reduction impure = salt("KCl", "5.00", "22.0", "19.4", "all")
+                .give("solute[1]/purity", Role.READ, "98.0", "%", Optional.empty()).reduced();
+        assertThat(solution(impure).estimate().value() / solution(pure).estimate().value()).isCloseTo(1 / 0.98, within(1e-12));
+        assertThat(solution(impure).derived().get(0).value()).isEqualTo(solution(pure).derived().get(0).value());
+    }
+
+    @Test
+    void aHydrateIsAnotherThingThanTheSaltWithoutItsWater() {
+        assertThat(ChemicalFormula.read("CaCl2·6H2O").molarMass() / ChemicalFormula.read("CaCl2").molarMass()).isCloseTo(1.974, within(0.001));
+        Reduction hydrate = salt("CaCl2·6H2O", "8.00", "22.0", "20.5", "all").reduced();
+        assertThat(hydrate.findings()).extracting(Finding::code).contains("dissolving.no-reference");
+        // weighed as if it were anhydrous, it has the wrong sign, and that is asked about
+        assertThat(salt("CaCl2", "8.00", "22.0", "20.5", "all").reduced().findings()).filteredOn(each -> each.code()
+                .equals("dissolving.wrong-sign")).singleElement().satisfies(each -> assertThat(each.message()).contains("hydrate"));
+    }
+
+    @Test
+    void undissolvedSolidVoidsTheTrial() {
+        Reduction reduction = salt("KCl", "5.00", "22.0", "19.4", "rest").reduced();
+        assertThat(reduction.mean()).isEmpty();
+        assertThat(reduction.findings()).filteredOn(each -> each.code().equals("caveat.rest")).singleElement()
+                .satisfies(each -> assertThat(each.grade()).isEqualTo(Finding.Grade.REFUSE));
+    }
+
+    @Test
+    void everyHeatOfSolutionHasItsFormulaItsSourceAndItsDilution() {
+        assertThat(ReferenceShelf.standard().heatsOfSolution()).hasSizeGreaterThanOrEqualTo(10).allSatisfy(row -> {
+            assertThat(ChemicalFormula.read(row.key()).molarMass()).isPositive();
+            assertThat(row.sourceInWords()).contains("infinite dilution").endsWith("(memory)");
+        });
+        // NBS (memory), as commonly quoted: −44.5, +17.22, −37.0, −81.3 kJ/mol
+        assertThat(Map.of("NaOH", -44.5, "KCl", 17.22, "LiCl", -37.0, "CaCl2", -81.3)).allSatisfy((formula, value) ->
+                assertThat(ReferenceShelf.standard().heatOfSolution(formula).map(Reference::value).orElseThrow()).isCloseTo(value, within(0.02)));
+    }
+}
