@@ -91,7 +91,11 @@ public record Solution(Ledger ledger, Bindings bindings, Named result, Estimate 
         return findings;
     }
 
+    /** Things that only share heat end between where they began; a process among them may end anywhere. */
     private Optional<Finding> finalOutsideStarts() {
+        if (entries.stream().anyMatch(entry -> entry.from().isEmpty())) {
+            return Optional.empty();
+        }
         double low = entries.stream().flatMap(entry -> entry.from().stream()).min(Double::compare).orElse(0.0);
         double high = entries.stream().flatMap(entry -> entry.from().stream()).max(Double::compare).orElse(0.0);
         boolean outside = entries.stream().flatMap(entry -> entry.to().stream()).anyMatch(to -> to < low || to > high);

@@ -45,6 +45,7 @@ class DemoClass implements CommandLineRunner {
         take("5-ice.json");
         take("6-liquid.json");
         take("7-steam.json");
+        take("8-salt.json");
     }
 
     private Entry take(String name) throws IOException {

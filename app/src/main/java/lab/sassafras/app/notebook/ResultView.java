@@ -72,7 +72,11 @@ public final class ResultView {
 
     /** The result of the entry; empty while no trial is solved. */
     public Optional<Written> result() {
-        return estimate().map(estimate -> written(estimate, entry.experiment().unknown().unit().dimension().directed(), unit()));
+        return estimate().map(this::written);
+    }
+
+    private Written written(Estimate estimate) {
+        return written(estimate, entry.experiment().unknown().unit().dimension().directed(), unit());
     }
 
     private Written written(Estimate estimate, boolean signed, String unit) {
@@ -118,8 +122,8 @@ public final class ResultView {
     public List<TrialLine> trials() {
         Decisions decisions = entry.decisions();
         return reduction.trials().stream().map(trial -> new TrialLine(trial.number(),
-                trial.solution().map(Solution::estimate).map(each -> figures.byUncertainty(each.value(), each.uncertainty())
-                        + " ± " + figures.uncertainty(each.uncertainty())).orElse("not yet"),
+                trial.solution().map(Solution::estimate).map(this::written).map(each -> each.value() + " ± " + each.uncertainty())
+                        .orElse("not yet"),
                 trial.solution().isPresent(), trial.leftOut(),
                 decisions.last(Decision.Kind.TRIAL, Decisions.trial(trial.number())).map(Decision::reason).orElse(""),
                 trial.number() == shownTrial,
