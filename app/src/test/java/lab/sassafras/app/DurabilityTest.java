@@ -52,7 +52,7 @@ class DurabilityTest {
             List<Thread> clients = IntStream.range(0, CLIENTS).mapToObj(each -> new Thread(() -> save(at))).toList();
             clients.forEach(Thread::start);
             // seeded, and never before something was there to lose
-            Thread.sleep(200 + random.nextInt(1500));
+            Thread.sleep(200 + random.nextInt(900));
             while (acknowledged.size() == before) {
                 Thread.sleep(5);
             }
