@@ -52,4 +52,24 @@ class TypedNumberTest {
     void aDifferenceInKelvinIsTheSameSizeAsInDegrees() {
         assertThat(BenchUnit.KELVINS.widthToBench(3)).isEqualTo(3);
     }
+
+    @ParameterizedTest
+    @CsvSource({"0.10, 0.1", "-10, −10", "420, 420", "0.000012, 0.000012"})
+    void aNumberFromARecordIsWrittenAsShortAsItCanBe(double value, String shown) {
+        assertThat(Figures.POINT.plain(value)).isEqualTo(shown);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"325.4, 0, +325", "-325.4, 0, −325", "0.2, 0, 0", "-0.2, 0, 0", "0, 1, 0.0"})
+    void aSignIsPrintedWhereSomethingIsLeftToSign(double value, int decimals, String shown) {
+        assertThat(Figures.POINT.signed(value, decimals)).isEqualTo(shown);
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {Double.NaN, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY})
+    void noNumberIsNeverShownAsOne(double value) {
+        assertThat(Figures.POINT.fixed(value, 2)).isEqualTo("not known");
+        assertThat(Figures.POINT.significant(value, 2)).isEqualTo("not known");
+        assertThat(Figures.POINT.byUncertainty(value, 0.1)).isEqualTo("not known");
+    }
 }
