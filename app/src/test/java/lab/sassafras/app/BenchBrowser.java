@@ -32,7 +32,7 @@ public final class BenchBrowser implements AutoCloseable {
         context = CHROMIUM.newContext(new Browser.NewContextOptions().setBaseURL(base).setLocale(locale).setTimezoneId(zone)
                 .setViewportSize(1280, 800));
         page = context.newPage();
-        page.setDefaultTimeout(10_000);
+        page.setDefaultTimeout(30_000);
         page.onPageError(complaints::add);
         page.onConsoleMessage(message -> {
             if (message.type().equals("error") && allowed.stream().noneMatch(message.text()::contains)) {

@@ -26,8 +26,11 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /** The real application as a process, killed at seeded moments while several clients save. */
+@Execution(ExecutionMode.CONCURRENT)
 class DurabilityTest {
 
     private static final int KILLS = 20;
@@ -83,7 +86,7 @@ class DurabilityTest {
                 SassafrasApplication.class.getName(), "--server.port=" + port, "--sassafras.home=" + home,
                 "--spring.main.lazy-initialization=true");
         Process process = command.redirectErrorStream(true).redirectOutput(new File(home.toFile(), "out.log")).start();
-        for (int i = 0; i < 300; i++) {
+        for (int i = 0; i < 600; i++) {
             try {
                 if (http.send(HttpRequest.newBuilder(URI.create(base + "/health")).build(), BodyHandlers.discarding()).statusCode() == 200) {
                     return process;
