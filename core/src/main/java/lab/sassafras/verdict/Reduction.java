@@ -14,6 +14,7 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.expression.Bindings;
@@ -93,7 +94,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
 
     private static Trial trial(Sheet sheet, Account account, Bindings bindings, List<Finding> findings) {
         boolean leftOut = sheet.setting().leftOut().contains(account.trial());
-        if (!(account instanceof Ledger ledger) || refused(account.trial(), findings)) {
+        if (!(account instanceof Ledger ledger) || refused(sheet, account.trial(), findings)) {
             return new Trial(account, Optional.empty(), leftOut);
         }
         Solution.Outcome outcome = Solution.of(ledger, bindings);
@@ -104,9 +105,11 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         return new Trial(account, outcome.solution(), leftOut);
     }
 
-    private static boolean refused(int trial, List<Finding> findings) {
-        return findings.stream().anyMatch(finding -> finding.grade() == Finding.Grade.REFUSE
-                && !finding.about().isEmpty() && Address.read(finding.about()).index() == trial);
+    /** A refusal about one trial's slot is that trial's; one about a slot all trials draw on is everybody's. */
+    private static boolean refused(Sheet sheet, int trial, List<Finding> findings) {
+        return findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE && !finding.about().isEmpty())
+                .map(finding -> Address.read(finding.about())).anyMatch(address -> address.index() == trial
+                        || sheet.experiment().group(address.group()).orElseThrow().cardinality() != Cardinality.PER_TRIAL);
     }
 
     private static Optional<TrialMean> mean(List<Trial> trials) {

@@ -93,6 +93,19 @@ class DissolvingTest {
     }
 
     @Test
+    void aVoidedTrialLeavesTheOtherAlone() {
+        BenchSheet two = BenchSheet.of("heat-of-solution", 2).says("solute[1]/formula", "KCl");
+        for (int trial = 1; trial <= 2; trial++) {
+            two.mass("water[" + trial + "]/mass", "100.00").mass("solid[" + trial + "]/mass", "5.00")
+                    .temperature("water[" + trial + "]/start", "22.0").temperature("solution[" + trial + "]/final", "19.4")
+                    .says("solution[" + trial + "]/dissolved", trial == 1 ? "rest" : "all");
+        }
+        Reduction reduction = two.reduced();
+        assertThat(reduction.trials()).extracting(Reduction.Trial::counts).containsExactly(false, true);
+        assertThat(reduction.mean().orElseThrow().values()).hasSize(1);
+    }
+
+    @Test
     void everyHeatOfSolutionHasItsFormulaItsSourceAndItsDilution() {
         assertThat(ReferenceShelf.standard().heatsOfSolution()).hasSizeGreaterThanOrEqualTo(10).allSatisfy(row -> {
             assertThat(ChemicalFormula.read(row.key()).molarMass()).isPositive();
