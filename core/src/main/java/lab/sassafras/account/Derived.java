@@ -7,12 +7,13 @@ import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
 /**
- * A further result that follows from the heat of the party that holds the unknown, such as the heat per gram.
+ * A further result that follows from the heat of the party that holds the unknown, such as the heat per gram; where
+ * several parties hold it, from the unknown itself.
  *
  * @param label  in words
  * @param symbol as written in the working
  * @param unit   of the result
- * @param from   makes it from that party's heat (J)
+ * @param from   makes it from that heat (J), or from the unknown
  */
 public record Derived(String label, Symbol symbol, BenchUnit unit, UnaryOperator<Expression> from) {
 

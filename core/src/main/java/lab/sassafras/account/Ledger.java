@@ -13,55 +13,121 @@ import lab.sassafras.expression.Linear;
  *
  * @param trial   which trial, from 1
  * @param parties everything that took or gave heat
- * @param unknown what is sought; it stands in the heat of one party
+ * @param unknown what is sought; it stands in the heat of one party or more
  * @param fill    mass the calorimeter held in all, for comparing with other runs (g)
  * @param derived further results that follow
+ * @param amount  what the heat of the party with the unknown is drawn against over several trials (mol)
+ * @param bounds  where an unknown that does not enter in a straight line is looked for
+ * @param answer  what is reported where the unknown is only a means to it
+ * @param remarks what is to be said once the numbers are in
  */
-public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Expression> fill, List<Derived> derived)
-        implements Account {
+public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Expression> fill, List<Derived> derived,
+                     Optional<Named> amount, Optional<Bounds> bounds, Optional<Named> answer,
+                     List<Remark> remarks) implements Account {
+
+    /** Between which values an unknown is looked for (its unit). */
+    public record Bounds(double low, double high) {
+    }
 
     public Ledger {
         parties = List.copyOf(parties);
         derived = List.copyOf(derived);
-        if (parties.stream().filter(party -> contains(party, unknown)).count() != 1) {
-            throw new IllegalArgumentException("exactly one party must hold the unknown " + unknown.key());
+        remarks = List.copyOf(remarks);
+        if (parties.stream().noneMatch(party -> party.heat().contains(unknown))) {
+            throw new IllegalArgumentException("no party holds the unknown " + unknown.key());
         }
     }
 
-    private static boolean contains(Party party, Input unknown) {
-        return party.heat().inputs().stream().anyMatch(input -> input.key().equals(unknown.key()));
+    public static Ledger of(int trial, List<Party> parties, Input unknown) {
+        return new Ledger(trial, parties, unknown, Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(),
+                List.of());
     }
 
-    /** The party whose heat holds the unknown. */
-    public Party carrier() {
-        return parties.stream().filter(party -> contains(party, unknown)).findFirst().orElseThrow();
+    public Ledger holding(Expression fill) {
+        return new Ledger(trial, parties, unknown, Optional.of(fill), derived, amount, bounds, answer, remarks);
     }
 
-    /**
-     * The books solved: the carrier's heat is minus the sum of the others, and the unknown follows from it. Empty
-     * where the unknown does not enter in a straight line.
-     */
+    public Ledger giving(Derived... more) {
+        return new Ledger(trial, parties, unknown, fill, List.of(more), amount, bounds, answer, remarks);
+    }
+
+    public Ledger against(Named moles) {
+        return new Ledger(trial, parties, unknown, fill, derived, Optional.of(moles), bounds, answer, remarks);
+    }
+
+    public Ledger between(double low, double high) {
+        return new Ledger(trial, parties, unknown, fill, derived, amount, Optional.of(new Bounds(low, high)), answer, remarks);
+    }
+
+    public Ledger answering(Named value) {
+        return new Ledger(trial, parties, unknown, fill, derived, amount, bounds, Optional.of(value), remarks);
+    }
+
+    public Ledger remarking(List<Remark> more) {
+        return new Ledger(trial, parties, unknown, fill, derived, amount, bounds, answer, more);
+    }
+
+    private List<Party> carriers() {
+        return parties.stream().filter(party -> party.heat().contains(unknown)).toList();
+    }
+
+    /** Whether the heat of a party is found through the balance rather than known beforehand. */
+    public boolean sought(Party party) {
+        return carriers().size() == 1 && carriers().get(0).key().equals(party.key());
+    }
+
+    /** The books solved; empty where the unknown enters in no straight line and nothing says where to look for it. */
     Optional<Solved> solved() {
-        List<Expression> others = parties.stream().filter(party -> !contains(party, unknown))
-                .<Expression>map(Party::heat).toList();
-        Linear split = Linear.in(unknown, carrier().heat());
+        return carriers().size() == 1 ? throughItsParty(carriers().get(0)) : throughTheSum();
+    }
+
+    /** The carrier's heat is minus the sum of the others, and the unknown follows from it. */
+    private Optional<Solved> throughItsParty(Party carrier) {
+        Linear split = Linear.in(unknown, carrier.heat());
         if (!split.straight() || split.coefficient().isEmpty()) {
-            return Optional.empty();
+            return crooked();
         }
-        Party balanced = carrier().withHeat(new Sum(others).negated());
+        List<Expression> others = parties.stream().filter(party -> party != carrier).<Expression>map(Party::heat).toList();
+        Party balanced = carrier.withHeat(new Sum(others).negated());
         Expression numerator = split.rest().<Expression>map(rest -> balanced.heat().minus(rest)).orElse(balanced.heat());
         Named result = numerator.over(split.coefficient().get()).named(unknown.symbol(), unknown.unit());
-        List<Party> known = parties.stream().map(party -> contains(party, unknown) ? balanced : party).toList();
-        return Optional.of(new Solved(result, known, split.coefficient().get(),
-                derived.stream().map(each -> each.of(balanced.heat())).toList()));
+        List<Party> known = parties.stream().map(party -> party == carrier ? balanced : party).toList();
+        return Optional.of(new Solved(result, known, split.coefficient(), balanced.heat()));
+    }
+
+    /** All heats together are zero; the unknown enters several of them. */
+    private Optional<Solved> throughTheSum() {
+        Linear split = Linear.in(unknown, sum());
+        if (!split.straight() || split.coefficient().isEmpty()) {
+            return crooked();
+        }
+        Named result = Linear.negated(split.rest().orElse(Expression.number(0, "0"))).over(split.coefficient().get())
+                .named(unknown.symbol(), unknown.unit());
+        return Optional.of(new Solved(result, known(result), split.coefficient(), result));
+    }
+
+    private Optional<Solved> crooked() {
+        return bounds.map(range -> {
+            Named result = new Expression.Root(unknown, sum(), range.low(), range.high()).named(unknown.symbol(), unknown.unit());
+            return new Solved(result, known(result), Optional.empty(), result);
+        });
+    }
+
+    private Expression sum() {
+        return new Sum(parties.stream().<Expression>map(Party::heat).toList());
+    }
+
+    private List<Party> known(Named result) {
+        return parties.stream().map(party -> party.with(unknown, result)).toList();
     }
 
     /**
      * @param result      the unknown as an expression of the inputs
      * @param parties     all parties with their heats free of the unknown
-     * @param coefficient what multiplies the unknown
-     * @param derived     the further results, in the order declared
+     * @param coefficient what multiplies the unknown; empty where it was found by bracketing
+     * @param base        what further results are made from: the heat of the one party that holds the unknown, or
+     *                    the unknown itself where several do
      */
-    record Solved(Named result, List<Party> parties, Expression coefficient, List<Named> derived) {
+    record Solved(Named result, List<Party> parties, Optional<Expression> coefficient, Named base) {
     }
 }

@@ -2,7 +2,9 @@ package lab.sassafras.account;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression.Sum;
 import lab.sassafras.expression.Symbol;
@@ -16,16 +18,16 @@ import lab.sassafras.measure.BenchUnit;
  * @param heat  what it took up (J), as a named step
  * @param start its temperature before (°C)
  * @param end   its temperature after (°C)
- * @param demand what must hold for its heat to be this one
+ * @param demands what must hold for its heat to be this one
  */
 public record Party(String key, String label, Named heat, Optional<Expression> start, Optional<Expression> end,
-                    Optional<Demand> demand) {
+                    List<Demand> demands) {
 
     /**
-     * A change of state runs to its end only on one side of its temperature.
+     * What must lie above what: a change of state runs to its end only on one side of its temperature.
      *
-     * @param above     what must be the warmer (°C)
-     * @param below     what must be the colder (°C)
+     * @param above     what must be more
+     * @param below     what must be less (same unit)
      * @param otherwise what is said where it is not, in plain words
      */
     public record Demand(Expression above, Expression below, String otherwise) {
@@ -62,57 +64,79 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
 
     private static Party of(String key, String label, Expression heat, Expression start, Expression end) {
         Named step = heat.named(new Symbol("q", label), BenchUnit.JOULES);
-        return new Party(key, label, step, Optional.of(start), Optional.of(end), Optional.empty());
+        return new Party(key, label, step, Optional.of(start), Optional.of(end), List.of());
     }
 
     /**
-     * A body that warms to its melting point, melts whole, and warms on: q = m [c_s (T_m − T_i) + L + c_l (T_f − T_m)].
+     * A body that warms to its melting point, melts, and warms on: q = m c_s (T_m − T_i) + m′ [L + c_l (T_f − T_m)]. Where
+     * all of it melts, m′ is m and it ends above its melting point.
      *
      * @param mass   (g)
+     * @param melted how much of it melted (g)
+     * @param change of which it is
      * @param solid  specific heat before melting (J/(g·°C))
-     * @param fusion heat of fusion (J/g)
      * @param liquid specific heat after melting (J/(g·°C))
      * @param start  own temperature before (°C)
-     * @param melts  melting point (°C)
      * @param end    common temperature after (°C)
      */
-    public static Party melting(String key, String label, Expression mass, Expression solid, Expression fusion,
-                                Expression liquid, Expression start, Expression melts, Expression end) {
-        Expression warming = heat(label + " warming", mass, solid, melts.minus(start));
-        Expression after = heat(label + " water", mass, liquid, end.minus(melts));
-        return of(key, label, new Sum(List.of(warming, mass.times(fusion), after)), start, end).demanding(new Demand(end, melts, "The final temperature is not above "
-                + "the melting point, so not all of the " + label + " can have melted, and how much did is not known. Use more or "
-                + "warmer water."));
+    public static Party melting(String key, String label, Expression mass, Expression melted, Change change, Expression solid,
+                                Expression liquid, Expression start, Expression end) {
+        Expression warming = heat(label + " warming", mass, solid, change.at().minus(start));
+        Expression after = heat(label + " water", melted, liquid, end.minus(change.at()));
+        Party party = of(key, label, new Sum(List.of(warming, melted.times(change.heat()), after)), start, end);
+        return melted != mass ? party : party.demanding(new Demand(end, change.at(), "The final temperature is not above the melting "
+                + "point, so not all of the " + label + " can have melted, and how much did is not known. Use more or warmer water, "
+                + "or weigh what is left."));
     }
 
     /**
-     * A vapour that condenses whole and cools on: q = m [c_l (T_f − T_b) − L_v].
+     * A vapour that condenses and cools on: q = m′ [c_l (T_f − T_b) − L_v], with m′ what condensed. Where all of it did, it
+     * ends below its boiling point.
      *
-     * @param mass         (g)
-     * @param vaporization heat of vaporization (J/g)
-     * @param liquid       specific heat of the condensate (J/(g·°C))
-     * @param boils        temperature it condenses at (°C)
-     * @param end          common temperature after (°C)
+     * @param mass      (g)
+     * @param condensed how much of it condensed (g)
+     * @param change    of which it is
+     * @param liquid    specific heat of the condensate (J/(g·°C))
+     * @param end       common temperature after (°C)
      */
-    public static Party condensing(String key, String label, Expression mass, Expression vaporization, Expression liquid,
-                                   Expression boils, Expression end) {
-        Expression after = heat(label + " water", mass, liquid, end.minus(boils));
-        return of(key, label, after.minus(mass.times(vaporization)), boils, end).demanding(new Demand(boils, end, "The final temperature is not below "
-                + "the boiling point, so not all of the " + label + " can have condensed. Use more or colder water."));
+    public static Party condensing(String key, String label, Expression mass, Expression condensed, Change change, Expression liquid,
+                                   Expression end) {
+        Expression after = heat(label + " water", condensed, liquid, end.minus(change.at()));
+        Party party = of(key, label, after.minus(condensed.times(change.heat())), change.at(), end);
+        return condensed != mass ? party : party.demanding(new Demand(change.at(), end, "The final temperature is not below "
+                + "the boiling point, so not all of the " + label + " can have condensed. Use more or colder water, or say how much "
+                + "came through uncondensed."));
+    }
+
+    /**
+     * A change of state.
+     *
+     * @param at   temperature it happens at (°C)
+     * @param heat taken up by it from the lower state to the higher (J/g)
+     */
+    public record Change(Expression at, Expression heat) {
     }
 
     /** A process with a heat of its own, such as dissolving or a reaction: its heat is what is given (J). */
     public static Party process(String key, String label, Expression heat) {
         return new Party(key, label, heat.named(new Symbol("q", label), BenchUnit.JOULES), Optional.empty(), Optional.empty(),
-                Optional.empty());
+                List.of());
     }
 
-    private Party demanding(Demand more) {
-        return new Party(key, label, heat, start, end, Optional.of(more));
+    /** The same party, which is so only where the demand is met. */
+    public Party demanding(Demand more) {
+        return new Party(key, label, heat, start, end, Stream.concat(demands.stream(), Stream.of(more)).toList());
     }
 
     /** The same party with its heat found another way. */
     Party withHeat(Expression found) {
-        return new Party(key, label, found.named(heat.symbol(), BenchUnit.JOULES), start, end, demand);
+        return new Party(key, label, found.named(heat.symbol(), BenchUnit.JOULES), start, end, demands);
+    }
+
+    /** The same party with the unknown replaced by what it was found to be. */
+    Party with(Input unknown, Expression found) {
+        return new Party(key, label, (Named) heat.with(unknown, found), start.map(each -> each.with(unknown, found)),
+                end.map(each -> each.with(unknown, found)), demands.stream().map(demand -> new Demand(
+                        demand.above().with(unknown, found), demand.below().with(unknown, found), demand.otherwise())).toList());
     }
 }

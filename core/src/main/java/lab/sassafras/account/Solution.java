@@ -3,36 +3,55 @@ package lab.sassafras.account;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
-import lab.sassafras.expression.Working;
+import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Measured;
 
 /**
- * A ledger solved with numbers.
+ * An account solved with numbers.
  *
- * @param ledger   the books
+ * @param account  the books
  * @param bindings the numbers
- * @param result   the unknown as an expression of the inputs
- * @param estimate its value and uncertainty
- * @param entries  each party with its heat
+ * @param result   what is reported, as an expression of the inputs
+ * @param worked   what the working is of: the result, or the unknown it rests on
+ * @param estimate value and uncertainty of the result
+ * @param entries  each party with its heat; none for a tally
  * @param fill     mass the calorimeter held in all (g)
- * @param derived  further results, in the order the ledger declares them
+ * @param derived  further results, in the order declared
+ * @param point    the heat against its amount, for a line through several trials
  */
-public record Solution(Ledger ledger, Bindings bindings, Named result, Estimate estimate, List<Entry> entries,
-                       Optional<Double> fill, List<Estimate> derived) {
+public record Solution(Account account, Bindings bindings, Named result, Named worked, Estimate estimate, List<Entry> entries,
+                       Optional<Double> fill, List<Further> derived, Optional<Point> point) {
 
     /**
      * One party's line in the books.
      *
-     * @param party the party
-     * @param heat  what it took up (J)
-     * @param from  temperature before (°C); NaN-free, empty where it has none
-     * @param to    temperature after (°C)
+     * @param party  the party
+     * @param heat   what it took up (J)
+     * @param from   temperature before (°C); NaN-free, empty where it has none
+     * @param to     temperature after (°C)
+     * @param sought whether its heat was found through the balance
      */
-    public record Entry(Party party, Estimate heat, Optional<Double> from, Optional<Double> to) {
+    public record Entry(Party party, Estimate heat, Optional<Double> from, Optional<Double> to, boolean sought) {
+    }
+
+    /** A further result with its number. */
+    public record Further(Derived derived, Estimate estimate) {
+    }
+
+    /**
+     * One trial on the line of heat against amount.
+     *
+     * @param amount (mol)
+     * @param heat   what the party with the unknown took up (J)
+     */
+    public record Point(Estimate amount, Estimate heat) {
     }
 
     /** Either the solution or the finding that says why there is none. */
@@ -40,48 +59,91 @@ public record Solution(Ledger ledger, Bindings bindings, Named result, Estimate 
     }
 
     /** Solves the books. Anything that is not a finite number becomes a named finding. */
-    public static Outcome of(Ledger ledger, Bindings bindings) {
+    public static Outcome of(Account account, Bindings bindings) {
+        if (account instanceof Ledger ledger) {
+            return of(ledger, bindings);
+        } else if (account instanceof Cases cases) {
+            return of(cases, bindings);
+        } else if (account instanceof Tally tally) {
+            return of(tally, bindings);
+        }
+        return new Outcome(Optional.empty(), ((Account.Incomplete) account).findings());
+    }
+
+    private static Outcome of(Tally tally, Bindings bindings) {
+        Named total = tally.total();
+        return accepted(List.of(), new Solution(tally, bindings, total, total, new Computation(total, bindings).estimate(), List.of(),
+                Optional.empty(), List.of(), Optional.empty()));
+    }
+
+    private static Outcome of(Cases cases, Bindings bindings) {
+        Outcome outcome = new Outcome(Optional.empty(), List.of());
+        for (Ledger each : cases.cases()) {
+            outcome = of(each, bindings);
+            if (outcome.solution().isPresent()) {
+                return outcome;
+            }
+        }
+        return outcome;
+    }
+
+    private static Outcome of(Ledger ledger, Bindings bindings) {
         Optional<Ledger.Solved> solved = ledger.solved();
         if (solved.isEmpty()) {
             return refused(Finding.refuse("account.crooked", "The unknown does not enter these books in a straight "
                     + "line, so they cannot be solved for it."));
         }
-        Optional<Finding> unmet = ledger.parties().stream().flatMap(party -> party.demand().stream())
+        List<Finding> remarks = ledger.remarks().stream().flatMap(remark -> remark.on(bindings).stream()).toList();
+        Optional<Finding> impossible = remarks.stream().filter(each -> each.grade() == Finding.Grade.REFUSE).findFirst();
+        if (impossible.isPresent()) {
+            return refused(impossible.get());
+        }
+        Optional<Finding> unmet = solved.get().parties().stream().flatMap(party -> party.demands().stream())
                 .filter(demand -> new Computation(demand.above(), bindings).value()
                         <= new Computation(demand.below(), bindings).value()).findFirst()
                 .map(demand -> Finding.refuse("account.change-incomplete", demand.otherwise()));
         if (unmet.isPresent()) {
             return refused(unmet.get());
         }
-        double coefficient = new Computation(solved.get().coefficient(), bindings).value();
-        if (coefficient == 0) {
+        if (solved.get().coefficient().filter(each -> new Computation(each, bindings).value() == 0).isPresent()) {
             return refused(Finding.refuse("account.no-change", "Nothing changed temperature on the side of the "
                     + "unknown, so the balance cannot say how large it is. Check the starting and final temperatures."));
         }
-        Estimate estimate = new Computation(solved.get().result(), bindings).estimate();
-        if (!estimate.finite()) {
-            return refused(Finding.refuse("account.no-number", "With these readings the balance gives no number. "
-                    + "Check that every temperature lies where the chosen value for water is known (0 to 99.5 °C)."));
-        }
-        List<Entry> entries = solved.get().parties().stream().map(party -> entry(party, bindings)).toList();
-        Solution solution = new Solution(ledger, bindings, solved.get().result(), estimate, entries,
-                ledger.fill().map(fill -> new Computation(fill, bindings).value()),
-                solved.get().derived().stream().map(each -> new Computation(each, bindings).estimate()).toList());
-        return new Outcome(Optional.of(solution), solution.findings());
+        Named result = ledger.answer().orElse(solved.get().result());
+        List<Entry> entries = solved.get().parties().stream().map(party -> entry(ledger, party, bindings)).toList();
+        return accepted(remarks, new Solution(ledger, bindings, result, solved.get().result(), new Computation(result, bindings).estimate(), entries,
+                ledger.fill().map(fill -> new Computation(fill.with(ledger.unknown(), solved.get().result()), bindings).value()),
+                ledger.derived().stream().map(each -> new Further(each, new Computation(each.of(solved.get().base()), bindings).estimate())).toList(),
+                ledger.amount().map(moles -> new Point(new Computation(moles, bindings).estimate(),
+                        new Computation(solved.get().base(), bindings).estimate()))));
+    }
+
+    private static Outcome accepted(List<Finding> remarks, Solution solution) {
+        return solution.estimate.finite() ? new Outcome(Optional.of(solution), Stream.concat(remarks.stream(),
+                solution.findings().stream()).toList())
+                : refused(Finding.refuse("account.no-number", "With these readings the balance gives no number. "
+                        + "Check that every temperature lies where the chosen value for water is known (0 to 99.5 °C)."));
     }
 
     private static Outcome refused(Finding finding) {
         return new Outcome(Optional.empty(), List.of(finding));
     }
 
-    private static Entry entry(Party party, Bindings bindings) {
+    private static Entry entry(Ledger ledger, Party party, Bindings bindings) {
         return new Entry(party, new Computation(party.heat(), bindings).estimate(),
                 party.start().map(start -> new Computation(start, bindings).value()),
-                party.end().map(end -> new Computation(end, bindings).value()));
+                party.end().map(end -> new Computation(end, bindings).value()), ledger.sought(party));
     }
 
-    public Working working(Figures figures) {
-        return Working.of(result, bindings, figures);
+    /** The numbers for writing out the working: an unknown found by bracketing is put into its own balance. */
+    public Bindings forWorking() {
+        return worked.body() instanceof Expression.Root root ? bindings.with(root.unknown().key(), Measured.independent(
+                new Computation(worked, bindings).value(), estimate.uncertainty())) : bindings;
+    }
+
+    /** The same result by random draws. */
+    public MonteCarlo drawn(int draws) {
+        return MonteCarlo.of(result, bindings, draws);
     }
 
     private List<Finding> findings() {

@@ -22,7 +22,7 @@ public record BathAsRead() implements BathStart {
     }
 
     @Override
-    public Expression start(Bath bath, Supplier<Expression> read) {
+    public Expression start(Bath bath, Supplier<Expression> read, Supplier<Expression> pressure) {
         return read.get();
     }
 }

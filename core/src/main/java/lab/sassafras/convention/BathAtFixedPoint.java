@@ -25,7 +25,7 @@ public record BathAtFixedPoint() implements BathStart {
     }
 
     @Override
-    public Expression start(Bath bath, Supplier<Expression> read) {
+    public Expression start(Bath bath, Supplier<Expression> read, Supplier<Expression> pressure) {
         return bath.fixedPoint().<Expression>map(at -> new Expression.Constant(at, Integer.toString(at.intValue()),
                 BenchUnit.DEGREES_CELSIUS).named(Symbol.of("T:bath"), BenchUnit.DEGREES_CELSIUS)).orElseGet(read);
     }

@@ -1,5 +1,9 @@
 package lab.sassafras.convention;
 
+import java.util.ArrayList;
+import java.util.List;
+import lab.sassafras.account.Party;
+
 /** A constant in J/°C, without the water, found beforehand. */
 public record CalorimeterCounted() implements CalorimeterTreatment {
 
@@ -19,7 +23,14 @@ public record CalorimeterCounted() implements CalorimeterTreatment {
     }
 
     @Override
-    public boolean counted() {
-        return true;
+    public Needs needs() {
+        return Needs.CONSTANT;
+    }
+
+    @Override
+    public List<Party> parties(Cup cup, Contents contents) {
+        List<Party> parties = new ArrayList<>(contents.parties());
+        cup.constant().ifPresent(constant -> parties.add(Party.vessel("calorimeter", cup.label(), constant, contents.start(), contents.end())));
+        return parties;
     }
 }

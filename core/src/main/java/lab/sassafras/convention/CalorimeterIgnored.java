@@ -1,5 +1,8 @@
 package lab.sassafras.convention;
 
+import java.util.List;
+import lab.sassafras.account.Party;
+
 /** The vessel is taken to swallow nothing. */
 public record CalorimeterIgnored() implements CalorimeterTreatment {
 
@@ -19,7 +22,12 @@ public record CalorimeterIgnored() implements CalorimeterTreatment {
     }
 
     @Override
-    public boolean counted() {
-        return false;
+    public Needs needs() {
+        return Needs.NOTHING;
+    }
+
+    @Override
+    public List<Party> parties(Cup cup, Contents contents) {
+        return contents.parties();
     }
 }

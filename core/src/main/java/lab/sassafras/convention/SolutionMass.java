@@ -1,21 +1,47 @@
 package lab.sassafras.convention;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import lab.sassafras.account.Party;
+import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
 
-/** A way of saying which mass warms or cools with the specific heat of water, when something dissolves in it. */
+/** A way of saying which mass warms or cools, and with which specific heat, when something happens in a solution. */
 public enum SolutionMass implements School {
     WHOLE("whole", "the whole solution", "Water and what dissolved in it change temperature together, with the specific heat of "
             + "water; right to a few per cent in dilute solutions.") {
         @Override
-        public Expression mass(Expression water, Expression solute) {
-            return water.plus(solute);
+        public List<Party> parties(Mixture mixture) {
+            return together(mixture, mixture.solids(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
         }
     },
-    WATER_ALONE("water", "the water alone", "What dissolved is left out of the mass that changes temperature. Salts in solution do "
-            + "take less heat than water, so the truth lies between this and the whole solution.") {
+    WATER_ALONE("water", "the water alone", "What dissolved or stood in it is left out of the mass that changes temperature. Salts in "
+            + "solution do take less heat than water, so the truth lies between this and the whole solution.") {
         @Override
-        public Expression mass(Expression water, Expression solute) {
-            return water;
+        public List<Party> parties(Mixture mixture) {
+            return together(mixture, List.of(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
+        }
+    },
+    MEASURED("measured", "the whole solution, with a measured specific heat", "Water and what dissolved in it change temperature "
+            + "together, with a specific heat measured for this very solution: the best there is, where somebody measured it.") {
+        @Override
+        public List<Party> parties(Mixture mixture) {
+            Expression measured = mixture.measured().get();
+            return together(mixture, mixture.solids(), start -> measured);
+        }
+    },
+    OF_THEIR_OWN("parties", "water and solids as parties of their own", "Water with its specific heat, each solid with its own. A "
+            + "dissolved salt no longer behaves as the solid did, so this is best for metals and solids that stay.") {
+        @Override
+        public List<Party> parties(Mixture mixture) {
+            List<Party> parties = new ArrayList<>(together(mixture, List.of(),
+                    start -> mixture.water().specificHeat("solution", start, mixture.end())));
+            mixture.solids().forEach(solid -> solid.specificHeat().ifPresent(heat -> parties.add(
+                    Party.body(solid.key(), solid.label(), solid.mass(), heat.get(), solid.start(), mixture.end()))));
+            return parties;
         }
     };
 
@@ -29,12 +55,26 @@ public enum SolutionMass implements School {
         this.explanation = explanation;
     }
 
-    /**
-     * @param water  (g)
-     * @param solute (g)
-     * @return the mass that changes temperature (g)
-     */
-    public abstract Expression mass(Expression water, Expression solute);
+    /** What changes temperature, as parties. */
+    public abstract List<Party> parties(Mixture mixture);
+
+    /** Solids counted with the first liquid, each liquid from its own start; one liquid is simply the solution. */
+    private static List<Party> together(Mixture mixture, List<Portion> solids, Function<Expression, Expression> specificHeat) {
+        List<Party> parties = new ArrayList<>();
+        for (Portion liquid : mixture.liquids()) {
+            boolean first = liquid == mixture.liquids().get(0);
+            List<Expression> masses = new ArrayList<>(List.of(liquid.mass()));
+            if (first) {
+                solids.forEach(solid -> masses.add(solid.mass()));
+            }
+            boolean alone = mixture.liquids().size() == 1;
+            Expression mass = masses.size() == 1 ? liquid.mass() : new Expression.Sum(masses)
+                    .named(new Symbol("m", alone ? "solution" : liquid.label() + " and solid"), BenchUnit.GRAMS);
+            parties.add(Party.body(liquid.key(), alone ? "solution" : liquid.label(), mass, specificHeat.apply(liquid.start()),
+                    liquid.start(), mixture.end()));
+        }
+        return parties;
+    }
 
     @Override
     public String key() {

@@ -1,5 +1,6 @@
 package lab.sassafras.convention;
 
+import java.util.function.Supplier;
 import lab.sassafras.expression.Expression;
 
 /** A way of saying what warming water takes. */
@@ -14,4 +15,13 @@ public interface WaterHeat extends School {
      * @return (J/(g·°C))
      */
     Expression specificHeat(String what, Expression start, Expression end);
+
+    /**
+     * This school where a value may have been typed with the run.
+     *
+     * @param typed asks for it (J/(g·°C)); asked only where the school needs it
+     */
+    default WaterHeat with(Supplier<Expression> typed) {
+        return this;
+    }
 }

@@ -24,6 +24,12 @@ public record Address(String group, int index, String slot) {
         return new Address(matcher.group(1), Integer.parseInt(matcher.group(2)), matcher.group(3));
     }
 
+    /** The address of a declared slot at an index. */
+    public static Address of(String path, int index) {
+        int slash = path.indexOf('/');
+        return new Address(path.substring(0, slash), index, path.substring(slash + 1));
+    }
+
     /** Group and slot without the index, the name an experiment declares it by. */
     public String path() {
         return group + "/" + slot;

@@ -1,6 +1,13 @@
 package lab.sassafras.experiment;
 
+import java.util.Map;
 import java.util.Optional;
+import lab.sassafras.convention.CalorimeterTreatment;
+import lab.sassafras.convention.Cup;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 
 /**
@@ -59,6 +66,37 @@ public record Calorimeter(String name, Kind kind, Optional<Pinned> constant) {
      * @param from  where it comes from, in words
      */
     public record Pinned(String key, Measured value, double fill, String from) {
+
+        String input() {
+            return "calorimeter:" + key;
+        }
+
+        String fillInput() {
+            return "calorimeter-fill:" + key;
+        }
+    }
+
+    /** Whether it has on record what a treatment needs; a mass and a material come with the run. */
+    boolean serves(CalorimeterTreatment.Needs needs) {
+        return switch (needs) {
+            case NOTHING, MATERIAL -> true;
+            case CONSTANT -> constant.isPresent();
+            case CONSTANT_AND_FILL -> constant.filter(pinned -> pinned.fill() > 0).isPresent();
+        };
+    }
+
+    /** What a school may count of it. */
+    Cup cup(Optional<Expression> mass, Optional<Expression> specificHeat) {
+        return new Cup(kind.words(), constant.map(pinned -> new Input(pinned.input(), new Symbol("C", kind.words()), "calorimeter constant",
+                BenchUnit.JOULES_PER_DEGREE)), constant.filter(pinned -> pinned.fill() > 0).map(pinned -> new Input(
+                pinned.fillInput(), Symbol.of("m:fill then"), "fill the constant was found at", BenchUnit.GRAMS)), mass, specificHeat);
+    }
+
+    void bind(Map<String, Measured> values) {
+        constant.ifPresent(pinned -> {
+            values.put(pinned.input(), pinned.value().heldInCommon("calibration:" + pinned.key(), "calorimeter constant"));
+            values.put(pinned.fillInput(), Measured.exact(pinned.fill()));
+        });
     }
 
     public Calorimeter with(Measured value) {

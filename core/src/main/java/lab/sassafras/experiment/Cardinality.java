@@ -6,6 +6,8 @@ public enum Cardinality {
     ONCE,
     /** Once for each trial. */
     PER_TRIAL,
+    /** Once for each sample, under the number of the first trial made with it. */
+    PER_SAMPLE,
     /** As often as the bench says, counted for the group itself. */
     PER_PART
 }

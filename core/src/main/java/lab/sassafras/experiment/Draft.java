@@ -2,55 +2,95 @@ package lab.sassafras.experiment;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Derived;
+import lab.sassafras.account.Finding;
 import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Party;
+import lab.sassafras.convention.Bath;
+import lab.sassafras.convention.CalorimeterTreatment;
+import lab.sassafras.convention.Contents;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Cup;
+import lab.sassafras.convention.LiquidDensity;
+import lab.sassafras.convention.Mixture;
 import lab.sassafras.convention.Question;
+import lab.sassafras.convention.TemperatureChange;
+import lab.sassafras.convention.WaterHeat;
+import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.substance.ChemicalEquation;
+import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.substance.ReferenceShelf;
 
 /**
- * The books of one trial being drawn up: an experiment asks for what it needs by path, and whatever is not yet on
- * the sheet is remembered as missing.
+ * The books of one trial being drawn up: an experiment asks for what it needs by path, each thing comes as the school
+ * in force takes it, and whatever is not yet on the sheet is remembered as missing.
  */
 public final class Draft {
 
     private final Sheet sheet;
     private final int trial;
+    private final Conventions conventions;
     private final List<Account.Missing> missing = new ArrayList<>();
+    private final List<Finding> findings = new ArrayList<>();
 
-    Draft(Sheet sheet, int trial) {
+    Draft(Sheet sheet, int trial, Conventions conventions) {
         this.sheet = sheet;
         this.trial = trial;
+        this.conventions = conventions;
+    }
+
+    public int trial() {
+        return trial;
+    }
+
+    public Conventions conventions() {
+        return conventions;
+    }
+
+    /** How numbers are written in what is remarked. */
+    public Figures figures() {
+        return sheet.setting().figures();
     }
 
     /** A quantity of this trial, or of the entry where its group stands once. */
     public Expression quantity(String path) {
-        return quantity(path, index(path));
+        return quantity(address(path));
     }
 
     /** A quantity of one part. */
     public Expression quantity(String path, int index) {
-        Address address = address(path, index);
-        if (!sheet.filled(address)) {
-            missing.add(new Account.Missing(address.toString(), words().label(path)));
-        }
-        Symbol symbol = numbered(words().symbol(path), path, index);
-        BenchUnit unit = sheet.experiment().slot(path).filter(Slot.Quantity.class::isInstance)
-                .map(slot -> ((Slot.Quantity) slot).unit()).orElseThrow();
-        if (sheet.byDifference(address)) {
-            return side(address, Role.GROSS, symbol, "with it").minus(side(address, Role.TARE, symbol, "without it"))
-                    .named(symbol, unit);
-        }
-        Role role = sheet.plain(address).map(Line::role).orElse(Role.READ);
-        return new Input(address + "." + role.key(), symbol, words().label(path), unit);
+        return quantity(Address.of(path, index));
+    }
+
+    private Expression quantity(Address address) {
+        String path = address.path();
+        Symbol symbol = numbered(words().symbol(path), address);
+        Slot.Quantity slot = (Slot.Quantity) slot(path);
+        Role role = sheet.way(address, conventions.in(Question.MASS)).orElseGet(() -> {
+            lacks(address);
+            return Role.READ;
+        });
+        return switch (role) {
+            case GROSS, TARE -> side(address, Role.GROSS, symbol, "with it").minus(side(address, Role.TARE, symbol, "without it"))
+                    .named(symbol, slot.unit());
+            case VOLUME -> poured(address, symbol).times(density()).named(symbol, slot.unit());
+            default -> new Input(address + "." + role.key(), symbol, words().label(path), slot.unit());
+        };
+    }
+
+    private Input poured(Address address, Symbol symbol) {
+        return new Input(address + "." + Role.VOLUME.key(), new Symbol("V", symbol.word()), words().label(address.path()) + ", volume",
+                BenchUnit.MILLILITRES);
     }
 
     private Input side(Address address, Role role, Symbol symbol, String words) {
@@ -58,41 +98,247 @@ public final class Draft {
                 words().label(address.path()) + ", " + words, BenchUnit.GRAMS);
     }
 
+    private Expression density() {
+        LiquidDensity inForce = conventions.in(Question.DENSITY);
+        return inForce.density(() -> quantity(CommonPlaces.DENSITY));
+    }
+
+    /** The volume of a liquid (mL): as read, or from its mass. */
+    public Expression volume(String path) {
+        Address address = address(path);
+        Symbol symbol = words().symbol(path);
+        return sheet.way(address, conventions.in(Question.MASS)).filter(Role.VOLUME::equals).isPresent() ? poured(address, symbol)
+                : quantity(address).over(density()).named(new Symbol("V", symbol.word()), BenchUnit.MILLILITRES);
+    }
+
     /** A quantity that may be left out. */
     public Optional<Expression> quantityIfGiven(String path) {
-        return sheet.filled(address(path, index(path))) ? Optional.of(quantity(path)) : Optional.empty();
+        return given(path) ? Optional.of(quantity(path)) : Optional.empty();
+    }
+
+    /** Whether anything stands in a slot. */
+    public boolean given(String path) {
+        return sheet.filled(address(path));
     }
 
     /** The answer to a choice; missing where nothing was chosen and it is not optional. */
     public Optional<String> choice(String path) {
-        Address address = address(path, index(path));
-        Optional<String> answer = sheet.stated(address);
-        if (answer.isEmpty() && !sheet.experiment().slot(path).map(Slot::optional).orElse(true)) {
-            missing.add(new Account.Missing(address.toString(), words().label(path)));
+        Optional<String> answer = sheet.stated(address(path));
+        if (answer.isEmpty() && !slot(path).optional()) {
+            lacks(address(path));
         }
         return answer;
     }
 
+    /** Whether a choice of one part was answered so. */
+    public boolean answered(String path, int index, String answer) {
+        Address address = Address.of(path, index);
+        if (!sheet.filled(address)) {
+            lacks(address);
+        }
+        return sheet.stated(address).filter(answer::equals).isPresent();
+    }
+
+    /** Whether a choice was answered so. */
+    public boolean chosen(String path, String answer) {
+        return choice(path).filter(answer::equals).isPresent();
+    }
+
+    /** What warming water takes, by the school in force. */
+    public WaterHeat water() {
+        return conventions.in(Question.WATER).with(() -> quantity(CommonPlaces.WATER));
+    }
+
+    /** The start that counts of what the calorimeter held (°C), by the school in force. */
+    public Expression start(String path) {
+        return change().start(quantity(path), watch(path));
+    }
+
+    /**
+     * The end that counts (°C), by the school in force.
+     *
+     * @param start    the start that counts
+     * @param startsAt path of the start as read
+     * @param path     path of the final reading
+     */
+    public Expression end(Expression start, String startsAt, String path) {
+        return change().end(start, quantity(path), watch(startsAt));
+    }
+
+    private TemperatureChange change() {
+        return conventions.in(Question.CHANGE);
+    }
+
+    private TemperatureChange.Watch watch(String startsAt) {
+        return new Watched(startsAt);
+    }
+
+    /** What was watched beside start and end, asked for only by the schools that need it. */
+    private final class Watched implements TemperatureChange.Watch {
+
+        private final String startsAt;
+
+        Watched(String startsAt) {
+            this.startsAt = startsAt;
+        }
+
+        @Override
+        public Expression read() {
+            return quantity(startsAt);
+        }
+
+        @Override
+        public Expression early() {
+            return quantity("drift/early");
+        }
+
+        @Override
+        public Expression fore() {
+            return quantity("drift/fore");
+        }
+
+        @Override
+        public Expression untilMixing() {
+            return quantity("drift/wait");
+        }
+
+        @Override
+        public Expression since() {
+            return quantity("drift/since");
+        }
+
+        @Override
+        public Expression later() {
+            return quantity("drift/later");
+        }
+
+        @Override
+        public Expression between() {
+            return quantity("drift/between");
+        }
+
+        @Override
+        public Expression reached() {
+            return quantity("drift/reached");
+        }
+
+        @Override
+        public Expression mean() {
+            return quantity("drift/mean");
+        }
+    }
+
+    /** Start of a solid from a bath (°C), by the school in force. */
+    public Expression fromBath(String bath, String read) {
+        Bath stood = choice(bath).map(each -> Bath.valueOf(each.toUpperCase(Locale.ROOT))).orElse(Bath.OTHER);
+        return conventions.in(Question.BATH).start(stood, () -> quantity(read), () -> quantity(CommonPlaces.PRESSURE));
+    }
+
+    /** The liquid and its calorimeter as parties, by the school in force. */
+    public List<Party> withCalorimeter(Contents contents) {
+        CalorimeterTreatment treatment = conventions.in(Question.CALORIMETER);
+        boolean material = treatment.needs() == CalorimeterTreatment.Needs.MATERIAL;
+        Optional<Expression> mass = material ? Optional.of(quantity(CommonPlaces.WALL_MASS)) : Optional.empty();
+        Optional<Expression> heat = material ? Optional.of(quantity(CommonPlaces.WALL_HEAT)) : Optional.empty();
+        Cup cup = sheet.calorimeter(trial).map(vessel -> vessel.cup(mass, heat))
+                .orElseGet(() -> new Cup("calorimeter", Optional.empty(), Optional.empty(), mass, heat));
+        return treatment.parties(cup, contents);
+    }
+
+    /** A single body of water in the calorimeter, with the calorimeter. */
+    public List<Party> waterInCalorimeter(Expression mass, Expression start, Expression end) {
+        Expression heat = water().specificHeat("water", start, end);
+        return withCalorimeter(Contents.of(List.of(Party.body("water", "water", mass, heat, start, end)), mass, heat, start, end));
+    }
+
+    /** What warms or cools of a solution, by the school in force. */
+    public List<Party> solution(List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
+        return conventions.in(Question.SOLUTION).parties(new Mixture(liquids, solids, end, water(), () -> quantity(CommonPlaces.SOLUTION)));
+    }
+
+    /** A solution in the calorimeter, with the calorimeter. */
+    public List<Party> solutionInCalorimeter(List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
+        Expression start = liquids.get(0).start();
+        Expression mass = liquids.stream().map(Mixture.Portion::mass).reduce(Expression::plus).orElseThrow();
+        Expression blended = liquids.size() == 1 ? start : liquids.stream().map(each -> each.mass().times(each.start()))
+                .reduce(Expression::plus).orElseThrow().over(mass).named(Symbol.of("T:start"), BenchUnit.DEGREES_CELSIUS);
+        return withCalorimeter(new Contents(solution(liquids, solids, end), mass,
+                water().specificHeat("solution", start, end), start, blended, end));
+    }
+
     /** Molar mass of the formula in a slot (g/mol). */
     public Expression molarMass(String path) {
-        return stated(path, BenchUnit.GRAMS_PER_MOLE);
+        return input(path, BenchUnit.GRAMS_PER_MOLE);
+    }
+
+    /** The formula in a slot; empty while it lacks. */
+    public Optional<ChemicalFormula> formula(String path) {
+        return sheet.stated(address(path)).map(ChemicalFormula::read);
+    }
+
+    /**
+     * How often a reagent stands in the equation of a slot; 1 while either lacks. An equation that has it on the other
+     * side only, or not at all, is a finding.
+     */
+    public int count(String equation, String formula) {
+        Optional<String> written = sheet.stated(address(equation));
+        if (written.isEmpty()) {
+            lacks(address(equation));
+        }
+        if (written.isEmpty() || formula(formula).isEmpty()) {
+            return 1;
+        }
+        ChemicalEquation read = ChemicalEquation.read(written.get());
+        ChemicalFormula sought = formula(formula).get();
+        return read.reagent(sought).map(ChemicalEquation.Term::count).orElseGet(() -> {
+            findings.add(Finding.refuse(read.onlyProduct(sought) ? "equation.backwards" : "equation.without-reagent", read.onlyProduct(sought)
+                    ? sought.text() + " stands only to the right of the arrow, so the equation is written backwards for this run, and "
+                    + "every sign would be the wrong way round. Write what was put together on the left."
+                    : sought.text() + " does not stand in the equation " + read.text() + ". Write it there as it is written here.")
+                    .at(address(equation).toString()));
+            return 1;
+        });
+    }
+
+    /** How often something is formed in the equation of a slot; 1 while it lacks. One that does not form it is a finding. */
+    public int produced(String equation, String formula) {
+        return sheet.stated(address(equation)).map(ChemicalEquation::read).map(read -> {
+            int count = read.products().stream().filter(term -> term.formula().sameAs(ChemicalFormula.read(formula)))
+                    .mapToInt(ChemicalEquation.Term::count).sum();
+            if (count == 0) {
+                findings.add(Finding.refuse("equation.without-product", "The equation " + read.text() + " forms no " + formula
+                        + ". Write what was put together on the left and what came of it on the right.").at(address(equation).toString()));
+            }
+            return Math.max(1, count);
+        }).orElse(1);
     }
 
     /** Result of the entry a slot refers to. */
     public Expression reference(String path) {
-        Address address = address(path, index(path));
-        Slot.Reference slot = (Slot.Reference) sheet.experiment().slot(path).orElseThrow();
+        Address address = address(path);
         boolean known = sheet.stated(address).map(sheet.setting().references()::get)
                 .flatMap(Setting.Referenced::value).isPresent();
         if (!known) {
             missing.add(new Account.Missing(address.toString(), words().label(path) + " (a result of that entry)"));
         }
-        return new Input(address + "." + Role.STATED.key(), words().symbol(path), words().label(path), slot.unit());
+        return new Input(address + "." + Role.STATED.key(), words().symbol(path), words().label(path), ((Slot.Reference) slot(path)).unit());
     }
 
     /** Specific heat of the substance chosen from the shelf in a slot (J/(g·°C)). */
     public Expression specificHeatOf(String path) {
-        return stated(path, BenchUnit.JOULES_PER_GRAM_DEGREE);
+        return input(path, BenchUnit.JOULES_PER_GRAM_DEGREE);
+    }
+
+    /** Specific heat of the substance chosen in a slot of one part (J/(g·°C)). */
+    public Expression specificHeatOf(String path, int index) {
+        return input(Address.of(path, index), BenchUnit.JOULES_PER_GRAM_DEGREE);
+    }
+
+    /** Specific heat of what a formula names (J/(g·°C)), where the shelf has it. */
+    public Optional<Supplier<Expression>> specificHeatOfFormula(String path) {
+        return formula(path).flatMap(formula -> ReferenceShelf.standard().byFormula(formula)).map(substance -> () ->
+                new Input("shelf:" + substance.key(), Symbol.of("c:" + substance.name()), "specific heat of " + substance.name(),
+                        BenchUnit.JOULES_PER_GRAM_DEGREE));
     }
 
     /** A value of the reference shelf. */
@@ -101,12 +347,16 @@ public final class Draft {
         return new Input("shelf:" + key, symbol, reference.name(), reference.unit());
     }
 
-    private Expression stated(String path, BenchUnit unit) {
-        Address address = address(path, index(path));
+    private Expression input(String path, BenchUnit unit) {
+        return input(address(path), unit);
+    }
+
+    private Expression input(Address address, BenchUnit unit) {
         if (!sheet.filled(address)) {
-            missing.add(new Account.Missing(address.toString(), words().label(path)));
+            lacks(address);
         }
-        return new Input(address + "." + Role.STATED.key(), words().symbol(path), words().label(path), unit);
+        return new Input(address + "." + Role.STATED.key(), numbered(words().symbol(address.path()), address),
+                words().label(address.path()), unit);
     }
 
     /** How many parts a repeated group has. */
@@ -114,40 +364,50 @@ public final class Draft {
         return sheet.parts(group);
     }
 
-    /** The calorimeter as a party, where the convention counts it and a constant is pinned. */
-    public Optional<Party> calorimeter(Conventions conventions, Expression start, Expression end) {
-        boolean counted = conventions.in(Question.CALORIMETER).counted();
-        return sheet.setting().calorimeter().filter(vessel -> counted && vessel.constant().isPresent())
-                .map(vessel -> Party.vessel("calorimeter", vessel.kind().words(), new Input(Sheet.CONSTANT,
-                        new Symbol("C", vessel.kind().words()), "calorimeter constant", BenchUnit.JOULES_PER_DEGREE),
-                        start, end));
+    /** Whether anything stands in a slot of one part. */
+    public boolean given(String path, int index) {
+        return sheet.filled(Address.of(path, index));
+    }
+
+    /** The number something comes to with what is on the sheet; empty while something lacks. */
+    public OptionalDouble value(Expression expression) {
+        return missing.isEmpty() ? OptionalDouble.of(new Computation(expression, sheet.bindings()).value()) : OptionalDouble.empty();
     }
 
     /** The finished books, or what is still missing. */
-    public Account ledger(List<Party> parties, Input unknown, Expression fill, Derived... derived) {
-        return missing.isEmpty() ? new Ledger(trial, parties, unknown, Optional.of(fill), List.of(derived))
-                : new Account.Incomplete(trial, missing.stream().distinct().toList());
+    public Account complete(Account drawnUp) {
+        return missing.isEmpty() && findings.isEmpty() ? drawnUp
+                : new Account.Incomplete(trial, missing.stream().distinct().toList(), findings.stream().distinct().toList());
+    }
+
+    /** Plain books over some parties. */
+    public Ledger ledger(List<Party> parties, Input unknown) {
+        return Ledger.of(trial, parties, unknown);
+    }
+
+    private void lacks(Address address) {
+        missing.add(new Account.Missing(address.toString(), words().label(address.path())));
     }
 
     private Words words() {
         return sheet.experiment().words();
     }
 
-    private Symbol numbered(Symbol symbol, String path, int index) {
-        return group(path).cardinality() == Cardinality.PER_PART
-                ? new Symbol(symbol.letter(), symbol.word() + " " + index) : symbol;
+    private Slot slot(String path) {
+        return sheet.experiment().slot(path).orElseThrow(() -> new IllegalStateException("no slot " + path));
     }
 
-    private int index(String path) {
-        return group(path).cardinality() == Cardinality.PER_TRIAL ? trial : 1;
+    private Symbol numbered(Symbol symbol, Address address) {
+        return group(address.group()).cardinality() == Cardinality.PER_PART
+                ? new Symbol(symbol.letter(), symbol.word() + " " + address.index()) : symbol;
     }
 
-    private Group group(String path) {
-        return sheet.experiment().group(path.substring(0, path.indexOf('/'))).orElseThrow();
+    private Group group(String key) {
+        return sheet.experiment().group(key).orElseThrow();
     }
 
-    private static Address address(String path, int index) {
-        int slash = path.indexOf('/');
-        return new Address(path.substring(0, slash), index, path.substring(slash + 1));
+    private Address address(String path) {
+        Address any = Address.of(path, 1);
+        return Address.of(path, sheet.index(group(any.group()), trial));
     }
 }

@@ -40,6 +40,16 @@ public interface Experiment {
         return List.of();
     }
 
+    /** Where the name of a trial's sample stands; empty where all trials are of one thing. */
+    default Optional<String> sampleName() {
+        return Optional.empty();
+    }
+
+    /** Where the reading stands that a prediction is compared with; empty where there is none. */
+    default Optional<String> finalReading() {
+        return Optional.empty();
+    }
+
     /** Draws up the books, one for each trial. */
     List<Account> accounts(Sheet sheet, Conventions conventions);
 

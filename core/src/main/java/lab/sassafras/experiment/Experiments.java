@@ -1,15 +1,14 @@
 package lab.sassafras.experiment;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.ServiceLoader;
 
-/** Every experiment on the class path. */
+/** Every experiment on the class path, in the order its service files name them, which is that of a class's year. */
 public final class Experiments {
 
     private static final List<Experiment> ALL = ServiceLoader.load(Experiment.class).stream()
-            .map(ServiceLoader.Provider::get).sorted(Comparator.comparing(each -> each.words().title())).toList();
+            .map(ServiceLoader.Provider::get).toList();
 
     private Experiments() {
     }

@@ -17,6 +17,10 @@ public record Group(String key, Cardinality cardinality, List<Slot> slots) {
         return new Group(key, Cardinality.PER_TRIAL, List.of(slots));
     }
 
+    public static Group perSample(String key, Slot... slots) {
+        return new Group(key, Cardinality.PER_SAMPLE, List.of(slots));
+    }
+
     public static Group perPart(String key, Slot... slots) {
         return new Group(key, Cardinality.PER_PART, List.of(slots));
     }

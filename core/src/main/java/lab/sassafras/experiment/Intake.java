@@ -5,10 +5,12 @@ import java.time.format.DateTimeParseException;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.ReferenceShelf;
 
@@ -17,6 +19,8 @@ import lab.sassafras.substance.ReferenceShelf;
  * becomes a line. Nothing is guessed and nothing is rounded.
  */
 public final class Intake {
+
+    private static final int LONGEST_NAME = 40;
 
     private final Sheet sheet;
 
@@ -58,18 +62,24 @@ public final class Intake {
 
     private Line number(Address address, Role role, Slot.Quantity slot, Given given) {
         TypedNumber typed = TypedNumber.read(given.text(), sheet.setting().figures().mark());
-        BenchUnit unit = unit(slot, given.unit());
+        Dimension dimension = slot.unit(role).dimension();
+        BenchUnit unit = unit(slot.unit(role), given.unit());
         double value = unit.toBench(typed.value());
-        slot.unit().dimension().floor().ifPresent(floor -> {
+        dimension.floor().ifPresent(floor -> {
             if (value < floor) {
-                throw new Refused(floor == 0 ? "A " + slot.unit().dimension().word() + " cannot be negative."
+                throw new Refused(floor == 0 ? "A " + dimension.word() + " cannot be negative."
                         : "Nothing is colder than " + Figures.POINT.fixed(floor, 2) + " °C.");
             }
         });
+        dimension.ceiling().ifPresent(ceiling -> {
+            if (value > ceiling) {
+                throw new Refused("A " + dimension.word() + " cannot be more than " + Figures.POINT.plain(ceiling) + " "
+                        + slot.unit(role).symbol() + ".");
+            }
+        });
         Optional<Instrument> instrument = role == Role.ASSUMED ? Optional.empty() : given.instrument();
-        instrument.filter(each -> each.unit().dimension() != slot.unit().dimension()).ifPresent(wrong -> {
-            throw new Refused(wrong.name() + " reads " + wrong.unit().dimension().word() + ", not "
-                    + slot.unit().dimension().word() + ".");
+        instrument.filter(each -> each.unit().dimension() != dimension).ifPresent(wrong -> {
+            throw new Refused(wrong.name() + " reads " + wrong.unit().dimension().word() + ", not " + dimension.word() + ".");
         });
         Line line = new Line(address, role, typed.text(), value, decimals(typed, unit), Optional.of(unit), instrument,
                 role == Role.ASSUMED ? assumedUncertainty(slot, given, unit) : OptionalDouble.empty(), given.who());
@@ -77,14 +87,14 @@ public final class Intake {
         return line;
     }
 
-    private static BenchUnit unit(Slot.Quantity slot, String symbol) {
+    private static BenchUnit unit(BenchUnit usual, String symbol) {
         if (symbol == null || symbol.isBlank()) {
             throw new Refused("The unit is missing. Say which unit the number is in, such as "
-                    + slot.unit().symbol() + ".");
+                    + usual.symbol() + ".");
         }
-        return BenchUnit.of(symbol).filter(unit -> unit.dimension() == slot.unit().dimension())
-                .orElseThrow(() -> new Refused("“" + symbol + "” is not a unit of " + slot.unit().dimension().word()
-                        + " used here. Use " + slot.unit().symbol() + "."));
+        return usual.sameDimension().stream().filter(unit -> unit.symbol().equals(symbol)).findFirst()
+                .orElseThrow(() -> new Refused("“" + symbol + "” is not a unit of " + usual.dimension().word()
+                        + " used here. Use " + usual.symbol() + "."));
     }
 
     private static int decimals(TypedNumber typed, BenchUnit unit) {
@@ -107,7 +117,7 @@ public final class Intake {
     }
 
     private void refuseNegativeDifference(Line line) {
-        if (line.role() != Role.GROSS && line.role() != Role.TARE) {
+        if (!line.role().half()) {
             return;
         }
         Role other = line.role() == Role.GROSS ? Role.TARE : Role.GROSS;
@@ -128,6 +138,12 @@ public final class Intake {
         }
         if (slot instanceof Slot.Formula) {
             ChemicalFormula.read(text);
+        } else if (slot instanceof Slot.Equation) {
+            ChemicalEquation.read(text);
+        } else if (slot instanceof Slot.Name && text.length() > LONGEST_NAME) {
+            throw new Refused("A name has at most " + LONGEST_NAME + " characters.");
+        } else if (slot instanceof Slot.Vessel && !sheet.setting().calorimeters().containsKey(text)) {
+            throw new Refused("“" + text + "” is not a vessel that can be used here.");
         } else if (slot instanceof Slot.Choice choice && !choice.options().contains(text)) {
             throw new Refused("“" + text + "” is not one of the answers: " + String.join(", ", choice.options()) + ".");
         } else if (slot instanceof Slot.FromShelf shelf && ReferenceShelf.standard().find(text)

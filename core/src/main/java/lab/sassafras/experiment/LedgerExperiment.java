@@ -1,6 +1,10 @@
 package lab.sassafras.experiment;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.convention.Conventions;
@@ -8,13 +12,17 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
 
-/** What experiments with one ledger for each trial have in common: a name, words beside the class, one unknown. */
+/**
+ * What experiments with one account for each trial have in common: a name, words beside the class, one unknown, and
+ * the places that come with the questions of convention they are sensitive to.
+ */
 public abstract class LedgerExperiment implements Experiment {
 
     private final String key;
     private final int method;
     private final BenchUnit unit;
     private final Words words = Words.beside(getClass());
+    private volatile Declared declared;
 
     /**
      * @param key    stable name
@@ -27,8 +35,52 @@ public abstract class LedgerExperiment implements Experiment {
         this.unit = unit;
     }
 
+    /** Its own slots. */
+    protected abstract List<Group> slots();
+
+    /** Its own steps, in the order of the work. */
+    protected abstract List<Step> steps();
+
     /** Draws up the books of one trial. */
-    protected abstract Account account(Draft draft, Conventions conventions);
+    protected abstract Account account(Draft draft);
+
+    /** The temperatures between which the calorimeter's contents went; empty where no temperature changes. */
+    protected Optional<Span> span() {
+        return Optional.empty();
+    }
+
+    /** Questions of convention it is sensitive to, beside those that follow from its slots. */
+    protected List<Question<?>> questions() {
+        return List.of(Question.WATER, Question.CALORIMETER);
+    }
+
+    /** Everything declared, put together once. */
+    private record Declared(List<Group> groups, List<Step> procedure, List<Question<?>> questions, Map<String, Group> byKey,
+                            Map<String, Slot> byPath, Optional<String> sampleName) {
+    }
+
+    private Declared declared() {
+        if (declared == null) {
+            List<Question<?>> questions = new ArrayList<>(questions());
+            span().ifPresent(any -> questions.add(Question.CHANGE));
+            List<Slot> slots = slots().stream().flatMap(group -> group.slots().stream()).toList();
+            questions.addAll(Question.ofWeighing(slots.stream().anyMatch(slot -> slot.roles().contains(Role.GROSS)),
+                    slots.stream().anyMatch(slot -> slot.roles().contains(Role.VOLUME))));
+            CommonPlaces common = new CommonPlaces(questions, span(), calorimeter());
+            declared = declare(common.with(slots()), common.around(steps()), List.copyOf(questions));
+        }
+        return declared;
+    }
+
+    private static Declared declare(List<Group> groups, List<Step> procedure, List<Question<?>> questions) {
+        Map<String, Group> byKey = new HashMap<>();
+        Map<String, Slot> byPath = new HashMap<>();
+        groups.forEach(group -> byKey.put(group.key(), group));
+        groups.forEach(group -> group.slots().forEach(slot -> byPath.put(group.key() + "/" + slot.key(), slot)));
+        return new Declared(groups, procedure, questions, Map.copyOf(byKey), Map.copyOf(byPath), groups.stream()
+                .flatMap(group -> group.slots().stream().filter(Slot.Name.class::isInstance).map(slot -> group.key() + "/" + slot.key()))
+                .findFirst());
+    }
 
     @Override
     public final String key() {
@@ -47,7 +99,12 @@ public abstract class LedgerExperiment implements Experiment {
 
     @Override
     public final Input unknown() {
-        return new Input("unknown", words.symbol("unknown"), words.get("unknown"), unit);
+        return unknown("unknown", unit);
+    }
+
+    /** What is sought where a convention asks for something else than usual; its words stand under the given key. */
+    protected final Input unknown(String word, BenchUnit in) {
+        return new Input("unknown", words.symbol(word), words.get(word), in);
     }
 
     @Override
@@ -56,8 +113,38 @@ public abstract class LedgerExperiment implements Experiment {
     }
 
     @Override
-    public List<Question<?>> conventions() {
-        return List.of(Question.WATER, Question.CALORIMETER);
+    public final List<Group> groups() {
+        return declared().groups();
+    }
+
+    @Override
+    public final List<Step> procedure() {
+        return declared().procedure();
+    }
+
+    @Override
+    public final List<Question<?>> conventions() {
+        return declared().questions();
+    }
+
+    @Override
+    public final Optional<Group> group(String name) {
+        return Optional.ofNullable(declared().byKey().get(name));
+    }
+
+    @Override
+    public final Optional<Slot> slot(String path) {
+        return Optional.ofNullable(declared().byPath().get(path));
+    }
+
+    @Override
+    public final Optional<String> sampleName() {
+        return declared().sampleName();
+    }
+
+    @Override
+    public final Optional<String> finalReading() {
+        return span().map(Span::end);
     }
 
     @Override
@@ -72,6 +159,6 @@ public abstract class LedgerExperiment implements Experiment {
 
     @Override
     public final List<Account> accounts(Sheet sheet, Conventions conventions) {
-        return IntStream.rangeClosed(1, sheet.trials()).mapToObj(trial -> account(sheet.draft(trial), conventions)).toList();
+        return IntStream.rangeClosed(1, sheet.trials()).mapToObj(trial -> account(sheet.draft(trial, conventions))).toList();
     }
 }

@@ -1,6 +1,6 @@
 package lab.sassafras.experiment;
 
-/** What one typed value is to its slot. A mass by difference keeps both of its readings. */
+/** What one typed value is to its slot. A mass by difference keeps both of its readings, a volume stays a volume. */
 public enum Role {
     /** Read directly: a mass after zeroing, a temperature on the thermometer. */
     READ("read"),
@@ -8,6 +8,8 @@ public enum Role {
     GROSS("gross"),
     /** The empty side of a weighing by difference. */
     TARE("tare"),
+    /** A volume of a liquid, which becomes a mass by its density. */
+    VOLUME("volume"),
     /** Not read but taken as known, with an uncertainty of its own. */
     ASSUMED("assumed"),
     /** A word, a formula, a moment or a reference. */
@@ -22,6 +24,11 @@ public enum Role {
     /** Stable name, for files. */
     public String key() {
         return key;
+    }
+
+    /** One of the two readings of a weighing by difference. */
+    public boolean half() {
+        return this == GROSS || this == TARE;
     }
 
     public static java.util.Optional<Role> of(String key) {

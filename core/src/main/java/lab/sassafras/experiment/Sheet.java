@@ -7,6 +7,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import lab.sassafras.convention.CalorimeterTreatment;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.MassWay;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.School;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.substance.ChemicalFormula;
@@ -17,9 +22,6 @@ import lab.sassafras.substance.ReferenceShelf;
  * Immutable. Later lines win over earlier ones in the same place, and the sheet says so.
  */
 public final class Sheet {
-
-    /** Name of the calorimeter constant among the inputs. */
-    static final String CONSTANT = "calorimeter";
 
     private final Experiment experiment;
     private final List<Line> lines;
@@ -78,9 +80,54 @@ public final class Sheet {
     public IntStream indices(Group group) {
         return IntStream.rangeClosed(1, switch (group.cardinality()) {
             case ONCE -> 1;
-            case PER_TRIAL -> trials();
+            case PER_TRIAL, PER_SAMPLE -> trials();
             case PER_PART -> parts(group.key());
-        });
+        }).filter(index -> group.cardinality() != Cardinality.PER_SAMPLE || firstOfSample(index) == index);
+    }
+
+    /** What the sample of a trial is called; empty where no names were given. */
+    public String sample(int trial) {
+        return experiment.sampleName().flatMap(path -> stated(Address.of(path, trial))).orElse("");
+    }
+
+    /** The first trial made with the same sample. */
+    public int firstOfSample(int trial) {
+        String name = sample(trial);
+        return IntStream.rangeClosed(1, trial).filter(other -> sample(other).equals(name)).findFirst().orElse(trial);
+    }
+
+    /** The index a group has for a trial. */
+    public int index(Group group, int trial) {
+        return switch (group.cardinality()) {
+            case PER_TRIAL -> trial;
+            case PER_SAMPLE -> firstOfSample(trial);
+            case ONCE, PER_PART -> 1;
+        };
+    }
+
+    /** What was chosen, typed or named in a slot, as it holds for a trial. */
+    public Optional<String> stated(String path, int trial) {
+        return stated(here(path, trial));
+    }
+
+    /** The number that counts in a slot, as it holds for a trial. */
+    public Optional<Line> plain(String path, int trial) {
+        return plain(here(path, trial));
+    }
+
+    private Address here(String path, int trial) {
+        Address any = Address.of(path, 1);
+        return experiment.group(any.group()).map(group -> Address.of(path, index(group, trial))).orElse(any);
+    }
+
+    /** The final temperature foretold before mixing. */
+    public Optional<Line> prediction() {
+        return plain(Address.of(CommonPlaces.PREDICTION, 1));
+    }
+
+    /** The vessel a trial used. */
+    public Optional<Calorimeter> calorimeter(int trial) {
+        return stated(CommonPlaces.VESSEL, trial).map(setting.calorimeters()::get).or(setting::calorimeter);
     }
 
     /** Whether the slot at an address has all it needs. */
@@ -102,9 +149,40 @@ public final class Sheet {
         return last == Role.GROSS || last == Role.TARE;
     }
 
-    /** The line a plain quantity goes by: the last one read or assumed. */
+    /** How a quantity counts: in the way in force where it was got so, else in the way given last; empty while it lacks. */
+    public Optional<Role> way(Address address, MassWay inForce) {
+        List<Line> here = at(address);
+        boolean pair = line(address, Role.GROSS).isPresent() && line(address, Role.TARE).isPresent();
+        List<Role> got = here.stream().map(Line::role).filter(role -> !role.half() || pair)
+                .map(role -> role.half() ? Role.GROSS : role).toList();
+        return got.stream().filter(role -> inForce == wayOf(role)).findFirst()
+                .or(() -> got.stream().reduce((earlier, later) -> later));
+    }
+
+    private static MassWay wayOf(Role role) {
+        return switch (role) {
+            case GROSS, TARE -> MassWay.DIFFERENCE;
+            case VOLUME -> MassWay.VOLUME;
+            case READ -> MassWay.ZEROED;
+            case ASSUMED, STATED -> MassWay.AS_GIVEN;
+        };
+    }
+
+    /** Whether the readings and the vessel could tell a school from the one in force. */
+    public boolean allows(Question<?> question, School school) {
+        if (school instanceof MassWay way) {
+            return lines.stream().anyMatch(line -> wayOf(line.role()) == way);
+        }
+        if (question.equals(Question.DENSITY)) {
+            return lines.stream().anyMatch(line -> line.role() == Role.VOLUME);
+        }
+        return !(school instanceof CalorimeterTreatment treatment)
+                || setting.calorimeter().filter(vessel -> vessel.serves(treatment.needs())).isPresent();
+    }
+
+    /** The line a plain quantity goes by: the last one given that is not half of a pair. */
     public Optional<Line> plain(Address address) {
-        return at(address).stream().filter(line -> line.role() == Role.READ || line.role() == Role.ASSUMED)
+        return at(address).stream().filter(line -> !line.role().half() && line.role() != Role.STATED)
                 .reduce((earlier, later) -> later);
     }
 
@@ -115,35 +193,38 @@ public final class Sheet {
     }
 
     /** A fresh draft of the books of one trial. */
-    public Draft draft(int trial) {
-        return new Draft(this, trial);
+    public Draft draft(int trial, Conventions conventions) {
+        return new Draft(this, trial, conventions);
     }
 
-    /** Every number on the sheet with its uncertainty, by input name. */
+    /** Every number on the sheet with its uncertainty, by input name, over those of the reference shelf. */
     public Bindings bindings() {
         Map<String, Measured> values = new LinkedHashMap<>();
-        ReferenceShelf.standard().properties().forEach(each -> values.put("shelf:" + each.key(), each.asInput()));
         for (Line line : lines) {
-            Optional<Slot> slot = experiment.slot(line.address().path());
             if (line.role() != Role.STATED) {
                 values.put(line.key(), perTrial(line) ? line.measured()
                         : line.measured().heldInCommon(line.key(), experiment.words().label(line.address().path())));
-            } else if (slot.filter(Slot.Formula.class::isInstance).isPresent()) {
-                values.put(line.key(), Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
-            } else if (slot.filter(Slot.FromShelf.class::isInstance).isPresent()) {
-                values.put(line.key(), ReferenceShelf.standard().find(line.text()).orElseThrow().specificHeatOnRecord().asInput());
-            } else if (slot.filter(Slot.Reference.class::isInstance).isPresent()) {
-                referenced(line).ifPresent(value -> values.put(line.key(), value));
+            } else {
+                stated(line).ifPresent(value -> values.put(line.key(), value));
             }
         }
-        setting.calorimeter().flatMap(Calorimeter::constant).ifPresent(pinned -> values.put(CONSTANT,
-                pinned.value().heldInCommon("calibration:" + pinned.key(), "calorimeter constant")));
-        return Bindings.of(values);
+        setting.calorimeter().ifPresent(vessel -> vessel.bind(values));
+        setting.calorimeters().values().forEach(vessel -> vessel.bind(values));
+        return Bindings.of(values).over(ReferenceShelf.standard().inputs());
     }
 
-    private Optional<Measured> referenced(Line line) {
-        return Optional.ofNullable(setting.references().get(line.text())).flatMap(Setting.Referenced::value)
-                .map(value -> value.heldInCommon("entry:" + line.text(), "result of another entry"));
+    /** The number a word stands for: a formula its molar mass, a name of the shelf its specific heat, a reference its result. */
+    private Optional<Measured> stated(Line line) {
+        Slot slot = experiment.slot(line.address().path()).orElseThrow();
+        if (slot instanceof Slot.Formula) {
+            return Optional.of(Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
+        }
+        if (slot instanceof Slot.FromShelf) {
+            return ReferenceShelf.standard().find(line.text()).map(each -> each.specificHeatOnRecord().asInput());
+        }
+        return slot instanceof Slot.Reference ? Optional.ofNullable(setting.references().get(line.text()))
+                .flatMap(Setting.Referenced::value).map(value -> value.heldInCommon("entry:" + line.text(), "result of another entry"))
+                : Optional.empty();
     }
 
     private boolean perTrial(Line line) {
@@ -153,20 +234,23 @@ public final class Sheet {
 
     /** The steps of one trial in order, each at its address; steps whose condition fails are left out. */
     public List<Ask> asks(int trial) {
-        List<Ask> asks = new ArrayList<>();
-        for (Step step : experiment.procedure()) {
-            String key = step.path().substring(0, step.path().indexOf('/'));
-            Group group = experiment.group(key).orElseThrow();
-            String slot = step.path().substring(key.length() + 1);
-            boolean onlyFirst = group.cardinality() != Cardinality.PER_TRIAL;
-            if (!onlyFirst || trial == 1) {
-                indices(group).filter(index -> onlyFirst || index == trial)
-                        .mapToObj(index -> new Address(key, index, slot))
-                        .filter(address -> asked(step, address))
-                        .forEach(address -> asks.add(new Ask(step, address)));
-            }
-        }
-        return asks;
+        return steps(trial).filter(ask -> !ask.step().aside() || filled(ask.address())).toList();
+    }
+
+    /** What may be added to a trial and was not. */
+    public List<Ask> asides(int trial) {
+        return steps(trial).filter(ask -> ask.step().aside() && !filled(ask.address())).toList();
+    }
+
+    private Stream<Ask> steps(int trial) {
+        return experiment.procedure().stream().filter(step -> step.under().map(under -> under.holds(setting.conventions()))
+                .orElse(true)).flatMap(step -> {
+            Group group = experiment.group(Address.of(step.path(), 1).group()).orElseThrow();
+            boolean each = group.cardinality() == Cardinality.PER_TRIAL || group.cardinality() == Cardinality.PER_SAMPLE;
+            return indices(group).filter(index -> each ? index == trial : trial == 1)
+                    .mapToObj(index -> Address.of(step.path(), index)).filter(address -> asked(step, address))
+                    .map(address -> new Ask(step, address));
+        });
     }
 
     /** One step at its address. */
@@ -175,10 +259,9 @@ public final class Sheet {
 
     private boolean asked(Step step, Address address) {
         return step.condition().map(condition -> {
-            Group group = experiment.group(condition.path().substring(0, condition.path().indexOf('/'))).orElseThrow();
+            Group group = experiment.group(Address.of(condition.path(), 1).group()).orElseThrow();
             int index = group.cardinality() == Cardinality.ONCE ? 1 : address.index();
-            String slot = condition.path().substring(condition.path().indexOf('/') + 1);
-            return stated(new Address(group.key(), index, slot)).filter(condition.answer()::equals).isPresent();
+            return stated(Address.of(condition.path(), index)).filter(condition.answers()::contains).isPresent();
         }).orElse(true);
     }
 }

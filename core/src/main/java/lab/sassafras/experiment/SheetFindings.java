@@ -1,17 +1,22 @@
 package lab.sassafras.experiment;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Finding;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 
 /** What the lines of a sheet themselves give rise to, before any account is drawn up. */
 public final class SheetFindings {
+
+    /** Relative distance from every accepted value from which a typed constant is questioned. */
+    private static final double FAR_FROM_ACCEPTED = 0.003;
 
     private final Sheet sheet;
     private final Words words;
@@ -32,7 +37,9 @@ public final class SheetFindings {
         for (Line line : sheet.lines()) {
             outsideRange(line).ifPresent(findings::add);
             decimals(line).ifPresent(findings::add);
+            unaccepted(line).ifPresent(findings::add);
         }
+        latePrediction().ifPresent(findings::add);
         sheet.lines().stream().map(Line::address).distinct().forEach(address -> {
             conflict(address).ifPresent(findings::add);
             negativeDifference(address).ifPresent(findings::add);
@@ -63,6 +70,28 @@ public final class SheetFindings {
         return Optional.of(Finding.note("reading.decimals", label(line) + " was written as " + line.text() + "; "
                 + instrument.name() + " shows " + shown + " decimal" + (shown == 1 ? "" : "s")
                 + ". Record every decimal it shows.").at(line.address().toString()));
+    }
+
+    /** A constant typed from a handbook that no handbook has, as after two digits were swapped. */
+    private Optional<Finding> unaccepted(Line line) {
+        List<Double> accepted = sheet.experiment().slot(line.address().path()).filter(Slot.Quantity.class::isInstance)
+                .map(slot -> ((Slot.Quantity) slot).accepted()).orElse(List.of());
+        if (accepted.isEmpty() || accepted.stream().anyMatch(each -> Math.abs(line.value() - each) <= FAR_FROM_ACCEPTED * each)) {
+            return Optional.empty();
+        }
+        double nearest = accepted.stream().min(Comparator.comparingDouble(each -> Math.abs(each - line.value()))).orElseThrow();
+        return Optional.of(Finding.question("constant.unaccepted", label(line) + " was typed as " + line.text() + " "
+                + line.unit().map(BenchUnit::symbol).orElse("") + ", more than 0.3 % from every value in use; the nearest is "
+                + figures.plain(nearest) + ". Were two digits exchanged?").at(line.address().toString()));
+    }
+
+    /** A prediction is one only as long as the final reading is not known. */
+    private Optional<Finding> latePrediction() {
+        Optional<Line> prediction = sheet.prediction();
+        Optional<Line> read = sheet.experiment().finalReading().flatMap(path -> sheet.plain(path, 1));
+        return prediction.filter(line -> read.filter(last -> sheet.lines().indexOf(last) < sheet.lines().indexOf(line)).isPresent())
+                .map(line -> Finding.note("prediction.late", "The prediction was written down after the final temperature was read.")
+                        .at(line.address().toString()));
     }
 
     private Optional<Finding> conflict(Address address) {

@@ -9,8 +9,13 @@ import java.util.Optional;
 import java.util.Properties;
 import lab.sassafras.expression.Symbol;
 
-/** An experiment's block of words: {@code words.properties} (UTF-8) beside its class. */
+/**
+ * An experiment's block of words: {@code words.properties} (UTF-8) beside its class, over the words for places every
+ * experiment may have.
+ */
 public final class Words {
+
+    private static final Properties COMMON = read(Words.class, new Properties());
 
     private final Properties properties;
     private final String origin;
@@ -21,16 +26,19 @@ public final class Words {
     }
 
     public static Words beside(Class<?> experiment) {
-        Properties properties = new Properties();
-        try (InputStream in = experiment.getResourceAsStream("words.properties")) {
+        return new Words(read(experiment, new Properties(COMMON)), experiment.getName());
+    }
+
+    private static Properties read(Class<?> beside, Properties into) {
+        try (InputStream in = beside.getResourceAsStream("words.properties")) {
             if (in == null) {
-                throw new IllegalStateException("no words.properties beside " + experiment.getName());
+                throw new IllegalStateException("no words.properties beside " + beside.getName());
             }
-            properties.load(new InputStreamReader(in, StandardCharsets.UTF_8));
+            into.load(new InputStreamReader(in, StandardCharsets.UTF_8));
+            return into;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return new Words(properties, experiment.getName());
     }
 
     /** @throws IllegalStateException for a word nobody wrote */

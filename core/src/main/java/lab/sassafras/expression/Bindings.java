@@ -5,30 +5,37 @@ import java.util.Map;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.Measured;
 
-/** The numbers that go into the inputs of an expression, by key. */
-public record Bindings(Map<String, Measured> values) {
-
-    public Bindings {
-        values = Map.copyOf(values);
-    }
+/**
+ * The numbers that go into the inputs of an expression, by key.
+ *
+ * @param values  given for this account
+ * @param beneath what holds where this account gives nothing, such as the handbook
+ */
+public record Bindings(Map<String, Measured> values, Map<String, Measured> beneath) {
 
     public static Bindings of(Map<String, Measured> values) {
-        return new Bindings(values);
+        return new Bindings(Map.copyOf(values), Map.of());
     }
 
     /** @throws IllegalStateException for an input nobody bound: a fault in the program, never in the readings */
     public Measured of(Input input) {
         Measured measured = values.get(input.key());
+        measured = measured == null ? beneath.get(input.key()) : measured;
         if (measured == null) {
             throw new IllegalStateException("no value bound for " + input.key());
         }
         return measured;
     }
 
+    /** These laid over values that hold where nothing else is given; that map is not copied and must not change. */
+    public Bindings over(Map<String, Measured> handbook) {
+        return new Bindings(values, handbook);
+    }
+
     public Bindings with(String key, Measured measured) {
         Map<String, Measured> more = new LinkedHashMap<>(values);
         more.put(key, measured);
-        return new Bindings(more);
+        return new Bindings(more, beneath);
     }
 
     /** The same, one input's value moved by a step (bench unit). */

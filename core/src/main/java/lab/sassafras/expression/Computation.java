@@ -8,40 +8,29 @@ import lab.sassafras.expression.Estimate.Contribution;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
-import org.hipparchus.analysis.differentiation.Gradient;
 
 /** An expression with the numbers that go into it: its value, its exact derivatives, its uncertainty. */
 public final class Computation {
 
-    private final Expression expression;
-    private final Bindings bindings;
-    private final List<Input> inputs;
+    private final Tape tape;
+    private final List<Measured> bound;
+    private final double[] run;
 
     public Computation(Expression expression, Bindings bindings) {
-        this.expression = expression;
-        this.bindings = bindings;
-        this.inputs = List.copyOf(expression.inputs());
+        this.tape = Tape.of(expression);
+        this.bound = tape.inputs().stream().map(bindings::of).toList();
+        this.run = tape.run(bound.stream().mapToDouble(Measured::value).toArray());
     }
 
     /** The value (bench unit of the expression); NaN or infinite where it has none. */
     public double value() {
-        return expression.read(new NumberReading(input -> bindings.of(input).value()));
-    }
-
-    /** The value and its derivative by each input, in one pass. */
-    private Gradient gradient() {
-        Map<String, Gradient> variables = new LinkedHashMap<>();
-        for (int i = 0; i < inputs.size(); i++) {
-            variables.put(inputs.get(i).key(),
-                    Gradient.variable(inputs.size(), i, bindings.of(inputs.get(i)).value()));
-        }
-        return expression.read(new DerivativeReading(inputs.size(), input -> variables.get(input.key())));
+        return tape.result(run);
     }
 
     /** Derivative by one input (unit of the result per unit of the input); 0 where it does not enter. */
     public double derivative(Input input) {
-        int at = inputs.indexOf(input);
-        return at < 0 ? 0 : gradient().getPartialDerivative(at);
+        int at = tape.inputs().stream().map(Input::key).toList().indexOf(input.key());
+        return at < 0 ? 0 : tape.derivatives(run)[at];
     }
 
     /**
@@ -49,19 +38,20 @@ public final class Computation {
      * ways into the result, which is where an offset cancels in a difference.
      */
     public Estimate estimate() {
-        Gradient gradient = gradient();
+        double[] slopes = tape.derivatives(run);
         List<Contribution> contributions = new ArrayList<>();
         Map<Shared, Double> shared = new LinkedHashMap<>();
         double fourthPowers = 0;
-        for (int i = 0; i < inputs.size(); i++) {
-            Input input = inputs.get(i);
-            Measured measured = bindings.of(input);
-            double slope = gradient.getPartialDerivative(i);
+        for (int i = 0; i < slopes.length; i++) {
+            Input input = tape.inputs().get(i);
+            Measured measured = bound.get(i);
+            double slope = slopes[i];
             double own = Math.abs(slope) * measured.ownUncertainty();
             contributions.add(new Contribution(input.key(), input.label(), slope, own, null));
             fourthPowers += Math.pow(own, 4) / measured.degreesOfFreedom();
-            measured.shares().forEach(share ->
-                    shared.merge(share.source(), slope * share.sensitivity(), Double::sum));
+            for (Measured.Share share : measured.shares()) {
+                shared.merge(share.source(), slope * share.sensitivity(), Double::sum);
+            }
         }
         for (Map.Entry<Shared, Double> each : shared.entrySet()) {
             Shared source = each.getKey();
@@ -71,6 +61,6 @@ public final class Computation {
         }
         double variance = contributions.stream().mapToDouble(each -> each.uncertainty() * each.uncertainty()).sum();
         double dof = fourthPowers > 0 ? variance * variance / fourthPowers : Double.POSITIVE_INFINITY;
-        return new Estimate(gradient.getValue(), Math.sqrt(variance), dof, contributions);
+        return new Estimate(value(), Math.sqrt(variance), dof, contributions);
     }
 }

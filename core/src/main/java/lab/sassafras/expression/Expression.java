@@ -1,5 +1,6 @@
 package lab.sassafras.expression;
 
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -34,6 +35,15 @@ public sealed interface Expression {
     /** This expression as a step of the working with a name of its own. */
     default Named named(Symbol symbol, BenchUnit unit) {
         return new Named(symbol, unit, this);
+    }
+
+    /** The same tree with an input replaced by what it was found to be. */
+    default Expression with(Input sought, Expression found) {
+        return read(new Substitution(sought, found));
+    }
+
+    default boolean contains(Input input) {
+        return inputs().stream().anyMatch(each -> each.key().equals(input.key()));
     }
 
     static Expression number(double value, String text) {
@@ -94,7 +104,7 @@ public sealed interface Expression {
 
         @Override
         public <T> T read(Interpretation<T> interpretation) {
-            return interpretation.sum(terms.stream().map(term -> term.read(interpretation)).toList());
+            return interpretation.sum(each(terms, interpretation));
         }
     }
 
@@ -112,7 +122,7 @@ public sealed interface Expression {
 
         @Override
         public <T> T read(Interpretation<T> interpretation) {
-            return interpretation.product(factors.stream().map(factor -> factor.read(interpretation)).toList());
+            return interpretation.product(each(factors, interpretation));
         }
     }
 
@@ -136,5 +146,44 @@ public sealed interface Expression {
         public <T> T read(Interpretation<T> interpretation) {
             return interpretation.applied(function, argument.read(interpretation));
         }
+    }
+
+    /**
+     * The least of several, such as the reagent that runs out first. Where two are equal it has a kink, and its
+     * derivative is that of the first.
+     */
+    record Least(List<Expression> parts) implements Expression {
+        public Least {
+            parts = List.copyOf(parts);
+        }
+
+        @Override
+        public <T> T read(Interpretation<T> interpretation) {
+            return interpretation.least(each(parts, interpretation));
+        }
+    }
+
+    /**
+     * The value of an unknown at which a balance is zero, where the unknown does not enter in a straight line. Found
+     * by bracketing (Hipparchus, nth-order Brent); NaN where the balance keeps its sign between the bounds.
+     *
+     * @param unknown what is sought; it is no input of this node
+     * @param balance what is to be zero
+     * @param low     lower bound (unit of the unknown)
+     * @param high    upper bound (unit of the unknown)
+     */
+    record Root(Input unknown, Expression balance, double low, double high) implements Expression {
+        @Override
+        public <T> T read(Interpretation<T> interpretation) {
+            return interpretation.root(this, () -> balance.read(interpretation));
+        }
+    }
+
+    private static <T> List<T> each(List<Expression> parts, Interpretation<T> interpretation) {
+        List<T> read = new ArrayList<>(parts.size());
+        for (Expression part : parts) {
+            read.add(part.read(interpretation));
+        }
+        return read;
     }
 }

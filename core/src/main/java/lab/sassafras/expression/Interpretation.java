@@ -5,6 +5,7 @@ import java.util.function.Supplier;
 import lab.sassafras.expression.Expression.Constant;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Expression.Root;
 
 /**
  * One way of reading a formula: what each kind of node becomes, given what its parts became.
@@ -29,6 +30,11 @@ public interface Interpretation<T> {
     T quotient(T dividend, T divisor);
 
     T negative(T body);
+
+    T least(List<T> parts);
+
+    /** A value found by bringing a balance to zero; readings that only want the value leave the balance unread. */
+    T root(Root root, Supplier<T> balance);
 
     T applied(SmoothFunction function, T argument);
 }

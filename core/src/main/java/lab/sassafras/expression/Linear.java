@@ -5,9 +5,13 @@ import java.util.Optional;
 import java.util.function.BinaryOperator;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import lab.sassafras.expression.Expression.Constant;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Expression.Negative;
+import lab.sassafras.expression.Expression.Product;
+import lab.sassafras.expression.Expression.Sum;
 
 /**
  * A tree split in one unknown: rest + coefficient · unknown. An absent part is zero.
@@ -57,6 +61,31 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
         return other.isEmpty() ? one : Optional.of(join.apply(one.get(), other.get()));
     }
 
+    /** Minus an expression, with a minus in front of a product or of a whole sum pulled out, as a person would write it. */
+    public static Expression negated(Expression body) {
+        Expression plain = signed(body);
+        return plain instanceof Negative negative ? negative.body() : plain.negated();
+    }
+
+    private static Expression sum(Expression one, Expression other) {
+        return one instanceof Sum first ? new Sum(Stream.concat(first.terms().stream(), Stream.of(other)).toList()) : one.plus(other);
+    }
+
+    private static Expression difference(Expression one, Expression other) {
+        return signed(other) instanceof Negative negative ? one.plus(negative.body()) : one.minus(other);
+    }
+
+    private static Expression signed(Expression body) {
+        if (body instanceof Product product && product.factors().stream().filter(Negative.class::isInstance).count() == 1) {
+            return new Product(product.factors().stream().map(each -> each instanceof Negative minus ? minus.body() : each).toList())
+                    .negated();
+        }
+        if (body instanceof Sum sum && sum.terms().stream().map(Linear::signed).allMatch(Negative.class::isInstance)) {
+            return new Sum(sum.terms().stream().map(Linear::signed).map(each -> ((Negative) each).body()).toList()).negated();
+        }
+        return body;
+    }
+
     private record Split(Input unknown) implements Interpretation<Linear> {
 
         @Override
@@ -79,13 +108,13 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
 
         @Override
         public Linear sum(List<Linear> terms) {
-            return terms.stream().reduce((a, b) -> a.with(b, Expression::plus, UnaryOperator.identity()))
+            return terms.stream().reduce((a, b) -> a.with(b, Linear::sum, UnaryOperator.identity()))
                     .orElse(new Linear(true, Optional.empty(), Optional.empty()));
         }
 
         @Override
         public Linear difference(Linear minuend, Linear subtrahend) {
-            return minuend.with(subtrahend, Expression::minus, Expression::negated);
+            return minuend.with(subtrahend, Linear::difference, Linear::negated);
         }
 
         @Override
@@ -95,10 +124,15 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
 
         private Linear times(Linear one, Linear other) {
             if (one.free() && one.rest.isPresent()) {
-                return other.each(part -> isOne(part) ? one.restOrZero() : one.restOrZero().times(part));
+                return other.each(part -> isOne(part) ? one.restOrZero() : product(one.restOrZero(), part));
             }
-            return other.free() ? one.each(part -> isOne(part) ? other.restOrZero() : part.times(other.restOrZero()))
+            return other.free() ? one.each(part -> isOne(part) ? other.restOrZero() : product(part, other.restOrZero()))
                     : CROOKED;
+        }
+
+        private static Expression product(Expression one, Expression other) {
+            return one instanceof Product first ? new Product(Stream.concat(first.factors().stream(), Stream.of(other)).toList())
+                    : one.times(other);
         }
 
         @Override
@@ -108,12 +142,23 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
 
         @Override
         public Linear negative(Linear body) {
-            return body.each(Expression::negated);
+            return body.each(Linear::negated);
         }
 
         @Override
         public Linear applied(SmoothFunction function, Linear argument) {
             return argument.free() ? known(new Expression.Applied(function, argument.restOrZero())) : CROOKED;
+        }
+
+        @Override
+        public Linear least(List<Linear> parts) {
+            return parts.stream().allMatch(Linear::free)
+                    ? known(new Expression.Least(parts.stream().map(Linear::restOrZero).toList())) : CROOKED;
+        }
+
+        @Override
+        public Linear root(Expression.Root root, Supplier<Linear> balance) {
+            return root.inputs().stream().anyMatch(input -> input.key().equals(unknown.key())) ? CROOKED : known(root);
         }
 
         private static boolean isOne(Expression part) {

@@ -5,6 +5,7 @@ import java.util.function.Supplier;
 import lab.sassafras.expression.Expression.Constant;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Expression.Root;
 
 /** A reading that makes nothing of a tree but passes every node, for collecting. */
 interface Walk extends Interpretation<Void> {
@@ -47,6 +48,16 @@ interface Walk extends Interpretation<Void> {
     @Override
     default Void negative(Void body) {
         return null;
+    }
+
+    @Override
+    default Void least(List<Void> parts) {
+        return null;
+    }
+
+    @Override
+    default Void root(Root root, Supplier<Void> balance) {
+        return balance.get();
     }
 
     @Override

@@ -12,10 +12,11 @@ import lab.sassafras.expression.Expression.Named;
  * Reads one step of a tree as written arithmetic. Named steps inside it are written by name or by number and not
  * opened.
  *
+ * @param script letters and units
  * @param inputs how an input is written
  * @param steps  how a named step is written
  */
-record Wording(Notation notation, Function<Input, Phrase> inputs, Function<Named, Phrase> steps)
+record Wording(Notation notation, Script script, Function<Input, Phrase> inputs, Function<Named, Phrase> steps)
         implements Interpretation<Phrase> {
 
     @Override
@@ -26,7 +27,7 @@ record Wording(Notation notation, Function<Input, Phrase> inputs, Function<Named
     @Override
     public Phrase constant(Constant constant) {
         return Phrase.atom(notation.number(constant.text()),
-                constant.unit().symbol().isEmpty() ? "" : notation.unit(constant.unit().symbol()));
+                constant.unit().symbol().isEmpty() ? "" : notation.unit(script.unit(constant.unit().symbol())));
     }
 
     @Override
@@ -77,7 +78,17 @@ record Wording(Notation notation, Function<Input, Phrase> inputs, Function<Named
     }
 
     @Override
+    public Phrase least(List<Phrase> parts) {
+        return Phrase.atom(parts.stream().map(Phrase::whole).collect(Collectors.joining(" or ", "the smaller of ", "")), "");
+    }
+
+    @Override
+    public Phrase root(Expression.Root root, Supplier<Phrase> balance) {
+        return Phrase.atom("the " + notation.symbol(script.symbol(root.unknown().symbol())) + " at which " + balance.get().whole() + " = 0", "");
+    }
+
+    @Override
     public Phrase applied(SmoothFunction function, Phrase argument) {
-        return Phrase.atom(notation.symbol(function.symbol()) + "(" + argument.whole() + ")", "");
+        return Phrase.atom(notation.symbol(script.symbol(function.symbol())) + "(" + argument.whole() + ")", "");
     }
 }

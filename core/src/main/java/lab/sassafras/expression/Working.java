@@ -16,8 +16,12 @@ import lab.sassafras.measure.Measured;
 /**
  * The working as a person would write it: for each step the law, the numbers with their units put in, the result with
  * its sign in words. It is read from the very tree that was computed.
+ *
+ * @param opening      line the books open with; empty where there is none
+ * @param openingLatex the same for LaTeX
+ * @param lines        the steps, inner ones first
  */
-public record Working(List<Line> lines) {
+public record Working(String opening, String openingLatex, List<Line> lines) {
 
     /**
      * One step.
@@ -34,10 +38,20 @@ public record Working(List<Line> lines) {
 
     /** Writes out every named step of a result, inner ones first. */
     public static Working of(Expression result, Bindings bindings, Figures figures) {
+        return of(result, bindings, figures, Script.PLAIN);
+    }
+
+    /** As above, with letters and units written another way. */
+    public static Working of(Expression result, Bindings bindings, Figures figures, Script script) {
         Map<String, Named> steps = new LinkedHashMap<>();
         result.read(new Steps(steps));
-        Writer writer = new Writer(bindings, figures, shownStep(result, bindings));
-        return new Working(steps.values().stream().map(writer::line).toList());
+        Writer writer = new Writer(bindings, figures, script, shownStep(result, bindings));
+        return new Working("", "", steps.values().stream().map(writer::line).toList());
+    }
+
+    /** The same, opened with the books. */
+    public Working opened(String text, String latex) {
+        return new Working(text, latex, lines);
     }
 
     /** Half a step in the last place the result is shown with, as a part of the result. */
@@ -49,7 +63,7 @@ public record Working(List<Line> lines) {
     /** Plain text, aligned at the equals sign. */
     public String text() {
         int width = lines.stream().mapToInt(line -> line.name().length()).max().orElse(0);
-        StringBuilder out = new StringBuilder();
+        StringBuilder out = new StringBuilder(opening.isEmpty() ? "" : opening + "\n");
         for (Line line : lines) {
             out.append(line.name()).append(" ".repeat(width - line.name().length()));
             for (String right : rights(line)) {
@@ -63,7 +77,7 @@ public record Working(List<Line> lines) {
     /** For LaTeX: one aligned block. */
     public String latex() {
         return lines.stream().map(Line::latex)
-                .collect(Collectors.joining(" \\\\\n", "\\begin{aligned}\n", "\n\\end{aligned}\n"));
+                .collect(Collectors.joining(" \\\\\n", "\\begin{aligned}\n" + (openingLatex.isEmpty() ? "" : "& " + openingLatex + " \\\\\n"), "\n\\end{aligned}\n"));
     }
 
     /** What stands right of the equals signs of one step, repeats left out. */
@@ -76,24 +90,24 @@ public record Working(List<Line> lines) {
         return rights;
     }
 
-    private record Writer(Bindings bindings, Figures figures, double shownStep) {
+    private record Writer(Bindings bindings, Figures figures, Script script, double shownStep) {
 
         Line line(Named step) {
             String law = body(step, Notation.PLAIN, false);
             String numbers = body(step, Notation.PLAIN, true);
             double value = new Computation(step, bindings).value();
-            String latex = Notation.LATEX.symbol(step.symbol()) + " &= " + body(step, Notation.LATEX, false)
+            String latex = Notation.LATEX.symbol(script.symbol(step.symbol())) + " &= " + body(step, Notation.LATEX, false)
                     + " \\\\\n &= " + body(step, Notation.LATEX, true)
                     + " \\\\\n &= " + number(step, Notation.LATEX, true).whole();
-            return new Line(step.symbol().text(), law, numbers, number(step, Notation.PLAIN, true).whole(),
+            return new Line(script.symbol(step.symbol()).text(), law, numbers, number(step, Notation.PLAIN, true).whole(),
                     words(step, value), latex);
         }
 
         private String body(Named step, Notation notation, boolean inNumbers) {
             Wording wording = inNumbers
-                    ? new Wording(notation, input -> number(input, notation), named -> number(named, notation, false))
-                    : new Wording(notation, input -> Phrase.atom(notation.symbol(input.symbol()), ""),
-                            named -> Phrase.atom(notation.symbol(named.symbol()), ""));
+                    ? new Wording(notation, script, input -> number(input, notation), named -> number(named, notation, false))
+                    : new Wording(notation, script, input -> Phrase.atom(notation.symbol(script.symbol(input.symbol())), ""),
+                            named -> Phrase.atom(notation.symbol(script.symbol(named.symbol())), ""));
             return step.body().read(wording).whole();
         }
 
@@ -101,11 +115,11 @@ public record Working(List<Line> lines) {
             Measured measured = bindings.of(input);
             String shown = measured.decimals() >= 0 ? figures.fixed(measured.value(), measured.decimals())
                     : figures.byUncertainty(measured.value(), measured.uncertainty());
-            return Phrase.atom(notation.number(shown), notation.unit(input.unit().symbol()));
+            return Phrase.atom(notation.number(shown), notation.unit(script.unit(input.unit().symbol())));
         }
 
         private Phrase number(Named step, Notation notation, boolean signed) {
-            String unit = step.unit().symbol().isEmpty() ? "" : notation.unit(step.unit().symbol());
+            String unit = step.unit().symbol().isEmpty() ? "" : notation.unit(script.unit(step.unit().symbol()));
             if (step.body() instanceof Constant constant) {
                 return Phrase.atom(notation.number(constant.text().replace('.', figures.mark().sign())), unit);
             }

@@ -1,7 +1,9 @@
 package lab.sassafras.measure;
 
+import static javax.measure.MetricPrefix.HECTO;
 import static javax.measure.MetricPrefix.KILO;
 import static javax.measure.MetricPrefix.MILLI;
+import static tech.units.indriya.unit.Units.AMPERE;
 import static tech.units.indriya.unit.Units.CELSIUS;
 import static tech.units.indriya.unit.Units.CUBIC_METRE;
 import static tech.units.indriya.unit.Units.GRAM;
@@ -10,7 +12,9 @@ import static tech.units.indriya.unit.Units.KELVIN;
 import static tech.units.indriya.unit.Units.LITRE;
 import static tech.units.indriya.unit.Units.MINUTE;
 import static tech.units.indriya.unit.Units.MOLE;
+import static tech.units.indriya.unit.Units.PASCAL;
 import static tech.units.indriya.unit.Units.SECOND;
+import static tech.units.indriya.unit.Units.VOLT;
 
 import java.util.Arrays;
 import java.util.List;
@@ -36,23 +40,36 @@ public enum BenchUnit {
     LITRES("L", Dimension.VOLUME, LITRE),
     GRAMS_PER_MILLILITRE("g/mL", Dimension.DENSITY, GRAM.divide(MILLI(LITRE))),
     MOLES("mol", Dimension.AMOUNT, MOLE),
+    MOLES_PER_LITRE("mol/L", Dimension.CONCENTRATION, MOLE.divide(LITRE)),
+    MILLIMOLES_PER_LITRE("mmol/L", Dimension.CONCENTRATION, MILLI(MOLE).divide(LITRE)),
+    HECTOPASCALS("hPa", Dimension.PRESSURE, HECTO(PASCAL)),
+    KILOPASCALS("kPa", Dimension.PRESSURE, KILO(PASCAL)),
+    VOLTS("V", Dimension.VOLTAGE, VOLT),
+    AMPERES("A", Dimension.CURRENT, AMPERE),
     GRAMS_PER_MOLE("g/mol", Dimension.MOLAR_MASS, GRAM.divide(MOLE)),
-    MINUTES("min", Dimension.TIME, MINUTE),
     SECONDS("s", Dimension.TIME, SECOND),
+    MINUTES("min", Dimension.TIME, MINUTE),
     JOULES("J", Dimension.ENERGY, JOULE),
     KILOJOULES("kJ", Dimension.ENERGY, KILO(JOULE)),
     CALORIES("cal", Dimension.ENERGY, JOULE.multiply(4.184)),
     KILOCALORIES("kcal", Dimension.ENERGY, JOULE.multiply(4184)),
     KILOJOULES_PER_MOLE("kJ/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).divide(MOLE)),
+    JOULES_PER_MOLE("J/mol", Dimension.MOLAR_ENERGY, JOULE.divide(MOLE)),
+    CALORIES_PER_MOLE("cal/mol", Dimension.MOLAR_ENERGY, JOULE.multiply(4.184).divide(MOLE)),
     KILOCALORIES_PER_MOLE("kcal/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).multiply(4.184).divide(MOLE)),
     PERCENT("%", Dimension.FRACTION, Units.PERCENT),
     JOULES_PER_GRAM("J/g", Dimension.SPECIFIC_ENERGY, JOULE.divide(GRAM)),
     KILOJOULES_PER_KILOGRAM("kJ/kg", Dimension.SPECIFIC_ENERGY, KILO(JOULE).divide(KILO(GRAM))),
     CALORIES_PER_GRAM("cal/g", Dimension.SPECIFIC_ENERGY, JOULE.multiply(4.184).divide(GRAM)),
+    /** The heat of a process per gram: the same unit, with a sign that says which way the heat went. */
+    JOULES_PER_GRAM_OF_PROCESS("J/g", Dimension.PROCESS_ENERGY, JOULE.divide(GRAM)),
+    CALORIES_PER_GRAM_OF_PROCESS("cal/g", Dimension.PROCESS_ENERGY, JOULE.multiply(4.184).divide(GRAM)),
     JOULES_PER_GRAM_DEGREE("J/(g·°C)", Dimension.SPECIFIC_HEAT, JOULE.divide(GRAM.multiply(KELVIN))),
     JOULES_PER_KILOGRAM_KELVIN("J/(kg·K)", Dimension.SPECIFIC_HEAT, JOULE.divide(KILO(GRAM).multiply(KELVIN))),
     CALORIES_PER_GRAM_DEGREE("cal/(g·°C)", Dimension.SPECIFIC_HEAT,
             JOULE.multiply(4.184).divide(GRAM.multiply(KELVIN))),
+    DEGREES_PER_SECOND("°C/s", Dimension.RATE, KELVIN.divide(SECOND)),
+    PER_SECOND("1/s", Dimension.RATE_CONSTANT, AbstractUnit.ONE.divide(SECOND)),
     JOULES_PER_DEGREE("J/°C", Dimension.HEAT_CAPACITY, JOULE.divide(KELVIN)),
     CALORIES_PER_DEGREE("cal/°C", Dimension.HEAT_CAPACITY, JOULE.multiply(4.184).divide(KELVIN)),
     NUMBER("", Dimension.NONE, AbstractUnit.ONE);

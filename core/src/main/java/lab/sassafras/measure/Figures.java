@@ -36,7 +36,7 @@ public record Figures(DecimalMark mark) {
         if (rounded.signum() == 0) {
             return "0";
         }
-        return marked(rounded.setScale(Math.max(0, decimalsFor(rounded.doubleValue(), digits)), RoundingMode.HALF_UP)
+        return marked(rounded.setScale(Math.max(0, decimalsOf(rounded.doubleValue(), digits)), RoundingMode.HALF_UP)
                 .toPlainString());
     }
 
@@ -56,7 +56,7 @@ public record Figures(DecimalMark mark) {
             return 3;
         }
         double rounded = new BigDecimal(uncertainty).round(new MathContext(2, RoundingMode.HALF_UP)).doubleValue();
-        return Math.max(0, Math.min(MOST_DECIMALS, decimalsFor(rounded, 2)));
+        return Math.max(0, Math.min(MOST_DECIMALS, decimalsOf(rounded, 2)));
     }
 
     /** A number from a record, as short as it can be written. */
@@ -69,7 +69,8 @@ public record Figures(DecimalMark mark) {
         return text.replace('-', '−');
     }
 
-    private static int decimalsFor(double value, int digits) {
+    /** Decimals that show so many significant figures of a value; negative left of the mark. */
+    public static int decimalsOf(double value, int digits) {
         return digits - 1 - (int) Math.floor(Math.log10(Math.abs(value)) + 1e-12);
     }
 

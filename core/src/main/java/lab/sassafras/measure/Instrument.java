@@ -20,7 +20,8 @@ public record Instrument(String key, String name, Kind kind, BenchUnit unit, dou
     /** What an instrument is, and which dimension it reads. */
     public enum Kind {
         BALANCE("balance", Dimension.MASS),
-        THERMOMETER("thermometer", Dimension.TEMPERATURE);
+        THERMOMETER("thermometer", Dimension.TEMPERATURE),
+        CYLINDER("cylinder or pipette", Dimension.VOLUME);
 
         private final String word;
         private final Dimension dimension;

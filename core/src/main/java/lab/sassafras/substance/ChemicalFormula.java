@@ -11,15 +11,18 @@ import org.openscience.cdk.config.Isotopes;
 import org.openscience.cdk.silent.Element;
 
 /**
- * A chemical formula such as {@code CuSO4·5H2O} or {@code Ca(OH)2}, and its molar mass.
+ * A chemical formula such as {@code CuSO4·5H2O}, {@code Ca(OH)2} or {@code Cu^2+}, and its molar mass.
  *
- * @param text  as typed
- * @param atoms count of each element, in the order met
+ * @param text   as typed
+ * @param atoms  count of each element, in the order met
+ * @param charge in elementary charges
  */
-public record ChemicalFormula(String text, Map<String, Integer> atoms) {
+public record ChemicalFormula(String text, Map<String, Integer> atoms, int charge) {
 
     private static final Pattern TOKEN = Pattern.compile("([A-Z][a-z]?)(\\d*)|(\\()|(\\))(\\d*)");
     private static final Pattern HYDRATE = Pattern.compile("(\\d*)(.+)");
+    private static final Pattern CHARGED = Pattern.compile("(.+?)(?:\\^(\\d?)([+\\-−])|([+\\-−]))");
+    private static final Pattern TWO_WAYS = Pattern.compile("[A-Z][a-z]?\\d+|.*\\D\\d{2,}");
     private static final int MOST = 1000;
 
     /**
@@ -35,8 +38,14 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms) {
         if (text.length() > 80) {
             throw new Refused("That is longer than any formula the shelf needs. Type at most 80 characters.");
         }
+        Matcher charged = CHARGED.matcher(text);
+        boolean ion = charged.matches();
+        if (ion && charged.group(4) != null && TWO_WAYS.matcher(charged.group(1)).matches()) {
+            throw new Refused("“" + text + "” can be read in two ways. Write a charge of more than one after a ^, such as Cu^2+ or "
+                    + "SO4^2-.");
+        }
         Map<String, Integer> atoms = new LinkedHashMap<>();
-        for (String part : text.split("[·*]", -1)) {
+        for (String part : (ion ? charged.group(1) : text).split("[·*]", -1)) {
             Matcher hydrate = HYDRATE.matcher(part);
             if (!hydrate.matches()) {
                 throw unreadable(text, part);
@@ -44,7 +53,18 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms) {
             int times = count(hydrate.group(1), text);
             new Group(text, hydrate.group(2)).read().forEach((element, n) -> atoms.merge(element, n * times, Integer::sum));
         }
-        return new ChemicalFormula(text, Map.copyOf(atoms));
+        return new ChemicalFormula(text, java.util.Collections.unmodifiableMap(atoms), ion ? charge(charged) : 0);
+    }
+
+    private static int charge(Matcher charged) {
+        String sign = charged.group(3) == null ? charged.group(4) : charged.group(3);
+        int size = charged.group(2) == null || charged.group(2).isEmpty() ? 1 : Integer.parseInt(charged.group(2));
+        return sign.equals("+") ? size : -size;
+    }
+
+    /** Whether two spellings name the same atoms with the same charge. */
+    public boolean sameAs(ChemicalFormula other) {
+        return atoms.equals(other.atoms) && charge == other.charge;
     }
 
     /** Molar mass (g/mol), from the standard atomic weights the Chemistry Development Kit carries. */

@@ -4,40 +4,82 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.Stream;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
 
-/** The handbook part of the shelf: specific heats with their sources. Read once, never changed while running. */
+/** The handbook part of the shelf, every value with its source. Read once, never changed while running. */
 public final class ReferenceShelf {
 
     /** Goes up when a row changes, so that an entry can say which shelf it was reduced with. */
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
 
     private static final ReferenceShelf STANDARD = new ReferenceShelf(
             rows("specific-heats.csv").map(ReferenceShelf::substance).toList(),
             rows("properties.csv").map(ReferenceShelf::property).toList(),
-            rows("heats-of-solution.csv").map(ReferenceShelf::property).toList());
+            rows("heats-of-solution.csv").map(ReferenceShelf::dissolution).toList(),
+            new Formation(rows("formation.csv").map(ReferenceShelf::formation).toList()),
+            rows("reaction-heats.csv").map(ReferenceShelf::reaction).toList());
 
     private final List<Substance> substances;
     private final List<Reference> properties;
-    private final List<Reference> heatsOfSolution;
+    private final List<Dissolution> heatsOfSolution;
+    private final Formation formation;
+    private final List<Reference> reactions;
+    private final Map<String, Measured> inputs;
 
-    private ReferenceShelf(List<Substance> substances, List<Reference> properties, List<Reference> heatsOfSolution) {
+    private ReferenceShelf(List<Substance> substances, List<Reference> properties, List<Dissolution> heatsOfSolution, Formation formation,
+                           List<Reference> reactions) {
         this.substances = List.copyOf(substances);
         this.properties = List.copyOf(properties);
         this.heatsOfSolution = List.copyOf(heatsOfSolution);
+        this.formation = formation;
+        this.reactions = List.copyOf(reactions);
+        Map<String, Measured> all = new HashMap<>();
+        properties.forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
+        substances.forEach(each -> all.put("shelf:" + each.key(), each.specificHeatOnRecord().asInput()));
+        this.inputs = Map.copyOf(all);
     }
 
-    /** Heats of solution in water at infinite dilution, 25 °C, by formula. */
-    public List<Reference> heatsOfSolution() {
+    /** Every value an account may draw on, as an input of that name: {@code shelf:} and its key. */
+    public Map<String, Measured> inputs() {
+        return inputs;
+    }
+
+    /** Heats of solution in water, 25 °C. */
+    public List<Dissolution> heatsOfSolution() {
         return heatsOfSolution;
     }
 
-    /** The heat of solution of exactly this formula: a hydrate is another thing than the salt without its water. */
-    public Optional<Reference> heatOfSolution(String formula) {
-        return heatsOfSolution.stream().filter(each -> each.key().equals(formula)).findFirst();
+    /** Enthalpies of formation. */
+    public Formation formation() {
+        return formation;
+    }
+
+    /** Heats of reactions, keyed by their equation (kJ per mole as written). */
+    public List<Reference> reactions() {
+        return reactions;
+    }
+
+    /**
+     * The heat of solution of exactly this formula at the dilution nearest to the bench's.
+     *
+     * @param waters moles of water to each mole at the bench
+     */
+    public Optional<Dissolution> heatOfSolution(ChemicalFormula formula, double waters) {
+        return heatsOfSolution.stream().filter(each -> each.formula().sameAs(formula))
+                .min(Comparator.comparingDouble(each -> each.distance(waters)));
+    }
+
+    /** The solid or liquid of this formula, where the shelf has its specific heat. */
+    public Optional<Substance> byFormula(ChemicalFormula formula) {
+        return substances.stream().filter(each -> !each.formula().isEmpty() && ChemicalFormula.read(each.formula()).sameAs(formula)).findFirst();
     }
 
     /** Single values of water and ice that accounts draw on. */
@@ -64,6 +106,11 @@ public final class ReferenceShelf {
         return substances;
     }
 
+    /** The specific heats of the solids (J/(g·°C)). */
+    public List<Double> solidHeats() {
+        return solids().stream().map(Substance::specificHeat).toList();
+    }
+
     public List<Substance> solids() {
         return of(true);
     }
@@ -80,6 +127,23 @@ public final class ReferenceShelf {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static Dissolution dissolution(String[] cell) {
+        OptionalInt waters = cell[1].equals("infinite") ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(cell[1]));
+        return new Dissolution(ChemicalFormula.read(cell[0]), waters, new Reference(cell[0], cell[2] + ", " + Dissolution.words(waters), Double.parseDouble(cell[3]),
+                Double.parseDouble(cell[4]), BenchUnit.of(cell[5]).orElseThrow(), cell[6], cell[7].equals("opened")));
+    }
+
+    private static Formation.Row formation(String[] cell) {
+        int bracket = cell[0].lastIndexOf('(');
+        return new Formation.Row(ChemicalFormula.read(cell[0].substring(0, bracket)), cell[0].substring(bracket + 1, cell[0].length() - 1),
+                cell[1], Double.parseDouble(cell[2]));
+    }
+
+    private static Reference reaction(String[] cell) {
+        return new Reference(cell[0], cell[0], Double.parseDouble(cell[1]), Double.parseDouble(cell[2]), BenchUnit.KILOJOULES_PER_MOLE,
+                cell[3], cell[4].equals("opened"));
     }
 
     private static Reference property(String[] cell) {

@@ -1,15 +1,19 @@
 package lab.sassafras.verdict;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.Ledger;
+import lab.sassafras.account.HeatLine;
 import lab.sassafras.account.Solution;
 import lab.sassafras.account.TrialMean;
 import lab.sassafras.calibration.FillCheck;
 import lab.sassafras.calibration.FoundConstant;
+import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Address;
@@ -19,23 +23,22 @@ import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.BenchUnit;
 
 /**
- * An entry worked out: every trial, their mean, what each other school would give, and the verdict. Derived afresh
- * from the sheet each time, never stored.
+ * An entry worked out: every trial, the mean of each sample, what each other school would give, and the verdict. Derived
+ * afresh from the sheet each time, never stored.
  *
  * @param sheet        what was read
  * @param conventions  the schools in force
  * @param trials       one for each account, in order
- * @param mean         of the trials that count; empty where none is solved
- * @param alternatives the mean under each other school
+ * @param samples      what the trials of each sample come to; one where no sample has a name
+ * @param alternatives the mean of the first sample under each other school
  * @param suspects     what each suspected error would do
- * @param verdict      judgement of the mean; empty where there is none
  * @param findings     everything the reader must know, weightiest first
  */
-public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials, Optional<TrialMean> mean,
-                        List<Alternative> alternatives, List<SuspectSize> suspects, Optional<Verdict> verdict,
-                        List<Finding> findings) {
+public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials, List<Sample> samples,
+                        List<Alternative> alternatives, List<SuspectSize> suspects, List<Finding> findings) {
 
     /**
      * One trial.
@@ -60,30 +63,71 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
      *
      * @param alternative which question is settled how
      * @param estimate    the mean then; empty where the readings do not allow it
+     * @param unit        of it, which differs where the question is what to divide by
      */
-    public record Alternative(Conventions.Alternative alternative, Optional<Estimate> estimate) {
+    public record Alternative(Conventions.Alternative alternative, Optional<Estimate> estimate, BenchUnit unit) {
     }
 
     public static Reduction of(Sheet sheet, Conventions conventions) {
         List<Finding> findings = new ArrayList<>(SheetFindings.of(sheet));
         List<Trial> trials = trials(sheet, conventions, findings);
-        Optional<TrialMean> mean = mean(trials);
-        List<Solution> counted = trials.stream().filter(Trial::counts).flatMap(trial -> trial.solution().stream()).toList();
-        Optional<Verdict> verdict = mean.map(value -> Verdict.of(sheet, value.estimate(), counted));
-        verdict.ifPresent(given -> findings.addAll(given.findings()));
+        List<Sample> samples = samples(sheet, trials, findings);
+        List<Solution> counted = counted(trials);
         if (!counted.isEmpty()) {
             calorimeterFindings(sheet, conventions, counted.get(0), findings);
         }
-        findings.sort(java.util.Comparator.comparing(Finding::grade));
-        List<Alternative> alternatives = mean.isEmpty() ? List.of() : alternatives(sheet, conventions);
+        findings.sort(Comparator.comparing(Finding::grade));
+        boolean result = samples.get(0).mean().isPresent();
+        List<Alternative> alternatives = result ? alternatives(sheet, conventions) : List.of();
         List<SuspectSize> suspects = counted.isEmpty() ? List.of() : SuspectSize.all(sheet, counted.get(0));
-        return new Reduction(sheet, conventions, trials, mean, alternatives, suspects, verdict, List.copyOf(findings));
+        return new Reduction(sheet, conventions, trials, samples, alternatives, suspects, List.copyOf(findings));
+    }
+
+    /** The mean of the first sample, which is the result of the entry; empty while none of its trials is solved. */
+    public Optional<TrialMean> mean() {
+        return samples.get(0).mean();
+    }
+
+    /** The verdict on that mean. */
+    public Optional<Verdict> verdict() {
+        return samples.get(0).verdict();
+    }
+
+    /** The sample a trial was made with. */
+    public Sample sampleOf(int trial) {
+        return samples.stream().filter(sample -> sample.trials().contains(trial)).findFirst().orElse(samples.get(0));
+    }
+
+    /** The unit of the result; the experiment's usual one while there is none. */
+    public BenchUnit unit() {
+        return unit(trials, sheet);
+    }
+
+    private static BenchUnit unit(List<Trial> trials, Sheet sheet) {
+        return trials.stream().flatMap(trial -> trial.solution().stream()).findFirst().map(solution -> solution.result().unit())
+                .orElse(sheet.experiment().unknown().unit());
+    }
+
+    /** What is found, in words. */
+    public String unknown() {
+        return trials.stream().flatMap(trial -> trial.account().sought().stream()).findFirst()
+                .filter(sought -> sought.unit() == unit()).map(sought -> sought.label())
+                .orElse(sheet.experiment().words().find("unknown-final").filter(word -> unit() == BenchUnit.DEGREES_CELSIUS)
+                        .orElse(sheet.experiment().unknown().label()));
+    }
+
+    /** What was foretold, where anything was. */
+    public Optional<Prediction> prediction() {
+        return Prediction.of(sheet);
     }
 
     /** What a calibration found here, where this experiment finds a constant. */
     public Optional<FoundConstant> constant() {
-        return sheet.experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT ? FoundConstant.of(trials.stream()
-                .filter(Trial::counts).flatMap(trial -> trial.solution().stream()).toList()) : Optional.empty();
+        return sheet.experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT ? FoundConstant.of(counted(trials)) : Optional.empty();
+    }
+
+    private static List<Solution> counted(List<Trial> trials) {
+        return trials.stream().filter(Trial::counts).flatMap(trial -> trial.solution().stream()).toList();
     }
 
     private static List<Trial> trials(Sheet sheet, Conventions conventions, List<Finding> findings) {
@@ -94,14 +138,14 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
 
     private static Trial trial(Sheet sheet, Account account, Bindings bindings, List<Finding> findings) {
         boolean leftOut = sheet.setting().leftOut().contains(account.trial());
-        if (!(account instanceof Ledger ledger) || refused(sheet, account.trial(), findings)) {
+        if (refused(sheet, account.trial(), findings)) {
             return new Trial(account, Optional.empty(), leftOut);
         }
-        Solution.Outcome outcome = Solution.of(ledger, bindings);
+        Solution.Outcome outcome = Solution.of(account, bindings);
         outcome.findings().stream().filter(finding -> !leftOut)
-                .map(finding -> sheet.trials() > 1 ? new Finding(finding.grade(), finding.code(),
+                .map(finding -> sheet.trials() > 1 && finding.about().isEmpty() ? new Finding(finding.grade(), finding.code(),
                         "Trial " + account.trial() + ": " + finding.message(), finding.about()) : finding)
-                .forEach(findings::add);
+                .filter(finding -> !findings.contains(finding)).forEach(findings::add);
         return new Trial(account, outcome.solution(), leftOut);
     }
 
@@ -112,23 +156,52 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
                         || sheet.experiment().group(address.group()).orElseThrow().cardinality() != Cardinality.PER_TRIAL);
     }
 
+    private static List<Sample> samples(Sheet sheet, List<Trial> trials, List<Finding> findings) {
+        Map<String, List<Trial>> byName = new LinkedHashMap<>();
+        trials.forEach(trial -> byName.computeIfAbsent(sheet.sample(trial.number()), any -> new ArrayList<>()).add(trial));
+        return byName.entrySet().stream().map(each -> sample(sheet, each.getKey(), each.getValue(), byName.size() > 1, findings)).toList();
+    }
+
+    private static Sample sample(Sheet sheet, String name, List<Trial> trials, boolean oneOfSeveral, List<Finding> findings) {
+        List<Solution> counted = counted(trials);
+        Optional<TrialMean> mean = mean(trials);
+        Optional<HeatLine> line = HeatLine.through(counted);
+        Optional<Verdict> verdict = mean.map(value -> Verdict.of(sheet, trials.get(0).number(), value.estimate(), counted));
+        List<Finding> own = new ArrayList<>();
+        verdict.ifPresent(given -> own.addAll(given.findings()));
+        mean.ifPresent(value -> own.addAll(TrialFindings.of(value, trials.stream().filter(Trial::counts).map(Trial::number).toList(), line,
+                sheet.setting().figures())));
+        own.stream().map(each -> oneOfSeveral ? new Finding(each.grade(), each.code(), (name.isEmpty() ? "Sample without a name" : "Sample "
+                + name) + ": " + each.message(), each.about()) : each).forEach(findings::add);
+        return new Sample(name, trials.stream().map(Trial::number).toList(), mean, line, verdict);
+    }
+
     private static Optional<TrialMean> mean(List<Trial> trials) {
-        List<Estimate> counted = trials.stream().filter(Trial::counts)
-                .flatMap(trial -> trial.solution().stream()).map(Solution::estimate).toList();
+        List<Estimate> counted = counted(trials).stream().map(Solution::estimate).toList();
         return counted.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(counted));
     }
 
     private static List<Alternative> alternatives(Sheet sheet, Conventions conventions) {
-        boolean constant = sheet.setting().calorimeter().flatMap(Calorimeter::constant).isPresent();
-        return conventions.alternatives(sheet.experiment().conventions())
-                .filter(each -> constant || !each.question().equals(Question.CALORIMETER))
-                .map(each -> new Alternative(each, meanUnder(sheet, each.conventions()))).toList();
+        return conventions.alternatives(sheet.experiment().conventions()).map(each -> {
+            if (!sheet.allows(each.question(), each.school())) {
+                return new Alternative(each, Optional.empty(), sheet.experiment().unknown().unit());
+            }
+            List<Trial> trials = firstSample(sheet, trials(sheet, each.conventions(), new ArrayList<>(refusals(sheet))));
+            return new Alternative(each, mean(trials).map(TrialMean::estimate), unit(trials, sheet));
+        }).toList();
+    }
+
+    private static List<Finding> refusals(Sheet sheet) {
+        return SheetFindings.of(sheet).stream().filter(each -> each.grade() == Finding.Grade.REFUSE).toList();
+    }
+
+    private static List<Trial> firstSample(Sheet sheet, List<Trial> trials) {
+        return trials.stream().filter(trial -> sheet.firstOfSample(trial.number()) == 1).toList();
     }
 
     /** The mean alone, without verdict or alternatives. */
     static Optional<Estimate> meanUnder(Sheet sheet, Conventions conventions) {
-        List<Finding> own = new ArrayList<>(SheetFindings.of(sheet));
-        return mean(trials(sheet, conventions, own)).map(TrialMean::estimate);
+        return mean(firstSample(sheet, trials(sheet, conventions, new ArrayList<>(refusals(sheet))))).map(TrialMean::estimate);
     }
 
     private static void calorimeterFindings(Sheet sheet, Conventions conventions, Solution first,
@@ -136,9 +209,12 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         if (sheet.experiment().calorimeter() != Calorimeter.Use.NEEDS_CONSTANT) {
             return;
         }
-        Optional<Calorimeter.Pinned> pinned = sheet.setting().calorimeter().flatMap(Calorimeter::constant);
-        boolean counted = conventions.in(Question.CALORIMETER).counted();
-        if (counted && pinned.isPresent()) {
+        CalorimeterTreatment.Needs needs = conventions.in(Question.CALORIMETER).needs();
+        Optional<Calorimeter.Pinned> pinned = sheet.calorimeter(1).flatMap(Calorimeter::constant);
+        if (needs == CalorimeterTreatment.Needs.MATERIAL) {
+            return;
+        }
+        if (needs != CalorimeterTreatment.Needs.NOTHING && pinned.isPresent()) {
             FillCheck.of(pinned.get(), first, sheet.setting().figures()).ifPresent(findings::add);
         } else {
             IgnoredCalorimeter.effect(sheet, conventions).ifPresent(findings::add);

@@ -5,11 +5,11 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
-import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.substance.Substance;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
@@ -17,16 +17,20 @@ import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 /** Judges a specific heat against the solids of the shelf and what was seen of the sample. */
 final class SolidVerdict {
 
+    private static final double WATER = 4.2;
+    private static final double DULONG_PETIT = 25;
     private static final int SHOWN = 8;
     /** Below this a candidate is not worth naming (three standard uncertainties). */
     private static final double WORTH_NAMING = 0.0027;
 
     private final Sheet sheet;
+    private final int trial;
     private final Yardstick.OfSolids seen;
     private final Estimate result;
 
-    SolidVerdict(Sheet sheet, Yardstick.OfSolids seen, Estimate result) {
+    SolidVerdict(Sheet sheet, int trial, Yardstick.OfSolids seen, Estimate result) {
         this.sheet = sheet;
+        this.trial = trial;
         this.seen = seen;
         this.result = result;
     }
@@ -40,7 +44,7 @@ final class SolidVerdict {
         if (result.value() <= 0) {
             findings.add(Finding.question("specific-heat.negative", "A specific heat cannot be zero or negative. Usually "
                     + "two temperatures were exchanged, or the sign of a difference was dropped."));
-        } else if (result.value() > 4.2) {
+        } else if (result.value() > WATER) {
             findings.add(Finding.question("specific-heat.above-water", "That is more than water takes, which no common "
                     + "solid does. Check the mass of the solid and the temperature of its bath."));
         } else if (result.value() > 1) {
@@ -48,7 +52,20 @@ final class SolidVerdict {
                     + "lithium, beryllium and magnesium are exceptions. Water carried over with the solid makes the "
                     + "number too large."));
         }
+        if (result.value() > 0 && result.value() < WATER) {
+            findings.add(molar());
+        }
         return findings;
+    }
+
+    /** The molar heat of what it is; else the molar mass it would have as a metallic element (Dulong and Petit, 1819). */
+    private Finding molar() {
+        Figures figures = sheet.setting().figures();
+        return stated(seen.known()).flatMap(ReferenceShelf.standard()::find).flatMap(Substance::molarMass).map(mass ->
+                Finding.note("specific-heat.molar", "Molar heat c · M = " + figures.significant(result.value() * mass, 3)
+                        + " J/(mol·°C); metallic elements lie near 25 (Dulong and Petit)."))
+                .orElseGet(() -> Finding.note("specific-heat.molar", "If it is a metallic element, its molar mass is near "
+                        + figures.significant(DULONG_PETIT / result.value(), 2) + " g/mol: c · M lies near 25 J/(mol·°C) for most (Dulong and Petit)."));
     }
 
     private List<Candidate> candidates() {
@@ -110,15 +127,10 @@ final class SolidVerdict {
     }
 
     private Optional<Line> line(String path) {
-        return sheet.plain(address(path));
+        return sheet.plain(path, trial);
     }
 
     private Optional<String> stated(String path) {
-        return sheet.stated(address(path));
-    }
-
-    private static Address address(String path) {
-        int slash = path.indexOf('/');
-        return new Address(path.substring(0, slash), 1, path.substring(slash + 1));
+        return sheet.stated(path, trial);
     }
 }

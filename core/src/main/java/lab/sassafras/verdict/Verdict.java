@@ -17,19 +17,22 @@ import lab.sassafras.expression.Estimate;
  */
 public record Verdict(List<Finding> findings, List<Candidate> candidates, Optional<Agreement> agreement) {
 
-    static Verdict of(Sheet sheet, Estimate result, List<Solution> trials) {
+    static Verdict of(Sheet sheet, int trial, Estimate result, List<Solution> trials) {
         Yardstick yardstick = sheet.experiment().yardstick();
         if (yardstick instanceof Yardstick.OfVessel) {
-            return new Verdict(VesselPlausibility.of(sheet, result, trials.get(0)), List.of(), Optional.empty());
+            return new Verdict(VesselPlausibility.of(sheet, result, trials), List.of(), Optional.empty());
         }
         if (yardstick instanceof Yardstick.OfSolids solids) {
-            return new SolidVerdict(sheet, solids, result).verdict();
+            return new SolidVerdict(sheet, trial, solids, result).verdict();
         }
         if (yardstick instanceof Yardstick.OfProperty property) {
             return PropertyVerdict.of(property, result);
         }
         if (yardstick instanceof Yardstick.OfDissolving dissolving) {
-            return PropertyVerdict.of(dissolving, sheet, result);
+            return HeatVerdict.of(dissolving, sheet, result, trials.get(0));
+        }
+        if (yardstick instanceof Yardstick.OfReaction reaction) {
+            return HeatVerdict.of(reaction, sheet, result, trials.get(0));
         }
         if (yardstick instanceof Yardstick.OfLiquids liquids) {
             return PropertyVerdict.of(liquids, sheet, result);

@@ -14,6 +14,8 @@ import lab.sassafras.measure.Figures;
 /** Whether a calorimeter constant is one such a vessel can have. */
 final class VesselPlausibility {
 
+    private static final int FEWEST = 3;
+
     private final Sheet sheet;
     private final Estimate constant;
     private final Solution trial;
@@ -26,11 +28,15 @@ final class VesselPlausibility {
         this.figures = sheet.setting().figures();
     }
 
-    static List<Finding> of(Sheet sheet, Estimate constant, Solution trial) {
-        VesselPlausibility plausibility = new VesselPlausibility(sheet, constant, trial);
+    static List<Finding> of(Sheet sheet, Estimate constant, List<Solution> trials) {
+        VesselPlausibility plausibility = new VesselPlausibility(sheet, constant, trials.get(0));
         List<Finding> findings = new ArrayList<>();
         plausibility.negative().ifPresent(findings::add);
         sheet.setting().calorimeter().flatMap(plausibility::tooLarge).ifPresent(findings::add);
+        if (trials.size() < FEWEST && trials.get(0).entries().size() > 1) {
+            findings.add(Finding.note("constant.few-trials", "A constant rests on three trials or more: it is a small difference of large "
+                    + "heats, and one trial cannot show its scatter."));
+        }
         return findings;
     }
 

@@ -30,7 +30,7 @@ public final class BenchSheet {
 
     public static BenchSheet of(String experiment, int trials) {
         Setting setting = new Setting(Optional.of(new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty())),
-                trials, Map.of(), Set.of(), Map.of(), Figures.POINT);
+                Map.of(), trials, Map.of(), Set.of(), Map.of(), Figures.POINT, Conventions.standard());
         return new BenchSheet(new Sheet(Experiments.find(experiment).orElseThrow(), java.util.List.of(), setting));
     }
 
@@ -44,6 +44,21 @@ public final class BenchSheet {
 
     public BenchSheet temperature(String address, String celsius, Instrument on) {
         return give(address, Role.READ, celsius, "°C", Optional.of(on));
+    }
+
+    public BenchSheet volume(String address, String millilitres) {
+        return give(address, Role.VOLUME, millilitres, "mL", Optional.empty());
+    }
+
+    /** A number read without a known instrument. */
+    public BenchSheet reads(String address, String text, String unit) {
+        return give(address, Role.READ, text, unit, Optional.empty());
+    }
+
+    public BenchSheet assumed(String address, String text, String uncertainty, String unit) {
+        sheet = sheet.with(new Intake(sheet).accept(Address.read(address), Role.ASSUMED,
+                new Intake.Given(text, unit, Optional.empty(), uncertainty, "Hawthorn")));
+        return this;
     }
 
     public BenchSheet says(String address, String word) {

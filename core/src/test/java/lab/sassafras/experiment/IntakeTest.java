@@ -129,7 +129,8 @@ class IntakeTest {
 
     @Test
     void trialsLeftOutDoNotCount() {
-        Setting out = new Setting(Optional.empty(), 2, Map.of(), Set.of(2), Map.of(), Figures.POINT);
+        Setting out = new Setting(Optional.empty(), Map.of(), 2, Map.of(), Set.of(2), Map.of(), Figures.POINT,
+                lab.sassafras.convention.Conventions.standard());
         Sheet sheet = BenchSheet.copper().sheet();
         assertThat(lab.sassafras.verdict.Reduction.of(sheet.with(out), lab.sassafras.convention.Conventions.standard()).mean()
                 .orElseThrow().values()).hasSize(1);

@@ -10,6 +10,7 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
 import lab.sassafras.substance.LiquidWater;
+import org.hipparchus.analysis.differentiation.Gradient;
 import org.junit.jupiter.api.Test;
 
 class PropagationTest {
@@ -72,6 +73,32 @@ class PropagationTest {
                     - new Computation(everything, at.shifted(input, -h)).value()) / (2 * h);
             assertThat(new Computation(everything, at).derivative(input)).isCloseTo(central, within(1e-8));
         }
+    }
+
+    /** Backwards through the tape against forwards through Hipparchus, on the same tree. */
+    @Test
+    void derivativesEqualThoseOfASecondMethod() {
+        Expression tree = new Expression.Least(List.of(A.times(B), B.over(A))).plus(A.minus(B).negated().times(A)).over(
+                new Expression.Applied(LiquidWater.specificHeat(), Expression.mean(A, B)));
+        Bindings at = Bindings.of(Map.of("a", Measured.exact(7.3), "b", Measured.exact(31.9)));
+        List<Input> inputs = List.copyOf(tree.inputs());
+        Gradient second = tree.read(new HipparchusReading(2, input -> Gradient.variable(2, inputs.indexOf(input), at.of(input).value())));
+        assertThat(new Computation(tree, at).value()).isCloseTo(second.getValue(), within(1e-12));
+        for (int i = 0; i < 2; i++) {
+            assertThat(new Computation(tree, at).derivative(inputs.get(i))).isCloseTo(second.getPartialDerivative(i), within(1e-12));
+        }
+    }
+
+    /** x² − a = b at a 7, b 2: x = 3, dx/da = dx/db = 1 ÷ 2x. */
+    @Test
+    void aRootHasItsValueAndItsDerivatives() {
+        Input x = input("x");
+        Expression root = new Expression.Root(x, x.times(x).minus(A).minus(B), 0, 10).plus(A);
+        Bindings at = Bindings.of(Map.of("a", Measured.independent(7, 0.6), "b", Measured.exact(2)));
+        assertThat(new Computation(root, at).value()).isCloseTo(10, within(1e-9));
+        assertThat(new Computation(root, at).derivative(A)).isCloseTo(1 + 1 / 6.0, within(1e-9));
+        assertThat(new Computation(root, at).derivative(B)).isCloseTo(1 / 6.0, within(1e-9));
+        assertThat(new Computation(new Expression.Root(x, x.times(x).plus(A), 0, 10), at).value()).isNaN();
     }
 
     @Test

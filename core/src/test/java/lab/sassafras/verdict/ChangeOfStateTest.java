@@ -150,7 +150,8 @@ class ChangeOfStateTest {
                 .give("ice[1]/mass", Role.TARE, "361.20", "g", balance).give("ice[1]/mass", Role.GROSS, "444.90", "g", balance)
                 .temperature("mixed[1]/final", "4.0").reduced();
         assertThat(value(reduction)).isCloseTo(334.2, within(0.05));
-        assertThat(reduction.trials().get(0).solution().orElseThrow().working(lab.sassafras.measure.Figures.POINT).text())
+        assertThat(new lab.sassafras.convention.Presentation(lab.sassafras.convention.Conventions.standard(), lab.sassafras.measure.Figures.POINT)
+                .working(reduction.trials().get(0).solution().orElseThrow()).text())
                 .contains("m(ice)", "(444.90 − 361.20) g",
                         "q(ice water)", "= (q(ice) − (q(ice warming) + q(ice water))) ÷ m(ice)", "÷ 83.70 g");
     }

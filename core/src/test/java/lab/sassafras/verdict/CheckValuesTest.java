@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
+import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.BenchSheet;
@@ -97,8 +98,7 @@ class CheckValuesTest {
 
     @Test
     void workingIsTheComputationInWordsAndNumbers() {
-        Working working = BenchSheet.copper().constant(9, 1, 100).reduced().trials().get(0).solution().orElseThrow()
-                .working(Figures.POINT);
+        Working working = written(BenchSheet.copper().constant(9, 1, 100).reduced().trials().get(0).solution().orElseThrow());
         assertThat(working.text()).contains(
                 "q(water)    = m(water) × c(water) × (T(final) − T(water))",
                 "= 100.00 g × 4.184 J/(g·°C) × (20.7 − 20.0) °C",
@@ -153,5 +153,9 @@ class CheckValuesTest {
     private static double heat(Solution solution, String party) {
         return solution.entries().stream().filter(entry -> entry.party().key().equals(party)).findFirst().orElseThrow()
                 .heat().value();
+    }
+
+    private static Working written(Solution solution) {
+        return new Presentation(Conventions.standard(), Figures.POINT).working(solution);
     }
 }

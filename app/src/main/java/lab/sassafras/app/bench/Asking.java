@@ -1,10 +1,13 @@
 package lab.sassafras.app.bench;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
+import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
@@ -20,7 +23,7 @@ import lab.sassafras.substance.ReferenceShelf;
  * The right page of a run: the one thing asked now.
  *
  * @param address  where the answer goes
- * @param kind     which field: number, choice, shelf, formula, moment or reference
+ * @param kind     which field: number, words, choice, pick or moment
  * @param ask      the question
  * @param help     how to do it well; empty where nothing needs saying
  * @param expected what to expect; empty where nothing is usual
@@ -56,14 +59,15 @@ public record Asking(String address, String kind, String ask, String help, Strin
     public record Standing(Observation observation, String text, String how) {
     }
 
-    static Asking of(EntrySheet entry, WrittenSheet screen, Address address, Optional<Role> wanted, List<Option> references) {
+    static Asking of(EntrySheet entry, WrittenSheet screen, Address address, Optional<Role> wanted, List<Option> named) {
         Words words = entry.experiment().words();
         Figures figures = entry.entry().period().figures();
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
         Role role = role(entry.sheet(), address, slot, wanted);
         List<Sheet.Ask> asks = entry.sheet().asks(address.index());
-        Sheet.Ask here = asks.stream().filter(each -> each.address().equals(address)).findFirst()
-                .or(() -> entry.sheet().asks(1).stream().filter(each -> each.address().equals(address)).findFirst()).orElseThrow();
+        Sheet.Ask here = Stream.concat(asks.stream(), entry.sheet().asides(address.index()).stream()).filter(each -> each.address().equals(address)).findFirst()
+                .or(() -> Stream.concat(entry.sheet().asks(1).stream(), entry.sheet().asides(1).stream())
+                        .filter(each -> each.address().equals(address)).findFirst()).orElseThrow();
         Optional<String> next = asks.stream().dropWhile(each -> !each.address().equals(address)).skip(1).findFirst()
                 .flatMap(each -> words.caution(each.address().path()));
         List<Standing> standing = entry.observations().standing().stream()
@@ -72,26 +76,35 @@ public record Asking(String address, String kind, String ask, String help, Strin
                         each.role())).toList();
         Optional<Slot.Quantity> quantity = slot instanceof Slot.Quantity q ? Optional.of(q) : Optional.empty();
         return new Asking(address.toString(), kind(slot), ask(words, address, role), words.help(address.path()).orElse(""),
-                quantity.flatMap(Slot.Quantity::usual).map(usual -> "Usually between " + figures.plain(usual.low())
+                role == Role.VOLUME ? "" : quantity.flatMap(Slot.Quantity::usual).map(usual -> "Usually between " + figures.plain(usual.low())
                         + " and " + figures.plain(usual.high()) + " " + quantity.get().unit().symbol() + ".").orElse(""),
                 words.caution(address.path()), next, here.step().minutes(), ways(slot, role), role,
-                quantity.map(q -> q.unit().sameDimension().stream().map(BenchUnit::symbol).toList()).orElse(List.of()),
-                slot instanceof Slot.Reference ? references : options(words, address, slot),
+                quantity.map(q -> q.unit(role).sameDimension().stream().map(BenchUnit::symbol).toList()).orElse(List.of()),
+                slot instanceof Slot.Reference || slot instanceof Slot.Vessel ? named : options(words, address, slot),
                 quantity.flatMap(Slot.Quantity::assumed).map(each -> new Assumed(figures.plain(each.value()),
-                        figures.plain(each.uncertainty()))), slot.optional(), standing, quantity.flatMap(Asking::instrument));
+                        figures.plain(each.uncertainty()))), slot.optional(), standing, quantity.flatMap(q -> instrument(q.unit(role).dimension())));
     }
 
     private static Role role(Sheet sheet, Address address, Slot slot, Optional<Role> wanted) {
         if (!(slot instanceof Slot.Quantity)) {
             return Role.STATED;
         }
-        Role role = wanted.filter(slot.roles()::contains).orElse(Role.READ);
+        Role role = wanted.or(() -> usual(sheet)).filter(slot.roles()::contains).orElse(Role.READ);
         boolean empty = sheet.line(address, Role.TARE).isPresent();
         boolean full = sheet.line(address, Role.GROSS).isPresent();
         if (empty != full) {
             return empty ? Role.GROSS : Role.TARE;
         }
         return role;
+    }
+
+    /** The way of weighing that the school in force proposes. */
+    private static Optional<Role> usual(Sheet sheet) {
+        return switch (sheet.setting().conventions().in(Question.MASS)) {
+            case DIFFERENCE -> Optional.of(Role.TARE);
+            case VOLUME -> Optional.of(Role.VOLUME);
+            case AS_GIVEN, ZEROED -> Optional.empty();
+        };
     }
 
     private static String ask(Words words, Address address, Role role) {
@@ -108,11 +121,18 @@ public record Asking(String address, String kind, String ask, String help, Strin
         if (!(slot instanceof Slot.Quantity quantity) || quantity.roles().size() < 2) {
             return List.of();
         }
-        if (quantity.differs()) {
-            boolean difference = role == Role.GROSS || role == Role.TARE;
-            return List.of(new Way(Role.READ, "zeroed", !difference), new Way(Role.TARE, "by difference", difference));
+        boolean weighed = quantity.roles().contains(Role.TARE);
+        List<Way> ways = new ArrayList<>(List.of(new Way(Role.READ, weighed ? "zeroed" : "measured", role == Role.READ)));
+        if (weighed) {
+            ways.add(new Way(Role.TARE, "by difference", role.half()));
         }
-        return List.of(new Way(Role.READ, "measured", role == Role.READ), new Way(Role.ASSUMED, "assumed", role == Role.ASSUMED));
+        if (quantity.roles().contains(Role.VOLUME)) {
+            ways.add(new Way(Role.VOLUME, "by volume", role == Role.VOLUME));
+        }
+        if (quantity.roles().contains(Role.ASSUMED)) {
+            ways.add(new Way(Role.ASSUMED, "assumed", role == Role.ASSUMED));
+        }
+        return ways;
     }
 
     private static String kind(Slot slot) {
@@ -123,7 +143,7 @@ public record Asking(String address, String kind, String ask, String help, Strin
         } else if (slot instanceof Slot.Moment) {
             return "moment";
         }
-        return slot instanceof Slot.Formula ? "formula" : "pick";
+        return slot instanceof Slot.FromShelf || slot instanceof Slot.Reference || slot instanceof Slot.Vessel ? "pick" : "words";
     }
 
     private static List<Option> options(Words words, Address address, Slot slot) {
@@ -134,8 +154,7 @@ public record Asking(String address, String kind, String ask, String help, Strin
                 .map(each -> new Option(each.key(), each.name())).toList() : List.of();
     }
 
-    private static Optional<Instrument.Kind> instrument(Slot.Quantity quantity) {
-        Dimension dimension = quantity.unit().dimension();
+    private static Optional<Instrument.Kind> instrument(Dimension dimension) {
         return java.util.Arrays.stream(Instrument.Kind.values()).filter(kind -> kind.dimension() == dimension).findFirst();
     }
 }

@@ -57,6 +57,7 @@ class BenchPages {
         model.addAttribute("experiments", Experiments.all());
         model.addAttribute("vessels", calorimeters.vessels().stream().map(vessel -> choice(vessel, figures)).toList());
         model.addAttribute("balances", instruments.of(Instrument.Kind.BALANCE));
+        model.addAttribute("cylinders", instruments.of(Instrument.Kind.CYLINDER));
         model.addAttribute("thermometers", instruments.of(Instrument.Kind.THERMOMETER));
         return "bench";
     }
@@ -71,7 +72,7 @@ class BenchPages {
     @PostMapping("/entries")
     String begin(HttpServletRequest request, @RequestParam(defaultValue = "") String experiment,
                  @RequestParam Optional<UUID> vessel, @RequestParam Optional<UUID> balance,
-                 @RequestParam Optional<UUID> thermometer) {
+                 @RequestParam Optional<UUID> thermometer, @RequestParam Optional<UUID> cylinder) {
         Bench bench = who.benchOrAsk(request);
         Experiment kind = Experiments.find(experiment)
                 .orElseThrow(() -> new Refused("Choose an experiment to begin."));
@@ -85,6 +86,7 @@ class BenchPages {
         Map<Instrument.Kind, UUID> with = new LinkedHashMap<>();
         balance.ifPresent(id -> with.put(Instrument.Kind.BALANCE, id));
         thermometer.ifPresent(id -> with.put(Instrument.Kind.THERMOMETER, id));
+        cylinder.ifPresent(id -> with.put(Instrument.Kind.CYLINDER, id));
         with.values().forEach(id -> instruments.find(id).orElseThrow(() -> new Refused("That instrument is not here.")));
         Entry entry = book.begin(bench, new Entry.Plan(kind.key(), kind.method(), ReferenceShelf.VERSION,
                 chosen.map(Vessel::id), pinned, with));

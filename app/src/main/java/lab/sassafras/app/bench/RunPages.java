@@ -8,6 +8,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Bench;
@@ -128,8 +129,7 @@ class RunPages {
             long ago = typed.ago() == null ? 0 : Math.max(0, Math.min(typed.ago(), Duration.ofHours(12).toMillis()));
             text = clock.instant().minusMillis(ago).truncatedTo(ChronoUnit.MILLIS).toString();
         }
-        EntrySheet open = slot instanceof Slot.Reference reference ? sheets.withReferable(entry, reference) : entry;
-        Line line = new Intake(open.without(typed.supersedes()).sheet()).accept(address, role, new Intake.Given(text, typed.unit(),
+        Line line = new Intake(sheets.open(entry, slot).without(typed.supersedes()).sheet()).accept(address, role, new Intake.Given(text, typed.unit(),
                 Optional.ofNullable(typed.instrument()).flatMap(instruments::find), typed.uncertainty(), bench.name()));
         return new Observation.Given(address.toString(), role.key(), line.text(),
                 line.unit().map(unit -> unit.symbol()).orElse(null),
@@ -160,7 +160,8 @@ class RunPages {
     private String show(EntrySheet entry, WrittenSheet screen, int trial, Optional<Address> now, Optional<Role> way,
                         Typed typed, String problem, Model model) {
         now.ifPresent(address -> {
-            if (entry.sheet().asks(trial).stream().noneMatch(ask -> ask.address().equals(address))) {
+            if (Stream.concat(entry.sheet().asks(trial).stream(), entry.sheet().asides(trial).stream())
+                    .noneMatch(ask -> ask.address().equals(address))) {
                 throw new NotFound("This experiment has no such place to fill.");
             }
         });
@@ -171,8 +172,10 @@ class RunPages {
         model.addAttribute("trials", entry.sheet().trials());
         model.addAttribute("vessel", entry.vessel().map(each -> each.name()).orElse(""));
         model.addAttribute("rows", screen.rows(now));
-        model.addAttribute("now", now.map(address -> Asking.of(entry, screen, address, way, references(entry, address)))
+        model.addAttribute("now", now.map(address -> Asking.of(entry, screen, address, way, named(entry, address)))
                 .orElse(null));
+        model.addAttribute("asides", entry.sheet().asides(trial).stream().filter(ask -> now.filter(ask.address()::equals).isEmpty()).toList());
+        model.addAttribute("words", entry.experiment().words());
         model.addAttribute("before", now.flatMap(screen::before).map(Address::toString).orElse(null));
         model.addAttribute("skipTo", now.flatMap(address -> screen.next(Optional.of(address))).map(Address::toString)
                 .filter(next -> !next.equals(now.get().toString())).orElse(null));
@@ -188,8 +191,14 @@ class RunPages {
         return "run";
     }
 
-    private List<Asking.Option> references(EntrySheet entry, Address address) {
-        return entry.experiment().slot(address.path()).filter(Slot.Reference.class::isInstance)
+    /** What a slot may name: other entries, or vessels. */
+    private List<Asking.Option> named(EntrySheet entry, Address address) {
+        Optional<Slot> here = entry.experiment().slot(address.path());
+        if (here.filter(Slot.Vessel.class::isInstance).isPresent()) {
+            return sheets.choosable().entrySet().stream().map(each -> new Asking.Option(each.getKey(), each.getValue().name() + ", "
+                    + each.getValue().kind().words())).toList();
+        }
+        return here.filter(Slot.Reference.class::isInstance)
                 .map(slot -> sheets.referable(entry.entry(), (Slot.Reference) slot).stream()
                         .map(other -> new Asking.Option(other.id().toString(),
                                 EntryLine.of(other, entry.entry().period().zone()).title() + ", bench " + other.bench().name()

@@ -106,7 +106,7 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
                 double width = width(entry);
                 double middle = edge + width / 2;
                 double x = gave ? POST - edge - width : POST + edge;
-                boolean sought = entry.party().key().equals(solution.ledger().carrier().key());
+                boolean sought = entry.sought();
                 segments.add(new Segment(x, width, gave, sought, first + i + 1, gave ? POST - middle : POST + middle,
                         gave ? POST - tags.get(i) : POST + tags.get(i)));
                 rows.add(new Row(gave ? 20 : POST + 14, FIRST_ROW + i * ROW, first + i + 1, entry.party().label(),

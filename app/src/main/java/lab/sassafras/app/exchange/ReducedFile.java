@@ -1,23 +1,28 @@
 package lab.sassafras.app.exchange;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.account.TrialMean;
-import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Presentation;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.verdict.Reduction;
+import lab.sassafras.verdict.Sample;
+import lab.sassafras.verdict.Verdict;
 
 /** A reduction as the API answers it: numbers locale-free and in full, words beside them. */
-record ReducedFile(String experiment, Map<String, String> conventions, Result unknown, List<Derived> derived,
+record ReducedFile(String experiment, Map<String, String> conventions, Result unknown, List<Derived> derived, List<SamplePart> samples,
                    List<TrialPart> trials, List<Share> budget, List<AlternativePart> alternatives, List<CandidatePart> candidates,
-                   List<FindingPart> findings) {
+                   PredictionPart prediction, List<FindingPart> findings) {
+
+    private static final int DRAWS = 50_000;
 
     record Result(String name, String symbol, Double value, Double standardUncertainty, Double degreesOfFreedom, String unit) {
     }
@@ -25,20 +30,35 @@ record ReducedFile(String experiment, Map<String, String> conventions, Result un
     record Derived(String name, double value, Double standardUncertainty, String unit) {
     }
 
+    /** The trials of one sample: mean, scatter, and the line of heat (kJ) against amount (mol). */
+    record SamplePart(String name, List<Integer> trials, Double value, Double standardUncertainty, Double standardDeviation, LinePart line) {
+    }
+
+    record LinePart(double slope, double slopeStandardError, double intercept, double interceptStandardError, String unit, boolean missesZero) {
+    }
+
     record Heat(String party, String label, double heat, double standardUncertainty, String unit, String words) {
     }
 
-    record TrialPart(int trial, boolean leftOut, Double value, Double standardUncertainty, List<Heat> heats,
-                     List<Derived> derived, List<Working.Line> working, String workingText, String workingLatex, List<Account.Missing> missing) {
+    /** The result of a trial by random draws: mean and 95 % interval, and whether the linear answer may stand beside it. */
+    record Draws(int draws, double value, double standardUncertainty, double low, double high, boolean bearsOutLinear) {
+    }
+
+    record TrialPart(int trial, String sample, boolean leftOut, Double value, Double standardUncertainty, Draws draws, List<Heat> heats,
+                     List<Derived> derived, String opening, List<Working.Line> working, String workingText, String workingLatex,
+                     List<Account.Missing> missing) {
     }
 
     record Share(String source, double share) {
     }
 
-    record AlternativePart(String question, String school, Double value, Double standardUncertainty) {
+    record AlternativePart(String question, String school, Double value, Double standardUncertainty, String unit) {
     }
 
     record CandidatePart(String substance, double compatibility, List<String> objections) {
+    }
+
+    record PredictionPart(double foretold, Double read, String unit) {
     }
 
     record FindingPart(String grade, String code, String message, String about) {
@@ -46,52 +66,68 @@ record ReducedFile(String experiment, Map<String, String> conventions, Result un
 
     static ReducedFile of(Reduction reduction, Figures figures) {
         Optional<Estimate> mean = reduction.mean().map(TrialMean::estimate);
-        var experiment = reduction.sheet().experiment();
-        Result unknown = new Result(experiment.words().get("unknown"), experiment.unknown().symbol().text(),
-                mean.map(Estimate::value).orElse(null), mean.map(Estimate::uncertainty).orElse(null),
-                mean.map(Estimate::degreesOfFreedom).filter(Double::isFinite).orElse(null), experiment.unknown().unit().symbol());
-        return new ReducedFile(experiment.key(), inForce(reduction), unknown, derived(reduction),
-                reduction.trials().stream().map(trial -> trial(trial, figures)).toList(),
+        Result unknown = new Result(reduction.unknown(), symbol(reduction), mean.map(Estimate::value).orElse(null),
+                mean.map(Estimate::uncertainty).orElse(null),
+                mean.map(Estimate::degreesOfFreedom).filter(Double::isFinite).orElse(null), reduction.unit().symbol());
+        Presentation presentation = new Presentation(reduction.conventions(), figures);
+        return new ReducedFile(reduction.sheet().experiment().key(), reduction.conventions().named(), unknown, derived(reduction),
+                reduction.samples().stream().map(ReducedFile::sample).toList(),
+                reduction.trials().stream().map(trial -> trial(reduction, trial, presentation)).toList(),
                 mean.map(each -> each.contributions().stream().map(part -> new Share(part.label(), part.shareOf(each))).toList())
                         .orElse(List.of()),
                 reduction.alternatives().stream().map(each -> new AlternativePart(each.alternative().question().key(),
                         each.alternative().school().key(), each.estimate().map(Estimate::value).orElse(null),
-                        each.estimate().map(Estimate::uncertainty).orElse(null))).toList(),
-                reduction.verdict().map(verdict -> verdict.candidates().stream().map(each -> new CandidatePart(
-                        each.substance().key(), each.compatibility(), each.objections())).toList()).orElse(List.of()),
+                        each.estimate().map(Estimate::uncertainty).orElse(null), each.unit().symbol())).toList(),
+                reduction.verdict().map(Verdict::candidates).orElse(List.of()).stream().map(each -> new CandidatePart(
+                        each.substance().key(), each.compatibility(), each.objections())).toList(),
+                reduction.prediction().map(each -> new PredictionPart(each.foretold().value(), each.read().map(read -> read.value())
+                        .orElse(null), "°C")).orElse(null),
                 reduction.findings().stream().map(ReducedFile::finding).toList());
     }
 
-    private static Map<String, String> inForce(Reduction reduction) {
-        Conventions conventions = reduction.conventions();
-        return conventions.named();
+    private static String symbol(Reduction reduction) {
+        return reduction.trials().stream().flatMap(trial -> trial.solution().stream()).findFirst()
+                .map(solution -> solution.result().symbol()).orElse(reduction.sheet().experiment().unknown().symbol()).text();
     }
 
     /** Results that follow from the unknown: the scatter of trials and the per cent error, where there are any. */
     private static List<Derived> derived(Reduction reduction) {
-        List<Derived> derived = new java.util.ArrayList<>();
-        String unit = reduction.sheet().experiment().unknown().unit().symbol();
+        List<Derived> derived = new ArrayList<>();
         reduction.mean().ifPresent(mean -> mean.scatter().ifPresent(s ->
-                derived.add(new Derived("standard deviation of the trials", s, null, unit))));
-        reduction.verdict().flatMap(verdict -> verdict.agreement()).ifPresent(agreement ->
+                derived.add(new Derived("standard deviation of the trials", s, null, reduction.unit().symbol()))));
+        reduction.verdict().flatMap(Verdict::agreement).ifPresent(agreement ->
                 derived.add(new Derived("per cent error", agreement.percentError(), null, "%")));
         return derived;
     }
 
-    private static TrialPart trial(Reduction.Trial trial, Figures figures) {
-        Optional<Working> working = trial.solution().map(solution -> solution.working(figures));
-        return new TrialPart(trial.number(), trial.leftOut(), trial.solution().map(each -> each.estimate().value()).orElse(null),
-                trial.solution().map(each -> each.estimate().uncertainty()).orElse(null),
-                trial.solution().map(ReducedFile::heats).orElse(List.of()),
-                trial.solution().map(ReducedFile::derived).orElse(List.of()), working.map(Working::lines).orElse(List.of()),
-                working.map(Working::text).orElse(""), working.map(Working::latex).orElse(""),
+    private static SamplePart sample(Sample sample) {
+        Optional<Estimate> mean = sample.mean().map(TrialMean::estimate);
+        Optional<Double> scatter = sample.mean().filter(each -> each.scatter().isPresent()).map(each -> each.scatter().getAsDouble());
+        return new SamplePart(sample.name(), sample.trials(), mean.map(Estimate::value).orElse(null),
+                mean.map(Estimate::uncertainty).orElse(null), scatter.orElse(null), sample.line().map(line -> new LinePart(line.slope(),
+                line.slopeUncertainty(), line.intercept(), line.interceptUncertainty(), "kJ against mol", line.missesZero())).orElse(null));
+    }
+
+    private static TrialPart trial(Reduction reduction, Reduction.Trial trial, Presentation presentation) {
+        Optional<Solution> solution = trial.solution();
+        Optional<Working> working = solution.map(presentation::working);
+        return new TrialPart(trial.number(), reduction.sheet().sample(trial.number()), trial.leftOut(),
+                solution.map(each -> each.estimate().value()).orElse(null), solution.map(each -> each.estimate().uncertainty()).orElse(null),
+                solution.map(ReducedFile::draws).orElse(null), solution.map(ReducedFile::heats).orElse(List.of()),
+                solution.map(ReducedFile::derived).orElse(List.of()), working.map(Working::opening).orElse(""),
+                working.map(Working::lines).orElse(List.of()), working.map(Working::text).orElse(""), working.map(Working::latex).orElse(""),
                 trial.account() instanceof Account.Incomplete incomplete ? incomplete.missing() : List.of());
     }
 
+    private static Draws draws(Solution solution) {
+        MonteCarlo drawn = solution.drawn(DRAWS);
+        return drawn.finite() ? new Draws(DRAWS, drawn.value(), drawn.uncertainty(), drawn.low(), drawn.high(),
+                drawn.bearsOut(solution.estimate())) : null;
+    }
+
     private static List<Derived> derived(Solution solution) {
-        return IntStream.range(0, solution.derived().size()).mapToObj(i -> new Derived(
-                solution.ledger().derived().get(i).label(), solution.derived().get(i).value(),
-                solution.derived().get(i).uncertainty(), solution.ledger().derived().get(i).unit().symbol())).toList();
+        return solution.derived().stream().filter(each -> each.estimate().finite()).map(each -> new Derived(each.derived().label(),
+                each.estimate().value(), each.estimate().uncertainty(), each.derived().unit().symbol())).toList();
     }
 
     private static List<Heat> heats(Solution solution) {

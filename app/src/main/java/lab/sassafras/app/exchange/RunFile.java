@@ -24,6 +24,7 @@ import lab.sassafras.measure.Instrument;
  * @param conventions  schools that differ from the period's, for this entry alone
  * @param instruments  by the file's name for them
  * @param calorimeter  the vessel with the constant it is pinned to
+ * @param calorimeters other vessels single trials used, by the file's name for them
  * @param defaults     instruments proposed for readings, by kind
  * @param trials       how many trials were opened
  * @param parts        how many parts of each repeated group
@@ -33,6 +34,7 @@ import lab.sassafras.measure.Instrument;
  */
 record RunFile(Experiment experiment, int method, int shelf, PeriodPart period, String bench, Instant begun,
                Map<String, String> conventions, Map<String, Instrument> instruments, Optional<Calorimeter> calorimeter,
+               Map<String, Calorimeter> calorimeters,
                Map<Instrument.Kind, String> defaults, int trials, Map<String, Integer> parts,
                List<ObservationPart> observations, List<DecisionPart> decisions, Map<String, RunFile> references) {
 

@@ -51,7 +51,7 @@ class RunFileReader {
 
     private RunFile run(JsonPlace file, int depth) {
         file.only("format", "version", "experiment", "method", "shelf", "period", "bench", "begun", "conventions",
-                "instruments", "calorimeter", "defaults", "trials", "parts", "observations", "decisions", "references");
+                "instruments", "calorimeter", "calorimeters", "defaults", "trials", "parts", "observations", "decisions", "references");
         if (!file.required("format").text().equals(RunFile.FORMAT)) {
             throw file.required("format").wrong("must be “" + RunFile.FORMAT + "”");
         }
@@ -68,7 +68,8 @@ class RunFileReader {
         RunFile run = new RunFile(experiment, file.required("method").wholeNumber(1, 1000),
                 file.required("shelf").wholeNumber(1, 1000), period(file.required("period")), file.required("bench").text(NAME),
                 instant(file.required("begun")), conventions(file.optional("conventions")), instruments,
-                file.optional("calorimeter").map(place -> calorimeter(place, instruments)), defaults(file, instruments),
+                file.optional("calorimeter").map(place -> calorimeter(place, instruments)), calorimeters(file, instruments),
+                defaults(file, instruments),
                 file.required("trials").wholeNumber(1, 50), parts(file.optional("parts"), experiment),
                 observations(file.required("observations"), instruments), decisions(file.optional("decisions")), references);
         RunReplay.sheet(run);
@@ -96,7 +97,7 @@ class RunFileReader {
         for (JsonPlace each : place.list(50)) {
             each.only("key", "name", "kind", "resolution", "low", "high", "offsetUncertainty", "readingUncertainty");
             Instrument.Kind kind = oneOf(each.required("kind"), text -> Arrays.stream(Instrument.Kind.values())
-                    .filter(known -> known.word().equals(text)).findFirst(), "must be “balance” or “thermometer”");
+                    .filter(known -> known.word().equals(text)).findFirst(), "must be “balance”, “thermometer” or “cylinder or pipette”");
             Instrument instrument = new Instrument(each.required("key").text(NAME), each.required("name").text(NAME), kind,
                     Instruments.unit(kind), positive(each.required("resolution")), each.required("low").number(),
                     each.required("high").number(), notNegative(each.required("offsetUncertainty")),
@@ -111,12 +112,23 @@ class RunFileReader {
         return instruments;
     }
 
+    private static Map<String, Calorimeter> calorimeters(JsonPlace file, Map<String, Instrument> instruments) {
+        Map<String, Calorimeter> calorimeters = new LinkedHashMap<>();
+        file.optional("calorimeters").ifPresent(all -> all.fields().forEach((name, place) -> {
+            if (calorimeters.size() == 50) {
+                throw place.wrong("is one vessel too many");
+            }
+            calorimeters.put(name, calorimeter(place, instruments));
+        }));
+        return calorimeters;
+    }
+
     private static Calorimeter calorimeter(JsonPlace place, Map<String, Instrument> instruments) {
         place.only("name", "kind", "constant");
         Calorimeter.Kind kind = oneOf(place.required("kind"), text -> Arrays.stream(Calorimeter.Kind.values())
                 .filter(known -> name(known).equals(text)).findFirst(), "is not a kind of vessel known here");
         return new Calorimeter(place.required("name").text(NAME), kind,
-                place.optional("constant").map(constant -> pinned(constant, instruments)));
+                place.optional("constant").map(constant -> pinned(place.required("name").text(NAME), constant, instruments)));
     }
 
     /** The name a vessel kind has in files. */
@@ -124,11 +136,11 @@ class RunFileReader {
         return kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    private static Calorimeter.Pinned pinned(JsonPlace place, Map<String, Instrument> instruments) {
+    private static Calorimeter.Pinned pinned(String vessel, JsonPlace place, Map<String, Instrument> instruments) {
         place.only("value", "ownUncertainty", "degreesOfFreedom", "fill", "from", "shares");
         List<Measured.Share> shares = new ArrayList<>();
         place.optional("shares").map(each -> each.list(50)).orElse(List.of()).forEach(each -> shares.add(share(each, instruments)));
-        return new Calorimeter.Pinned("file", new Measured(place.required("value").number(),
+        return new Calorimeter.Pinned("file:" + vessel + ":" + place.required("value").number(), new Measured(place.required("value").number(),
                 notNegative(place.required("ownUncertainty")),
                 place.optional("degreesOfFreedom").map(RunFileReader::positive).orElse(Double.POSITIVE_INFINITY),
                 List.copyOf(shares), -1), notNegative(place.required("fill")), place.required("from").text(200));
@@ -175,7 +187,7 @@ class RunFileReader {
             each.only("id", "at", "role", "text", "unit", "instrument", "uncertainty", "who", "when", "supersedes", "reason");
             each.optional("instrument").ifPresent(name -> known(name, instruments));
             observations.add(new RunFile.ObservationPart(each.required("id").text(NAME), each.required("at").text(100),
-                    oneOf(each.required("role"), Role::of, "must be read, gross, tare, assumed or stated"),
+                    oneOf(each.required("role"), Role::of, "must be read, gross, tare, volume, assumed or stated"),
                     each.required("text").text(), each.optional("unit").map(JsonPlace::text),
                     each.optional("instrument").map(JsonPlace::text), each.optional("uncertainty").map(JsonPlace::text),
                     each.required("who").text(NAME), instant(each.required("when")),

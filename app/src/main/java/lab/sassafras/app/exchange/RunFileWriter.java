@@ -63,6 +63,11 @@ class RunFileWriter {
         if (!calorimeter.isEmpty()) {
             file.set("calorimeter", calorimeter);
         }
+        if (!names.calorimeters.isEmpty()) {
+            ObjectNode calorimeters = file.putObject("calorimeters");
+            names.calorimeters.forEach((id, name) -> calorimeter(calorimeters.putObject(name),
+                    entry.sheet().setting().calorimeters().get(id), names));
+        }
         file.set("defaults", defaults);
         file.put("trials", entry.sheet().trials());
         if (!entry.sheet().setting().parts().isEmpty()) {
@@ -153,6 +158,7 @@ class RunFileWriter {
         private final Map<UUID, String> instruments = new LinkedHashMap<>();
         private final Map<UUID, String> observations = new LinkedHashMap<>();
         private final Map<String, String> references = new LinkedHashMap<>();
+        private final Map<String, String> calorimeters = new LinkedHashMap<>();
         private final EntrySheet entry;
 
         Names(EntrySheet entry) {
@@ -168,9 +174,14 @@ class RunFileWriter {
         }
 
         String text(Observation observation) {
-            boolean reference = !observation.strikeOut() && entry.experiment().slot(Address.read(observation.address()).path())
-                    .filter(Slot.Reference.class::isInstance).isPresent();
-            return reference ? references.computeIfAbsent(observation.text(), any -> "reference-" + (references.size() + 1))
+            Slot slot = entry.experiment().slot(Address.read(observation.address()).path()).orElseThrow();
+            if (observation.strikeOut()) {
+                return "";
+            }
+            if (slot instanceof Slot.Vessel) {
+                return calorimeters.computeIfAbsent(observation.text(), any -> "calorimeter-" + (calorimeters.size() + 1));
+            }
+            return slot instanceof Slot.Reference ? references.computeIfAbsent(observation.text(), any -> "reference-" + (references.size() + 1))
                     : observation.text();
         }
     }

@@ -60,6 +60,7 @@ public class RunImport {
         Entry entry = book.begin(bench, new Entry.Plan(run.experiment().key(), run.method(), run.shelf(),
                 vessel.map(Vessel::id), pinned, defaults), run.begun());
         open(entry, run);
+        run.calorimeters().forEach((name, other) -> references.put(name, chosen(other, run, here)));
         keep(entry, run, here, references);
         run.conventions().forEach((question, school) -> book.decide(Optional.of(entry.id()), Decision.Kind.SCHOOL, question,
                 school, "as in the file", run.bench()));
@@ -73,6 +74,12 @@ public class RunImport {
                         && each.zone().equals(part.zone()) && each.decimalMark() == part.mark()
                         && each.schools().equals(part.conventions())).findFirst()
                 .orElseGet(() -> book.openPeriod(part.title(), part.date(), part.zone(), part.mark(), part.conventions()));
+    }
+
+    /** What is kept of a vessel named for one trial: its constant, or itself while it has none. */
+    private UUID chosen(Calorimeter other, RunFile run, Map<String, UUID> here) {
+        Vessel vessel = calorimeters.findOrAdd(other.name(), other.kind());
+        return other.constant().map(constant -> calibration(vessel, constant, run, here).id()).orElse(vessel.id());
     }
 
     /** The pinned constant, found on the shelf or put there; an imported one names its file as its reason. */
@@ -107,8 +114,8 @@ public class RunImport {
         for (RunFile.ObservationPart each : run.observations()) {
             UUID id = UUID.randomUUID();
             kept.put(each.id(), id);
-            boolean reference = run.experiment().slot(Address.read(each.at()).path()).filter(Slot.Reference.class::isInstance)
-                    .isPresent() && !each.text().isEmpty();
+            boolean reference = run.experiment().slot(Address.read(each.at()).path()).filter(slot -> slot instanceof Slot.Reference
+                    || slot instanceof Slot.Vessel).isPresent() && !each.text().isEmpty();
             book.keep(id, entry.id(), new Observation.Given(each.at(), each.role().key(),
                     reference ? references.get(each.text()).toString() : each.text(), each.unit().orElse(null),
                     each.instrument().map(here::get), each.uncertainty().orElse(null), each.who(),

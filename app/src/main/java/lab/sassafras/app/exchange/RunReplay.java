@@ -72,8 +72,8 @@ final class RunReplay {
                 .map(Map.Entry::getKey).collect(Collectors.toSet());
         Map<String, Setting.Referenced> references = new LinkedHashMap<>();
         run.references().forEach((name, other) -> references.put(name, referenced(other)));
-        return new Setting(run.calorimeter(), run.trials(), run.parts(), leftOut, references,
-                new Figures(run.period().mark()));
+        return new Setting(run.calorimeter(), run.calorimeters(), run.trials(), run.parts(), leftOut, references,
+                new Figures(run.period().mark()), conventions(run));
     }
 
     private static Setting.Referenced referenced(RunFile other) {
@@ -83,7 +83,10 @@ final class RunReplay {
 
     /** The file worked out. */
     static Reduction reduction(RunFile run) {
-        Conventions conventions = Conventions.of(run.conventions()).over(Conventions.of(run.period().conventions()));
-        return Reduction.of(sheet(run), conventions);
+        return Reduction.of(sheet(run), conventions(run));
+    }
+
+    private static Conventions conventions(RunFile run) {
+        return Conventions.of(run.conventions()).over(Conventions.of(run.period().conventions()));
     }
 }

@@ -1,44 +1,57 @@
 package lab.sassafras.app.notebook;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Derived;
+import lab.sassafras.account.HeatLine;
 import lab.sassafras.account.Solution;
+import lab.sassafras.account.TrialMean;
 import lab.sassafras.app.chart.BalancePicture;
 import lab.sassafras.app.chart.BudgetPicture;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.convention.Presentation;
+import lab.sassafras.convention.Presentation.Written;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
+import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.verdict.Agreement;
 import lab.sassafras.verdict.Candidate;
 import lab.sassafras.verdict.Reduction;
+import lab.sassafras.verdict.Sample;
+import lab.sassafras.verdict.Verdict;
 
-/** The right page of an entry, ready to be shown: every number already written out. */
+/** The right page of an entry, ready to be shown: every number already written out the way the schools in force write it. */
 public final class ResultView {
+
+    private static final int DRAWS = 50_000;
 
     private final EntrySheet entry;
     private final Reduction reduction;
     private final Figures figures;
+    private final Presentation presentation;
     private final int shownTrial;
+    private final Sample sample;
 
     ResultView(EntrySheet entry, Optional<Integer> trial) {
         this.entry = entry;
         this.reduction = entry.reduction();
         this.figures = entry.entry().period().figures();
+        this.presentation = new Presentation(reduction.conventions(), figures);
         this.shownTrial = trial.filter(number -> number >= 1 && number <= reduction.trials().size())
                 .orElseGet(() -> reduction.trials().stream().filter(Reduction.Trial::counts)
                         .map(Reduction.Trial::number).findFirst().orElse(1));
-    }
-
-    /** A result in figures. */
-    public record Written(String value, String uncertainty, String unit) {
+        this.sample = reduction.sampleOf(shownTrial);
     }
 
     /** One trial in the list. */
@@ -54,8 +67,24 @@ public final class ResultView {
     public record OtherSchool(String question, String school, String value, String change) {
     }
 
+    /** Schools of one question that these readings say nothing about. */
+    public record Unread(String question, List<String> schools) {
+    }
+
     /** What a suspected error would do. */
     public record SuspectLine(String words, String size, String change) {
+    }
+
+    /** One of several samples, with the trial that shows it. */
+    public record SampleLine(String name, String value, int trial, boolean shown) {
+    }
+
+    /** A further result of the trial shown. */
+    public record Further(String label, Written written) {
+    }
+
+    /** The line of heat against amount, in words. */
+    public record LineWords(String slope, String intercept, String meaning) {
     }
 
     public Reduction reduction() {
@@ -63,67 +92,92 @@ public final class ResultView {
     }
 
     public String unknown() {
-        return entry.experiment().words().get("unknown");
+        return reduction.unknown();
     }
 
+    /** The unit results are shown in. */
     public String unit() {
-        return entry.experiment().unknown().unit().symbol();
+        return presentation.unit(reduction.unit()).symbol();
     }
 
-    /** The result of the entry; empty while no trial is solved. */
+    /** The result of the sample shown; empty while none of its trials is solved. */
     public Optional<Written> result() {
         return estimate().map(this::written);
     }
 
+    /** Rounded as the school in force rounds: a mean by the readings of its first trial. */
     private Written written(Estimate estimate) {
-        return written(estimate, entry.experiment().unknown().unit().dimension().directed(), unit());
+        return solution().or(this::anySolution).map(trial -> presentation.written(estimate, trial.result(), trial.bindings()))
+                .orElseGet(() -> presentation.written(estimate, reduction.unit()));
     }
 
-    private Written written(Estimate estimate, boolean signed, String unit) {
-        int decimals = Figures.decimalsFor(estimate.uncertainty());
-        return new Written(signed ? figures.signed(estimate.value(), decimals) : figures.fixed(estimate.value(), decimals),
-                figures.uncertainty(estimate.uncertainty()), unit);
-    }
-
-    /** A further result of the trial shown. */
-    public record Further(String label, Written written) {
+    private Optional<Solution> anySolution() {
+        return reduction.trials().stream().flatMap(trial -> trial.solution().stream()).findFirst();
     }
 
     /** What else follows from the trial shown. */
     public List<Further> further() {
-        return solution().map(solution -> {
-            List<Further> further = new ArrayList<>();
-            for (int i = 0; i < solution.derived().size(); i++) {
-                Derived derived = solution.ledger().derived().get(i);
-                further.add(new Further(derived.label(), written(solution.derived().get(i), true, derived.unit().symbol())));
-            }
-            return further;
-        }).orElse(List.of());
+        return solution().map(Solution::derived).orElse(List.of()).stream().filter(each -> each.estimate().finite())
+                .map(each -> new Further(each.derived().label(), presentation.written(each.estimate(), each.derived().unit()))).toList();
     }
 
     private Optional<Estimate> estimate() {
-        return reduction.mean().map(mean -> mean.estimate());
+        return sample.mean().map(TrialMean::estimate);
     }
 
     /** On how many trials it rests, with their scatter. */
     public String basis() {
-        return reduction.mean().map(mean -> {
+        return sample.mean().map(mean -> {
             int n = mean.values().size();
-            String interval = "95 % interval ± " + figures.uncertainty(mean.estimate().halfWidth(0.95)) + " " + unit();
+            String interval = "95 % interval ± " + width(mean.estimate().halfWidth(0.95)) + " " + unit();
             return n == 1 ? "one trial, standard uncertainty; " + interval : "mean of " + n + " trials, s = "
-                    + figures.uncertainty(mean.scatter().orElse(0)) + " " + unit() + ", standard uncertainty; " + interval;
+                    + width(mean.scatter().orElse(0)) + " " + unit() + ", standard uncertainty; " + interval;
         }).orElse("");
+    }
+
+    private String width(double width) {
+        return figures.uncertainty(width * reduction.unit().widthToBench(1) / presentation.unit(reduction.unit()).widthToBench(1));
+    }
+
+    /** The trial shown by random draws; what stands in front of the linear answer where that cannot be trusted. */
+    public record Drawn(String words, boolean inFront) {
+    }
+
+    public Optional<Drawn> drawn() {
+        return solution().filter(trial -> trial.estimate().uncertainty() > 0).flatMap(trial -> {
+            MonteCarlo drawn = trial.drawn(DRAWS);
+            if (!drawn.finite()) {
+                return Optional.empty();
+            }
+            boolean stands = drawn.bearsOut(trial.estimate());
+            String interval = "By 50 000 random draws, trial " + shownTrial + " lies between " + at(drawn.low(), drawn) + " and "
+                    + at(drawn.high(), drawn) + " " + unit() + " (95 %). ";
+            return Optional.of(new Drawn(interval + (stands ? "The linear interval agrees with it."
+                    : "The linear ± does not describe it well here; go by this one."), !stands));
+        });
+    }
+
+    private String at(double value, MonteCarlo drawn) {
+        double size = reduction.unit().widthToBench(1) / presentation.unit(reduction.unit()).widthToBench(1);
+        return figures.fixed(value * size, Figures.decimalsFor(drawn.uncertainty() * size));
     }
 
     public int shownTrial() {
         return shownTrial;
     }
 
+    /** The samples, where there are several. */
+    public List<SampleLine> samples() {
+        return reduction.samples().size() < 2 ? List.of() : reduction.samples().stream().map(each -> new SampleLine(
+                each.name().isEmpty() ? "without a name" : each.name(), each.mean().map(mean -> written(mean.estimate()))
+                .map(written -> written.value() + " ± " + written.uncertainty()).orElse("not yet"), each.trials().get(0), each == sample)).toList();
+    }
+
     public List<TrialLine> trials() {
         Decisions decisions = entry.decisions();
         return reduction.trials().stream().map(trial -> new TrialLine(trial.number(),
-                trial.solution().map(Solution::estimate).map(this::written).map(each -> each.value() + " ± " + each.uncertainty())
-                        .orElse("not yet"),
+                trial.solution().map(solution -> presentation.written(solution.estimate(), solution.result(), solution.bindings()))
+                        .map(each -> each.value() + " ± " + each.uncertainty()).orElse("not yet"),
                 trial.solution().isPresent(), trial.leftOut(),
                 decisions.last(Decision.Kind.TRIAL, Decisions.trial(trial.number())).map(Decision::reason).orElse(""),
                 trial.number() == shownTrial,
@@ -136,31 +190,59 @@ public final class ResultView {
     }
 
     public Optional<BalancePicture> balance() {
-        return solution().map(solution -> BalancePicture.of(solution, figures));
+        return solution().filter(solution -> !solution.entries().isEmpty()).map(solution -> BalancePicture.of(solution, figures));
     }
 
     public Optional<Working> working() {
-        return solution().map(solution -> solution.working(figures));
+        return solution().map(presentation::working);
     }
 
     public Optional<BudgetPicture> budget() {
-        return estimate().map(estimate -> BudgetPicture.of(estimate, figures));
+        return estimate().filter(each -> each.uncertainty() > 0).map(estimate -> BudgetPicture.of(estimate, figures));
+    }
+
+    /** The line of heat against amount through the trials of the sample shown. */
+    public Optional<LineWords> line() {
+        return sample.line().map(this::inWords);
+    }
+
+    private LineWords inWords(HeatLine line) {
+        String slope = figures.signed(line.slope(), Figures.decimalsFor(line.slopeUncertainty())) + " ± "
+                + figures.uncertainty(line.slopeUncertainty()) + " kJ/mol";
+        String intercept = figures.signed(1000 * line.intercept(), 0) + " ± " + figures.fixed(1000 * line.interceptUncertainty(), 0) + " J";
+        return new LineWords(slope, intercept, line.missesZero()
+                ? "The intercept is away from zero: every trial carries the same heat of something else. The slope is free of it."
+                : "The intercept is zero within its scatter, as it should be: no error is the same in every trial.");
+    }
+
+    /** What was foretold beside what was read. */
+    public Optional<String> prediction() {
+        return reduction.prediction().map(each -> "Foretold " + figures.typed(each.foretold().text()) + " °C, " + each.off().map(off ->
+                "read " + figures.typed(each.read().orElseThrow().text()) + " °C: " + figures.signed(off, 1) + " °C off.").orElse("not read yet."));
     }
 
     public List<InForce> inForce() {
-        return entry.experiment().conventions().stream().<InForce>map(question -> new InForce(question,
+        return Stream.concat(entry.experiment().conventions().stream(), Question.ofWriting().stream()).<InForce>map(question -> new InForce(question,
                 reduction.conventions().in(question), entry.decisions().schools().containsKey(question.key()))).toList();
     }
 
     public List<OtherSchool> otherSchools() {
-        return reduction.alternatives().stream().map(each -> {
-            String words = each.alternative().school().words();
-            Estimate now = estimate().orElseThrow();
-            return each.estimate().map(other -> new OtherSchool(each.alternative().question().words(), words,
-                    figures.byUncertainty(other.value(), now.uncertainty()), change(now.value(), other.value())))
-                    .orElseGet(() -> new OtherSchool(each.alternative().question().words(), words,
-                            "not with these readings", ""));
+        return reduction.alternatives().stream().filter(each -> each.estimate().isPresent()).map(each -> {
+            Estimate now = reduction.mean().orElseThrow().estimate();
+            Estimate other = each.estimate().orElseThrow();
+            boolean comparable = each.unit() == reduction.unit();
+            Written written = presentation.written(other, each.unit());
+            return new OtherSchool(each.alternative().question().words(), each.alternative().school().words(),
+                    comparable ? written.value() : written.value() + " " + written.unit(), comparable ? change(now.value(), other.value()) : "");
         }).toList();
+    }
+
+    /** Schools that ask for readings this run has not. */
+    public List<Unread> unread() {
+        Map<String, List<String>> unread = new LinkedHashMap<>();
+        reduction.alternatives().stream().filter(each -> each.estimate().isEmpty()).forEach(each -> unread.computeIfAbsent(
+                each.alternative().question().words(), any -> new ArrayList<>()).add(each.alternative().school().words()));
+        return unread.entrySet().stream().map(each -> new Unread(each.getKey(), each.getValue())).toList();
     }
 
     private String change(double now, double other) {
@@ -172,20 +254,20 @@ public final class ResultView {
         double u = estimate().map(Estimate::uncertainty).orElse(0.0);
         return reduction.suspects().stream().map(each -> new SuspectLine(each.words(),
                 figures.significant(Math.abs(each.suspect().error()), 1) + " " + each.unit(),
-                figures.signed(each.change(), Figures.decimalsFor(u)))).toList();
+                presentation.change(each.change(), u, reduction.unit()))).toList();
     }
 
     public List<Candidate> candidates() {
-        return reduction.verdict().map(verdict -> verdict.candidates()).orElse(List.of());
+        return sample.verdict().map(Verdict::candidates).orElse(List.of());
     }
 
     /** The candidates in a sentence. */
     public String candidatesInWords() {
         List<String> fitting = candidates().stream().filter(Candidate::fits).map(each -> each.substance().name() + " ("
-                + figures.significant(each.substance().specificHeat(), 3) + ")").toList();
+                + specificHeat(each) + ")").toList();
         if (candidates().isEmpty()) {
-            return result().isEmpty() || reduction.verdict().isEmpty()
-                    || !(entry.experiment().yardstick() instanceof lab.sassafras.experiment.Yardstick.OfSolids) ? ""
+            return result().isEmpty() || sample.verdict().isEmpty()
+                    || !(entry.experiment().yardstick() instanceof Yardstick.OfSolids) ? ""
                     : "No solid on the shelf fits this number.";
         }
         return fitting.isEmpty() ? "No solid on the shelf fits both the number and what was seen."
@@ -197,16 +279,18 @@ public final class ResultView {
     }
 
     public String specificHeat(Candidate candidate) {
-        return figures.significant(candidate.substance().specificHeat(), 3);
+        BenchUnit unit = BenchUnit.JOULES_PER_GRAM_DEGREE;
+        return figures.significant(candidate.substance().specificHeat() / presentation.unit(unit).widthToBench(1), 3);
     }
 
     public Optional<String> agreement() {
-        return reduction.verdict().flatMap(verdict -> verdict.agreement()).map(this::inWords);
+        return sample.verdict().flatMap(Verdict::agreement).map(this::inWords);
     }
 
     private String inWords(Agreement agreement) {
-        return "Reference for " + agreement.reference().name() + ": "
-                + figures.plain(agreement.reference().value()) + " " + unit() + ", "
+        BenchUnit unit = agreement.reference().unit();
+        double value = agreement.reference().value() * unit.widthToBench(1) / presentation.unit(unit).widthToBench(1);
+        return "Reference for " + agreement.reference().name() + ": " + figures.plain(java.math.BigDecimal.valueOf(value).round(new java.math.MathContext(5)).doubleValue()) + " " + presentation.unit(unit).symbol() + ", "
                 + agreement.reference().sourceInWords() + ". Per cent error " + figures.signed(agreement.percentError(), 1)
                 + " %; " + agreement.words() + ".";
     }

@@ -60,14 +60,29 @@ public class EntrySheets {
                 .filter(other -> !reaches(other, entry.id())).toList();
     }
 
-    /** The same sheet, open to every entry a reference slot may name. */
-    public EntrySheet withReferable(EntrySheet entry, Slot.Reference slot) {
-        Setting setting = entry.sheet().setting();
-        Map<String, Setting.Referenced> known = new LinkedHashMap<>(setting.references());
-        referable(entry.entry(), slot).forEach(other -> known.putIfAbsent(other.id().toString(),
-                new Setting.Referenced(other.bench().name(), Optional.empty())));
-        return entry.with(entry.sheet().with(new Setting(setting.calorimeter(), setting.trials(), setting.parts(),
-                setting.leftOut(), known, setting.figures())));
+    /** Vessels a trial may have used, by what is kept of the choice: the constant in use, or the vessel while it has none. */
+    public Map<String, Calorimeter> choosable() {
+        Map<String, Calorimeter> known = new LinkedHashMap<>();
+        calorimeters.vessels().forEach(vessel -> {
+            Optional<Calibration> inUse = calorimeters.inUse(vessel);
+            known.put(inUse.map(Calibration::id).orElse(vessel.id()).toString(), calorimeter(vessel, inUse));
+        });
+        return known;
+    }
+
+    private static Calorimeter calorimeter(Vessel vessel, Optional<Calibration> constant) {
+        return new Calorimeter(vessel.name(), vessel.kind(), constant.map(Calibration::pinned));
+    }
+
+    /** The same sheet, open to whatever a slot may name: entries for a reference, vessels for a vessel. */
+    public EntrySheet open(EntrySheet entry, Slot slot) {
+        Map<String, Setting.Referenced> references = new LinkedHashMap<>();
+        if (slot instanceof Slot.Reference reference) {
+            referable(entry.entry(), reference).forEach(other -> references.put(other.id().toString(),
+                    new Setting.Referenced(other.bench().name(), Optional.empty())));
+        }
+        Map<String, Calorimeter> vessels = slot instanceof Slot.Vessel ? choosable() : Map.of();
+        return entry.with(entry.sheet().with(entry.sheet().setting().knowing(vessels, references)));
     }
 
     private boolean reaches(Entry from, UUID target) {
@@ -88,9 +103,9 @@ public class EntrySheets {
         Conventions conventions = Conventions.of(decisions.schools()).over(Conventions.of(entry.period().schools()));
         above.add(entry.id());
         Setting setting = new Setting(
-                vessel.map(each -> new Calorimeter(each.name(), each.kind(), pinned.map(Calibration::pinned))),
+                vessel.map(each -> calorimeter(each, pinned)), used(experiment, observations),
                 book.opened(entry.id(), LabBook.TRIAL), parts(entry, experiment), decisions.leftOut(),
-                referenced(entry, experiment, observations, above), entry.period().figures());
+                referenced(entry, experiment, observations, above), entry.period().figures(), conventions);
         above.remove(entry.id());
         Sheet sheet = new Sheet(experiment, List.of(), setting);
         for (Observation observation : observations.standing()) {
@@ -109,6 +124,23 @@ public class EntrySheets {
     private static Experiment experiment(Entry entry) {
         return Experiments.find(entry.experiment()).orElseThrow(() ->
                 new IllegalStateException("no experiment " + entry.experiment() + " in this version"));
+    }
+
+    /** Vessels named for single trials, struck-out ones among them: by their constant, or by themselves. */
+    private Map<String, Calorimeter> used(Experiment experiment, Observations observations) {
+        Map<String, Calorimeter> used = new LinkedHashMap<>();
+        stated(experiment, observations.all(), Slot.Vessel.class).forEach(text -> {
+            UUID id = UUID.fromString(text);
+            Optional<Calibration> constant = calorimeters.calibration(id);
+            constant.map(Calibration::vesselId).or(() -> Optional.of(id)).flatMap(calorimeters::vessel)
+                    .ifPresent(vessel -> used.put(text, calorimeter(vessel, constant)));
+        });
+        return used;
+    }
+
+    private static java.util.stream.Stream<String> stated(Experiment experiment, List<Observation> observations, Class<? extends Slot> kind) {
+        return observations.stream().filter(each -> !each.strikeOut() && experiment.slot(Address.read(each.address()).path())
+                .filter(kind::isInstance).isPresent()).map(Observation::text).distinct();
     }
 
     private Map<String, Integer> parts(Entry entry, Experiment experiment) {
@@ -134,9 +166,6 @@ public class EntrySheets {
     }
 
     private java.util.stream.Stream<Entry> references(Entry entry, Experiment experiment, Observations observations) {
-        return observations.standing().stream()
-                .filter(each -> experiment.slot(Address.read(each.address()).path())
-                        .filter(Slot.Reference.class::isInstance).isPresent())
-                .map(each -> UUID.fromString(each.text())).distinct().flatMap(id -> book.entry(id).stream());
+        return stated(experiment, observations.standing(), Slot.Reference.class).map(UUID::fromString).flatMap(id -> book.entry(id).stream());
     }
 }

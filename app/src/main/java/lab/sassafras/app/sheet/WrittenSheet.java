@@ -100,6 +100,7 @@ public final class WrittenSheet {
             case GROSS -> "full";
             case TARE -> "empty";
             case ASSUMED -> "assumed ±" + observation.uncertainty().orElse("");
+            case VOLUME -> "by volume";
             case READ -> observation.unit().filter("g"::equals).isPresent() ? "zeroed" : "";
             case STATED -> "";
         };
@@ -128,7 +129,10 @@ public final class WrittenSheet {
         if (slot.filter(Slot.Reference.class::isInstance).isPresent()) {
             return Optional.ofNullable(entry.sheet().setting().references().get(text)).map(each -> each.label()).orElse(text);
         }
-        return figures.typed(text);
+        if (slot.filter(Slot.Vessel.class::isInstance).isPresent()) {
+            return Optional.ofNullable(entry.sheet().setting().calorimeters().get(text)).map(each -> each.name()).orElse(text);
+        }
+        return slot.filter(Slot.Quantity.class::isInstance).isPresent() ? figures.typed(text) : text;
     }
 
     public String clock(Instant instant) {

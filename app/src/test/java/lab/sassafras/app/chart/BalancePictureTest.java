@@ -32,7 +32,7 @@ class BalancePictureTest {
         for (int i = 1; i <= 5; i++) {
             parties.add(Party.vessel("small" + i, "small " + i, Expression.number(1, "1"), Expression.number(0, "0"), rise));
         }
-        Solution solution = Solution.of(new Ledger(1, parties, unknown, Optional.empty(), List.of()), Bindings.of(Map.of("none", Measured.exact(0))))
+        Solution solution = Solution.of(Ledger.of(1, parties, unknown), Bindings.of(Map.of("none", Measured.exact(0))))
                 .solution().orElseThrow();
         BalancePicture picture = BalancePicture.of(solution, Figures.POINT);
 

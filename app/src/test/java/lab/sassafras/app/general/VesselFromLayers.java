@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
-import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Draft;
@@ -32,7 +31,7 @@ public final class VesselFromLayers extends LedgerExperiment {
     }
 
     @Override
-    public List<Group> groups() {
+    protected List<Group> slots() {
         return List.of(Group.perPart("layer", Slot.mass("mass"), Slot.temperature("start")),
                 Group.once("pellet", new Slot.Formula("metal", false), Slot.mass("mass"),
                         Slot.temperature("start").orAssumed(0, 0.5)),
@@ -42,25 +41,25 @@ public final class VesselFromLayers extends LedgerExperiment {
     }
 
     @Override
-    public List<Step> procedure() {
+    protected List<Step> steps() {
         return List.of(Step.of("layer/mass"), Step.of("layer/start"), Step.of("pellet/metal"), Step.of("pellet/mass"),
                 Step.of("pellet/start"), Step.of("spoon/counted"), Step.of("spoon/constant").when("spoon/counted", "yes"),
                 Step.of("mixed/final"));
     }
 
     @Override
-    public List<Question<?>> conventions() {
+    protected List<Question<?>> questions() {
         return List.of(Question.WATER);
     }
 
     @Override
-    protected Account account(Draft draft, Conventions conventions) {
+    protected Account account(Draft draft) {
         Expression end = draft.quantity("mixed/final");
         List<Party> parties = new ArrayList<>();
         for (int i = 1; i <= draft.parts("layer"); i++) {
             Expression start = draft.quantity("layer/start", i);
             parties.add(Party.body("layer" + i, "layer " + i, draft.quantity("layer/mass", i),
-                    conventions.in(Question.WATER).specificHeat("layer " + i, start, end), start, end));
+                    draft.water().specificHeat("layer " + i, start, end), start, end));
         }
         Expression molarHeat = Expression.number(25, "25");
         parties.add(Party.body("pellet", "pellet", draft.quantity("pellet/mass"),
@@ -69,6 +68,6 @@ public final class VesselFromLayers extends LedgerExperiment {
             parties.add(Party.vessel("spoon", "spoon", draft.reference("spoon/constant"), draft.quantity("layer/start", 1), end));
         }
         parties.add(Party.vessel("vessel", "vessel", unknown(), draft.quantity("layer/start", 1), end));
-        return draft.ledger(parties, unknown(), draft.quantity("layer/mass", 1));
+        return draft.complete(draft.ledger(parties, unknown()).holding(draft.quantity("layer/mass", 1)));
     }
 }

@@ -2,25 +2,30 @@ package lab.sassafras.experiment.dissolving;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
+import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Party;
-import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.Question;
-import lab.sassafras.convention.WaterHeat;
+import lab.sassafras.convention.ResultBasis;
 import lab.sassafras.experiment.Caveat;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
-/** A weighed solid dissolves in water: dissolving + solution + calorimeter; per mole, and per gram. */
+/** A weighed solid dissolves in water: dissolving + solution + calorimeter; per mole, per gram, or the heat alone. */
 public final class HeatOfSolution extends LedgerExperiment {
 
     private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
@@ -30,24 +35,29 @@ public final class HeatOfSolution extends LedgerExperiment {
     }
 
     @Override
-    public List<Group> groups() {
+    protected List<Group> slots() {
         return List.of(
                 Group.once("solute", new Slot.Formula("formula", false), Slot.percent("purity").ifKnown()),
-                Group.perTrial("water", Slot.mass("mass").usually(50, 150), Slot.temperature("start").usually(15, 30)),
+                Group.perTrial("water", Slot.liquid("mass").usually(50, 150), Slot.temperature("start").usually(15, 30)),
                 Group.perTrial("solid", Slot.mass("mass").usually(1, 15), Slot.moment("added")),
                 Group.perTrial("solution", Slot.temperature("final").usually(5, 60), Slot.choice("dissolved", "all", "rest")));
     }
 
     @Override
-    public List<Step> procedure() {
-        return List.of(Step.of("solute/formula"), Step.of("solute/purity"), Step.of("water/mass"), Step.of("solid/mass"),
-                Step.of("water/start").taking(3), Step.of("solid/added"), Step.of("solution/final").taking(3),
-                Step.of("solution/dissolved"));
+    protected List<Step> steps() {
+        return List.of(Step.of("solute/formula").under(Question.BASIS, "per-mole"), Step.of("solute/purity").under(Question.BASIS, "per-mole"),
+                Step.of("water/mass"), Step.of("solid/mass"), Step.of("water/start").taking(3), Step.of("solid/added"),
+                Step.of("solution/final").taking(3), Step.of("solution/dissolved"));
     }
 
     @Override
-    public List<Question<?>> conventions() {
-        return List.of(Question.WATER, Question.SOLUTION, Question.CALORIMETER);
+    protected Optional<Span> span() {
+        return Optional.of(new Span("water/start", "solution/final"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of(Question.WATER, Question.SOLUTION, Question.CALORIMETER, Question.BASIS);
     }
 
     @Override
@@ -67,27 +77,48 @@ public final class HeatOfSolution extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft, Conventions conventions) {
-        WaterHeat heat = conventions.in(Question.WATER);
+    protected Account account(Draft draft) {
         Expression water = draft.quantity("water/mass");
-        Expression solid = draft.quantity("solid/mass");
-        Expression start = draft.quantity("water/start");
-        Expression end = draft.quantity("solution/final");
-        Expression molarMass = draft.molarMass("solute/formula");
+        Expression start = draft.start("water/start");
+        Expression end = draft.end(start, "water/start", "solution/final");
         draft.choice("solution/dissolved");
-        Expression pure = draft.quantityIfGiven("solute/purity")
-                .map(purity -> solid.times(purity).over(Expression.number(100, "100 %"))).orElse(solid);
-        Expression moles = pure.over(molarMass).named(Symbol.of("n:solid"), BenchUnit.MOLES);
-        Expression mass = conventions.in(Question.SOLUTION).mass(water, solid)
-                .named(Symbol.of("m:solution"), BenchUnit.GRAMS);
+        ResultBasis basis = draft.conventions().in(Question.BASIS);
+        Optional<Expression> solid = basis == ResultBasis.HEAT ? draft.quantityIfGiven("solid/mass") : Optional.of(draft.quantity("solid/mass"));
+        List<Portion> solids = solid.map(mass -> List.of(new Portion("solid", "solid", mass, start, draft.specificHeatOfFormula("solute/formula"))))
+                .orElse(List.of());
+        List<Party> rest = draft.solutionInCalorimeter(List.of(new Portion("water", "water", water, start, Optional.empty())), solids, end);
+        Expression fill = solid.map(water::plus).orElse(water);
+        return draft.complete(switch (basis) {
+            case PER_MOLE -> perMole(draft, water, solid.orElseThrow(), rest).holding(fill);
+            case PER_GRAM -> {
+                Input sought = unknown("unknown-per-gram", BenchUnit.JOULES_PER_GRAM_OF_PROCESS);
+                yield draft.ledger(dissolving(solid.orElseThrow().times(sought), rest), sought).holding(fill).giving(heat());
+            }
+            case HEAT -> {
+                Input sought = unknown("unknown-heat", BenchUnit.JOULES);
+                yield draft.ledger(dissolving(sought, rest), sought).holding(fill);
+            }
+        });
+    }
 
-        List<Party> parties = new ArrayList<>();
-        parties.add(Party.process("dissolving", "dissolving",
-                new Expression.Product(List.of(moles, JOULES_IN_KILOJOULE, unknown()))));
-        parties.add(Party.body("solution", "solution", mass, heat.specificHeat("solution", start, end), start, end));
-        draft.calorimeter(conventions, start, end).ifPresent(parties::add);
-        return draft.ledger(parties, unknown(), water.plus(solid), new Derived(words().get("per-gram"),
-                Symbol.of("Δh"), BenchUnit.JOULES_PER_GRAM, dissolving -> dissolving.over(solid)),
-                new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, dissolving -> dissolving));
+    private Ledger perMole(Draft draft, Expression water, Expression solid, List<Party> rest) {
+        Expression pure = draft.quantityIfGiven("solute/purity").map(purity -> solid.times(purity).over(Expression.number(100, "100 %")))
+                .orElse(solid);
+        Named moles = pure.over(draft.molarMass("solute/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
+        Expression dilution = water.over(Expression.number(18.015, "18.015 g/mol")).over(moles);
+        return draft.ledger(dissolving(new Expression.Product(List.of(moles, JOULES_IN_KILOJOULE, unknown())), rest), unknown())
+                .against(moles).giving(new Derived(words().get("per-gram"), Symbol.of("Δh"), BenchUnit.JOULES_PER_GRAM_OF_PROCESS,
+                        dissolving -> dissolving.over(solid)), heat(),
+                        new Derived(words().get("dilution"), Symbol.of("N"), BenchUnit.NUMBER, any -> dilution));
+    }
+
+    private Derived heat() {
+        return new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, dissolving -> dissolving);
+    }
+
+    private static List<Party> dissolving(Expression heat, List<Party> rest) {
+        List<Party> parties = new ArrayList<>(List.of(Party.process("dissolving", "dissolving", heat)));
+        parties.addAll(rest);
+        return parties;
     }
 }

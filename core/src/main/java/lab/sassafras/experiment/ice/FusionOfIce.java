@@ -2,16 +2,16 @@ package lab.sassafras.experiment.ice;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
-import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.experiment.Caveat;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
@@ -19,7 +19,7 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
-/** Ice into warm water until it is gone: ice warms, melts and its water warms; water and calorimeter cool. */
+/** Ice into warm water: ice warms, melts as far as it gets, and its water warms; water and calorimeter cool. */
 public final class FusionOfIce extends LedgerExperiment {
 
     public FusionOfIce() {
@@ -27,18 +27,25 @@ public final class FusionOfIce extends LedgerExperiment {
     }
 
     @Override
-    public List<Group> groups() {
+    protected List<Group> slots() {
         return List.of(
-                Group.perTrial("water", Slot.mass("mass").usually(50, 200), Slot.temperature("start").usually(25, 50)),
-                Group.perTrial("ice", Slot.choice("state", "dried", "wet"), Slot.temperature("start").orAssumed(0, 0.3),
-                        Slot.moment("added"), Slot.mass("mass").usually(5, 60)),
+                Group.perTrial("water", Slot.liquid("mass").usually(50, 200), Slot.temperature("start").usually(25, 50)),
+                Group.perTrial("ice", Slot.choice("state", "dried", "wet"), Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
+                        Slot.temperature("start").orAssumed(0, 0.3), Slot.moment("added"), Slot.mass("mass").usually(5, 60),
+                        Slot.mass("left").ifKnown()),
                 Group.perTrial("mixed", Slot.temperature("final").usually(2, 30)));
     }
 
     @Override
-    public List<Step> procedure() {
-        return List.of(Step.of("water/mass"), Step.of("ice/state"), Step.of("ice/start"), Step.of("water/start").taking(2),
-                Step.of("ice/added"), Step.of("mixed/final").taking(4), Step.of("ice/mass"));
+    protected List<Step> steps() {
+        return List.of(Step.of("water/mass"), Step.of("ice/state"), Step.of("ice/wet").when("ice/state", "wet"), Step.of("ice/start"),
+                Step.of("water/start").taking(2), Step.of("ice/added"), Step.of("mixed/final").taking(4), Step.of("ice/mass"),
+                Step.aside("ice/left"));
+    }
+
+    @Override
+    protected Optional<Span> span() {
+        return Optional.of(new Span("water/start", "mixed/final"));
     }
 
     @Override
@@ -58,21 +65,27 @@ public final class FusionOfIce extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft, Conventions conventions) {
-        WaterHeat heat = conventions.in(Question.WATER);
+    protected Account account(Draft draft) {
+        WaterHeat heat = draft.water();
         Expression waterMass = draft.quantity("water/mass");
-        Expression waterStart = draft.quantity("water/start");
-        Expression iceMass = draft.quantity("ice/mass");
+        Expression waterStart = draft.start("water/start");
+        Expression added = draft.quantity("ice/mass");
         Expression iceStart = draft.quantity("ice/start");
-        Expression end = draft.quantity("mixed/final");
-        draft.choice("ice/state");
+        Expression end = draft.end(waterStart, "water/start", "mixed/final");
+        Optional<Expression> wet = draft.chosen("ice/state", "wet") ? draft.quantityIfGiven("ice/wet") : Optional.empty();
+        Expression clung = wet.map(share -> added.times(share).over(Expression.number(100, "100 %"))
+                .named(Symbol.of("m:water on it"), BenchUnit.GRAMS)).orElse(null);
+        Expression ice = clung == null ? added : added.minus(clung).named(Symbol.of("m:dry part"), BenchUnit.GRAMS);
+        Expression melted = draft.quantityIfGiven("ice/left").<Expression>map(left -> ice.minus(left)
+                .named(Symbol.of("m:melted"), BenchUnit.GRAMS)).orElse(ice);
         Expression melts = new Expression.Constant(0, "0", BenchUnit.DEGREES_CELSIUS);
 
-        List<Party> parties = new ArrayList<>();
-        parties.add(Party.melting("ice", "ice", iceMass, draft.property("specific-heat-of-ice", Symbol.of("c:ice")), unknown(),
-                heat.specificHeat("meltwater", melts, end), iceStart, melts, end));
-        parties.add(Party.body("water", "water", waterMass, heat.specificHeat("water", waterStart, end), waterStart, end));
-        draft.calorimeter(conventions, waterStart, end).ifPresent(parties::add);
-        return draft.ledger(parties, unknown(), waterMass.plus(iceMass));
+        List<Party> parties = new ArrayList<>(List.of(Party.melting("ice", "ice", ice, melted, new Party.Change(melts, unknown()),
+                draft.property("specific-heat-of-ice", Symbol.of("c:ice")), heat.specificHeat("meltwater", melts, end), iceStart, end)));
+        if (clung != null) {
+            parties.add(Party.body("clung", "water on the ice", clung, heat.specificHeat("water on the ice", melts, end), melts, end));
+        }
+        parties.addAll(draft.waterInCalorimeter(waterMass, waterStart, end));
+        return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(added)));
     }
 }

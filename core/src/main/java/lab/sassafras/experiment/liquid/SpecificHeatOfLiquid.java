@@ -2,16 +2,16 @@ package lab.sassafras.experiment.liquid;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
-import lab.sassafras.convention.Bath;
-import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Contents;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
@@ -26,7 +26,7 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
     }
 
     @Override
-    public List<Group> groups() {
+    protected List<Group> slots() {
         return List.of(
                 Group.once("shelf", new Slot.FromShelf("solid", true, false), new Slot.FromShelf("liquid", false, true)),
                 Group.perTrial("solid", Slot.mass("mass").usually(20, 200), Slot.choice("bath", "boiling", "ice", "other"),
@@ -36,14 +36,19 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
     }
 
     @Override
-    public List<Step> procedure() {
+    protected List<Step> steps() {
         return List.of(Step.of("shelf/solid"), Step.of("solid/mass"), Step.of("solid/bath"), Step.of("liquid/mass"),
                 Step.of("solid/start").taking(8), Step.of("liquid/start").taking(2), Step.of("solid/moved"),
                 Step.of("mixed/final").taking(3), Step.of("shelf/liquid"));
     }
 
     @Override
-    public List<Question<?>> conventions() {
+    protected Optional<Span> span() {
+        return Optional.of(new Span("liquid/start", "mixed/final"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
         return List.of(Question.CALORIMETER, Question.BATH);
     }
 
@@ -59,18 +64,17 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft, Conventions conventions) {
+    protected Account account(Draft draft) {
         Expression solidMass = draft.quantity("solid/mass");
-        Bath bath = draft.choice("solid/bath").map(each -> Bath.valueOf(each.toUpperCase(Locale.ROOT))).orElse(Bath.OTHER);
-        Expression solidStart = conventions.in(Question.BATH).start(bath, () -> draft.quantity("solid/start"));
+        Expression solidStart = draft.fromBath("solid/bath", "solid/start");
         Expression liquidMass = draft.quantity("liquid/mass");
-        Expression liquidStart = draft.quantity("liquid/start");
-        Expression end = draft.quantity("mixed/final");
+        Expression liquidStart = draft.start("liquid/start");
+        Expression end = draft.end(liquidStart, "liquid/start", "mixed/final");
 
-        List<Party> parties = new ArrayList<>();
-        parties.add(Party.body("solid", "solid", solidMass, draft.specificHeatOf("shelf/solid"), solidStart, end));
-        parties.add(Party.body("liquid", "liquid", liquidMass, unknown(), liquidStart, end));
-        draft.calorimeter(conventions, liquidStart, end).ifPresent(parties::add);
-        return draft.ledger(parties, unknown(), liquidMass);
+        List<Party> parties = new ArrayList<>(List.of(Party.body("solid", "solid", solidMass, draft.specificHeatOf("shelf/solid"),
+                solidStart, end)));
+        parties.addAll(draft.withCalorimeter(Contents.of(List.of(Party.body("liquid", "liquid", liquidMass, unknown(), liquidStart, end)),
+                liquidMass, unknown(), liquidStart, end)));
+        return draft.complete(draft.ledger(parties, unknown()).holding(liquidMass));
     }
 }

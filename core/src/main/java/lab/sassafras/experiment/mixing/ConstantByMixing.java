@@ -1,9 +1,10 @@
 package lab.sassafras.experiment.mixing;
 
 import java.util.List;
+import java.util.Optional;
 import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
 import lab.sassafras.account.Party;
-import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.experiment.Calorimeter;
@@ -11,10 +12,12 @@ import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
 /** Hot water into cold: what the books lack is what the vessel swallowed. */
@@ -30,23 +33,28 @@ public final class ConstantByMixing extends LedgerExperiment {
     }
 
     @Override
-    public List<Group> groups() {
+    protected List<Group> slots() {
         return List.of(
                 Group.perTrial("cup", Slot.choice("held", "cold", "hot")),
-                Group.perTrial("cold", Slot.mass("mass").usually(20, 120), Slot.temperature("start").usually(15, 30)),
-                Group.perTrial("hot", Slot.mass("mass").usually(20, 120), Slot.temperature("start").usually(40, 75),
+                Group.perTrial("cold", Slot.liquid("mass").usually(20, 120), Slot.temperature("start").usually(15, 30)),
+                Group.perTrial("hot", Slot.liquid("mass").usually(20, 120), Slot.temperature("start").usually(40, 75),
                         Slot.moment("poured")),
                 Group.perTrial("mixed", Slot.temperature("final").usually(25, 55)));
     }
 
     @Override
-    public List<Step> procedure() {
+    protected List<Step> steps() {
         return List.of(Step.of("cup/held"), Step.of("cold/mass"), Step.of("cold/start").taking(3), Step.of("hot/mass"),
                 Step.of("hot/start"), Step.of("hot/poured"), Step.of("mixed/final").taking(3));
     }
 
     @Override
-    public List<Question<?>> conventions() {
+    protected Optional<Span> span() {
+        return Optional.of(new Span("cold/start", "mixed/final"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
         return List.of(Question.WATER);
     }
 
@@ -62,18 +70,20 @@ public final class ConstantByMixing extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft, Conventions conventions) {
-        WaterHeat water = conventions.in(Question.WATER);
+    protected Account account(Draft draft) {
+        WaterHeat water = draft.water();
         Expression coldMass = draft.quantity("cold/mass");
-        Expression cold = draft.quantity("cold/start");
+        Expression cold = draft.start("cold/start");
         Expression hotMass = draft.quantity("hot/mass");
         Expression hot = draft.quantity("hot/start");
-        Expression end = draft.quantity("mixed/final");
-        Expression vesselStart = draft.choice("cup/held").filter("hot"::equals).isPresent() ? hot : cold;
-        return draft.ledger(List.of(
-                Party.body("hot", "hot water", hotMass, water.specificHeat("hot water", hot, end), hot, end),
-                Party.body("cold", "cold water", coldMass, water.specificHeat("cold water", cold, end), cold, end),
-                Party.vessel("calorimeter", "calorimeter", unknown(), vesselStart, end)), unknown(),
-                hotMass.plus(coldMass));
+        Expression end = draft.end(cold, "cold/start", "mixed/final");
+        Expression vesselStart = draft.chosen("cup/held", "hot") ? hot : cold;
+        Expression fill = hotMass.plus(coldMass);
+        return draft.complete(draft.ledger(List.of(
+                        Party.body("hot", "hot water", hotMass, water.specificHeat("hot water", hot, end), hot, end),
+                        Party.body("cold", "cold water", coldMass, water.specificHeat("cold water", cold, end), cold, end),
+                        Party.vessel("calorimeter", "calorimeter", unknown(), vesselStart, end)), unknown())
+                .holding(fill).giving(new Derived(words().get("per-gram"), Symbol.of("C/m"), BenchUnit.JOULES_PER_GRAM_DEGREE,
+                        swallowed -> swallowed.over(end.minus(vesselStart)).over(fill))));
     }
 }

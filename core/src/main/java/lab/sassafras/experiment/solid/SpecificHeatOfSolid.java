@@ -2,17 +2,15 @@ package lab.sassafras.experiment.solid;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
-import lab.sassafras.convention.Bath;
-import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
-import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
@@ -27,30 +25,35 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
     }
 
     @Override
-    public List<Group> groups() {
+    protected List<Group> slots() {
         return List.of(
-                Group.once("seen", Slot.choiceIfKnown("colour", "silvery", "grey", "reddish", "yellow", "dark", "clear"),
+                Group.perSample("seen", Slot.choiceIfKnown("colour", "silvery", "grey", "reddish", "yellow", "white", "dark", "clear"),
                         Slot.choiceIfKnown("magnetic", "yes", "no"),
                         Slot.density("density").orAssumed(8, 0.2).ifKnown(),
                         new Slot.FromShelf("known", true, true)),
-                Group.perTrial("sample", Slot.mass("mass").usually(10, 200),
+                Group.perTrial("sample", new Slot.Name("name", true), Slot.mass("mass").usually(10, 200),
                         Slot.choice("bath", "boiling", "ice", "other"),
                         Slot.temperature("start").orAssumed(100, 0.5), Slot.moment("moved"),
                         Slot.mass("carried").usually(0, 3).ifKnown()),
-                Group.perTrial("water", Slot.mass("mass").usually(50, 200), Slot.temperature("start").usually(15, 30)),
+                Group.perTrial("water", Slot.liquid("mass").usually(50, 200), Slot.temperature("start").usually(15, 30)),
                 Group.perTrial("mixed", Slot.temperature("final").usually(15, 45)));
     }
 
     @Override
-    public List<Step> procedure() {
-        return List.of(Step.of("seen/colour"), Step.of("seen/magnetic"), Step.of("seen/density"),
+    protected List<Step> steps() {
+        return List.of(Step.aside("sample/name"), Step.of("seen/colour"), Step.of("seen/magnetic"), Step.of("seen/density"),
                 Step.of("sample/mass"), Step.of("sample/bath"), Step.of("water/mass"),
                 Step.of("sample/start").taking(8), Step.of("water/start").taking(2), Step.of("sample/moved"),
                 Step.of("mixed/final").taking(3), Step.of("sample/carried"), Step.of("seen/known"));
     }
 
     @Override
-    public List<Question<?>> conventions() {
+    protected Optional<Span> span() {
+        return Optional.of(new Span("water/start", "mixed/final"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
         return List.of(Question.WATER, Question.CALORIMETER, Question.BATH);
     }
 
@@ -66,21 +69,19 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft, Conventions conventions) {
-        WaterHeat water = conventions.in(Question.WATER);
+    protected Account account(Draft draft) {
         Expression sampleMass = draft.quantity("sample/mass");
-        Bath bath = draft.choice("sample/bath").map(each -> Bath.valueOf(each.toUpperCase(Locale.ROOT))).orElse(Bath.OTHER);
-        Expression sampleStart = conventions.in(Question.BATH).start(bath, () -> draft.quantity("sample/start"));
+        Expression sampleStart = draft.fromBath("sample/bath", "sample/start");
         Expression waterMass = draft.quantity("water/mass");
-        Expression waterStart = draft.quantity("water/start");
-        Expression end = draft.quantity("mixed/final");
+        Expression waterStart = draft.start("water/start");
+        Expression end = draft.end(waterStart, "water/start", "mixed/final");
 
-        List<Party> parties = new ArrayList<>();
-        parties.add(Party.body("sample", "solid", sampleMass, unknown(), sampleStart, end));
-        parties.add(Party.body("water", "water", waterMass, water.specificHeat("water", waterStart, end), waterStart, end));
+        List<Party> parties = new ArrayList<>(List.of(Party.body("sample", "solid", sampleMass, unknown(), sampleStart, end)));
+        List<Party> inTheCup = draft.waterInCalorimeter(waterMass, waterStart, end);
+        parties.add(inTheCup.get(0));
         draft.quantityIfGiven("sample/carried").ifPresent(carried -> parties.add(Party.body("carried", "carried water",
-                carried, water.specificHeat("carried water", sampleStart, end), sampleStart, end)));
-        draft.calorimeter(conventions, waterStart, end).ifPresent(parties::add);
-        return draft.ledger(parties, unknown(), waterMass);
+                carried, draft.water().specificHeat("carried water", sampleStart, end), sampleStart, end)));
+        parties.addAll(inTheCup.subList(1, inTheCup.size()));
+        return draft.complete(draft.ledger(parties, unknown()).holding(waterMass));
     }
 }

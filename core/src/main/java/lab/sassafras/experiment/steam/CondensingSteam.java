@@ -2,23 +2,24 @@ package lab.sassafras.experiment.steam;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
-import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.experiment.Caveat;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
-/** Steam led into cold water: it condenses and its water cools; water and calorimeter warm. */
+/** Steam led into cold water: it condenses as far as it gets and its water cools; water and calorimeter warm. */
 public final class CondensingSteam extends LedgerExperiment {
 
     public CondensingSteam() {
@@ -26,18 +27,25 @@ public final class CondensingSteam extends LedgerExperiment {
     }
 
     @Override
-    public List<Group> groups() {
+    protected List<Group> slots() {
         return List.of(
-                Group.perTrial("water", Slot.mass("mass").usually(100, 300), Slot.temperature("start").usually(5, 20)),
-                Group.perTrial("steam", Slot.choice("state", "trapped", "wet"), Slot.temperature("start").orAssumed(100, 0.5),
-                        Slot.moment("led"), Slot.mass("mass").usually(2, 15)),
+                Group.perTrial("water", Slot.liquid("mass").usually(100, 300), Slot.temperature("start").usually(5, 20)),
+                Group.perTrial("steam", Slot.choice("state", "trapped", "wet"), Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
+                        Slot.temperature("start").orAssumed(100, 0.5), Slot.moment("led"), Slot.mass("mass").usually(2, 15),
+                        Slot.mass("through").ifKnown()),
                 Group.perTrial("mixed", Slot.temperature("final").usually(25, 50)));
     }
 
     @Override
-    public List<Step> procedure() {
-        return List.of(Step.of("water/mass"), Step.of("steam/state"), Step.of("steam/start"), Step.of("water/start").taking(2),
-                Step.of("steam/led").taking(5), Step.of("mixed/final").taking(2), Step.of("steam/mass"));
+    protected List<Step> steps() {
+        return List.of(Step.of("water/mass"), Step.of("steam/state"), Step.of("steam/wet").when("steam/state", "wet"), Step.of("steam/start"),
+                Step.of("water/start").taking(2), Step.of("steam/led").taking(5), Step.of("mixed/final").taking(2), Step.of("steam/mass"),
+                Step.aside("steam/through"));
+    }
+
+    @Override
+    protected Optional<Span> span() {
+        return Optional.of(new Span("water/start", "mixed/final"));
     }
 
     @Override
@@ -56,20 +64,26 @@ public final class CondensingSteam extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft, Conventions conventions) {
-        WaterHeat heat = conventions.in(Question.WATER);
+    protected Account account(Draft draft) {
+        WaterHeat heat = draft.water();
         Expression waterMass = draft.quantity("water/mass");
-        Expression waterStart = draft.quantity("water/start");
-        Expression steamMass = draft.quantity("steam/mass");
-        Expression steamStart = draft.quantity("steam/start");
-        Expression end = draft.quantity("mixed/final");
-        draft.choice("steam/state");
+        Expression waterStart = draft.start("water/start");
+        Expression led = draft.quantity("steam/mass");
+        Expression boils = draft.quantity("steam/start");
+        Expression end = draft.end(waterStart, "water/start", "mixed/final");
+        Optional<Expression> wet = draft.chosen("steam/state", "wet") ? draft.quantityIfGiven("steam/wet") : Optional.empty();
+        Expression drops = wet.map(share -> led.times(share).over(Expression.number(100, "100 %"))
+                .named(Symbol.of("m:drops"), BenchUnit.GRAMS)).orElse(null);
+        Expression steam = drops == null ? led : led.minus(drops).named(Symbol.of("m:dry steam"), BenchUnit.GRAMS);
+        Expression condensed = draft.quantityIfGiven("steam/through").<Expression>map(through -> steam.minus(through)
+                .named(Symbol.of("m:condensed"), BenchUnit.GRAMS)).orElse(steam);
 
-        List<Party> parties = new ArrayList<>();
-        parties.add(Party.condensing("steam", "steam", steamMass, unknown(), heat.specificHeat("condensate", steamStart, end),
-                steamStart, end));
-        parties.add(Party.body("water", "water", waterMass, heat.specificHeat("water", waterStart, end), waterStart, end));
-        draft.calorimeter(conventions, waterStart, end).ifPresent(parties::add);
-        return draft.ledger(parties, unknown(), waterMass.plus(steamMass));
+        List<Party> parties = new ArrayList<>(List.of(Party.condensing("steam", "steam", steam, condensed,
+                new Party.Change(boils, unknown()), heat.specificHeat("condensate", boils, end), end)));
+        if (drops != null) {
+            parties.add(Party.body("drops", "drops in the steam", drops, heat.specificHeat("drops", boils, end), boils, end));
+        }
+        parties.addAll(draft.waterInCalorimeter(waterMass, waterStart, end));
+        return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(led)));
     }
 }

@@ -8,8 +8,8 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import org.hipparchus.analysis.differentiation.Gradient;
 
-/** Reads a tree as its value with all first derivatives, exactly (Hipparchus {@code Gradient}). */
-record DerivativeReading(int inputs, Function<Input, Gradient> variables) implements Interpretation<Gradient> {
+/** A second way to the derivatives, by Hipparchus {@code Gradient} forwards through the tree: shares nothing with the tape. */
+record HipparchusReading(int inputs, Function<Input, Gradient> variables) implements Interpretation<Gradient> {
 
     @Override
     public Gradient input(Input input) {
@@ -55,5 +55,15 @@ record DerivativeReading(int inputs, Function<Input, Gradient> variables) implem
     public Gradient applied(SmoothFunction function, Gradient argument) {
         double at = argument.getValue();
         return argument.compose(function.value(at), function.derivative(at));
+    }
+
+    @Override
+    public Gradient least(List<Gradient> parts) {
+        return parts.stream().reduce((a, b) -> a.getValue() <= b.getValue() ? a : b).orElseThrow();
+    }
+
+    @Override
+    public Gradient root(Expression.Root root, Supplier<Gradient> balance) {
+        throw new UnsupportedOperationException("checked by differences instead");
     }
 }

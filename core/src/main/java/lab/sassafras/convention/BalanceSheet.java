@@ -1,0 +1,67 @@
+package lab.sassafras.convention;
+
+import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+
+/** A way of opening the books. The numbers are the same; the first line of the working is not. */
+public enum BalanceSheet implements School {
+
+    SUM_ZERO("sum-zero", "Σq = 0", "All heats, each with its sign, add up to nothing.") {
+        @Override
+        String opening(List<String> sought, List<String> others, UnaryOperator<String> words) {
+            return plus(sought) + " + " + plus(others) + " = 0";
+        }
+    },
+    LOST_GAINED("lost-gained", "heat lost = heat gained", "What one side lost the other gained; the side that lost is written with a minus, so "
+            + "that both are positive.") {
+        @Override
+        String opening(List<String> sought, List<String> others, UnaryOperator<String> words) {
+            return words.apply("heat lost = heat gained:") + " −(" + plus(sought) + ") = " + plus(others);
+        }
+    },
+    SYSTEM("system", "q(system) = −q(surroundings)", "What is looked at is the system; water, vessel and the rest are its surroundings.") {
+        @Override
+        String opening(List<String> sought, List<String> others, UnaryOperator<String> words) {
+            return words.apply("q(system) = −q(surroundings):") + " " + plus(sought) + " = −[" + plus(others) + "]";
+        }
+    };
+
+    private final String key;
+    private final String words;
+    private final String explanation;
+
+    BalanceSheet(String key, String words, String explanation) {
+        this.key = key;
+        this.words = words;
+        this.explanation = explanation;
+    }
+
+    /**
+     * The line the working opens with.
+     *
+     * @param sought heats on the side of the unknown, or all that gave; as written
+     * @param others the other heats
+     * @param words  how plain words are set between symbols
+     */
+    abstract String opening(List<String> sought, List<String> others, UnaryOperator<String> words);
+
+    private static String plus(List<String> heats) {
+        return heats.stream().collect(Collectors.joining(" + "));
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+
+    @Override
+    public String words() {
+        return words;
+    }
+
+    @Override
+    public String explanation() {
+        return explanation;
+    }
+}

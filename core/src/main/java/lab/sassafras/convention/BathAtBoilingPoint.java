@@ -1,0 +1,35 @@
+package lab.sassafras.convention;
+
+import java.util.function.Supplier;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.substance.BoilingPoint;
+
+/** Boiling water at the temperature the barometer allows. */
+public record BathAtBoilingPoint() implements BathStart {
+
+    @Override
+    public String key() {
+        return "barometer";
+    }
+
+    @Override
+    public String words() {
+        return "boiling point at the barometer’s pressure";
+    }
+
+    @Override
+    public String explanation() {
+        return "Boiling water is as warm as the barometer lets it be (IAPWS-IF97); ice water is at 0 °C; any other bath goes by its reading.";
+    }
+
+    @Override
+    public Expression start(Bath bath, Supplier<Expression> read, Supplier<Expression> pressure) {
+        return switch (bath) {
+            case BOILING -> new Expression.Applied(BoilingPoint.ofWater(), pressure.get()).named(Symbol.of("T:bath"), BenchUnit.DEGREES_CELSIUS);
+            case ICE -> new BathAtFixedPoint().start(bath, read, pressure);
+            case OTHER -> read.get();
+        };
+    }
+}

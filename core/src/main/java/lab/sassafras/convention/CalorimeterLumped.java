@@ -1,0 +1,42 @@
+package lab.sassafras.convention;
+
+import java.util.List;
+import lab.sassafras.account.Party;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+
+/** Vessel and usual water as one number. */
+public record CalorimeterLumped() implements CalorimeterTreatment {
+
+    @Override
+    public String key() {
+        return "lumped";
+    }
+
+    @Override
+    public String words() {
+        return "one lumped number with the usual water";
+    }
+
+    @Override
+    public String explanation() {
+        return "Vessel and usual water as one number, from the constant and the fill it was found at. It is right only for that fill: weigh the same water every time.";
+    }
+
+    @Override
+    public Needs needs() {
+        return Needs.CONSTANT_AND_FILL;
+    }
+
+    @Override
+    public List<Party> parties(Cup cup, Contents contents) {
+        return cup.constant().flatMap(constant -> cup.foundAt().map(fill -> List.of(lumped(cup, contents, constant, fill))))
+                .orElse(contents.parties());
+    }
+
+    private static Party lumped(Cup cup, Contents contents, Expression constant, Expression fill) {
+        Expression whole = constant.plus(fill.times(contents.specificHeat())).named(Symbol.of("C:with its water"), BenchUnit.JOULES_PER_DEGREE);
+        return Party.vessel("calorimeter", cup.label() + " with its water", whole, contents.blended(), contents.end());
+    }
+}

@@ -1,0 +1,40 @@
+package lab.sassafras.convention;
+
+import java.util.ArrayList;
+import java.util.List;
+import lab.sassafras.account.Party;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+
+/** The constant grows with the fill. */
+public record CalorimeterScaled() implements CalorimeterTreatment {
+
+    @Override
+    public String key() {
+        return "scaled";
+    }
+
+    @Override
+    public String words() {
+        return "constant scaled with the fill";
+    }
+
+    @Override
+    public String explanation() {
+        return "The constant times this fill over the fill it was found at. Misleading for a cup: wall, lid and probe do not grow with the water.";
+    }
+
+    @Override
+    public Needs needs() {
+        return Needs.CONSTANT_AND_FILL;
+    }
+
+    @Override
+    public List<Party> parties(Cup cup, Contents contents) {
+        List<Party> parties = new ArrayList<>(contents.parties());
+        cup.constant().ifPresent(constant -> cup.foundAt().ifPresent(fill -> parties.add(Party.vessel("calorimeter", cup.label(),
+                constant.times(contents.mass()).over(fill).named(Symbol.of("C:scaled"), BenchUnit.JOULES_PER_DEGREE),
+                contents.start(), contents.end()))));
+        return parties;
+    }
+}

@@ -1,0 +1,27 @@
+package lab.sassafras.convention;
+
+import java.util.List;
+import lab.sassafras.account.Party;
+import lab.sassafras.expression.Expression;
+
+/**
+ * What the vessel held before, and how it went.
+ *
+ * @param parties      the liquid in it
+ * @param mass         of the liquid (g)
+ * @param specificHeat of the liquid (J/(g·°C))
+ * @param start        of the vessel (°C)
+ * @param blended      start of the liquids taken together, weighted by what they take (°C)
+ * @param end          (°C)
+ */
+public record Contents(List<Party> parties, Expression mass, Expression specificHeat, Expression start, Expression blended, Expression end) {
+
+    public Contents {
+        parties = List.copyOf(parties);
+    }
+
+    /** One liquid, which starts as warm as its vessel. */
+    public static Contents of(List<Party> parties, Expression mass, Expression specificHeat, Expression start, Expression end) {
+        return new Contents(parties, mass, specificHeat, start, start, end);
+    }
+}

@@ -1,0 +1,53 @@
+package lab.sassafras.convention;
+
+import lab.sassafras.measure.BenchUnit;
+
+/** The unit heats are written in. */
+public enum HeatUnit implements School {
+
+    STANDARD("standard", "J, and kJ per mole",
+            "Joules; kilojoules for a mole."),
+    JOULE("J", "J",
+            "Joules throughout."),
+    KILOJOULE("kJ", "kJ",
+            "Kilojoules throughout."),
+    CALORIE("cal", "cal",
+            "Thermochemical calories, 4.184 J exactly (NIST SP 811)."),
+    KILOCALORIE("kcal", "kcal",
+            "Thermochemical kilocalories.");
+
+    private final String key;
+    private final String words;
+    private final String explanation;
+
+    HeatUnit(String key, String words, String explanation) {
+        this.key = key;
+        this.words = words;
+        this.explanation = explanation;
+    }
+
+    /** The same quantity in this unit of heat; a unit without heat in it, or with no such form, stays. */
+    public BenchUnit unit(BenchUnit unit) {
+        String symbol = unit.symbol();
+        if (this == STANDARD || !symbol.startsWith("J") && !symbol.startsWith("kJ")) {
+            return unit;
+        }
+        String rest = symbol.substring(symbol.indexOf('J') + 1);
+        return unit.sameDimension().stream().filter(each -> each.symbol().equals(key + rest)).findFirst().orElse(unit);
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+
+    @Override
+    public String words() {
+        return words;
+    }
+
+    @Override
+    public String explanation() {
+        return explanation;
+    }
+}

@@ -1,0 +1,117 @@
+package lab.sassafras.convention;
+
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import lab.sassafras.account.Solution;
+import lab.sassafras.expression.Bindings;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Script;
+import lab.sassafras.expression.SignificantFigures;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.expression.Working;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
+
+/** How the numbers of an entry are written: the questions of writing, settled. */
+public record Presentation(Conventions conventions, Figures figures) {
+
+    /** A number with its uncertainty and unit, written out. */
+    public record Written(String value, String uncertainty, String unit) {
+
+        @Override
+        public String toString() {
+            return value + " ± " + uncertainty + (unit.isEmpty() ? "" : " " + unit);
+        }
+    }
+
+    /** The unit a quantity is shown in. */
+    public BenchUnit unit(BenchUnit unit) {
+        return conventions.in(Question.HEAT).unit(conventions.in(Question.UNITS).unit(unit));
+    }
+
+    public Script script() {
+        return conventions.in(Question.UNITS).script();
+    }
+
+    /** An estimate in the unit shown; rounded by its uncertainty. */
+    public Written written(Estimate estimate, BenchUnit unit) {
+        return written(estimate, unit, OptionalInt.empty());
+    }
+
+    /** A result, rounded by the school in force from the readings it comes of. */
+    public Written written(Estimate estimate, Named result, Bindings bindings) {
+        return written(estimate, result.unit(), conventions.in(Question.ROUNDING) == Rounding.FIGURES
+                ? SignificantFigures.of(result, bindings) : OptionalInt.empty());
+    }
+
+    /** An estimate in the unit shown, to so many significant figures where they are given. */
+    public Written written(Estimate estimate, BenchUnit unit, OptionalInt figuresAllowed) {
+        BenchUnit shown = unit(unit);
+        double size = factor(unit, shown);
+        double value = estimate.value() * size;
+        double uncertainty = estimate.uncertainty() * size;
+        int decimals = figuresAllowed.isPresent() ? Figures.decimalsOf(value, figuresAllowed.getAsInt()) : Figures.decimalsFor(uncertainty);
+        boolean signed = unit.dimension().directed();
+        if (estimate.uncertainty() == 0) {
+            return new Written(figures.plain(value), "0", shown.symbol());
+        }
+        return new Written(signed ? figures.signed(value, decimals) : figures.fixed(value, decimals),
+                figures.uncertainty(uncertainty), shown.symbol());
+    }
+
+    /** A difference of two results, to the places of the uncertainty given, its sign printed. */
+    public String change(double change, double uncertainty, BenchUnit unit) {
+        double size = factor(unit, unit(unit));
+        return figures.signed(change * size, Figures.decimalsFor(uncertainty * size));
+    }
+
+    /** The result as a further step of the working, where it is shown in another unit than it is computed in. */
+    public Named shown(Named result) {
+        BenchUnit shown = unit(result.unit());
+        if (shown == result.unit()) {
+            return result;
+        }
+        double size = factor(result.unit(), shown);
+        boolean smaller = size < 1;
+        double number = smaller ? 1 / size : size;
+        Expression factor = Expression.number(number, plain(number) + " " + (smaller ? result.unit().symbol() + " per " + shown.symbol()
+                : shown.symbol() + " per " + result.unit().symbol()));
+        return (smaller ? result.over(factor) : result.times(factor)).named(new Symbol(result.symbol().letter(),
+                join(result.symbol().word(), "in " + shown.symbol())), shown);
+    }
+
+    /** The working of a solved account: the books opened by the school in force, then step by step to the unit shown. */
+    public Working working(Solution solution) {
+        Working steps = Working.of(shown(solution.worked()), solution.forWorking(), figures, script());
+        BalanceSheet sheet = conventions.in(Question.SHEET);
+        return solution.entries().size() < 2 ? steps : steps.opened(
+                sheet.opening(heats(solution, true, Symbol::text), heats(solution, false, Symbol::text), UnaryOperator.identity()),
+                sheet.opening(heats(solution, true, Symbol::latex), heats(solution, false, Symbol::latex), words -> "\\text{" + words + "}\\;")
+                        .replace("−", "-"));
+    }
+
+    /** The heats on the side of the unknown, or on the other; where several parties hold it, those that gave. */
+    private List<String> heats(Solution solution, boolean side, Function<Symbol, String> written) {
+        boolean one = solution.entries().stream().anyMatch(Solution.Entry::sought);
+        List<Solution.Entry> gave = solution.entries().stream().filter(entry -> entry.heat().value() < 0).toList();
+        boolean split = !gave.isEmpty() && gave.size() < solution.entries().size();
+        return solution.entries().stream().filter(entry -> side == (one ? entry.sought() : split ? entry.heat().value() < 0
+                        : entry == solution.entries().get(0))).map(entry -> written.apply(script().symbol(entry.party().heat().symbol()))).toList();
+    }
+
+    private static String join(String word, String more) {
+        return word.isEmpty() ? more : word + ", " + more;
+    }
+
+    private static String plain(double number) {
+        return Figures.POINT.plain(Math.rint(number * 1e6) / 1e6);
+    }
+
+    private static double factor(BenchUnit from, BenchUnit to) {
+        return from.widthToBench(1) / to.widthToBench(1);
+    }
+}

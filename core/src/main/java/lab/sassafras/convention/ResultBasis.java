@@ -1,0 +1,37 @@
+package lab.sassafras.convention;
+
+/** What the heat of a process is divided by. */
+public enum ResultBasis implements School {
+
+    PER_MOLE("per-mole", "per mole",
+            "By the moles of the limiting reagent, for comparing substances."),
+    PER_GRAM("per-gram", "per gram",
+            "By the grams weighed, where no formula is wanted."),
+    HEAT("heat", "the heat alone",
+            "What this run gave off or took up, where nothing was weighed to divide it by.");
+
+    private final String key;
+    private final String words;
+    private final String explanation;
+
+    ResultBasis(String key, String words, String explanation) {
+        this.key = key;
+        this.words = words;
+        this.explanation = explanation;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+
+    @Override
+    public String words() {
+        return words;
+    }
+
+    @Override
+    public String explanation() {
+        return explanation;
+    }
+}

@@ -1,0 +1,50 @@
+package lab.sassafras.convention;
+
+import java.util.Map;
+import lab.sassafras.expression.Script;
+import lab.sassafras.measure.BenchUnit;
+
+/** How units and temperatures are written. */
+public enum UnitStyle implements School {
+
+    BENCH("bench", "J/(g·°C), mL, T",
+            "The units the instruments show."),
+    SI("si", "J/(kg·K), cm³, θ",
+            "Kilograms and kelvins in results, cubic centimetres, θ for a Celsius temperature.");
+
+    private final String key;
+    private final String words;
+    private final String explanation;
+
+    UnitStyle(String key, String words, String explanation) {
+        this.key = key;
+        this.words = words;
+        this.explanation = explanation;
+    }
+
+    /** The unit a result is written in. */
+    public BenchUnit unit(BenchUnit unit) {
+        return this == SI && unit == BenchUnit.JOULES_PER_GRAM_DEGREE ? BenchUnit.JOULES_PER_KILOGRAM_KELVIN
+                : this == SI && unit == BenchUnit.JOULES_PER_GRAM ? BenchUnit.KILOJOULES_PER_KILOGRAM : unit;
+    }
+
+    /** How the working is written. */
+    public Script script() {
+        return this == SI ? new Script("θ", Map.of("mL", "cm³", "g/mL", "g/cm³")) : Script.PLAIN;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+
+    @Override
+    public String words() {
+        return words;
+    }
+
+    @Override
+    public String explanation() {
+        return explanation;
+    }
+}

@@ -1,0 +1,160 @@
+package lab.sassafras.experiment.howmuch;
+
+import java.util.ArrayList;
+import java.util.List;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Cases;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Ledger;
+import lab.sassafras.account.Party;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+
+/**
+ * How much ice, hot water, cold water or metal brings water to a temperature, or where it ends. Ice may melt whole or in
+ * part, or freeze some of the water: the case whose answer can be is the one.
+ */
+public final class HowMuch extends LedgerExperiment {
+
+    private static final Expression FREEZES = new Expression.Constant(0, "0", BenchUnit.DEGREES_CELSIUS);
+    private static final Expression NOTHING = new Expression.Constant(0, "0", BenchUnit.GRAMS);
+    private static final double WARMEST = 99;
+    private static final double COLDEST = -60;
+    /** Keeps the exact ends of a case inside it. */
+    private static final Expression HAIR = new Expression.Constant(1e-9, "0", BenchUnit.GRAMS);
+
+    public HowMuch() {
+        super("how-much", 1, BenchUnit.GRAMS);
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.once("question", Slot.choice("added", "ice", "hot-water", "cold-water", "metal"), Slot.choice("sought", "mass", "final"),
+                        new Slot.FromShelf("metal", true, false),
+                        Slot.quantity("fusion", BenchUnit.JOULES_PER_GRAM).accepting(List.of(333.55, 334.0, 335.0)).ifKnown()),
+                Group.perTrial("water", Slot.liquid("mass").usually(50, 500).orAssumed(200, 0.5),
+                        Slot.temperature("start").usually(10, 60).orAssumed(24, 0.2)),
+                Group.perTrial("added", Slot.mass("mass").usually(5, 200).orAssumed(50, 0.1),
+                        Slot.temperature("start").usually(-20, 100).orAssumed(0, 0.3)),
+                Group.perTrial("mixed", Slot.temperature("final").usually(0, 60).orAssumed(4, 0.1)));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(Step.of("question/added"), Step.of("question/sought"), Step.of("question/metal").when("question/added", "metal"),
+                Step.of("question/fusion").when("question/added", "ice"), Step.of("water/mass"), Step.of("water/start"),
+                Step.of("added/start"), Step.of("added/mass").when("question/sought", "final"),
+                Step.of("mixed/final").when("question/sought", "mass"));
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        String added = draft.choice("question/added").orElse("hot-water");
+        boolean mass = !draft.chosen("question/sought", "final");
+        Books books = new Books(draft, added, mass ? unknown() : draft.quantity("added/mass"),
+                mass ? draft.quantity("mixed/final") : unknown("unknown-final", BenchUnit.DEGREES_CELSIUS));
+        Input sought = mass ? unknown() : (Input) books.end;
+        if (!added.equals("ice")) {
+            return draft.complete(books.sharing(sought));
+        }
+        return draft.complete(mass ? books.allMelts(sought) : new Cases(draft.trial(),
+                List.of(books.allMelts(sought), books.someMelts(), books.someFreezes(), books.allFreezes(sought))));
+    }
+
+    /** The ways the same question can end. */
+    private final class Books {
+
+        private final Draft draft;
+        private final String kind;
+        private final Expression added;
+        private final Expression end;
+        private final Expression start;
+        private final Expression water;
+        private final Expression waterStart;
+
+        Books(Draft draft, String kind, Expression added, Expression end) {
+            this.draft = draft;
+            this.kind = kind;
+            this.added = added;
+            this.end = end;
+            this.start = draft.quantity("added/start");
+            this.water = draft.quantity("water/mass");
+            this.waterStart = draft.quantity("water/start");
+        }
+
+        /** Nothing changes state. */
+        Ledger sharing(Input sought) {
+            String word = words().option("question/added", kind);
+            Expression heat = kind.equals("metal") ? draft.specificHeatOf("question/metal")
+                    : draft.water().specificHeat(word, start, end);
+            return books(List.of(possible(Party.body("added", word, added, heat, start, end), sought)), waterStart, end, sought);
+        }
+
+        private Party possible(Party party, Input sought) {
+            return sought != added ? party : party.demanding(new Party.Demand(sought, NOTHING, "That temperature cannot be reached by adding "
+                    + words().option("question/added", kind) + ": it does not lie between the two starting temperatures."));
+        }
+
+        Ledger allMelts(Input sought) {
+            Party ice = Party.melting("added", "ice", added, added, new Party.Change(FREEZES, fusion()), iceHeat(),
+                    draft.water().specificHeat("meltwater", FREEZES, end), start, end);
+            return books(List.of(possible(ice, sought)), waterStart, end, sought);
+        }
+
+        /** Ends at 0 °C with ice left. */
+        Ledger someMelts() {
+            Input melted = unknown("melted", BenchUnit.GRAMS);
+            Party melting = Party.process("melting", "ice melting", melted.times(fusion()))
+                    .demanding(new Party.Demand(melted.plus(HAIR), NOTHING, "")).demanding(new Party.Demand(added.plus(HAIR), melted, ""));
+            return atFreezing(melting, melted, "melted");
+        }
+
+        /** Ends at 0 °C with some of the water frozen. */
+        Ledger someFreezes() {
+            Input frozen = unknown("frozen", BenchUnit.GRAMS);
+            Party freezing = Party.process("freezing", "water freezing", frozen.times(fusion()).negated())
+                    .demanding(new Party.Demand(frozen, NOTHING, "")).demanding(new Party.Demand(water.plus(HAIR), frozen, ""));
+            return atFreezing(freezing, frozen, "frozen");
+        }
+
+        private Ledger atFreezing(Party change, Input sought, String word) {
+            Party warming = Party.body("added", "ice", added, iceHeat(), start, FREEZES);
+            Named atZero = FREEZES.named(words().symbol("unknown-final"), BenchUnit.DEGREES_CELSIUS);
+            return books(List.of(warming, change), waterStart, FREEZES, sought).answering(atZero).giving(new Derived(words().get(word),
+                    words().symbol(word), BenchUnit.GRAMS, any -> sought));
+        }
+
+        Ledger allFreezes(Input sought) {
+            Expression all = new Expression.Sum(List.of(water.times(iceHeat()).times(end.minus(FREEZES)),
+                    water.times(fusion()).negated()));
+            Party freezing = Party.process("freezing", "water freezing and cooling on", all).demanding(new Party.Demand(FREEZES, end,
+                    "With these numbers the ice can neither melt nor freeze the water. Check the starting temperatures."));
+            List<Party> parties = new ArrayList<>(List.of(Party.body("added", "ice", added, iceHeat(), start, end), freezing));
+            parties.addAll(draft.waterInCalorimeter(water, waterStart, FREEZES));
+            return draft.ledger(parties, sought).between(COLDEST, 0);
+        }
+
+        private Ledger books(List<Party> given, Expression from, Expression to, Input sought) {
+            List<Party> parties = new ArrayList<>(given);
+            parties.addAll(draft.waterInCalorimeter(water, from, to));
+            return draft.ledger(parties, sought).holding(water.plus(added)).between(0.05, WARMEST);
+        }
+
+        private Expression fusion() {
+            return draft.quantityIfGiven("question/fusion").orElseGet(() -> draft.property("fusion-of-ice", Symbol.of("L")));
+        }
+
+        private Expression iceHeat() {
+            return draft.property("specific-heat-of-ice", Symbol.of("c:ice"));
+        }
+    }
+}

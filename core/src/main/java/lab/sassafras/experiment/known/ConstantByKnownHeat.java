@@ -1,0 +1,110 @@
+package lab.sassafras.experiment.known;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Party;
+import lab.sassafras.convention.Mixture.Portion;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+
+/** A known heat into water: of an electric heater, of a certified standard, or of a reaction whose heat is typed. */
+public final class ConstantByKnownHeat extends LedgerExperiment {
+
+    private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
+
+    public ConstantByKnownHeat() {
+        super("constant-by-known-heat", 1, BenchUnit.JOULES_PER_DEGREE);
+    }
+
+    @Override
+    public Calorimeter.Use calorimeter() {
+        return Calorimeter.Use.FINDS_CONSTANT;
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.once("source", Slot.choice("kind", "heater", "potassium-chloride", "tris", "reaction")),
+                Group.perTrial("water", Slot.liquid("mass").usually(50, 500), Slot.temperature("start").usually(15, 30)),
+                Group.perTrial("heater", Slot.quantity("voltage", BenchUnit.VOLTS).usually(3, 15),
+                        Slot.quantity("current", BenchUnit.AMPERES).usually(0.5, 5), Slot.seconds("time").usually(60, 900)),
+                Group.perTrial("standard", Slot.mass("mass").usually(0.5, 10), Slot.moment("added")),
+                Group.perTrial("reaction", Slot.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE).ifKnown(),
+                        Slot.quantity("amount", BenchUnit.MOLES).ifKnown()),
+                Group.perTrial("mixed", Slot.temperature("final").usually(10, 45)));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(Step.of("source/kind"), Step.of("water/mass"),
+                Step.of("standard/mass").when("source/kind", "potassium-chloride", "tris"),
+                Step.of("reaction/heat").when("source/kind", "reaction"), Step.of("reaction/amount").when("source/kind", "reaction"),
+                Step.of("water/start").taking(3),
+                Step.of("heater/voltage").when("source/kind", "heater"), Step.of("heater/current").when("source/kind", "heater"),
+                Step.of("heater/time").when("source/kind", "heater").taking(5), Step.of("standard/added"),
+                Step.of("mixed/final").taking(3));
+    }
+
+    @Override
+    protected Optional<Span> span() {
+        return Optional.of(new Span("water/start", "mixed/final"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of(Question.WATER, Question.SOLUTION);
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of(new Suspect("current-drifted", "heater/current", -0.05), new Suspect("switched-late", "heater/time", -3),
+                new Suspect("stuck", "standard/mass", -0.05), new Suspect("lost-to-room", "mixed/final", 0.2));
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.OfVessel();
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        Expression mass = draft.quantity("water/mass");
+        Expression start = draft.start("water/start");
+        Expression end = draft.end(start, "water/start", "mixed/final");
+        String source = draft.choice("source/kind").orElse("heater");
+        List<Portion> solids = new ArrayList<>();
+        Party known = switch (source) {
+            case "potassium-chloride" -> dissolved(draft, "standard-potassium-chloride", "potassium chloride dissolving", start, solids);
+            case "tris" -> dissolved(draft, "standard-tris", "TRIS dissolving in acid", start, solids);
+            case "reaction" -> Party.process("known", "known reaction", new Expression.Product(List.of(draft.quantity("reaction/amount"),
+                    JOULES_IN_KILOJOULE, draft.quantity("reaction/heat"))));
+            default -> Party.process("known", "electric heater", new Expression.Product(List.of(draft.quantity("heater/voltage"),
+                    draft.quantity("heater/current"), draft.quantity("heater/time"))).negated());
+        };
+        List<Party> parties = new ArrayList<>(List.of(known));
+        parties.addAll(draft.solution(List.of(new Portion("water", "water", mass, start, Optional.empty())), solids, end));
+        parties.add(Party.vessel("calorimeter", "calorimeter", unknown(), start, end));
+        return draft.complete(draft.ledger(parties, unknown()).holding(mass).giving(new Derived(words().get("per-gram"), Symbol.of("C/m"),
+                BenchUnit.JOULES_PER_GRAM_DEGREE, swallowed -> swallowed.over(end.minus(start)).over(mass))));
+    }
+
+    private static Party dissolved(Draft draft, String standard, String label, Expression start, List<Portion> solids) {
+        Expression mass = draft.quantity("standard/mass");
+        solids.add(new Portion("standard", "standard", mass, start, Optional.empty()));
+        return Party.process("known", label, mass.times(draft.property(standard, Symbol.of("Δh:standard"))));
+    }
+}

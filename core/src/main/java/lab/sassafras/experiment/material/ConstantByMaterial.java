@@ -1,0 +1,72 @@
+package lab.sassafras.experiment.material;
+
+import java.util.ArrayList;
+import java.util.List;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Tally;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.substance.ReferenceShelf;
+
+/** Cup, stirrer and lid weighed, each with its specific heat: the constant is their sum, and no heat is exchanged. */
+public final class ConstantByMaterial extends LedgerExperiment {
+
+    public ConstantByMaterial() {
+        super("constant-by-material", 1, BenchUnit.JOULES_PER_DEGREE);
+    }
+
+    @Override
+    public Calorimeter.Use calorimeter() {
+        return Calorimeter.Use.FINDS_CONSTANT;
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(Group.perPart("part", Slot.mass("mass").usually(2, 200), Slot.choice("heat-from", "shelf", "typed"),
+                new Slot.FromShelf("material", true, false),
+                Slot.specificHeat("heat").accepting(ReferenceShelf.standard().solidHeats())));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(Step.of("part/mass"), Step.of("part/heat-from"), Step.of("part/material").when("part/heat-from", "shelf"),
+                Step.of("part/heat").when("part/heat-from", "typed"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of();
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of(new Suspect("only-lower-part", "part/mass", -2));
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.OfVessel();
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        List<Expression> parts = new ArrayList<>();
+        for (int i = 1; i <= draft.parts("part"); i++) {
+            Expression mass = draft.quantity("part/mass", i);
+            Expression heat = draft.answered("part/heat-from", i, "typed") ? draft.quantity("part/heat", i)
+                    : draft.specificHeatOf("part/material", i);
+            parts.add(mass.times(heat).named(Symbol.of("C:part " + i), BenchUnit.JOULES_PER_DEGREE));
+        }
+        return draft.complete(new Tally(draft.trial(), parts, unknown()));
+    }
+}

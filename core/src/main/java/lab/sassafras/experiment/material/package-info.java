@@ -1,0 +1,2 @@
+/** Calorimeter constant from the masses and materials of its parts: a sum, no heat balance. Declares; computes nothing itself. */
+package lab.sassafras.experiment.material;

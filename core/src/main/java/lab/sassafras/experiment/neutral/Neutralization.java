@@ -1,0 +1,103 @@
+package lab.sassafras.experiment.neutral;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Party;
+import lab.sassafras.account.Reagents;
+import lab.sassafras.convention.Mixture.Portion;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+
+/** An acid meets a base, each from its own start: reaction + both solutions + calorimeter, per mole of water formed. */
+public final class Neutralization extends LedgerExperiment {
+
+    private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
+    private static final Expression MILLILITRES_IN_LITRE = Expression.number(1000, "1000 mL/L");
+
+    public Neutralization() {
+        super("neutralization", 1, BenchUnit.KILOJOULES_PER_MOLE);
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.once("reaction", new Slot.Equation("equation", false), Slot.choice("strength", "strong", "weak")),
+                Group.once("acid", new Slot.Formula("formula", false), Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
+                Group.once("base", new Slot.Formula("formula", false), Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
+                Group.perTrial("first", Slot.liquid("amount").usually(20, 100), Slot.temperature("start").usually(15, 30)),
+                Group.perTrial("second", Slot.liquid("amount").usually(20, 100), Slot.temperature("start").usually(15, 30).orAssumed(20, 1),
+                        Slot.moment("poured")),
+                Group.perTrial("mixed", Slot.temperature("final").usually(20, 45)));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(Step.of("reaction/equation"), Step.of("reaction/strength"), Step.of("acid/formula"), Step.of("acid/concentration"),
+                Step.of("base/formula"), Step.of("base/concentration"), Step.of("first/amount"), Step.of("second/amount"),
+                Step.of("second/start").taking(2), Step.of("first/start").taking(3), Step.of("second/poured"), Step.of("mixed/final").taking(3));
+    }
+
+    @Override
+    protected Optional<Span> span() {
+        return Optional.of(new Span("first/start", "mixed/final"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of(Question.WATER, Question.SOLUTION, Question.CALORIMETER);
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of(new Suspect("lost-to-room", "mixed/final", 0.2), new Suspect("second-warmer", "second/start", 1),
+                new Suspect("carbonate", "base/concentration", -0.02), new Suspect("drops-left-behind", "second/amount", -0.5));
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.OfReaction("reaction/equation", Optional.of("H2O"), Optional.of("reaction/strength"));
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        Expression first = draft.quantity("first/amount");
+        Expression second = draft.quantity("second/amount");
+        Expression firstStart = draft.start("first/start");
+        Expression secondStart = draft.quantity("second/start");
+        Expression end = draft.end(firstStart, "first/start", "mixed/final");
+        draft.choice("reaction/strength");
+        Reagents reagents = new Reagents(reagent(draft, "acid", "first"), reagent(draft, "base", "second"));
+        int waters = draft.produced("reaction/equation", "H2O");
+        Named formed = waters == 1 ? new Named(Symbol.of("n:water"), BenchUnit.MOLES, reagents.extent().body())
+                : reagents.extent().times(Expression.number(waters, Integer.toString(waters))).named(Symbol.of("n:water"), BenchUnit.MOLES);
+
+        List<Party> parties = new ArrayList<>(List.of(Party.process("reaction", "neutralization",
+                new Expression.Product(List.of(formed, JOULES_IN_KILOJOULE, unknown())))));
+        parties.addAll(draft.solutionInCalorimeter(List.of(new Portion("acid", "acid", first, firstStart, Optional.empty()),
+                new Portion("base", "base", second, secondStart, Optional.empty())), List.of(), end));
+        return draft.complete(draft.ledger(parties, unknown()).holding(first.plus(second)).against(formed)
+                .remarking(reagents.remarks(draft.figures()))
+                .giving(new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
+    }
+
+    private static Reagents.Reagent reagent(Draft draft, String side, String portion) {
+        draft.molarMass(side + "/formula");
+        Named moles = draft.volume(portion + "/amount").over(MILLILITRES_IN_LITRE).times(draft.quantity(side + "/concentration"))
+                .named(Symbol.of("n:" + side), BenchUnit.MOLES);
+        return new Reagents.Reagent(side, moles, draft.count("reaction/equation", side + "/formula"));
+    }
+}

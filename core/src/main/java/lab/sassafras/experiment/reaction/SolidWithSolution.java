@@ -1,0 +1,125 @@
+package lab.sassafras.experiment.reaction;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Party;
+import lab.sassafras.account.Reagents;
+import lab.sassafras.convention.Mixture.Portion;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Caveat;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+
+/** A weighed solid reacts with a solution: reaction + solution (+ solid) + calorimeter, per mole of the limiting reagent. */
+public final class SolidWithSolution extends LedgerExperiment {
+
+    private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
+    private static final Expression MILLILITRES_IN_LITRE = Expression.number(1000, "1000 mL/L");
+
+    public SolidWithSolution() {
+        super("solid-with-solution", 1, BenchUnit.KILOJOULES_PER_MOLE);
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.once("reaction", new Slot.Equation("equation", false)),
+                Group.once("solution", new Slot.Formula("reagent", false), Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
+                Group.once("solid", new Slot.Formula("formula", false), Slot.percent("purity").ifKnown()),
+                Group.perTrial("poured", Slot.liquid("amount").usually(20, 100), Slot.temperature("start").usually(15, 30)),
+                Group.perTrial("added", Slot.mass("mass").usually(0.5, 15), Slot.moment("in")),
+                Group.perTrial("mixed", Slot.temperature("final").usually(20, 80), Slot.choice("reacted", "all", "rest", "excess")));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(Step.of("reaction/equation"), Step.of("solution/reagent"), Step.of("solution/concentration"), Step.of("solid/formula"),
+                Step.of("solid/purity"), Step.of("poured/amount"), Step.of("added/mass"), Step.of("poured/start").taking(3), Step.of("added/in"),
+                Step.of("mixed/final").taking(6), Step.of("mixed/reacted"));
+    }
+
+    @Override
+    protected Optional<Span> span() {
+        return Optional.of(new Span("poured/start", "mixed/final"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of(Question.WATER, Question.SOLUTION, Question.CALORIMETER);
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of(new Suspect("lost-while-slow", "mixed/final", 1), new Suspect("oxide", "added/mass", -0.1),
+                new Suspect("drops-left-behind", "poured/amount", -0.5));
+    }
+
+    @Override
+    public List<Caveat> caveats() {
+        return List.of(new Caveat("mixed/reacted", "rest", true));
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.OfReaction("reaction/equation", Optional.empty(), Optional.empty());
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        Expression poured = draft.quantity("poured/amount");
+        Expression solid = draft.quantity("added/mass");
+        Expression start = draft.start("poured/start");
+        Expression end = draft.end(start, "poured/start", "mixed/final");
+        draft.choice("mixed/reacted");
+        draft.molarMass("solution/reagent");
+        Named dissolved = draft.volume("poured/amount").over(MILLILITRES_IN_LITRE).times(draft.quantity("solution/concentration"))
+                .named(Symbol.of("n:in solution"), BenchUnit.MOLES);
+        Expression pure = draft.quantityIfGiven("solid/purity").map(purity -> solid.times(purity).over(Expression.number(100, "100 %")))
+                .orElse(solid);
+        Named weighed = pure.over(draft.molarMass("solid/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
+        Reagents reagents = new Reagents(
+                new Reagents.Reagent(name(draft, "solution/reagent"), dissolved, draft.count("reaction/equation", "solution/reagent")),
+                new Reagents.Reagent(name(draft, "solid/formula"), weighed, draft.count("reaction/equation", "solid/formula")));
+        Named limiting = limiting(draft, reagents);
+
+        List<Party> parties = new ArrayList<>(List.of(Party.process("reaction", "reaction",
+                new Expression.Product(List.of(limiting, JOULES_IN_KILOJOULE, unknown())))));
+        parties.addAll(draft.solutionInCalorimeter(List.of(new Portion("solution", "solution", poured, start, Optional.empty())),
+                List.of(new Portion("solid", "solid", solid, start, draft.specificHeatOfFormula("solid/formula"))), end));
+        return draft.complete(draft.ledger(parties, unknown()).holding(poured.plus(solid)).against(limiting)
+                .remarking(reagents.remarks(draft.figures()))
+                .giving(new Derived(words().get("as-written"), Symbol.of("ΔH:as written"), BenchUnit.KILOJOULES_PER_MOLE,
+                                heat -> heat.over(reagents.extent()).over(JOULES_IN_KILOJOULE)),
+                        new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
+    }
+
+    private static String name(Draft draft, String path) {
+        return draft.formula(path).map(formula -> formula.text()).orElse(path);
+    }
+
+    /** Moles of the limiting reagent that react: as often as the equation runs, times how often it stands in it. */
+    private static Named limiting(Draft draft, Reagents reagents) {
+        boolean solid = draft.value(reagents.first().moles().over(count(reagents.first())).minus(
+                reagents.second().moles().over(count(reagents.second())))).orElse(0) > 0;
+        Reagents.Reagent reagent = solid ? reagents.second() : reagents.first();
+        return reagent.count() == 1 ? new Named(Symbol.of("n:limiting"), BenchUnit.MOLES, reagents.extent().body())
+                : reagents.extent().times(count(reagent)).named(Symbol.of("n:limiting"), BenchUnit.MOLES);
+    }
+
+    private static Expression count(Reagents.Reagent reagent) {
+        return Expression.number(reagent.count(), Integer.toString(reagent.count()));
+    }
+}

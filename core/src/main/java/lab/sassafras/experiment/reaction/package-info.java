@@ -1,0 +1,2 @@
+/** Heat of the reaction of a solid with a solution, such as a displacement. Declares; computes nothing itself. */
+package lab.sassafras.experiment.reaction;

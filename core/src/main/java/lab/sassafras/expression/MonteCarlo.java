@@ -1,0 +1,113 @@
+package lab.sassafras.expression;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Shared;
+
+/**
+ * A result by random draws (JCGM 101:2008, clause 7): every source drawn once a run, from a normal distribution of its
+ * standard uncertainty, or from Student's where its degrees of freedom are few (6.4.9.2). Seeded, so that the same
+ * readings always give the same interval.
+ *
+ * @param value       mean of the draws (bench unit)
+ * @param uncertainty standard deviation of the draws (bench unit)
+ * @param low         lower end of the probabilistically symmetric 95 % interval (bench unit)
+ * @param high        upper end (bench unit)
+ */
+public record MonteCarlo(double value, double uncertainty, double low, double high) {
+
+    private static final int BLOCK = 512;
+    private static final long SEED = 20261124;
+
+    /** @param draws how many, at least 1000 */
+    public static MonteCarlo of(Expression expression, Bindings bindings, int draws) {
+        double[] drawn = new Draws(Tape.of(expression), bindings).take(draws);
+        Arrays.sort(drawn);
+        double mean = Arrays.stream(drawn).sum() / draws;
+        double squares = 0;
+        for (double each : drawn) {
+            squares += (each - mean) * (each - mean);
+        }
+        return new MonteCarlo(mean, Math.sqrt(squares / (draws - 1)), drawn[(int) Math.round(0.025 * draws) - 1],
+                drawn[(int) Math.round(0.975 * draws) - 1]);
+    }
+
+    public boolean finite() {
+        return Double.isFinite(value) && Double.isFinite(uncertainty) && Double.isFinite(low) && Double.isFinite(high);
+    }
+
+    /**
+     * Whether the linear answer may stand: both ends of its interval lie within half a step of the first digit of its
+     * uncertainty from the drawn ones (JCGM 101:2008, 7.9.2 and 8.1.3, with one significant digit).
+     */
+    public boolean bearsOut(Estimate linear) {
+        double half = linear.halfWidth(0.95);
+        double tolerance = 0.5 * Math.pow(10, Math.floor(Math.log10(linear.uncertainty())));
+        return linear.uncertainty() > 0 && Math.abs(linear.value() - half - low) <= tolerance
+                && Math.abs(linear.value() + half - high) <= tolerance;
+    }
+
+    private static final class Draws {
+
+        private final Tape tape;
+        private final List<Measured> inputs;
+        private final Map<Shared, double[]> shared = new LinkedHashMap<>();
+        private final RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(SEED);
+
+        Draws(Tape tape, Bindings bindings) {
+            this.tape = tape;
+            this.inputs = tape.inputs().stream().map(bindings::of).toList();
+            inputs.forEach(input -> input.shares().forEach(share -> shared.put(share.source(), new double[BLOCK])));
+        }
+
+        double[] take(int draws) {
+            double[] all = new double[draws];
+            double[][] rows = new double[inputs.size()][BLOCK];
+            for (int done = 0; done < draws; done += BLOCK) {
+                int count = Math.min(BLOCK, draws - done);
+                shared.forEach((source, row) -> fill(row, count, 0, source.standardUncertainty(), source.degreesOfFreedom()));
+                for (int i = 0; i < rows.length; i++) {
+                    draw(inputs.get(i), rows[i], count);
+                }
+                System.arraycopy(tape.run(rows, count), 0, all, done, count);
+            }
+            return all;
+        }
+
+        private void draw(Measured input, double[] row, int count) {
+            fill(row, count, input.value(), input.ownUncertainty(), input.degreesOfFreedom());
+            for (Measured.Share share : input.shares()) {
+                double[] common = shared.get(share.source());
+                for (int i = 0; i < count; i++) {
+                    row[i] += share.sensitivity() * common[i];
+                }
+            }
+        }
+
+        private void fill(double[] row, int count, double mean, double deviation, double degrees) {
+            if (deviation == 0) {
+                Arrays.fill(row, 0, count, mean);
+                return;
+            }
+            for (int i = 0; i < count; i++) {
+                row[i] = mean + deviation * random.nextGaussian() * (degrees < 100 ? spread(degrees) : 1);
+            }
+        }
+
+        /** √(ν ÷ χ²), χ² as a sum of ν squares; degrees between whole numbers count as the lower. */
+        private double spread(double degrees) {
+            int whole = Math.max(1, (int) degrees);
+            double squares = 0;
+            for (int i = 0; i < whole; i++) {
+                double z = random.nextGaussian();
+                squares += z * z;
+            }
+            return Math.sqrt(whole / squares);
+        }
+    }
+}

@@ -1,0 +1,23 @@
+package lab.sassafras.expression;
+
+import java.util.Map;
+
+/**
+ * How letters and units of the working are written.
+ *
+ * @param temperature letter for a temperature
+ * @param units       units written another way, by their usual symbol
+ */
+public record Script(String temperature, Map<String, String> units) {
+
+    public static final Script PLAIN = new Script("T", Map.of());
+
+    /** A symbol as this script writes it. */
+    public Symbol symbol(Symbol symbol) {
+        return symbol.letter().equals("T") ? new Symbol(temperature, symbol.word()) : symbol;
+    }
+
+    String unit(String symbol) {
+        return units.getOrDefault(symbol, symbol);
+    }
+}

@@ -1,0 +1,336 @@
+package lab.sassafras.expression;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import lab.sassafras.expression.Expression.Constant;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Expression.Root;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.hipparchus.exception.MathRuntimeException;
+
+/**
+ * A tree laid out as a row of plain steps, each from slots to a slot: the reading behind the value, the derivatives
+ * and the random draws. Derivatives are exact, by running the row backwards (reverse accumulation), so that all of
+ * them together cost about as much as the value, however many inputs there are.
+ */
+final class Tape {
+
+    private enum Op { ADD, SUBTRACT, MULTIPLY, DIVIDE, NEGATE, LEAST, APPLY, ROOT }
+
+    /** One step; {@code right} is the left slot again where there is one operand, {@code beside} what the kind needs. */
+    private record Step(Op op, int left, int right, int out, Object beside) {
+    }
+
+    /** A balance to be brought to zero: its own tape, and the slots of ours its inputs stand in. */
+    private record Balance(Tape tape, int unknown, int[] from, double low, double high) {
+    }
+
+    private final List<Input> inputs;
+    private final int[] places;
+    private final double[] blank;
+    private final Step[] steps;
+    private final int result;
+
+    private Tape(Layout layout, int result) {
+        this.inputs = List.copyOf(layout.inputs.values().stream().map(Placed::input).toList());
+        this.places = layout.inputs.values().stream().mapToInt(Placed::slot).toArray();
+        this.blank = layout.blank();
+        this.steps = layout.steps.toArray(Step[]::new);
+        this.result = result;
+    }
+
+    static Tape of(Expression expression) {
+        Layout layout = new Layout();
+        int result = expression.read(layout);
+        return new Tape(layout, result);
+    }
+
+    /** In the order met. */
+    List<Input> inputs() {
+        return inputs;
+    }
+
+    /** Every slot after a run, for {@link #derivatives}. */
+    double[] run(double[] at) {
+        double[] values = blank.clone();
+        for (int i = 0; i < places.length; i++) {
+            values[places[i]] = at[i];
+        }
+        for (Step step : steps) {
+            values[step.out] = one(step, values[step.left], values[step.right], values);
+        }
+        return values;
+    }
+
+    double result(double[] values) {
+        return values[result];
+    }
+
+    private static double one(Step step, double left, double right, double[] values) {
+        return switch (step.op) {
+            case ADD -> left + right;
+            case SUBTRACT -> left - right;
+            case MULTIPLY -> left * right;
+            case DIVIDE -> left / right;
+            case NEGATE -> -left;
+            case LEAST -> Math.min(left, right);
+            case APPLY -> ((SmoothFunction) step.beside).value(left);
+            case ROOT -> root((Balance) step.beside, values);
+        };
+    }
+
+    private static double root(Balance balance, double[] values) {
+        double[] at = new double[balance.from.length];
+        for (int i = 0; i < at.length; i++) {
+            at[i] = i == balance.unknown ? 0 : values[balance.from[i]];
+        }
+        try {
+            return new BracketingNthOrderBrentSolver(1e-14, 1e-11, 5).solve(200, x -> {
+                at[balance.unknown] = x;
+                return balance.tape.result(balance.tape.run(at));
+            }, balance.low, balance.high);
+        } catch (MathRuntimeException notBracketed) {
+            return Double.NaN;
+        }
+    }
+
+    /** The derivative of the result by each input, at the slots of a run. */
+    double[] derivatives(double[] values) {
+        double[] adjoint = new double[values.length];
+        adjoint[result] = 1;
+        for (int i = steps.length - 1; i >= 0; i--) {
+            Step step = steps[i];
+            double weight = adjoint[step.out];
+            if (weight != 0) {
+                hand(step, weight, values, adjoint);
+            }
+        }
+        double[] slopes = new double[places.length];
+        for (int i = 0; i < places.length; i++) {
+            slopes[i] = adjoint[places[i]];
+        }
+        return slopes;
+    }
+
+    private static void hand(Step step, double weight, double[] values, double[] adjoint) {
+        double left = values[step.left];
+        double right = values[step.right];
+        switch (step.op) {
+            case ADD -> {
+                adjoint[step.left] += weight;
+                adjoint[step.right] += weight;
+            }
+            case SUBTRACT -> {
+                adjoint[step.left] += weight;
+                adjoint[step.right] -= weight;
+            }
+            case MULTIPLY -> {
+                adjoint[step.left] += weight * right;
+                adjoint[step.right] += weight * left;
+            }
+            case DIVIDE -> {
+                adjoint[step.left] += weight / right;
+                adjoint[step.right] -= weight * left / (right * right);
+            }
+            case NEGATE -> adjoint[step.left] -= weight;
+            case LEAST -> adjoint[left <= right ? step.left : step.right] += weight;
+            case APPLY -> adjoint[step.left] += weight * ((SmoothFunction) step.beside).derivative(left);
+            case ROOT -> implicit((Balance) step.beside, weight, values[step.out], values, adjoint);
+        }
+    }
+
+    /** Where F(x, p) = 0, dx/dp = −F_p ÷ F_x. */
+    private static void implicit(Balance balance, double weight, double root, double[] values, double[] adjoint) {
+        double[] at = new double[balance.from.length];
+        for (int i = 0; i < at.length; i++) {
+            at[i] = i == balance.unknown ? root : values[balance.from[i]];
+        }
+        double[] slopes = balance.tape.derivatives(balance.tape.run(at));
+        for (int i = 0; i < at.length; i++) {
+            if (i != balance.unknown) {
+                adjoint[balance.from[i]] -= weight * slopes[i] / slopes[balance.unknown];
+            }
+        }
+    }
+
+    /**
+     * Runs many draws at once.
+     *
+     * @param drawn one row for each input
+     * @param count how many draws each row holds
+     * @return the results (a row this tape owns until its next run)
+     */
+    double[] run(double[][] drawn, int count) {
+        double[][] rows = new double[blank.length][];
+        for (int slot = 0; slot < blank.length; slot++) {
+            rows[slot] = new double[count];
+            Arrays.fill(rows[slot], blank[slot]);
+        }
+        for (int i = 0; i < places.length; i++) {
+            rows[places[i]] = drawn[i];
+        }
+        for (Step step : steps) {
+            row(step, rows, count);
+        }
+        return rows[result];
+    }
+
+    private static void row(Step step, double[][] rows, int count) {
+        double[] left = rows[step.left];
+        double[] right = rows[step.right];
+        double[] out = rows[step.out];
+        switch (step.op) {
+            case ADD -> {
+                for (int i = 0; i < count; i++) {
+                    out[i] = left[i] + right[i];
+                }
+            }
+            case SUBTRACT -> {
+                for (int i = 0; i < count; i++) {
+                    out[i] = left[i] - right[i];
+                }
+            }
+            case MULTIPLY -> {
+                for (int i = 0; i < count; i++) {
+                    out[i] = left[i] * right[i];
+                }
+            }
+            case DIVIDE -> {
+                for (int i = 0; i < count; i++) {
+                    out[i] = left[i] / right[i];
+                }
+            }
+            case ROOT -> {
+                double[] values = new double[rows.length];
+                for (int i = 0; i < count; i++) {
+                    for (int slot = 0; slot < rows.length; slot++) {
+                        values[slot] = rows[slot][i];
+                    }
+                    out[i] = root((Balance) step.beside, values);
+                }
+            }
+            default -> {
+                for (int i = 0; i < count; i++) {
+                    out[i] = one(step, left[i], right[i], null);
+                }
+            }
+        }
+    }
+
+    private record Placed(Input input, int slot) {
+    }
+
+    /** Reads a tree from the leaves up, giving each node a slot; a named step met twice is laid out once. */
+    private static final class Layout implements Interpretation<Integer> {
+
+        private final Map<String, Placed> inputs = new LinkedHashMap<>();
+        private final Map<Named, Integer> named = new IdentityHashMap<>();
+        private final List<Step> steps = new ArrayList<>();
+        private final List<Double> constants = new ArrayList<>();
+
+        private int slot(double constant) {
+            constants.add(constant);
+            return constants.size() - 1;
+        }
+
+        double[] blank() {
+            return constants.stream().mapToDouble(Double::doubleValue).toArray();
+        }
+
+        private int step(Op op, int left, int right, Object beside) {
+            int out = slot(0);
+            steps.add(new Step(op, left, right, out, beside));
+            return out;
+        }
+
+        private int each(Op op, List<Integer> parts, double none) {
+            if (parts.isEmpty()) {
+                return slot(none);
+            }
+            int so = parts.get(0);
+            for (int i = 1; i < parts.size(); i++) {
+                so = step(op, so, parts.get(i), null);
+            }
+            return so;
+        }
+
+        @Override
+        public Integer input(Input input) {
+            Placed met = inputs.get(input.key());
+            if (met == null) {
+                met = new Placed(input, slot(0));
+                inputs.put(input.key(), met);
+            }
+            return met.slot();
+        }
+
+        @Override
+        public Integer constant(Constant constant) {
+            return slot(constant.value());
+        }
+
+        @Override
+        public Integer named(Named step, Supplier<Integer> body) {
+            Integer met = named.get(step);
+            if (met == null) {
+                met = body.get();
+                named.put(step, met);
+            }
+            return met;
+        }
+
+        @Override
+        public Integer sum(List<Integer> terms) {
+            return each(Op.ADD, terms, 0);
+        }
+
+        @Override
+        public Integer difference(Integer minuend, Integer subtrahend) {
+            return step(Op.SUBTRACT, minuend, subtrahend, null);
+        }
+
+        @Override
+        public Integer product(List<Integer> factors) {
+            return each(Op.MULTIPLY, factors, 1);
+        }
+
+        @Override
+        public Integer quotient(Integer dividend, Integer divisor) {
+            return step(Op.DIVIDE, dividend, divisor, null);
+        }
+
+        @Override
+        public Integer negative(Integer body) {
+            return step(Op.NEGATE, body, body, null);
+        }
+
+        @Override
+        public Integer least(List<Integer> parts) {
+            return each(Op.LEAST, parts, Double.NaN);
+        }
+
+        @Override
+        public Integer applied(SmoothFunction function, Integer argument) {
+            return step(Op.APPLY, argument, argument, function);
+        }
+
+        @Override
+        public Integer root(Root root, Supplier<Integer> balance) {
+            Tape inner = Tape.of(root.balance());
+            int unknown = -1;
+            int[] from = new int[inner.inputs.size()];
+            for (int i = 0; i < from.length; i++) {
+                boolean sought = inner.inputs.get(i).key().equals(root.unknown().key());
+                unknown = sought ? i : unknown;
+                from[i] = sought ? -1 : input(inner.inputs.get(i));
+            }
+            return step(Op.ROOT, 0, 0, new Balance(inner, unknown, from, root.low(), root.high()));
+        }
+    }
+}

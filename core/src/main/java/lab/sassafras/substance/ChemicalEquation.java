@@ -1,0 +1,116 @@
+package lab.sassafras.substance;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.function.ToIntFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import lab.sassafras.measure.Refused;
+
+/**
+ * A balanced equation with charges and states, such as {@code Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s)}.
+ *
+ * @param text     as typed
+ * @param reagents what stands left
+ * @param products what stands right
+ */
+public record ChemicalEquation(String text, List<Term> reagents, List<Term> products) {
+
+    private static final Pattern ARROW = Pattern.compile("->|→|⇌|=");
+    private static final Pattern TERM = Pattern.compile("(\\d{1,2})?\\s*(\\S+?)\\s*\\((s|l|g|aq)\\)");
+
+    /**
+     * One substance of an equation.
+     *
+     * @param count   how often it stands
+     * @param formula what it is
+     * @param state   s, l, g or aq
+     */
+    public record Term(int count, ChemicalFormula formula, String state) {
+
+        /** As written, without the count. */
+        public String species() {
+            return formula.text() + "(" + state + ")";
+        }
+    }
+
+    public ChemicalEquation {
+        reagents = List.copyOf(reagents);
+        products = List.copyOf(products);
+    }
+
+    /**
+     * Reads an equation.
+     *
+     * @throws Refused where it cannot be read, or naming the elements or the charge that are off
+     */
+    public static ChemicalEquation read(String typed) {
+        String text = typed == null ? "" : typed.strip();
+        if (text.length() > 200) {
+            throw new Refused("An equation has at most 200 characters here.");
+        }
+        String[] sides = ARROW.split(text, -1);
+        if (sides.length != 2 || sides[0].isBlank() || sides[1].isBlank()) {
+            throw new Refused("An equation has one arrow, ->, with something on both sides, such as Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s).");
+        }
+        ChemicalEquation equation = new ChemicalEquation(text, side(sides[0]), side(sides[1]));
+        equation.refuseUnlessBalanced();
+        return equation;
+    }
+
+    private static List<Term> side(String written) {
+        List<Term> terms = new ArrayList<>();
+        for (String part : written.strip().split("\\s\\+\\s|(?<=\\))\\s*\\+\\s*", -1)) {
+            Matcher term = TERM.matcher(part.strip());
+            if (!term.matches()) {
+                throw new Refused("“" + part.strip() + "” needs a formula and a state, such as 2 Ag^+(aq): (s), (l), (g) or (aq).");
+            }
+            int count = term.group(1) == null ? 1 : Integer.parseInt(term.group(1));
+            if (count == 0) {
+                throw new Refused("“" + part.strip() + "” stands no times. Leave it out.");
+            }
+            terms.add(new Term(count, ChemicalFormula.read(term.group(2)), term.group(3)));
+        }
+        return terms;
+    }
+
+    private void refuseUnlessBalanced() {
+        List<String> off = new ArrayList<>();
+        TreeSet<String> elements = new TreeSet<>();
+        reagents.forEach(term -> elements.addAll(term.formula().atoms().keySet()));
+        products.forEach(term -> elements.addAll(term.formula().atoms().keySet()));
+        for (String element : elements) {
+            compare(element, formula -> formula.atoms().getOrDefault(element, 0)).ifPresent(off::add);
+        }
+        compare("charge", ChemicalFormula::charge).ifPresent(off::add);
+        if (!off.isEmpty()) {
+            throw new Refused("The equation does not balance: " + String.join("; ", off) + ".");
+        }
+    }
+
+    private Optional<String> compare(String what, ToIntFunction<ChemicalFormula> count) {
+        int left = total(reagents, count);
+        int right = total(products, count);
+        return left == right ? Optional.empty() : Optional.of(what + " " + left + " left, " + right + " right");
+    }
+
+    private static int total(List<Term> terms, ToIntFunction<ChemicalFormula> count) {
+        return terms.stream().mapToInt(term -> term.count() * count.applyAsInt(term.formula())).sum();
+    }
+
+    /** The reagent of this formula; empty where it does not stand left. */
+    public Optional<Term> reagent(ChemicalFormula formula) {
+        return find(reagents, formula);
+    }
+
+    /** Whether this formula stands on the right and not on the left, as in an equation written backwards. */
+    public boolean onlyProduct(ChemicalFormula formula) {
+        return find(reagents, formula).isEmpty() && find(products, formula).isPresent();
+    }
+
+    private static Optional<Term> find(List<Term> terms, ChemicalFormula formula) {
+        return terms.stream().filter(term -> term.formula().sameAs(formula)).findFirst();
+    }
+}

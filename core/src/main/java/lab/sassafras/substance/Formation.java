@@ -1,0 +1,68 @@
+package lab.sassafras.substance;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.measure.BenchUnit;
+
+/**
+ * Standard enthalpies of formation at 25 °C, all of one set, and the heats of reactions that follow from them. Dissolved
+ * substances are taken at infinite dilution.
+ */
+public final class Formation {
+
+    /** The one set every row comes from. Two sets are never mixed in one difference. */
+    public static final String SOURCE = "NBS Tables of Chemical Thermodynamic Properties (1982)";
+    /** Standard uncertainty taken for a heat of reaction from this set (kJ/mol). Common practice, no source. */
+    private static final double UNCERTAINTY = 0.5;
+
+    private final List<Row> rows;
+
+    Formation(List<Row> rows) {
+        this.rows = List.copyOf(rows);
+    }
+
+    /**
+     * One substance in one state.
+     *
+     * @param formula  what it is
+     * @param state    s, l, g or aq
+     * @param name     in words
+     * @param enthalpy standard enthalpy of formation at 25 °C (kJ/mol)
+     */
+    public record Row(ChemicalFormula formula, String state, String name, double enthalpy) {
+        public String species() {
+            return formula.text() + "(" + state + ")";
+        }
+    }
+
+    public List<Row> rows() {
+        return rows;
+    }
+
+    private Optional<Row> of(ChemicalEquation.Term term) {
+        return rows.stream().filter(row -> row.state().equals(term.state()) && row.formula().sameAs(term.formula())).findFirst();
+    }
+
+    /** Substances of an equation that have no row, as written. */
+    public List<String> lacking(ChemicalEquation equation) {
+        List<String> lacking = new ArrayList<>();
+        equation.reagents().stream().filter(term -> of(term).isEmpty()).forEach(term -> lacking.add(term.species()));
+        equation.products().stream().filter(term -> of(term).isEmpty()).forEach(term -> lacking.add(term.species()));
+        return lacking;
+    }
+
+    /** Heat of a reaction (kJ per mole of the equation as written); empty where a substance has no row. */
+    public Optional<Reference> heat(ChemicalEquation equation) {
+        if (!lacking(equation).isEmpty()) {
+            return Optional.empty();
+        }
+        double heat = sum(equation.products()) - sum(equation.reagents());
+        return Optional.of(new Reference(equation.text(), "the reaction, from formation enthalpies at 25 °C and infinite dilution", heat,
+                UNCERTAINTY, BenchUnit.KILOJOULES_PER_MOLE, SOURCE, false));
+    }
+
+    private double sum(List<ChemicalEquation.Term> terms) {
+        return terms.stream().mapToDouble(term -> term.count() * of(term).orElseThrow().enthalpy()).sum();
+    }
+}

@@ -1,0 +1,24 @@
+package lab.sassafras.verdict;
+
+import java.util.Optional;
+import lab.sassafras.experiment.Line;
+import lab.sassafras.experiment.Sheet;
+
+/**
+ * A final temperature foretold before mixing, beside the one that was read.
+ *
+ * @param foretold what was written down (°C)
+ * @param read     what the first trial came to (°C); empty while it is not read
+ */
+public record Prediction(Line foretold, Optional<Line> read) {
+
+    static Optional<Prediction> of(Sheet sheet) {
+        return sheet.experiment().finalReading().flatMap(path -> sheet.prediction()
+                .map(foretold -> new Prediction(foretold, sheet.plain(path, 1))));
+    }
+
+    /** What was read less what was foretold (°C). */
+    public Optional<Double> off() {
+        return read.map(line -> line.value() - foretold.value());
+    }
+}

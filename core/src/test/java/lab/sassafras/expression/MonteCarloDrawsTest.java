@@ -1,0 +1,52 @@
+package lab.sassafras.expression;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Shared;
+import org.junit.jupiter.api.Test;
+
+/** Random draws against distributions whose spread is known in closed form. */
+class MonteCarloDrawsTest {
+
+    private static final int DRAWS = 200_000;
+    private static final Input A = new Input("a", Symbol.of("a"), "a", BenchUnit.NUMBER);
+    private static final Input B = new Input("b", Symbol.of("b"), "b", BenchUnit.NUMBER);
+
+    @Test
+    void aSumOfTwoWithACommonSourceSpreadsAsTheFormulaSays() {
+        Shared common = new Shared("s", "s", 0.4, Double.POSITIVE_INFINITY);
+        Bindings at = Bindings.of(Map.of("a", new Measured(5, 0.3, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, 1)), -1),
+                "b", new Measured(2, 0, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, 1)), -1)));
+        MonteCarlo sum = MonteCarlo.of(A.plus(B), at, DRAWS);
+        // √(0.3² + (2 · 0.4)²) = 0.8544, and ±1.960 of it for 95 %
+        assertThat(sum.uncertainty()).isCloseTo(0.8544, within(0.005));
+        assertThat(sum.high() - sum.low()).isCloseTo(2 * 1.960 * 0.8544, within(0.03));
+        assertThat(MonteCarlo.of(A.minus(B), at, DRAWS).uncertainty()).isCloseTo(0.3, within(0.002));
+        assertThat(sum.bearsOut(new Computation(A.plus(B), at).estimate())).isTrue();
+    }
+
+    /** The smaller of two equal normal values lies 1/√π below them (order statistics of two, exact): the linear law misses it. */
+    @Test
+    void nearAKinkTheLinearAnswerIsNotBorneOut() {
+        Bindings at = Bindings.of(Map.of("a", Measured.independent(10, 1), "b", Measured.independent(10, 1)));
+        Expression least = new Expression.Least(List.of(A, B));
+        MonteCarlo drawn = MonteCarlo.of(least, at, DRAWS);
+        assertThat(drawn.value()).isCloseTo(10 - 1 / Math.sqrt(Math.PI), within(0.01));
+        assertThat(drawn.bearsOut(new Computation(least, at).estimate())).isFalse();
+    }
+
+    /** Student's t for 4 degrees: 95 % within ±2.776 (any table). */
+    @Test
+    void fewDegreesOfFreedomDrawWiderTails() {
+        Bindings at = Bindings.of(Map.of("a", new Measured(0, 1, 4, List.of(), -1)));
+        MonteCarlo drawn = MonteCarlo.of(A, at, DRAWS);
+        assertThat(drawn.high()).isCloseTo(2.776, within(0.06));
+        assertThat(drawn.low()).isCloseTo(-2.776, within(0.06));
+    }
+}
