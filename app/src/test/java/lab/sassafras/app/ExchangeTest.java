@@ -9,6 +9,8 @@ import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Entry;
 import org.junit.jupiter.api.Test;
@@ -38,6 +40,27 @@ class ExchangeTest extends HouseTest {
         assertThat(reduce(file).statusCode()).isEqualTo(200);
         Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8));
         assertThat(get("/entries/" + taken.id() + "/run.json").body()).isEqualTo(file.strip());
+    }
+
+    /** Each example comes with its arithmetic by hand, on the page beside it; its last line is what we must find. */
+    @ParameterizedTest
+    @MethodSource("examples")
+    void anExampleComesToWhatWasWorkedByHandBesideIt(Path example) throws IOException {
+        String page = Files.readString(Path.of(example.toString().replace(".json", ".md")));
+        Matcher result = Pattern.compile("(?m)^Result: (\\S+) (\\S+), to ± (\\S+)$").matcher(page);
+        assertThat(result.find()).isTrue();
+        JsonNode answer = JSON.readTree(reduce(Files.readString(example)).body());
+        assertThat(answer.at("/unknown/value").asDouble()).isCloseTo(Double.parseDouble(result.group(1).replace('−', '-')),
+                within(Double.parseDouble(result.group(3))));
+        assertThat(answer.at("/unknown/unit").asString()).isEqualTo(result.group(2));
+        assertThat(answer.at("/trials/0/workingText").asString()).isNotBlank();
+        assertThat(answer.at("/trials/0/missing").size()).isZero();
+    }
+
+    @Test
+    void everyExperimentHasAnExampleWorkedByHand() throws IOException {
+        assertThat(examples().map(path -> path.getFileName().toString().replace(".json", ""))).containsAll(
+                lab.sassafras.experiment.Experiments.all().stream().map(each -> each.key()).filter(key -> !key.startsWith("vessel-from")).toList());
     }
 
     @Test

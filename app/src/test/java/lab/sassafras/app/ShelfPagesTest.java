@@ -78,6 +78,7 @@ class ShelfPagesTest extends HouseTest {
             assertThat(period.schools()).containsEntry("water", "4.18");
             browser.type("Elder").enter();
             browser.page().waitForURL("**/bench");
+            browser.page().check("input[value=constant-by-mixing]");
             browser.page().click("button.act");
             browser.page().waitForURL("**/entries/**");
             browser.open(browser.page().url().replaceAll("\\?.*", "") + "/result");
