@@ -91,7 +91,7 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         Party balanced = carrier.withHeat(new Sum(others).negated());
         Expression numerator = split.rest().<Expression>map(rest -> balanced.heat().minus(rest)).orElse(balanced.heat());
         Named result = numerator.over(split.coefficient().get()).named(unknown.symbol(), unknown.unit());
-        List<Party> known = parties.stream().map(party -> party == carrier ? balanced : party).toList();
+        List<Party> known = parties.stream().map(party -> party == carrier ? balanced.demandingOf(unknown, result) : party).toList();
         return Optional.of(new Solved(result, known, split.coefficient(), balanced.heat()));
     }
 

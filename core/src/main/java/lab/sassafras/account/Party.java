@@ -136,7 +136,12 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
     /** The same party with the unknown replaced by what it was found to be. */
     Party with(Input unknown, Expression found) {
         return new Party(key, label, (Named) heat.with(unknown, found), start.map(each -> each.with(unknown, found)),
-                end.map(each -> each.with(unknown, found)), demands.stream().map(demand -> new Demand(
-                        demand.above().with(unknown, found), demand.below().with(unknown, found), demand.otherwise())).toList());
+                end.map(each -> each.with(unknown, found)), demands).demandingOf(unknown, found);
+    }
+
+    /** The same party with the unknown replaced in what it demands. */
+    Party demandingOf(Input unknown, Expression found) {
+        return demands.isEmpty() ? this : new Party(key, label, heat, start, end, demands.stream().map(demand -> new Demand(
+                demand.above().with(unknown, found), demand.below().with(unknown, found), demand.otherwise())).toList());
     }
 }

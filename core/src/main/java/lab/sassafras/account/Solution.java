@@ -113,7 +113,8 @@ public record Solution(Account account, Bindings bindings, Named result, Named w
         List<Entry> entries = solved.get().parties().stream().map(party -> entry(ledger, party, bindings)).toList();
         return accepted(remarks, new Solution(ledger, bindings, result, solved.get().result(), new Computation(result, bindings).estimate(), entries,
                 ledger.fill().map(fill -> new Computation(fill.with(ledger.unknown(), solved.get().result()), bindings).value()),
-                ledger.derived().stream().map(each -> new Further(each, new Computation(each.of(solved.get().base()), bindings).estimate())).toList(),
+                ledger.derived().stream().map(each -> new Further(each, new Computation(each.of(solved.get().base())
+                        .with(ledger.unknown(), solved.get().result()), bindings).estimate())).toList(),
                 ledger.amount().map(moles -> new Point(new Computation(moles, bindings).estimate(),
                         new Computation(solved.get().base(), bindings).estimate()))));
     }

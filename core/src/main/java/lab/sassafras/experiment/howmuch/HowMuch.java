@@ -100,7 +100,7 @@ public final class HowMuch extends LedgerExperiment {
         }
 
         private Party possible(Party party, Input sought) {
-            return sought != added ? party : party.demanding(new Party.Demand(sought, NOTHING, "That temperature cannot be reached by adding "
+            return !sought.equals(added) ? party : party.demanding(new Party.Demand(sought, NOTHING, "That temperature cannot be reached by adding "
                     + words().option("question/added", kind) + ": it does not lie between the two starting temperatures."));
         }
 
