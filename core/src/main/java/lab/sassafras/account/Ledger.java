@@ -101,7 +101,7 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         if (!split.straight() || split.coefficient().isEmpty()) {
             return crooked();
         }
-        Named result = Linear.negated(split.rest().orElse(Expression.number(0, "0"))).over(split.coefficient().get())
+        Named result = Linear.opposite(split.rest().orElse(Expression.number(0, "0"))).over(split.coefficient().get())
                 .named(unknown.symbol(), unknown.unit());
         return Optional.of(new Solved(result, known(result), split.coefficient(), result));
     }

@@ -23,7 +23,7 @@ final class CommonPlaces {
     static final String PRESSURE = "room/pressure";
     static final String VESSEL = "calorimeter/vessel";
     static final String PREDICTION = "prediction/final";
-    private static final List<Double> WATER_ACCEPTED = List.of(4.18, 4.184, 4.1855, 4.186, 4.19);
+    private static final List<Double> WATER_ACCEPTED = List.of(4.18, 4.184, 4.1855, 4.186);
 
     private final List<Question<?>> questions;
     private final Optional<Span> span;

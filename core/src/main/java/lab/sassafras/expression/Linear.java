@@ -67,6 +67,30 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
         return plain instanceof Negative negative ? negative.body() : plain.negated();
     }
 
+    /** Minus a sum, term by term, what comes out positive first: as a person would bring it to the other side. */
+    public static Expression opposite(Expression rest) {
+        List<Expression> terms = rest instanceof Sum sum ? sum.terms() : List.of(rest);
+        List<Expression> flipped = terms.stream().filter(term -> !nothing(term)).map(Linear::negated).toList();
+        List<Expression> plus = flipped.stream().filter(term -> !(term instanceof Negative)).toList();
+        List<Expression> minus = flipped.stream().filter(Negative.class::isInstance).map(term -> ((Negative) term).body()).toList();
+        if (plus.isEmpty()) {
+            return negated(minus.size() == 1 ? minus.get(0) : new Sum(minus));
+        }
+        Expression all = plus.size() == 1 ? plus.get(0) : new Sum(plus);
+        for (Expression each : minus) {
+            all = all.minus(each);
+        }
+        return all;
+    }
+
+    private static boolean nothing(Expression term) {
+        return term instanceof Product product && product.factors().stream().anyMatch(Linear::zero);
+    }
+
+    private static boolean zero(Expression factor) {
+        return factor instanceof Constant constant && constant.value() == 0 || factor instanceof Negative minus && zero(minus.body());
+    }
+
     private static Expression sum(Expression one, Expression other) {
         return one instanceof Sum first ? new Sum(Stream.concat(first.terms().stream(), Stream.of(other)).toList()) : one.plus(other);
     }

@@ -34,6 +34,17 @@ public final class BenchSheet {
         return new BenchSheet(new Sheet(Experiments.find(experiment).orElseThrow(), java.util.List.of(), setting));
     }
 
+    public static BenchSheet parts(String experiment, Map<String, Integer> parts) {
+        Setting setting = new Setting(Optional.of(new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty())),
+                Map.of(), 1, parts, Set.of(), Map.of(), Figures.POINT, Conventions.standard());
+        return new BenchSheet(new Sheet(Experiments.find(experiment).orElseThrow(), java.util.List.of(), setting));
+    }
+
+    public BenchSheet vessels(Map<String, Calorimeter> vessels) {
+        sheet = sheet.with(sheet.setting().knowing(vessels, Map.of()));
+        return this;
+    }
+
     public BenchSheet mass(String address, String grams) {
         return give(address, Role.READ, grams, "g", Optional.of(BALANCE));
     }

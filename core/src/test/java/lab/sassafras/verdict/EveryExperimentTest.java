@@ -1,0 +1,121 @@
+package lab.sassafras.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import lab.sassafras.account.Solution;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Presentation;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.School;
+import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.experiment.WorkedRuns;
+import lab.sassafras.expression.Computation;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.MonteCarlo;
+import lab.sassafras.measure.Figures;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What holds for the run of every experiment, under every school. */
+class EveryExperimentTest {
+
+    static Set<String> keys() {
+        return WorkedRuns.all().keySet();
+    }
+
+    static Stream<org.junit.jupiter.params.provider.Arguments> schools() {
+        return WorkedRuns.all().keySet().stream().flatMap(key -> Conventions.standard().alternatives(Experiments.find(key).orElseThrow()
+                .conventions()).map(each -> org.junit.jupiter.params.provider.Arguments.of(key, each.question().key(), each.school().key())));
+    }
+
+    @Test
+    void noExperimentIsLeftOut() {
+        assertThat(keys()).containsExactlyInAnyOrderElementsOf(Experiments.all().stream().map(Experiment::key).toList());
+    }
+
+    /** Each derivative against a central difference of the whole reduction's expression. */
+    @ParameterizedTest
+    @MethodSource("keys")
+    void derivativesEqualCentralDifferences(String key) {
+        Solution solution = solution(key);
+        for (Input input : solution.result().inputs()) {
+            double value = solution.bindings().of(input).value();
+            double h = 1e-5 * Math.max(1, Math.abs(value));
+            double central = (at(solution, input, h) - at(solution, input, -h)) / (2 * h);
+            assertThat(new Computation(solution.result(), solution.bindings()).derivative(input)).as(key + " by " + input.key())
+                    .isCloseTo(central, within(1e-6 * Math.max(1, Math.abs(central))));
+        }
+    }
+
+    private static double at(Solution solution, Input input, double step) {
+        return new Computation(solution.result(), solution.bindings().shifted(input, step)).value();
+    }
+
+    /** The law of propagation against 200 000 random draws of the same inputs: two routes to one u. */
+    @ParameterizedTest
+    @MethodSource("keys")
+    void theLinearUncertaintyIsThatOfRandomDraws(String key) {
+        Estimate estimate = solution(key).estimate();
+        MonteCarlo drawn = solution(key).drawn(200_000);
+        assertThat(drawn.value()).isCloseTo(estimate.value(), within(0.05 * estimate.uncertainty()));
+        assertThat(drawn.uncertainty() / estimate.uncertainty()).isCloseTo(1, within(0.02));
+    }
+
+    @ParameterizedTest
+    @MethodSource("keys")
+    void theHeatsSumToZeroAndEveryOneIsWrittenWithItsWay(String key) {
+        Solution solution = solution(key);
+        assertThat(solution.entries().stream().mapToDouble(entry -> entry.heat().value()).sum()).isCloseTo(0, within(1e-6));
+        String working = new Presentation(Conventions.standard(), Figures.POINT).working(solution).text();
+        assertThat(working).doesNotContain("NaN", "not known", "Optional").contains(solution.worked().symbol().text());
+        if (!solution.entries().isEmpty()) {
+            assertThat(working).contains("= 0\n").containsAnyOf("taken up", "given off");
+        }
+    }
+
+    /** A school either gives a finite number, or says what it lacks; it never throws, and never gives what cannot be. */
+    @ParameterizedTest
+    @MethodSource("schools")
+    void everySchoolGivesANumberOrSaysWhatItLacks(String key, String question, String school) {
+        Conventions conventions = Conventions.of(Map.of(question, school));
+        BenchSheet run = WorkedRuns.all().get(key);
+        Reduction reduction = Reduction.of(run.sheet().with(run.sheet().setting().with(conventions)), conventions);
+        if (reduction.mean().isPresent()) {
+            assertThat(reduction.mean().orElseThrow().estimate().finite()).isTrue();
+        } else {
+            List<String> missing = reduction.trials().stream().flatMap(trial -> ((lab.sassafras.account.Account.Incomplete) trial.account())
+                    .missing().stream()).map(each -> each.address()).toList();
+            assertThat(missing).isNotEmpty();
+            // what it lacks is asked for at the bench as soon as the school is in force
+            assertThat(reduction.sheet().asks(1)).extracting(ask -> ask.address().toString()).containsAll(missing);
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("keys")
+    void everyOtherSchoolOfItsQuestionsStandsAmongTheAlternatives(String key) {
+        Reduction reduction = WorkedRuns.all().get(key).reduced();
+        List<String> named = reduction.alternatives().stream().map(each -> each.alternative().question().key() + " "
+                + each.alternative().school().key()).toList();
+        for (Question<?> question : reduction.sheet().experiment().conventions()) {
+            for (School other : question.schools()) {
+                boolean inForce = other.key().equals(question.standard().key());
+                assertThat(named.contains(question.key() + " " + other.key())).as(question.key() + " " + other.key()).isEqualTo(!inForce);
+            }
+        }
+    }
+
+    private static Solution solution(String key) {
+        Reduction reduction = WorkedRuns.all().get(key).reduced();
+        return reduction.trials().get(0).solution().orElseThrow(() -> new AssertionError(reduction.findings()));
+    }
+}
