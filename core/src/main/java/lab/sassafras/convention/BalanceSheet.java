@@ -17,13 +17,14 @@ public enum BalanceSheet implements School {
             + "that both are positive.") {
         @Override
         String opening(List<String> sought, List<String> others, UnaryOperator<String> words) {
-            return words.apply("heat lost = heat gained:") + " −(" + plus(sought) + ") = " + plus(others);
+            return words.apply("heat lost = heat gained:") + " −" + (sought.size() > 1 ? "(" + plus(sought) + ")" : plus(sought)) + " = "
+                    + plus(others);
         }
     },
     SYSTEM("system", "q(system) = −q(surroundings)", "What is looked at is the system; water, vessel and the rest are its surroundings.") {
         @Override
         String opening(List<String> sought, List<String> others, UnaryOperator<String> words) {
-            return words.apply("q(system) = −q(surroundings):") + " " + plus(sought) + " = −[" + plus(others) + "]";
+            return words.apply("q(system) = −q(surroundings):") + " " + plus(sought) + " = −" + (others.size() > 1 ? "(" + plus(others) + ")" : plus(others));
         }
     };
 
@@ -45,6 +46,11 @@ public enum BalanceSheet implements School {
      * @param words  how plain words are set between symbols
      */
     abstract String opening(List<String> sought, List<String> others, UnaryOperator<String> words);
+
+    /** Whether the sides are those that gave and took, rather than what is sought and the rest. */
+    boolean bySign() {
+        return this == LOST_GAINED;
+    }
 
     private static String plus(List<String> heats) {
         return heats.stream().collect(Collectors.joining(" + "));

@@ -94,9 +94,9 @@ public record Presentation(Conventions conventions, Figures figures) {
                         .replace("−", "-"));
     }
 
-    /** The heats on the side of the unknown, or on the other; where several parties hold it, those that gave. */
+    /** The heats on one side of the books: the unknown's, or those that gave; and on the other. */
     private List<String> heats(Solution solution, boolean side, Function<Symbol, String> written) {
-        boolean one = solution.entries().stream().anyMatch(Solution.Entry::sought);
+        boolean one = !conventions.in(Question.SHEET).bySign() && solution.entries().stream().anyMatch(Solution.Entry::sought);
         List<Solution.Entry> gave = solution.entries().stream().filter(entry -> entry.heat().value() < 0).toList();
         boolean split = !gave.isEmpty() && gave.size() < solution.entries().size();
         return solution.entries().stream().filter(entry -> side == (one ? entry.sought() : split ? entry.heat().value() < 0

@@ -35,6 +35,11 @@ enum Notation {
         }
 
         @Override
+        String words(String plain) {
+            return "\\text{" + plain + "}";
+        }
+
+        @Override
         String number(String shown) {
             return shown.replace("−", "-").replace(",", "{,}");
         }
@@ -55,6 +60,11 @@ enum Notation {
     abstract String unit(String unit);
 
     abstract String quotient(Phrase dividend, Phrase divisor);
+
+    /** Plain words between symbols. */
+    String words(String plain) {
+        return plain;
+    }
 
     String number(String shown) {
         return shown;

@@ -35,7 +35,7 @@ record Phrase(String text, Level level, String unit) {
 
     /** As a term that is not the first. */
     String asLaterTerm() {
-        return level == Level.NEGATIVE || level == Level.SUM ? "(" + text + ")" : text;
+        return level == Level.NEGATIVE || level == Level.SUM || text.startsWith("−") || text.startsWith("-") ? "(" + text + ")" : text;
     }
 
     private String spaced(String body) {

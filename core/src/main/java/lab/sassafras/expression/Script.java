@@ -17,6 +17,11 @@ public record Script(String temperature, Map<String, String> units) {
         return symbol.letter().equals("T") ? new Symbol(temperature, symbol.word()) : symbol;
     }
 
+    /** A number with units in words, such as 1000 mL/L. */
+    String words(String text) {
+        return units.entrySet().stream().reduce(text, (so, each) -> so.replace(each.getKey(), each.getValue()), (one, other) -> one);
+    }
+
     String unit(String symbol) {
         return units.getOrDefault(symbol, symbol);
     }

@@ -26,7 +26,7 @@ record Wording(Notation notation, Script script, Function<Input, Phrase> inputs,
 
     @Override
     public Phrase constant(Constant constant) {
-        return Phrase.atom(notation.number(constant.text()),
+        return Phrase.atom(notation.number(script.words(constant.text())),
                 constant.unit().symbol().isEmpty() ? "" : notation.unit(script.unit(constant.unit().symbol())));
     }
 
@@ -79,12 +79,13 @@ record Wording(Notation notation, Script script, Function<Input, Phrase> inputs,
 
     @Override
     public Phrase least(List<Phrase> parts) {
-        return Phrase.atom(parts.stream().map(Phrase::whole).collect(Collectors.joining(" or ", "the smaller of ", "")), "");
+        return Phrase.atom(parts.stream().map(Phrase::whole).collect(Collectors.joining(notation.words(" or "), notation.words("the smaller of "), "")), "");
     }
 
     @Override
     public Phrase root(Expression.Root root, Supplier<Phrase> balance) {
-        return Phrase.atom("the " + notation.symbol(script.symbol(root.unknown().symbol())) + " at which " + balance.get().whole() + " = 0", "");
+        return Phrase.atom(notation.words("the ") + notation.symbol(script.symbol(root.unknown().symbol())) + notation.words(" at which ")
+                + balance.get().whole() + " = 0", "");
     }
 
     @Override

@@ -198,8 +198,8 @@ class SchoolsOfTheYearTest {
     @Test
     void theBooksAreOpenedInThreeWays() {
         assertThat(working("sheet", "sum-zero")).startsWith("q(dissolving) + q(solution) = 0\n");
-        assertThat(working("sheet", "lost-gained")).startsWith("heat lost = heat gained: −(q(dissolving)) = q(solution)\n");
-        assertThat(working("sheet", "system")).startsWith("q(system) = −q(surroundings): q(dissolving) = −[q(solution)]\n");
+        assertThat(working("sheet", "lost-gained")).startsWith("heat lost = heat gained: −q(solution) = q(dissolving)\n");
+        assertThat(working("sheet", "system")).startsWith("q(system) = −q(surroundings): q(dissolving) = −q(solution)\n");
         assertThat(presentation("sheet", "system").working(trial("heat-of-solution")).latex()).contains("\\text{q(system) = -q(surroundings):}");
     }
 

@@ -46,6 +46,13 @@ class DemoClass implements CommandLineRunner {
         take("6-liquid.json");
         take("7-steam.json");
         take("8-salt.json");
+        take("9-acid-and-base.json");
+        take("10-copper-by-zinc.json");
+        take("11-three-metals.json");
+        take("12-ice-water.json");
+        take("13-heater.json");
+        take("14-cup-from-its-parts.json");
+        take("15-saltpetre.json");
     }
 
     private Entry take(String name) throws IOException {

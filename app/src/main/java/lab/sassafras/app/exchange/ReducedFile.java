@@ -121,7 +121,7 @@ record ReducedFile(String experiment, Map<String, String> conventions, Result un
 
     private static Draws draws(Solution solution) {
         MonteCarlo drawn = solution.drawn(DRAWS);
-        return drawn.finite() ? new Draws(DRAWS, drawn.value(), drawn.uncertainty(), drawn.low(), drawn.high(),
+        return drawn.finite() && solution.estimate().uncertainty() > 0 ? new Draws(DRAWS, drawn.value(), drawn.uncertainty(), drawn.low(), drawn.high(),
                 drawn.bearsOut(solution.estimate())) : null;
     }
 
