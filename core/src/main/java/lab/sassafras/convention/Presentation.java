@@ -60,7 +60,12 @@ public record Presentation(Conventions conventions, Figures figures) {
             return new Written(figures.plain(value), "0", shown.symbol());
         }
         return new Written(signed ? figures.signed(value, decimals) : figures.fixed(value, decimals),
-                figures.uncertainty(uncertainty), shown.symbol());
+                figuresAllowed.isPresent() ? besideFigures(uncertainty, decimals) : figures.uncertainty(uncertainty), shown.symbol());
+    }
+
+    /** An uncertainty beside a value rounded by its figures: to the same place, and never to nothing. */
+    private String besideFigures(double uncertainty, int decimals) {
+        return uncertainty < 0.5 * Math.pow(10, -decimals) ? figures.significant(uncertainty, 1) : figures.fixed(uncertainty, decimals);
     }
 
     /** A difference of two results, to the places of the uncertainty given, its sign printed. */

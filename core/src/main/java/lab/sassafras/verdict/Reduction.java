@@ -171,9 +171,10 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         verdict.ifPresent(given -> own.addAll(given.findings()));
         mean.ifPresent(value -> own.addAll(TrialFindings.of(value, trials.stream().filter(Trial::counts).map(Trial::number).toList(), line,
                 sheet.setting().figures())));
-        own.stream().map(each -> oneOfSeveral ? new Finding(each.grade(), each.code(), (name.isEmpty() ? "Sample without a name" : "Sample "
-                + name) + ": " + each.message(), each.about()) : each).forEach(findings::add);
-        return new Sample(name, trials.stream().map(Trial::number).toList(), mean, line, verdict);
+        Sample sample = new Sample(name, trials.stream().map(Trial::number).toList(), mean, line, verdict);
+        own.stream().map(each -> oneOfSeveral ? new Finding(each.grade(), each.code(), sample.prefix() + each.message(), each.about()) : each)
+                .forEach(findings::add);
+        return sample;
     }
 
     private static Optional<TrialMean> mean(List<Trial> trials) {

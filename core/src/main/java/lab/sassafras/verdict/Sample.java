@@ -19,4 +19,9 @@ public record Sample(String name, List<Integer> trials, Optional<TrialMean> mean
     public Sample {
         trials = List.copyOf(trials);
     }
+
+    /** What a finding about it alone begins with, where there are several. */
+    public String prefix() {
+        return name.isEmpty() ? "Sample without a name: " : "Sample " + name + ": ";
+    }
 }

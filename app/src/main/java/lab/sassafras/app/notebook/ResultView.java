@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.account.Account;
+import lab.sassafras.account.Finding;
 import lab.sassafras.account.HeatLine;
 import lab.sassafras.account.Solution;
 import lab.sassafras.account.TrialMean;
@@ -35,6 +36,7 @@ import lab.sassafras.verdict.Verdict;
 public final class ResultView {
 
     private static final int DRAWS = 50_000;
+    private static final String SAME = "the same";
 
     private final EntrySheet entry;
     private final Reduction reduction;
@@ -67,8 +69,8 @@ public final class ResultView {
     public record OtherSchool(String question, String school, String value, String change) {
     }
 
-    /** Schools of one question that these readings say nothing about. */
-    public record Unread(String question, List<String> schools) {
+    /** Some schools of one question. */
+    public record Schools(String question, List<String> schools) {
     }
 
     /** What a suspected error would do. */
@@ -89,6 +91,18 @@ public final class ResultView {
 
     public Reduction reduction() {
         return reduction;
+    }
+
+    /** What to know of the whole entry and of the sample shown; other samples say their own when they are looked at. */
+    public List<Finding> findings() {
+        List<String> others = reduction.samples().stream().filter(each -> each != sample).map(Sample::prefix).toList();
+        return reduction.findings().stream().filter(each -> reduction.samples().size() < 2
+                || others.stream().noneMatch(each.message()::startsWith)).toList();
+    }
+
+    /** Whether the result is fixed, as by ice that is left, and carries no uncertainty of its own. */
+    public boolean exact() {
+        return estimate().filter(each -> each.uncertainty() == 0).isPresent();
     }
 
     public String unknown() {
@@ -129,6 +143,9 @@ public final class ResultView {
     public String basis() {
         return sample.mean().map(mean -> {
             int n = mean.values().size();
+            if (mean.estimate().uncertainty() == 0) {
+                return "held there by what changes state, so without a ± of its own";
+            }
             String interval = "95 % interval ± " + width(mean.estimate().halfWidth(0.95)) + " " + unit();
             return n == 1 ? "one trial, standard uncertainty; " + interval : "mean of " + n + " trials, s = "
                     + width(mean.scatter().orElse(0)) + " " + unit() + ", standard uncertainty; " + interval;
@@ -226,8 +243,9 @@ public final class ResultView {
                 reduction.conventions().in(question), entry.decisions().schools().containsKey(question.key()))).toList();
     }
 
+    /** What every school that changes something would have given. */
     public List<OtherSchool> otherSchools() {
-        return reduction.alternatives().stream().filter(each -> each.estimate().isPresent()).map(each -> {
+        return reduction.alternatives().stream().filter(each -> each.estimate().isPresent() && !same(each)).map(each -> {
             Estimate now = reduction.mean().orElseThrow().estimate();
             Estimate other = each.estimate().orElseThrow();
             boolean comparable = each.unit() == reduction.unit();
@@ -237,17 +255,31 @@ public final class ResultView {
         }).toList();
     }
 
+    private boolean same(Reduction.Alternative each) {
+        double now = reduction.mean().orElseThrow().estimate().value();
+        return each.unit() == reduction.unit() && each.estimate().filter(other -> change(now, other.value()).equals(SAME)).isPresent();
+    }
+
+    /** Schools that would have given the same number. */
+    public List<Schools> sameSchools() {
+        return byQuestion(reduction.alternatives().stream().filter(this::same));
+    }
+
     /** Schools that ask for readings this run has not. */
-    public List<Unread> unread() {
-        Map<String, List<String>> unread = new LinkedHashMap<>();
-        reduction.alternatives().stream().filter(each -> each.estimate().isEmpty()).forEach(each -> unread.computeIfAbsent(
-                each.alternative().question().words(), any -> new ArrayList<>()).add(each.alternative().school().words()));
-        return unread.entrySet().stream().map(each -> new Unread(each.getKey(), each.getValue())).toList();
+    public List<Schools> unread() {
+        return byQuestion(reduction.alternatives().stream().filter(each -> each.estimate().isEmpty()));
+    }
+
+    private static List<Schools> byQuestion(Stream<Reduction.Alternative> alternatives) {
+        Map<String, List<String>> schools = new LinkedHashMap<>();
+        alternatives.forEach(each -> schools.computeIfAbsent(each.alternative().question().words(), any -> new ArrayList<>())
+                .add(each.alternative().school().words()));
+        return schools.entrySet().stream().map(each -> new Schools(each.getKey(), each.getValue())).toList();
     }
 
     private String change(double now, double other) {
         double percent = 100 * (other - now) / Math.abs(now);
-        return Math.abs(percent) < 0.005 ? "the same" : figures.signed(percent, Math.abs(percent) < 1 ? 2 : 1) + " %";
+        return Math.abs(percent) < 0.005 ? SAME : figures.signed(percent, Math.abs(percent) < 1 ? 2 : 1) + " %";
     }
 
     public List<SuspectLine> suspects() {
