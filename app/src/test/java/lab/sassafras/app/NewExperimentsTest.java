@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.charset.StandardCharsets;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Period;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -33,6 +34,105 @@ class NewExperimentsTest extends HouseTest {
             sum += heat.get("heat").asDouble();
         }
         assertThat(sum).isCloseTo(0, within(1e-6));
+    }
+
+    private Entry begin(BenchBrowser browser, String experiment) {
+        browser.page().check("input[value=" + experiment + "]");
+        browser.page().click("button.act");
+        browser.page().waitForURL("**/entries/**");
+        return book.entry(java.util.UUID.fromString(browser.page().url().replaceAll(".*/entries/|[?].*", ""))).orElseThrow();
+    }
+
+    /** Neutralization by the keyboard alone: two solutions by volume, the second start assumed, a refused equation in between. */
+    @Test
+    void aNeutralizationIsTakenDownByTheKeyboard() {
+        equip("Larch");
+        Period period = period("Acids and bases");
+        try (BenchBrowser browser = browser()) {
+            browser.join(period.id(), "Larch");
+            Entry entry = begin(browser, "neutralization");
+            browser.give("HCl(aq) + NaOH(aq) -> NaCl(aq)");
+            assertThat(browser.text(".problem")).contains("does not balance", "H 2 left, 0 right");
+            browser.page().fill("#text", "");
+            browser.give("HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)").expectAsked("both strong").answer("1").expectAsked("Formula of the acid").give("HCl")
+                    .give("1.00").give("NaOH").give("1.10").expectAsked("Acid in the calorimeter");
+            assertThat(browser.text(".caution")).contains("goggles");
+            browser.tabTo("a[href*='way=volume']").enter();
+            browser.page().waitForURL("**way=volume**");
+            browser.give("50.0").expectAsked("Base to be poured in");
+            browser.open("/entries/" + entry.id() + "?at=second%5B1%5D/amount&way=volume");
+            browser.give("50.0").expectAsked("Base, before pouring");
+            browser.open("/entries/" + entry.id() + "?at=second%5B1%5D/start&way=assumed");
+            browser.page().fill("#text", "21.5");
+            browser.page().fill("#uncertainty", "0.5");
+            browser.page().press("#text", "Enter");
+            browser.page().waitForFunction("() => document.querySelector('#ask-title').textContent.includes('just before pouring')");
+            browser.give("21.2").expectAsked("Pour the base in").answer(" ").expectAsked("Highest value").give("28.1");
+            browser.open("/entries/" + entry.id() + "/result");
+            // by hand: 50 · 4.184 · 6.9 + 50 · 4.184 · 6.6 = 2824.2 J in 0.0500 mol
+            assertThat(browser.text("h1.result")).startsWith("−56.5 ±").contains("kJ/mol, heat of neutralization per mole of water");
+            assertThat(browser.text(".page.right")).contains("Limiting reagent: acid", "the smaller of n(acid) or n(base)", "Reference for strong acid");
+            assertThat(browser.axe()).isEmpty();
+        }
+    }
+
+    /** A school put in force for the entry asks at once for what it needs, and its value enters. */
+    @Test
+    void aSchoolPutInForceAsksForWhatItNeeds() {
+        Entry entry = imported("8-salt.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Alder").open("/entries/" + entry.id() + "/result");
+            browser.page().click("text=Settle a question differently");
+            browser.page().selectOption("#school-water", "typed");
+            browser.page().click("form:has(#school-water) button");
+            assertThat(browser.text(".page.right")).contains("No result yet", "specific heat of water, typed");
+            browser.page().click(".page.right a:has-text('specific heat of water, typed')");
+            browser.give("4.814");
+            browser.open("/entries/" + entry.id() + "/result");
+            assertThat(browser.text(".findings")).contains("Were two digits exchanged?");
+            assertThat(browser.text(".page.left")).contains("a value typed from a handbook this entry only");
+        }
+    }
+
+    /** What was written down before mixing stands beside what was read; a thermometer mixed up is exchanged with a reason. */
+    @Test
+    void aPredictionIsComparedAndAProbeReassigned() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        equip("Other");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
+            browser.page().click("text=predicted final temperature");
+            browser.give("25.0").expectAsked("Calorimeter");
+            browser.give("21.0");
+            browser.open("/entries/" + entry.id() + "?at=mixed%5B1%5D/final");
+            browser.give("24.2");
+            browser.open("/entries/" + entry.id() + "?at=water%5B1%5D/start");
+            browser.page().fill("#text-0", "21.0");
+            browser.page().selectOption("#instrument-0", new com.microsoft.playwright.options.SelectOption().setLabel("thermometer Other"));
+            browser.page().fill("#reason-0", "the two probes were exchanged");
+            browser.page().click("button.strike");
+            browser.page().waitForFunction("() => document.body.textContent.includes('struck out')");
+            browser.open("/entries/" + entry.id() + "/result");
+            assertThat(browser.text(".page.right")).contains("Foretold 25.0 °C, read 24.2 °C: −0.8 °C off.", "Their offsets do not cancel");
+            assertThat(browser.text(".page.left")).contains("the two probes were exchanged");
+        }
+    }
+
+    @Test
+    void severalSamplesStandSideBySideAndALineSaysWhatItsInterceptMeans() {
+        Entry metals = imported("11-three-metals.json");
+        Entry salt = imported("15-saltpetre.json");
+        try (BenchBrowser browser = browser()) {
+            browser.open("/entries/" + metals.id() + "/result");
+            assertThat(browser.text(".page.right .tables >> nth=0")).contains("A0.3925 ± 0.0035", "B0.8908 ± 0.0080", "C0.3993 ± 0.0043");
+            browser.page().click(".page.right .tables a:has-text('B')");
+            assertThat(browser.text(".page.right")).contains("0.8908 ± 0.0080", "aluminium").doesNotContain("Sample A:");
+            browser.open("/entries/" + salt.id() + "/result");
+            assertThat(browser.text(".page.right")).contains("+264 ± 17 J", "every trial carries the same heat", "heat lost = heat gained");
+            browser.open("/entries/" + imported("12-ice-water.json").id() + "/result");
+            assertThat(browser.text("h1.result")).startsWith("0 °C");
+            assertThat(browser.text(".page.right")).contains("ice melted; the rest stays, at 0 °C: 62.2 ±");
+        }
     }
 
     @Test

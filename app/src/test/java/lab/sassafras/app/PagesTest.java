@@ -17,13 +17,18 @@ class PagesTest extends HouseTest {
         Entry cup = imported("1-calibration.json");
         Entry flagged = imported("3-too-much-for-a-cup.json");
         Entry begun = imported("4-still-at-the-bench.json");
+        Entry neutral = imported("9-acid-and-base.json");
+        Entry metals = imported("11-three-metals.json");
         String instrument = instruments.all().get(0).key();
         return Stream.of("/periods", "/periods/" + slug.period().id(), "/bench", "/entries/" + begun.id(),
                 "/entries/" + begun.id() + "?at=sample%5B1%5D/bath", "/entries/" + begun.id() + "?at=seen%5B1%5D/magnetic",
                 "/entries/" + begun.id() + "?at=seen%5B1%5D/density&way=assumed", "/entries/" + begun.id() + "?at=sample%5B1%5D/moved",
                 "/entries/" + begun.id() + "?at=seen%5B1%5D/known", "/entries/" + slug.id(), "/entries/" + slug.id() + "/result?trial=2",
                 "/entries/" + cup.id() + "/result", "/entries/" + flagged.id() + "/result", "/entries/" + begun.id() + "/result",
-                "/notebook", "/shelf", "/shelf/new", "/shelf/water", "/shelf/substances/copper", "/shelf/instruments/" + instrument,
+                "/entries/" + neutral.id() + "?at=first%5B1%5D/amount", "/entries/" + neutral.id() + "/result", "/entries/" + metals.id() + "/result?trial=2",
+                "/entries/" + imported("12-ice-water.json").id() + "/result", "/entries/" + imported("14-cup-from-its-parts.json").id() + "/result",
+                "/entries/" + imported("15-saltpetre.json").id() + "/result", "/entries/" + metals.id() + "?at=calorimeter%5B2%5D/vessel",
+                "/shelf/solutions", "/shelf/formation", "/shelf/values", "/notebook", "/shelf", "/shelf/new", "/shelf/water", "/shelf/substances/copper", "/shelf/instruments/" + instrument,
                 "/shelf/vessels/" + cup.vesselId().orElseThrow(), "/import", "/nowhere");
     }
 

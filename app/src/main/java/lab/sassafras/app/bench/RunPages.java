@@ -104,6 +104,10 @@ class RunPages {
             return show(entry, new WrittenSheet(entry, trial), trial, Optional.of(address), Role.of(typed.role()), typed,
                     refused.getMessage(), model);
         }
+        int trial = trialOf(entry, Optional.empty(), Optional.of(address));
+        if (entry.sheet().asides(trial).stream().anyMatch(ask -> ask.address().equals(address))) {
+            return "redirect:/entries/" + id + "?trial=" + trial;
+        }
         boolean half = typed.role().equals(Role.TARE.key()) || typed.role().equals(Role.GROSS.key());
         return "redirect:/entries/" + id + "?after=" + address.toString().replace("[", "%5B").replace("]", "%5D")
                 + (half ? "&way=" + typed.role() : "");

@@ -54,7 +54,7 @@ public final class ShelfForm {
         Optional<Instrument.Kind> kind = Arrays.stream(Instrument.Kind.values())
                 .filter(each -> each.name().equals(value("kind"))).findFirst();
         if (kind.isEmpty()) {
-            wrong.put("kind", "Say whether it is a balance or a thermometer.");
+            wrong.put("kind", "Say whether it is a balance, a thermometer, a cylinder or a pipette.");
         }
         double resolution = number("resolution");
         double low = number("low");

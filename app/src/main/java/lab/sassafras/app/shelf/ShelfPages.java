@@ -20,6 +20,7 @@ import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.substance.Formation;
 import lab.sassafras.substance.ReferenceShelf;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -89,6 +90,17 @@ class ShelfPages {
         model.addAttribute("temperatures", List.of(10, 20, 25, 30, 40, 60, 80));
         model.addAttribute("liquidWater", lab.sassafras.substance.LiquidWater.specificHeat());
         return page("water", request, model);
+    }
+
+    /** Heats of solution, formation enthalpies, or single values with the certified standards. */
+    @GetMapping("/shelf/{list:solutions|formation|values}")
+    String list(@PathVariable String list, HttpServletRequest request, Model model) {
+        model.addAttribute("solutions", ReferenceShelf.standard().heatsOfSolution());
+        model.addAttribute("formation", ReferenceShelf.standard().formation().rows());
+        model.addAttribute("formationSource", Formation.SOURCE);
+        model.addAttribute("reactions", ReferenceShelf.standard().reactions());
+        model.addAttribute("values", ReferenceShelf.standard().properties());
+        return page(list, request, model);
     }
 
     @GetMapping("/shelf/new")
