@@ -102,7 +102,7 @@ class NewExperimentsTest extends HouseTest {
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
             browser.page().click("text=predicted final temperature");
-            browser.give("25.0").expectAsked("Calorimeter");
+            browser.give("25.0").expectAsked("Water in the calorimeter");
             browser.give("21.0");
             browser.open("/entries/" + entry.id() + "?at=mixed%5B1%5D/final");
             browser.give("24.2");

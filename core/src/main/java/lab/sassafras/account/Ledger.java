@@ -33,12 +33,13 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         parties = List.copyOf(parties);
         derived = List.copyOf(derived);
         remarks = List.copyOf(remarks);
+    }
+
+    /** @throws IllegalArgumentException where no party holds the unknown */
+    public static Ledger of(int trial, List<Party> parties, Input unknown) {
         if (parties.stream().noneMatch(party -> party.heat().contains(unknown))) {
             throw new IllegalArgumentException("no party holds the unknown " + unknown.key());
         }
-    }
-
-    public static Ledger of(int trial, List<Party> parties, Input unknown) {
         return new Ledger(trial, parties, unknown, Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(),
                 List.of());
     }
@@ -71,14 +72,10 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         return parties.stream().filter(party -> party.heat().contains(unknown)).toList();
     }
 
-    /** Whether the heat of a party is found through the balance rather than known beforehand. */
-    public boolean sought(Party party) {
-        return carriers().size() == 1 && carriers().get(0).key().equals(party.key());
-    }
-
     /** The books solved; empty where the unknown enters in no straight line and nothing says where to look for it. */
     Optional<Solved> solved() {
-        return carriers().size() == 1 ? throughItsParty(carriers().get(0)) : throughTheSum();
+        List<Party> carriers = carriers();
+        return carriers.size() == 1 ? throughItsParty(carriers.get(0)) : throughTheSum();
     }
 
     /** The carrier's heat is minus the sum of the others, and the unknown follows from it. */
@@ -92,7 +89,7 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         Expression numerator = split.rest().<Expression>map(rest -> balanced.heat().minus(rest)).orElse(balanced.heat());
         Named result = numerator.over(split.coefficient().get()).named(unknown.symbol(), unknown.unit());
         List<Party> known = parties.stream().map(party -> party == carrier ? balanced.demandingOf(unknown, result) : party).toList();
-        return Optional.of(new Solved(result, known, split.coefficient(), balanced.heat()));
+        return Optional.of(new Solved(result, known, split.coefficient(), balanced.heat(), carrier.key()));
     }
 
     /** All heats together are zero; the unknown enters several of them. */
@@ -103,13 +100,13 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         }
         Named result = Linear.opposite(split.rest().orElse(Expression.number(0, "0"))).over(split.coefficient().get())
                 .named(unknown.symbol(), unknown.unit());
-        return Optional.of(new Solved(result, known(result), split.coefficient(), result));
+        return Optional.of(new Solved(result, known(result), split.coefficient(), result, ""));
     }
 
     private Optional<Solved> crooked() {
         return bounds.map(range -> {
             Named result = new Expression.Root(unknown, sum(), range.low(), range.high()).named(unknown.symbol(), unknown.unit());
-            return new Solved(result, known(result), Optional.empty(), result);
+            return new Solved(result, known(result), Optional.empty(), result, "");
         });
     }
 
@@ -127,7 +124,8 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
      * @param coefficient what multiplies the unknown; empty where it was found by bracketing
      * @param base        what further results are made from: the heat of the one party that holds the unknown, or
      *                    the unknown itself where several do
+     * @param through     key of the one party whose heat is found through the balance; empty where several hold the unknown
      */
-    record Solved(Named result, List<Party> parties, Optional<Expression> coefficient, Named base) {
+    record Solved(Named result, List<Party> parties, Optional<Expression> coefficient, Named base, String through) {
     }
 }

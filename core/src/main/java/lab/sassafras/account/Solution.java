@@ -1,8 +1,10 @@
 package lab.sassafras.account;
 
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Computation;
@@ -88,35 +90,113 @@ public record Solution(Account account, Bindings bindings, Named result, Named w
     }
 
     private static Outcome of(Ledger ledger, Bindings bindings) {
-        Optional<Ledger.Solved> solved = ledger.solved();
-        if (solved.isEmpty()) {
-            return refused(Finding.refuse("account.crooked", "The unknown does not enter these books in a straight "
-                    + "line, so they cannot be solved for it."));
+        Attempt attempt = Attempt.at(ledger, bindings);
+        if (attempt.refusal().isPresent()) {
+            return refused(attempt.refusal().get());
         }
-        List<Finding> remarks = ledger.remarks().stream().flatMap(remark -> remark.on(bindings).stream()).toList();
-        Optional<Finding> impossible = remarks.stream().filter(each -> each.grade() == Finding.Grade.REFUSE).findFirst();
-        if (impossible.isPresent()) {
-            return refused(impossible.get());
+        return accepted(attempt.remarks(), new Written(ledger, attempt.solved().orElseThrow(), attempt.result(), bindings).solution());
+    }
+
+    /** Everything that is read off solved books, computed together. */
+    private static final class Written {
+
+        private final Ledger ledger;
+        private final Ledger.Solved solved;
+        private final Named result;
+        private final Bindings bindings;
+        private final List<Expression> asked = new ArrayList<>();
+
+        Written(Ledger ledger, Ledger.Solved solved, Named result, Bindings bindings) {
+            this.ledger = ledger;
+            this.solved = solved;
+            this.result = result;
+            this.bindings = bindings;
         }
-        Optional<Finding> unmet = solved.get().parties().stream().flatMap(party -> party.demands().stream())
-                .filter(demand -> new Computation(demand.above(), bindings).value()
-                        <= new Computation(demand.below(), bindings).value()).findFirst()
-                .map(demand -> Finding.refuse("account.change-incomplete", demand.otherwise()));
-        if (unmet.isPresent()) {
-            return refused(unmet.get());
+
+        Solution solution() {
+            asked.add(result);
+            solved.parties().forEach(party -> {
+                asked.add(party.heat());
+                party.start().ifPresent(asked::add);
+                party.end().ifPresent(asked::add);
+            });
+            ledger.fill().map(this::free).ifPresent(asked::add);
+            ledger.derived().forEach(each -> asked.add(free(each.of(solved.base()))));
+            ledger.amount().ifPresent(asked::add);
+            ledger.amount().ifPresent(any -> asked.add(solved.base()));
+            return read(Computation.all(asked, bindings).iterator());
         }
-        if (solved.get().coefficient().filter(each -> new Computation(each, bindings).value() == 0).isPresent()) {
-            return refused(Finding.refuse("account.no-change", "Nothing changed temperature on the side of the "
-                    + "unknown, so the balance cannot say how large it is. Check the starting and final temperatures."));
+
+        private Expression free(Expression expression) {
+            return expression.contains(ledger.unknown()) ? expression.with(ledger.unknown(), solved.result()) : expression;
         }
-        Named result = ledger.answer().orElse(solved.get().result());
-        List<Entry> entries = solved.get().parties().stream().map(party -> entry(ledger, party, bindings)).toList();
-        return accepted(remarks, new Solution(ledger, bindings, result, solved.get().result(), new Computation(result, bindings).estimate(), entries,
-                ledger.fill().map(fill -> new Computation(fill.with(ledger.unknown(), solved.get().result()), bindings).value()),
-                ledger.derived().stream().map(each -> new Further(each, new Computation(each.of(solved.get().base())
-                        .with(ledger.unknown(), solved.get().result()), bindings).estimate())).toList(),
-                ledger.amount().map(moles -> new Point(new Computation(moles, bindings).estimate(),
-                        new Computation(solved.get().base(), bindings).estimate()))));
+
+        /** Takes the answers in the order asked. */
+        private Solution read(Iterator<Computation> answers) {
+            Estimate estimate = answers.next().estimate();
+            List<Entry> entries = solved.parties().stream().map(party -> new Entry(party, answers.next().estimate(),
+                    party.start().map(any -> answers.next().value()), party.end().map(any -> answers.next().value()),
+                    solved.through().equals(party.key()))).toList();
+            return new Solution(ledger, bindings, result, solved.result(), estimate, entries, ledger.fill().map(any -> answers.next().value()),
+                    ledger.derived().stream().map(each -> new Further(each, answers.next().estimate())).toList(),
+                    ledger.amount().map(any -> new Point(answers.next().estimate(), answers.next().estimate())));
+        }
+    }
+
+    /** The result alone, without entries, further results or findings; empty where there is none. */
+    public static Optional<Estimate> estimate(Account account, Bindings bindings) {
+        if (account instanceof Cases cases) {
+            return cases.cases().stream().flatMap(each -> estimate(each, bindings).stream()).findFirst();
+        }
+        if (account instanceof Tally tally) {
+            return Optional.of(new Computation(tally.total(), bindings).estimate()).filter(Estimate::finite);
+        }
+        return account instanceof Ledger ledger ? Optional.of(Attempt.at(ledger, bindings)).filter(each -> each.refusal().isEmpty())
+                .map(each -> each.computed().get(0).estimate()).filter(Estimate::finite) : Optional.empty();
+    }
+
+    /**
+     * Books solved for their unknown, or why that cannot be.
+     *
+     * @param computed the result, then what multiplies the unknown, then both sides of every demand, on one tape
+     */
+    private record Attempt(Ledger ledger, Optional<Ledger.Solved> solved, List<Computation> computed, List<Finding> remarks,
+                           Optional<Finding> refusal) {
+
+        static Attempt at(Ledger ledger, Bindings bindings) {
+            Optional<Ledger.Solved> solved = ledger.solved();
+            if (solved.isEmpty()) {
+                return new Attempt(ledger, solved, List.of(), List.of(), Optional.of(Finding.refuse("account.crooked", "The unknown does not "
+                        + "enter these books in a straight line, so they cannot be solved for it.")));
+            }
+            List<Finding> remarks = ledger.remarks().stream().flatMap(remark -> remark.on(bindings).stream()).toList();
+            List<Party.Demand> demands = solved.get().parties().stream().flatMap(party -> party.demands().stream()).toList();
+            List<Expression> asked = new ArrayList<>(List.of(result(ledger, solved.get()),
+                    solved.get().coefficient().orElse(solved.get().result())));
+            demands.forEach(demand -> asked.addAll(List.of(demand.above(), demand.below())));
+            List<Computation> computed = Computation.all(asked, bindings);
+            return new Attempt(ledger, solved, computed, remarks, remarks.stream().filter(each -> each.grade() == Finding.Grade.REFUSE)
+                    .findFirst().or(() -> unmet(demands, computed)).or(() -> noChange(solved.get(), computed.get(1))));
+        }
+
+        private static Named result(Ledger ledger, Ledger.Solved solved) {
+            return ledger.answer().orElse(solved.result());
+        }
+
+        Named result() {
+            return result(ledger, solved.orElseThrow());
+        }
+
+        private static Optional<Finding> unmet(List<Party.Demand> demands, List<Computation> computed) {
+            return IntStream.range(0, demands.size()).filter(i -> computed.get(2 + 2 * i).value() <= computed.get(3 + 2 * i).value())
+                    .mapToObj(i -> Finding.refuse("account.change-incomplete", demands.get(i).otherwise())).findFirst();
+        }
+
+        private static Optional<Finding> noChange(Ledger.Solved solved, Computation coefficient) {
+            return solved.coefficient().filter(each -> coefficient.value() == 0)
+                    .map(each -> Finding.refuse("account.no-change", "Nothing changed temperature on the side of the "
+                            + "unknown, so the balance cannot say how large it is. Check the starting and final temperatures."));
+        }
     }
 
     private static Outcome accepted(List<Finding> remarks, Solution solution) {
@@ -128,12 +208,6 @@ public record Solution(Account account, Bindings bindings, Named result, Named w
 
     private static Outcome refused(Finding finding) {
         return new Outcome(Optional.empty(), List.of(finding));
-    }
-
-    private static Entry entry(Ledger ledger, Party party, Bindings bindings) {
-        return new Entry(party, new Computation(party.heat(), bindings).estimate(),
-                party.start().map(start -> new Computation(start, bindings).value()),
-                party.end().map(end -> new Computation(end, bindings).value()), ledger.sought(party));
     }
 
     /** The numbers for writing out the working: an unknown found by bracketing is put into its own balance. */

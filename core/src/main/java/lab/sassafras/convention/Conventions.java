@@ -35,7 +35,8 @@ public final class Conventions {
 
     /** The school in force. */
     public <S extends School> S in(Question<S> question) {
-        return Optional.ofNullable(chosen.get(question.key())).flatMap(question::school).orElse(question.standard());
+        String name = chosen.get(question.key());
+        return name == null ? question.standard() : question.school(name).orElse(question.standard());
     }
 
     public Conventions with(Question<?> question, School school) {

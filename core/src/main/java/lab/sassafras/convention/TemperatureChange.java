@@ -61,6 +61,11 @@ public enum TemperatureChange implements School {
         this.explanation = explanation;
     }
 
+    /** Whether both temperatures count as they were read. */
+    public boolean asRead() {
+        return this == EXTREME || this == PLATEAU || this == AFTER_WAIT;
+    }
+
     /** What was watched beside the two temperatures that count; a school asks only for what it needs. */
     public interface Watch {
         /** The start as read (°C). */

@@ -3,6 +3,7 @@ package lab.sassafras.experiment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
@@ -40,6 +41,7 @@ public final class Draft {
     private final Sheet sheet;
     private final int trial;
     private final Conventions conventions;
+    private final Map<String, Expression> drawnUp;
     private final List<Account.Missing> missing = new ArrayList<>();
     private final List<Finding> findings = new ArrayList<>();
 
@@ -47,6 +49,7 @@ public final class Draft {
         this.sheet = sheet;
         this.trial = trial;
         this.conventions = conventions;
+        this.drawnUp = sheet.quantities(trial, conventions);
     }
 
     public int trial() {
@@ -64,7 +67,15 @@ public final class Draft {
 
     /** A quantity of this trial, or of the entry where its group stands once. */
     public Expression quantity(String path) {
-        return quantity(address(path));
+        Expression known = drawnUp.get(path);
+        if (known == null) {
+            int lacking = missing.size();
+            known = quantity(address(path));
+            if (missing.size() == lacking) {
+                drawnUp.put(path, known);
+            }
+        }
+        return known;
     }
 
     /** A quantity of one part. */
@@ -273,7 +284,7 @@ public final class Draft {
 
     /** The formula in a slot; empty while it lacks. */
     public Optional<ChemicalFormula> formula(String path) {
-        return sheet.stated(address(path)).map(ChemicalFormula::read);
+        return sheet.stated(address(path)).map(sheet::formula);
     }
 
     /**

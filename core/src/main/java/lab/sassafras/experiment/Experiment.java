@@ -5,6 +5,7 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
+import lab.sassafras.convention.School;
 import lab.sassafras.expression.Expression.Input;
 
 /** One kind of experiment, declared. */
@@ -48,6 +49,13 @@ public interface Experiment {
     /** Where the reading stands that a prediction is compared with; empty where there is none. */
     default Optional<String> finalReading() {
         return Optional.empty();
+    }
+
+    /** Paths of what a school asks for beyond the usual. */
+    default List<String> neededBy(Question<?> question, School school) {
+        return procedure().stream().filter(step -> step.under().filter(under -> under.question().equals(question)
+                && under.schools().contains(school.key()) && !under.schools().contains(question.standard().key())).isPresent())
+                .map(Step::path).toList();
     }
 
     /** Draws up the books, one for each trial. */

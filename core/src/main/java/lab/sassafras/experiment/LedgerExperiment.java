@@ -5,10 +5,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
+import lab.sassafras.convention.School;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
 
@@ -22,6 +24,7 @@ public abstract class LedgerExperiment implements Experiment {
     private final int method;
     private final BenchUnit unit;
     private final Words words = Words.beside(getClass());
+    private final Map<String, List<String>> needed = new ConcurrentHashMap<>();
     private volatile Declared declared;
 
     /**
@@ -135,6 +138,11 @@ public abstract class LedgerExperiment implements Experiment {
     @Override
     public final Optional<Slot> slot(String path) {
         return Optional.ofNullable(declared().byPath().get(path));
+    }
+
+    @Override
+    public final List<String> neededBy(Question<?> question, School school) {
+        return needed.computeIfAbsent(question.key() + ":" + school.key(), any -> Experiment.super.neededBy(question, school));
     }
 
     @Override

@@ -1,10 +1,12 @@
 package lab.sassafras.experiment;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.convention.CalorimeterTreatment;
@@ -12,7 +14,9 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.MassWay;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
+import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.expression.Bindings;
+import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.ReferenceShelf;
@@ -26,10 +30,14 @@ public final class Sheet {
     private final Experiment experiment;
     private final List<Line> lines;
     private final Setting setting;
+    private final Map<Address, List<Line>> byAddress = new HashMap<>();
+    private final Map<String, ChemicalFormula> formulas = new ConcurrentHashMap<>();
+    private final Map<String, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
 
     public Sheet(Experiment experiment, List<Line> lines, Setting setting) {
         this.experiment = experiment;
         this.lines = List.copyOf(lines);
+        lines.forEach(line -> byAddress.computeIfAbsent(line.address(), any -> new ArrayList<>()).add(line));
         this.setting = setting;
     }
 
@@ -55,12 +63,18 @@ public final class Sheet {
 
     /** Every line that stands at an address; more than one in a role is a conflict. */
     public List<Line> at(Address address) {
-        return lines.stream().filter(line -> line.address().equals(address)).toList();
+        return byAddress.getOrDefault(address, List.of());
     }
 
     /** The line that counts at an address in a role. */
     public Optional<Line> line(Address address, Role role) {
-        return at(address).stream().filter(line -> line.role() == role).reduce((earlier, later) -> later);
+        List<Line> here = at(address);
+        for (int i = here.size() - 1; i >= 0; i--) {
+            if (here.get(i).role() == role) {
+                return Optional.of(here.get(i));
+            }
+        }
+        return Optional.empty();
     }
 
     /** The word, formula or reference stated at an address. */
@@ -152,6 +166,9 @@ public final class Sheet {
     /** How a quantity counts: in the way in force where it was got so, else in the way given last; empty while it lacks. */
     public Optional<Role> way(Address address, MassWay inForce) {
         List<Line> here = at(address);
+        if (here.size() == 1 && !here.get(0).role().half()) {
+            return Optional.of(here.get(0).role());
+        }
         boolean pair = line(address, Role.GROSS).isPresent() && line(address, Role.TARE).isPresent();
         List<Role> got = here.stream().map(Line::role).filter(role -> !role.half() || pair)
                 .map(role -> role.half() ? Role.GROSS : role).toList();
@@ -168,6 +185,15 @@ public final class Sheet {
         };
     }
 
+    /** Whether with these readings a school comes to the same as the one in force without asking any further. */
+    public boolean same(School school, School inForce) {
+        if (school instanceof TemperatureChange one && inForce instanceof TemperatureChange other) {
+            return one.asRead() && other.asRead();
+        }
+        return school instanceof MassWay one && inForce instanceof MassWay other
+                && byAddress.keySet().stream().allMatch(address -> way(address, one).equals(way(address, other)));
+    }
+
     /** Whether the readings and the vessel could tell a school from the one in force. */
     public boolean allows(Question<?> question, School school) {
         if (school instanceof MassWay way) {
@@ -176,8 +202,10 @@ public final class Sheet {
         if (question.equals(Question.DENSITY)) {
             return lines.stream().anyMatch(line -> line.role() == Role.VOLUME);
         }
-        return !(school instanceof CalorimeterTreatment treatment)
-                || setting.calorimeter().filter(vessel -> vessel.serves(treatment.needs())).isPresent();
+        if (school instanceof CalorimeterTreatment treatment && setting.calorimeter().filter(vessel -> vessel.serves(treatment.needs())).isEmpty()) {
+            return false;
+        }
+        return experiment.neededBy(question, school).stream().allMatch(path -> byAddress.containsKey(Address.of(path, 1)));
     }
 
     /** The line a plain quantity goes by: the last one given that is not half of a pair. */
@@ -213,11 +241,22 @@ public final class Sheet {
         return Bindings.of(values).over(ReferenceShelf.standard().inputs());
     }
 
+    /** Quantities of a trial already drawn up the same way, by path: the schools differ in little, and ask for the same readings. */
+    Map<String, Expression> quantities(int trial, Conventions conventions) {
+        return quantities.computeIfAbsent(trial + conventions.in(Question.MASS).key() + conventions.in(Question.DENSITY).key(),
+                any -> new ConcurrentHashMap<>());
+    }
+
+    /** The formula of a text, read once. */
+    ChemicalFormula formula(String text) {
+        return formulas.computeIfAbsent(text, ChemicalFormula::read);
+    }
+
     /** The number a word stands for: a formula its molar mass, a name of the shelf its specific heat, a reference its result. */
     private Optional<Measured> stated(Line line) {
         Slot slot = experiment.slot(line.address().path()).orElseThrow();
         if (slot instanceof Slot.Formula) {
-            return Optional.of(Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
+            return Optional.of(Measured.exact(formula(line.text()).molarMass()));
         }
         if (slot instanceof Slot.FromShelf) {
             return ReferenceShelf.standard().find(line.text()).map(each -> each.specificHeatOnRecord().asInput());

@@ -32,6 +32,16 @@ public final class SheetFindings {
         return new SheetFindings(sheet).all();
     }
 
+    /** Those alone that leave a trial without a number. */
+    public static List<Finding> refusals(Sheet sheet) {
+        SheetFindings findings = new SheetFindings(sheet);
+        List<Finding> refusals = new ArrayList<>();
+        sheet.lines().stream().filter(line -> line.role() == Role.GROSS).forEach(line -> findings.negativeDifference(line.address())
+                .ifPresent(refusals::add));
+        sheet.lines().forEach(line -> findings.caveat(line).filter(each -> each.grade() == Finding.Grade.REFUSE).ifPresent(refusals::add));
+        return refusals;
+    }
+
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>();
         for (Line line : sheet.lines()) {

@@ -5,8 +5,11 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
+import java.util.concurrent.ConcurrentHashMap;
 import lab.sassafras.expression.Symbol;
 
 /**
@@ -17,11 +20,14 @@ public final class Words {
 
     private static final Properties COMMON = read(Words.class, new Properties());
 
-    private final Properties properties;
+    private final Map<String, String> words;
+    private final Map<String, Symbol> symbols = new ConcurrentHashMap<>();
     private final String origin;
 
     private Words(Properties properties, String origin) {
-        this.properties = properties;
+        Map<String, String> all = new HashMap<>();
+        properties.stringPropertyNames().forEach(key -> all.put(key, properties.getProperty(key).strip()));
+        this.words = Map.copyOf(all);
         this.origin = origin;
     }
 
@@ -47,7 +53,7 @@ public final class Words {
     }
 
     public Optional<String> find(String key) {
-        return Optional.ofNullable(properties.getProperty(key)).map(String::strip).filter(word -> !word.isEmpty());
+        return Optional.ofNullable(words.get(key)).filter(word -> !word.isEmpty());
     }
 
     public String title() {
@@ -74,7 +80,7 @@ public final class Words {
     }
 
     public Symbol symbol(String path) {
-        return Symbol.of(get(path + ".symbol"));
+        return symbols.computeIfAbsent(path, any -> Symbol.of(get(any + ".symbol")));
     }
 
     public String option(String path, String option) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import lab.sassafras.expression.Estimate.Contribution;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.Measured;
@@ -15,22 +16,68 @@ public final class Computation {
     private final Tape tape;
     private final List<Measured> bound;
     private final double[] run;
+    private final int which;
 
     public Computation(Expression expression, Bindings bindings) {
-        this.tape = Tape.of(expression);
+        this(Tape.of(expression), bindings);
+    }
+
+    private Computation(Tape tape, Bindings bindings) {
+        this.tape = tape;
         this.bound = tape.inputs().stream().map(bindings::of).toList();
-        this.run = tape.run(bound.stream().mapToDouble(Measured::value).toArray());
+        this.run = tape.run(values());
+        this.which = 0;
+    }
+
+    private Computation(Computation shared, int which) {
+        this.tape = shared.tape;
+        this.bound = shared.bound;
+        this.run = shared.run;
+        this.which = which;
+    }
+
+    /** Several expressions with the same numbers; what they share is computed once. */
+    public static List<Computation> all(List<? extends Expression> expressions, Bindings bindings) {
+        Computation shared = new Computation(Tape.of(expressions), bindings);
+        return IntStream.range(0, expressions.size()).mapToObj(i -> new Computation(shared, i)).toList();
+    }
+
+    private double[] values() {
+        double[] values = new double[bound.size()];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = bound.get(i).value();
+        }
+        return values;
     }
 
     /** The value (bench unit of the expression); NaN or infinite where it has none. */
     public double value() {
-        return tape.result(run);
+        return tape.result(run, which);
+    }
+
+    /** The value with one input moved by a step (bench unit); the same where it does not enter. */
+    public double shifted(Input input, double step) {
+        double[] values = values();
+        int at = at(input);
+        if (at >= 0) {
+            values[at] += step;
+        }
+        return tape.result(tape.run(values), which);
     }
 
     /** Derivative by one input (unit of the result per unit of the input); 0 where it does not enter. */
     public double derivative(Input input) {
-        int at = tape.inputs().stream().map(Input::key).toList().indexOf(input.key());
-        return at < 0 ? 0 : tape.derivatives(run)[at];
+        int at = at(input);
+        return at < 0 ? 0 : tape.derivatives(run, which)[at];
+    }
+
+    private int at(Input input) {
+        for (int i = 0; i < tape.inputs().size(); i++) {
+            if (tape.inputs().get(i).key().equals(input.key())) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     /**
@@ -38,7 +85,7 @@ public final class Computation {
      * ways into the result, which is where an offset cancels in a difference.
      */
     public Estimate estimate() {
-        double[] slopes = tape.derivatives(run);
+        double[] slopes = tape.derivatives(run, which);
         List<Contribution> contributions = new ArrayList<>();
         Map<Shared, Double> shared = new LinkedHashMap<>();
         double fourthPowers = 0;
@@ -59,7 +106,10 @@ public final class Computation {
             contributions.add(new Contribution(source.key(), source.label(), each.getValue(), brings, source));
             fourthPowers += Math.pow(brings, 4) / source.degreesOfFreedom();
         }
-        double variance = contributions.stream().mapToDouble(each -> each.uncertainty() * each.uncertainty()).sum();
+        double variance = 0;
+        for (Contribution each : contributions) {
+            variance += each.uncertainty() * each.uncertainty();
+        }
         double dof = fourthPowers > 0 ? variance * variance / fourthPowers : Double.POSITIVE_INFINITY;
         return new Estimate(value(), Math.sqrt(variance), dof, contributions);
     }

@@ -1,5 +1,6 @@
 package lab.sassafras.expression;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import lab.sassafras.measure.Measured;
@@ -16,6 +17,8 @@ import org.hipparchus.distribution.continuous.TDistribution;
  */
 public record Estimate(double value, double uncertainty, double degreesOfFreedom,
                        List<Contribution> contributions) {
+
+    private static final Comparator<Contribution> LONGEST_FIRST = Comparator.comparingDouble(Contribution::uncertainty).reversed();
 
     /**
      * One source of the uncertainty.
@@ -36,8 +39,9 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
     }
 
     public Estimate {
-        contributions = contributions.stream()
-                .sorted(Comparator.comparingDouble(Contribution::uncertainty).reversed()).toList();
+        Contribution[] sorted = contributions.toArray(Contribution[]::new);
+        Arrays.sort(sorted, LONGEST_FIRST);
+        contributions = List.of(sorted);
     }
 
     public boolean finite() {

@@ -43,7 +43,7 @@ public sealed interface Expression {
     }
 
     default boolean contains(Input input) {
-        return inputs().stream().anyMatch(each -> each.key().equals(input.key()));
+        return read(new Contains(input.key()));
     }
 
     static Expression number(double value, String text) {

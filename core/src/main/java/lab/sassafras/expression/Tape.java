@@ -35,20 +35,28 @@ final class Tape {
     private final int[] places;
     private final double[] blank;
     private final Step[] steps;
-    private final int result;
+    private final int[] results;
 
-    private Tape(Layout layout, int result) {
+    private Tape(Layout layout, int[] results) {
         this.inputs = List.copyOf(layout.inputs.values().stream().map(Placed::input).toList());
         this.places = layout.inputs.values().stream().mapToInt(Placed::slot).toArray();
         this.blank = layout.blank();
         this.steps = layout.steps.toArray(Step[]::new);
-        this.result = result;
+        this.results = results;
     }
 
     static Tape of(Expression expression) {
+        return of(List.of(expression));
+    }
+
+    /** Several trees on one tape: what they share is laid out once. */
+    static Tape of(List<? extends Expression> expressions) {
         Layout layout = new Layout();
-        int result = expression.read(layout);
-        return new Tape(layout, result);
+        int[] results = new int[expressions.size()];
+        for (int i = 0; i < results.length; i++) {
+            results[i] = expressions.get(i).read(layout);
+        }
+        return new Tape(layout, results);
     }
 
     /** In the order met. */
@@ -69,7 +77,12 @@ final class Tape {
     }
 
     double result(double[] values) {
-        return values[result];
+        return values[results[0]];
+    }
+
+    /** The result of one of several trees. */
+    double result(double[] values, int which) {
+        return values[results[which]];
     }
 
     private static double one(Step step, double left, double right, double[] values) {
@@ -102,8 +115,13 @@ final class Tape {
 
     /** The derivative of the result by each input, at the slots of a run. */
     double[] derivatives(double[] values) {
+        return derivatives(values, 0);
+    }
+
+    /** The derivative of one of several results. */
+    double[] derivatives(double[] values, int which) {
         double[] adjoint = new double[values.length];
-        adjoint[result] = 1;
+        adjoint[results[which]] = 1;
         for (int i = steps.length - 1; i >= 0; i--) {
             Step step = steps[i];
             double weight = adjoint[step.out];
@@ -178,7 +196,7 @@ final class Tape {
         for (Step step : steps) {
             row(step, rows, count);
         }
-        return rows[result];
+        return rows[results[0]];
     }
 
     private static void row(Step step, double[][] rows, int count) {

@@ -28,15 +28,20 @@ public final class ReferenceShelf {
             rows("reaction-heats.csv").map(ReferenceShelf::reaction).toList());
 
     private final List<Substance> substances;
+    private final List<Substance> solids;
+    private final List<Substance> liquids;
     private final List<Reference> properties;
     private final List<Dissolution> heatsOfSolution;
     private final Formation formation;
     private final List<Reference> reactions;
     private final Map<String, Measured> inputs;
+    private final Map<Map<String, Integer>, Substance> byAtoms = new HashMap<>();
 
     private ReferenceShelf(List<Substance> substances, List<Reference> properties, List<Dissolution> heatsOfSolution, Formation formation,
                            List<Reference> reactions) {
         this.substances = List.copyOf(substances);
+        this.solids = substances.stream().filter(each -> each.kind().solid()).toList();
+        this.liquids = substances.stream().filter(each -> !each.kind().solid()).toList();
         this.properties = List.copyOf(properties);
         this.heatsOfSolution = List.copyOf(heatsOfSolution);
         this.formation = formation;
@@ -45,6 +50,8 @@ public final class ReferenceShelf {
         properties.forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
         substances.forEach(each -> all.put("shelf:" + each.key(), each.specificHeatOnRecord().asInput()));
         this.inputs = Map.copyOf(all);
+        substances.stream().filter(each -> !each.formula().isEmpty())
+                .forEach(each -> byAtoms.putIfAbsent(ChemicalFormula.read(each.formula()).atoms(), each));
     }
 
     /** Every value an account may draw on, as an input of that name: {@code shelf:} and its key. */
@@ -79,7 +86,7 @@ public final class ReferenceShelf {
 
     /** The solid or liquid of this formula, where the shelf has its specific heat. */
     public Optional<Substance> byFormula(ChemicalFormula formula) {
-        return substances.stream().filter(each -> !each.formula().isEmpty() && ChemicalFormula.read(each.formula()).sameAs(formula)).findFirst();
+        return Optional.ofNullable(byAtoms.get(formula.atoms())).filter(any -> formula.charge() == 0);
     }
 
     /** Single values of water and ice that accounts draw on. */
@@ -95,7 +102,7 @@ public final class ReferenceShelf {
 
     /** Solids, or liquids. */
     public List<Substance> of(boolean solid) {
-        return substances.stream().filter(each -> each.kind().solid() == solid).toList();
+        return solid ? solids : liquids;
     }
 
     public static ReferenceShelf standard() {

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.HeatLine;
@@ -16,6 +17,7 @@ import lab.sassafras.calibration.FoundConstant;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
+import lab.sassafras.convention.School;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
@@ -78,7 +80,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         }
         findings.sort(Comparator.comparing(Finding::grade));
         boolean result = samples.get(0).mean().isPresent();
-        List<Alternative> alternatives = result ? alternatives(sheet, conventions) : List.of();
+        List<Alternative> alternatives = result ? alternatives(sheet, conventions, trials, samples.get(0).mean()) : List.of();
         List<SuspectSize> suspects = counted.isEmpty() ? List.of() : SuspectSize.all(sheet, counted.get(0));
         return new Reduction(sheet, conventions, trials, samples, alternatives, suspects, List.copyOf(findings));
     }
@@ -182,27 +184,60 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         return counted.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(counted));
     }
 
-    private static List<Alternative> alternatives(Sheet sheet, Conventions conventions) {
-        return conventions.alternatives(sheet.experiment().conventions()).map(each -> {
-            if (!sheet.allows(each.question(), each.school())) {
-                return new Alternative(each, Optional.empty(), sheet.experiment().unknown().unit());
-            }
-            List<Trial> trials = firstSample(sheet, trials(sheet, each.conventions(), new ArrayList<>(refusals(sheet))));
-            return new Alternative(each, mean(trials).map(TrialMean::estimate), unit(trials, sheet));
-        }).toList();
+    private static List<Alternative> alternatives(Sheet sheet, Conventions conventions, List<Trial> trials, Optional<TrialMean> inForce) {
+        List<Account> accounts = trials.stream().map(Trial::account).toList();
+        Quick quick = new Quick(sheet, conventions, sheet.bindings(), SheetFindings.refusals(sheet), accounts, inForce.map(TrialMean::estimate));
+        return conventions.alternatives(sheet.experiment().conventions()).map(each -> sheet.allows(each.question(), each.school())
+                ? quick.under(each) : new Alternative(each, Optional.empty(), sheet.experiment().unknown().unit())).toList();
     }
 
-    private static List<Finding> refusals(Sheet sheet) {
-        return SheetFindings.of(sheet).stream().filter(each -> each.grade() == Finding.Grade.REFUSE).toList();
-    }
-
-    private static List<Trial> firstSample(Sheet sheet, List<Trial> trials) {
-        return trials.stream().filter(trial -> sheet.firstOfSample(trial.number()) == 1).toList();
-    }
-
-    /** The mean alone, without verdict or alternatives. */
+    /** The mean of the first sample alone, without verdict or alternatives. */
     static Optional<Estimate> meanUnder(Sheet sheet, Conventions conventions) {
-        return mean(firstSample(sheet, trials(sheet, conventions, new ArrayList<>(refusals(sheet))))).map(TrialMean::estimate);
+        Quick quick = new Quick(sheet, conventions, sheet.bindings(), SheetFindings.refusals(sheet), List.of(), Optional.empty());
+        return quick.mean(quick.accounts(conventions));
+    }
+
+    /** The first sample worked out for its mean alone; books that are the same as those in force are not solved again. */
+    private record Quick(Sheet sheet, Conventions conventions, Bindings bindings, List<Finding> refusals, List<Account> inForce, Optional<Estimate> known) {
+
+        Alternative under(Conventions.Alternative alternative) {
+            if (sheet.same(alternative.school(), inForceSchool(alternative))) {
+                return new Alternative(alternative, known, unit(inForce));
+            }
+            List<Account> all = sheet.experiment().accounts(sheet, alternative.conventions());
+            if (same(all)) {
+                return new Alternative(alternative, known, known.isPresent() ? unit(all) : sheet.experiment().unknown().unit());
+            }
+            List<Account> accounts = counting(all);
+            return new Alternative(alternative, mean(accounts), unit(accounts));
+        }
+
+        private School inForceSchool(Conventions.Alternative alternative) {
+            return conventions.in(alternative.question());
+        }
+
+        private boolean same(List<Account> all) {
+            return all.size() == inForce.size() && IntStream.range(0, all.size()).allMatch(i -> all.get(i).balancesAs(inForce.get(i)));
+        }
+
+        private BenchUnit unit(List<Account> accounts) {
+            return accounts.stream().flatMap(each -> each.sought().stream()).findFirst().map(sought -> sought.unit())
+                    .orElse(sheet.experiment().unknown().unit());
+        }
+
+        List<Account> accounts(Conventions conventions) {
+            return counting(sheet.experiment().accounts(sheet, conventions));
+        }
+
+        private List<Account> counting(List<Account> all) {
+            return all.stream().filter(each -> sheet.firstOfSample(each.trial()) == 1
+                    && !sheet.setting().leftOut().contains(each.trial()) && !refused(sheet, each.trial(), refusals)).toList();
+        }
+
+        Optional<Estimate> mean(List<Account> accounts) {
+            List<Estimate> found = accounts.stream().flatMap(each -> Solution.estimate(each, bindings).stream()).toList();
+            return found.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(found).estimate());
+        }
     }
 
     private static void calorimeterFindings(Sheet sheet, Conventions conventions, Solution first,

@@ -20,8 +20,8 @@ final class SolidVerdict {
     private static final double WATER = 4.2;
     private static final double DULONG_PETIT = 25;
     private static final int SHOWN = 8;
-    /** Below this a candidate is not worth naming (three standard uncertainties). */
-    private static final double WORTH_NAMING = 0.0027;
+    /** Further than three standard uncertainties, a candidate is not worth naming; squared. */
+    private static final double WORTH_NAMING = 9;
 
     private final Sheet sheet;
     private final int trial;
@@ -70,7 +70,7 @@ final class SolidVerdict {
 
     private List<Candidate> candidates() {
         return ReferenceShelf.standard().solids().stream()
-                .filter(each -> compatibility(squares(each), 1) >= WORTH_NAMING).map(this::candidate)
+                .filter(each -> squares(each) <= WORTH_NAMING).map(this::candidate)
                 .sorted(Comparator.comparing((Candidate each) -> !each.objections().isEmpty())
                         .thenComparing(Candidate::compatibility, Comparator.reverseOrder()))
                 .limit(SHOWN).toList();

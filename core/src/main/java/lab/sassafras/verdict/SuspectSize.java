@@ -2,6 +2,7 @@ package lab.sassafras.verdict;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import lab.sassafras.account.Solution;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Suspect;
@@ -20,23 +21,22 @@ public record SuspectSize(Suspect suspect, String words, String unit, double cha
 
     /** Every suspect whose input enters this solution. */
     static List<SuspectSize> all(Sheet sheet, Solution solution) {
-        return sheet.experiment().suspects().stream()
-                .flatMap(suspect -> of(sheet, solution, suspect).stream()).toList();
-    }
-
-    private static Optional<SuspectSize> of(Sheet sheet, Solution solution, Suspect suspect) {
-        return input(solution, suspect).map(input -> new SuspectSize(suspect,
+        Computation result = new Computation(solution.result(), solution.bindings());
+        Set<Input> inputs = solution.result().inputs();
+        return sheet.experiment().suspects().stream().flatMap(suspect -> input(inputs, suspect).stream().map(input -> new SuspectSize(suspect,
                 sheet.experiment().words().get("suspect." + suspect.key()), input.unit().symbol(),
-                shifted(solution, input, suspect.error()) - solution.estimate().value()));
+                result.shifted(input, suspect.error()) - result.value()))).toList();
     }
 
     /** The recorded reading a suspect would change: the first input that stands in its slot. */
     static Optional<Input> input(Solution solution, Suspect suspect) {
-        return solution.result().inputs().stream().filter(input -> input.key().replaceAll("\\[\\d+]", "")
-                .startsWith(suspect.path() + ".")).findFirst();
+        return input(solution.result().inputs(), suspect);
     }
 
-    static double shifted(Solution solution, Input input, double error) {
-        return new Computation(solution.result(), solution.bindings().shifted(input, error)).value();
+    private static Optional<Input> input(Set<Input> inputs, Suspect suspect) {
+        int slash = suspect.path().indexOf('/');
+        String group = suspect.path().substring(0, slash) + "[";
+        String slot = "]" + suspect.path().substring(slash) + ".";
+        return inputs.stream().filter(input -> input.key().startsWith(group) && input.key().contains(slot)).findFirst();
     }
 }
