@@ -111,7 +111,10 @@ class BadInputTest extends HouseTest {
         "cold[1]/mass => cold[7]/mass | There is no number 7 of cold",
         "\"point\" => \"dot\" | decimalMark must be",
         "\"foam-cup\" => \"tin\" | calorimeter.kind is not a kind of vessel known here",
-        "\"instrument\": \"balance\" => \"instrument\": \"scale\" | names no instrument of this file"})
+        "\"instrument\": \"balance\" => \"instrument\": \"scale\" | names no instrument of this file",
+        "\"role\": \"read\" => \"role\": \"guessed\" | must be read, gross, tare, volume, assumed or stated",
+        "\"trials\": => \"calorimeters\": [], \"trials\": | calorimeters must be an object",
+        "\"water\": \"4.184\" => \"change\": \"eyeball\" | names a convention unknown here, “change: eyeball”"})
     void aFileIsRefusedWithThePlaceWhereItIsWrong(String change, String said) {
         String file = new String(demo("3-too-much-for-a-cup.json"), StandardCharsets.UTF_8);
         String[] parts = change.split("=>", -1);

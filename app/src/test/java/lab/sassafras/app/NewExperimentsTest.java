@@ -38,6 +38,7 @@ class NewExperimentsTest extends HouseTest {
 
     private Entry begin(BenchBrowser browser, String experiment) {
         browser.page().check("input[value=" + experiment + "]");
+        browser.page().selectOption("#vessel", "");
         browser.page().click("button.act");
         browser.page().waitForURL("**/entries/**");
         return book.entry(java.util.UUID.fromString(browser.page().url().replaceAll(".*/entries/|[?].*", ""))).orElseThrow();
@@ -133,6 +134,42 @@ class NewExperimentsTest extends HouseTest {
             assertThat(browser.text("h1.result")).startsWith("0 °C");
             assertThat(browser.text(".page.right")).contains("ice melted; the rest stays, at 0 °C: 62.2 ±");
         }
+    }
+
+    /** Two cups were exchanged: the trial is given the other one, and its constant counts for that trial alone. */
+    @Test
+    void aTrialIsGivenAnotherCup() {
+        Entry slug = imported("2-grey-slug.json");
+        Entry cup = imported("13-heater.json");
+        var metal = calorimeters.vessel(cup.vesselId().orElseThrow()).orElseThrow();
+        calorimeters.adopt(metal, java.util.Optional.empty(), lab.sassafras.measure.Measured.independent(40, 1), 200,
+                new lab.sassafras.app.shelf.Calibration.Adoption("by hand", "Alder", "for the test"));
+        double before = value(slug);
+        try (BenchBrowser browser = browser()) {
+            browser.join(slug.period().id(), "Hawthorn").open("/entries/" + slug.id() + "?trial=2");
+            browser.page().click("text=another calorimeter for this trial");
+            browser.page().selectOption("#pick", new com.microsoft.playwright.options.SelectOption().setLabel("M-03, metal cup"));
+            browser.page().click("text=Keep, go on");
+            browser.page().waitForFunction("() => document.querySelector('.page.left').textContent.includes('M-03')");
+            browser.open("/entries/" + slug.id() + "/result?trial=2");
+            assertThat(browser.text("#working")).contains("C(metal cup)", "40");
+        }
+        assertThat(value(slug)).isGreaterThan(before);
+    }
+
+    private double value(Entry entry) {
+        return JSON.readTree(reduce(get("/entries/" + entry.id() + "/run.json").body()).body()).at("/unknown/value").asDouble();
+    }
+
+    /** Equal moles: neither is surely limiting, so the answer by random draws stands in front, in the file's answer and on the page. */
+    @Test
+    void nearEqualMolesTheDrawnAnswerStandsInFront() throws java.io.IOException {
+        String even = java.nio.file.Files.readString(java.nio.file.Path.of("../docs/examples/neutralization.json")).replace("\"1.10\"", "\"1.00\"");
+        JsonNode answer = JSON.readTree(reduce(even).body());
+        assertThat(answer.at("/trials/0/draws/bearsOutLinear").asBoolean()).isFalse();
+        assertThat(answer.at("/trials/0/draws/high").asDouble()).isLessThan(-54);
+        Entry entry = imports.take(even.getBytes(StandardCharsets.UTF_8));
+        assertThat(get("/entries/" + entry.id() + "/result").body()).contains("lead drawn", "go by this one", "equal within their uncertainty");
     }
 
     @Test

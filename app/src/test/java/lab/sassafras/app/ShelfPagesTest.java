@@ -70,12 +70,15 @@ class ShelfPagesTest extends HouseTest {
         try (BenchBrowser browser = browser()) {
             browser.open("/periods");
             browser.page().fill("#title", "Conventions");
+            lab.sassafras.convention.Question.all().forEach(question -> browser.page().selectOption("#school-" + question.key(),
+                    question.schools().get(question.schools().size() - 1).key()));
             browser.page().selectOption("#school-water", "4.18");
             browser.page().click("text=Open the period");
             browser.page().waitForURL("**/periods/*");
             assertThat(browser.text(".page.left")).contains("specific heat of water 4.18 J/(g·°C)", "decimal point");
             Period period = book.period(java.util.UUID.fromString(browser.page().url().replaceAll(".*/", ""))).orElseThrow();
-            assertThat(period.schools()).containsEntry("water", "4.18");
+            assertThat(period.schools()).containsEntry("water", "4.18").containsEntry("change", "integral").containsEntry("rounding", "figures")
+                    .hasSize(lab.sassafras.convention.Question.all().size());
             browser.type("Elder").enter();
             browser.page().waitForURL("**/bench");
             browser.page().check("input[value=constant-by-mixing]");

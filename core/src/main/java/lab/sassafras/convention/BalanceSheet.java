@@ -28,14 +28,10 @@ public enum BalanceSheet implements School {
         }
     };
 
-    private final String key;
-    private final String words;
-    private final String explanation;
+    private final Said said;
 
     BalanceSheet(String key, String words, String explanation) {
-        this.key = key;
-        this.words = words;
-        this.explanation = explanation;
+        this.said = new Said(key, words, explanation);
     }
 
     /**
@@ -57,17 +53,7 @@ public enum BalanceSheet implements School {
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 }

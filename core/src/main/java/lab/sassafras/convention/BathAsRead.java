@@ -6,19 +6,12 @@ import lab.sassafras.expression.Expression;
 /** The solid starts at the temperature of its bath, as read. */
 public record BathAsRead() implements BathStart {
 
-    @Override
-    public String key() {
-        return "as-read";
-    }
+    private static final Said SAID = new Said("as-read", "bath as read",
+            "The solid has stood in the bath long enough to be as warm as the bath reads.");
 
     @Override
-    public String words() {
-        return "bath as read";
-    }
-
-    @Override
-    public String explanation() {
-        return "The solid has stood in the bath long enough to be as warm as the bath reads.";
+    public Said said() {
+        return SAID;
     }
 
     @Override

@@ -9,19 +9,12 @@ import lab.sassafras.substance.BoilingPoint;
 /** Boiling water at the temperature the barometer allows. */
 public record BathAtBoilingPoint() implements BathStart {
 
-    @Override
-    public String key() {
-        return "barometer";
-    }
+    private static final Said SAID = new Said("barometer", "boiling point at the barometer’s pressure",
+            "Boiling water is as warm as the barometer lets it be (IAPWS-IF97); ice water is at 0 °C; any other bath goes by its reading.");
 
     @Override
-    public String words() {
-        return "boiling point at the barometer’s pressure";
-    }
-
-    @Override
-    public String explanation() {
-        return "Boiling water is as warm as the barometer lets it be (IAPWS-IF97); ice water is at 0 °C; any other bath goes by its reading.";
+    public Said said() {
+        return SAID;
     }
 
     @Override

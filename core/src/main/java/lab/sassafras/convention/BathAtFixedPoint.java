@@ -8,20 +8,13 @@ import lab.sassafras.measure.BenchUnit;
 /** Boiling water is taken to be at 100 °C and ice water at 0 °C; any other bath goes by its reading. */
 public record BathAtFixedPoint() implements BathStart {
 
-    @Override
-    public String key() {
-        return "fixed-point";
-    }
+    private static final Said SAID = new Said("fixed-point", "taken as 100 °C or 0 °C",
+            "Boiling water is taken at 100 °C whatever the barometer says (about 0.3 °C less for each 100 m of "
+                + "height), ice water at 0 °C; a warm bath still goes by its reading.");
 
     @Override
-    public String words() {
-        return "taken as 100 °C or 0 °C";
-    }
-
-    @Override
-    public String explanation() {
-        return "Boiling water is taken at 100 °C whatever the barometer says (about 0.3 °C less for each 100 m of "
-                + "height), ice water at 0 °C; a warm bath still goes by its reading.";
+    public Said said() {
+        return SAID;
     }
 
     @Override

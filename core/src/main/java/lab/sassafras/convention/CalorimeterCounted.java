@@ -7,19 +7,12 @@ import lab.sassafras.account.Party;
 /** A constant in J/°C, without the water, found beforehand. */
 public record CalorimeterCounted() implements CalorimeterTreatment {
 
-    @Override
-    public String key() {
-        return "constant";
-    }
+    private static final Said SAID = new Said("constant", "constant in J/°C",
+            "The vessel and its thermometer are a party with a constant of their own, without the water.");
 
     @Override
-    public String words() {
-        return "constant in J/°C";
-    }
-
-    @Override
-    public String explanation() {
-        return "The vessel and its thermometer are a party with a constant of their own, without the water.";
+    public Said said() {
+        return SAID;
     }
 
     @Override

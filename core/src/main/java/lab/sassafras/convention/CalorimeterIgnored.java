@@ -6,19 +6,12 @@ import lab.sassafras.account.Party;
 /** The vessel is taken to swallow nothing. */
 public record CalorimeterIgnored() implements CalorimeterTreatment {
 
-    @Override
-    public String key() {
-        return "ignored";
-    }
+    private static final Said SAID = new Said("ignored", "ignored",
+            "The vessel is taken to swallow nothing; the answer leans by what it did swallow.");
 
     @Override
-    public String words() {
-        return "ignored";
-    }
-
-    @Override
-    public String explanation() {
-        return "The vessel is taken to swallow nothing; the answer leans by what it did swallow.";
+    public Said said() {
+        return SAID;
     }
 
     @Override

@@ -9,19 +9,12 @@ import lab.sassafras.measure.BenchUnit;
 /** Vessel and usual water as one number. */
 public record CalorimeterLumped() implements CalorimeterTreatment {
 
-    @Override
-    public String key() {
-        return "lumped";
-    }
+    private static final Said SAID = new Said("lumped", "one lumped number with the usual water",
+            "Vessel and usual water as one number, from the constant and the fill it was found at. It is right only for that fill: weigh the same water every time.");
 
     @Override
-    public String words() {
-        return "one lumped number with the usual water";
-    }
-
-    @Override
-    public String explanation() {
-        return "Vessel and usual water as one number, from the constant and the fill it was found at. It is right only for that fill: weigh the same water every time.";
+    public Said said() {
+        return SAID;
     }
 
     @Override

@@ -7,19 +7,12 @@ import lab.sassafras.account.Party;
 /** The vessel as a body of its material. */
 public record CalorimeterOfMaterial() implements CalorimeterTreatment {
 
-    @Override
-    public String key() {
-        return "material";
-    }
+    private static final Said SAID = new Said("material", "mass × specific heat of its material",
+            "Cup, stirrer and lid as a body of known mass and material. What the probe and the lid take, and how far up the wall warms, is not in it.");
 
     @Override
-    public String words() {
-        return "mass × specific heat of its material";
-    }
-
-    @Override
-    public String explanation() {
-        return "Cup, stirrer and lid as a body of known mass and material. What the probe and the lid take, and how far up the wall warms, is not in it.";
+    public Said said() {
+        return SAID;
     }
 
     @Override

@@ -9,19 +9,12 @@ import lab.sassafras.measure.BenchUnit;
 /** The constant grows with the fill. */
 public record CalorimeterScaled() implements CalorimeterTreatment {
 
-    @Override
-    public String key() {
-        return "scaled";
-    }
+    private static final Said SAID = new Said("scaled", "constant scaled with the fill",
+            "The constant times this fill over the fill it was found at. Misleading for a cup: wall, lid and probe do not grow with the water.");
 
     @Override
-    public String words() {
-        return "constant scaled with the fill";
-    }
-
-    @Override
-    public String explanation() {
-        return "The constant times this fill over the fill it was found at. Misleading for a cup: wall, lid and probe do not grow with the water.";
+    public Said said() {
+        return SAID;
     }
 
     @Override

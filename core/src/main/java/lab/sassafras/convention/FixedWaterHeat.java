@@ -12,31 +12,17 @@ public enum FixedWaterHeat implements WaterHeat {
     CALORIE("1-cal", 4.184, "1 cal/(g·°C)",
             "One calorie for each gram and degree, 4.184 J exactly (NIST SP 811): the same number as 4.184.");
 
-    private final String key;
+    private final Said said;
     private final double value;
-    private final String words;
-    private final String explanation;
 
     FixedWaterHeat(String key, double value, String words, String explanation) {
-        this.key = key;
+        this.said = new Said(key, words, explanation);
         this.value = value;
-        this.words = words;
-        this.explanation = explanation;
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 
     @Override

@@ -16,14 +16,10 @@ public enum HeatUnit implements School {
     KILOCALORIE("kcal", "kcal",
             "Thermochemical kilocalories.");
 
-    private final String key;
-    private final String words;
-    private final String explanation;
+    private final Said said;
 
     HeatUnit(String key, String words, String explanation) {
-        this.key = key;
-        this.words = words;
-        this.explanation = explanation;
+        this.said = new Said(key, words, explanation);
     }
 
     /** The same quantity in this unit of heat; a unit without heat in it, or with no such form, stays. */
@@ -33,21 +29,11 @@ public enum HeatUnit implements School {
             return unit;
         }
         String rest = symbol.substring(symbol.indexOf('J') + 1);
-        return unit.sameDimension().stream().filter(each -> each.symbol().equals(key + rest)).findFirst().orElse(unit);
+        return unit.sameDimension().stream().filter(each -> each.symbol().equals(key() + rest)).findFirst().orElse(unit);
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 }

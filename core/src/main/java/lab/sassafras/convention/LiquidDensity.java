@@ -17,16 +17,12 @@ public enum LiquidDensity implements School {
         }
     };
 
-    private final String key;
-    private final String words;
+    private final Said said;
     private final double value;
-    private final String explanation;
 
     LiquidDensity(String key, String words, double value, String explanation) {
-        this.key = key;
-        this.words = words;
+        this.said = new Said(key, words, explanation);
         this.value = value;
-        this.explanation = explanation;
     }
 
     /**
@@ -35,21 +31,11 @@ public enum LiquidDensity implements School {
      * @param measured asks for a measured one (g/mL); asked only where the school needs it
      */
     public Expression density(Supplier<Expression> measured) {
-        return new Expression.Constant(value, key, BenchUnit.GRAMS_PER_MILLILITRE).named(Symbol.of("ρ:water"), BenchUnit.GRAMS_PER_MILLILITRE);
+        return new Expression.Constant(value, key(), BenchUnit.GRAMS_PER_MILLILITRE).named(Symbol.of("ρ:water"), BenchUnit.GRAMS_PER_MILLILITRE);
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 }

@@ -12,28 +12,14 @@ public enum MassWay implements School {
     VOLUME("volume", "volume × density",
             "Read in a cylinder or pipette. Drops that stay behind and the density of hot water come in.");
 
-    private final String key;
-    private final String words;
-    private final String explanation;
+    private final Said said;
 
     MassWay(String key, String words, String explanation) {
-        this.key = key;
-        this.words = words;
-        this.explanation = explanation;
+        this.said = new Said(key, words, explanation);
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 }

@@ -10,28 +10,14 @@ public enum ResultBasis implements School {
     HEAT("heat", "the heat alone",
             "What this run gave off or took up, where nothing was weighed to divide it by.");
 
-    private final String key;
-    private final String words;
-    private final String explanation;
+    private final Said said;
 
     ResultBasis(String key, String words, String explanation) {
-        this.key = key;
-        this.words = words;
-        this.explanation = explanation;
+        this.said = new Said(key, words, explanation);
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 }

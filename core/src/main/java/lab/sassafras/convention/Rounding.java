@@ -8,28 +8,14 @@ public enum Rounding implements School {
     FIGURES("figures", "significant figures",
             "To as many figures as the least exact reading allows: the schoolbook rule.");
 
-    private final String key;
-    private final String words;
-    private final String explanation;
+    private final Said said;
 
     Rounding(String key, String words, String explanation) {
-        this.key = key;
-        this.words = words;
-        this.explanation = explanation;
+        this.said = new Said(key, words, explanation);
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 }

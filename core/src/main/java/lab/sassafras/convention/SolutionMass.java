@@ -45,14 +45,10 @@ public enum SolutionMass implements School {
         }
     };
 
-    private final String key;
-    private final String words;
-    private final String explanation;
+    private final Said said;
 
     SolutionMass(String key, String words, String explanation) {
-        this.key = key;
-        this.words = words;
-        this.explanation = explanation;
+        this.said = new Said(key, words, explanation);
     }
 
     /** What changes temperature, as parties. */
@@ -77,17 +73,7 @@ public enum SolutionMass implements School {
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 }

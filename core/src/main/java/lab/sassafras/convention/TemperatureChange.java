@@ -51,14 +51,10 @@ public enum TemperatureChange implements School {
         }
     };
 
-    private final String key;
-    private final String words;
-    private final String explanation;
+    private final Said said;
 
     TemperatureChange(String key, String words, String explanation) {
-        this.key = key;
-        this.words = words;
-        this.explanation = explanation;
+        this.said = new Said(key, words, explanation);
     }
 
     /** Whether both temperatures count as they were read. */
@@ -128,17 +124,7 @@ public enum TemperatureChange implements School {
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 }

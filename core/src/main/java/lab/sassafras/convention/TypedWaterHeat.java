@@ -6,19 +6,12 @@ import lab.sassafras.expression.Expression;
 /** A value somebody typed, from whatever handbook lies on the bench. Far from every accepted value it is questioned. */
 public record TypedWaterHeat() implements WaterHeat {
 
-    @Override
-    public String key() {
-        return "typed";
-    }
+    private static final Said SAID = new Said("typed", "a value typed from a handbook",
+            "A value typed with the run; one more than 0.3 % from every accepted value is questioned.");
 
     @Override
-    public String words() {
-        return "a value typed from a handbook";
-    }
-
-    @Override
-    public String explanation() {
-        return "A value typed with the run; one more than 0.3 % from every accepted value is questioned.";
+    public Said said() {
+        return SAID;
     }
 
     @Override
@@ -34,18 +27,8 @@ public record TypedWaterHeat() implements WaterHeat {
     private record Bound(Supplier<Expression> typed) implements WaterHeat {
 
         @Override
-        public String key() {
-            return "typed";
-        }
-
-        @Override
-        public String words() {
-            return new TypedWaterHeat().words();
-        }
-
-        @Override
-        public String explanation() {
-            return new TypedWaterHeat().explanation();
+        public Said said() {
+            return SAID;
         }
 
         @Override

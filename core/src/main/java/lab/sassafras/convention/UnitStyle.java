@@ -12,14 +12,10 @@ public enum UnitStyle implements School {
     SI("si", "J/(kg·K), cm³, θ",
             "Kilograms and kelvins in results, cubic centimetres, θ for a Celsius temperature.");
 
-    private final String key;
-    private final String words;
-    private final String explanation;
+    private final Said said;
 
     UnitStyle(String key, String words, String explanation) {
-        this.key = key;
-        this.words = words;
-        this.explanation = explanation;
+        this.said = new Said(key, words, explanation);
     }
 
     /** The unit a result is written in. */
@@ -34,17 +30,7 @@ public enum UnitStyle implements School {
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String words() {
-        return words;
-    }
-
-    @Override
-    public String explanation() {
-        return explanation;
+    public Said said() {
+        return said;
     }
 }

@@ -8,19 +8,12 @@ import lab.sassafras.substance.LiquidWater;
 /** The value at the mean of the two temperatures, by the IAPWS-IF97 formulation at 0.101325 MPa. */
 public final class WaterHeatByTemperature implements WaterHeat {
 
-    @Override
-    public String key() {
-        return "iapws";
-    }
+    private static final Said SAID = new Said("iapws", "value at the mean temperature",
+            "Liquid water at 0.101325 MPa by IAPWS-IF97, taken halfway between start and end.");
 
     @Override
-    public String words() {
-        return "value at the mean temperature";
-    }
-
-    @Override
-    public String explanation() {
-        return "Liquid water at 0.101325 MPa by IAPWS-IF97, taken halfway between start and end.";
+    public Said said() {
+        return SAID;
     }
 
     @Override

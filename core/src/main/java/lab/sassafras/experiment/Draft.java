@@ -38,6 +38,9 @@ import lab.sassafras.substance.ReferenceShelf;
  */
 public final class Draft {
 
+    private static final Expression HUNDRED_PER_CENT = Expression.number(100, "100 %");
+    private static final Expression MILLILITRES_IN_LITRE = Expression.number(1000, "1000 mL/L");
+
     private final Sheet sheet;
     private final int trial;
     private final Conventions conventions;
@@ -125,6 +128,16 @@ public final class Draft {
     /** A quantity that may be left out. */
     public Optional<Expression> quantityIfGiven(String path) {
         return given(path) ? Optional.of(quantity(path)) : Optional.empty();
+    }
+
+    /** A share of something, in per cent, where it was given. */
+    public Optional<Expression> share(String path, Expression of) {
+        return quantityIfGiven(path).map(share -> of.times(share).over(HUNDRED_PER_CENT));
+    }
+
+    /** Moles dissolved in a liquid: its volume times its concentration. */
+    public Expression molesIn(String liquid, String concentration) {
+        return volume(liquid).over(MILLILITRES_IN_LITRE).times(quantity(concentration));
     }
 
     /** Whether anything stands in a slot. */

@@ -31,6 +31,7 @@ public final class Sheet {
     private final List<Line> lines;
     private final Setting setting;
     private final Map<Address, List<Line>> byAddress = new HashMap<>();
+    private volatile Bindings bindings;
     private final Map<String, ChemicalFormula> formulas = new ConcurrentHashMap<>();
     private final Map<String, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
 
@@ -227,6 +228,15 @@ public final class Sheet {
 
     /** Every number on the sheet with its uncertainty, by input name, over those of the reference shelf. */
     public Bindings bindings() {
+        Bindings known = bindings;
+        if (known == null) {
+            known = bound();
+            bindings = known;
+        }
+        return known;
+    }
+
+    private Bindings bound() {
         Map<String, Measured> values = new LinkedHashMap<>();
         for (Line line : lines) {
             if (line.role() != Role.STATED) {

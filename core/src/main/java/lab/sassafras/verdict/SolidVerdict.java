@@ -12,7 +12,7 @@ import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.substance.Substance;
-import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
+import org.hipparchus.special.Erf;
 
 /** Judges a specific heat against the solids of the shelf and what was seen of the sample. */
 final class SolidVerdict {
@@ -95,8 +95,9 @@ final class SolidVerdict {
                 / (Math.pow(result.uncertainty(), 2) + Math.pow(substance.uncertainty(), 2));
     }
 
+    /** What chi-squared leaves above a sum of one or two squares, in closed form. */
     private static double compatibility(double squares, int terms) {
-        return 1 - new ChiSquaredDistribution(terms).cumulativeProbability(squares);
+        return terms == 1 ? Erf.erfc(Math.sqrt(squares / 2)) : Math.exp(-squares / 2);
     }
 
     private List<String> objections(Substance substance) {

@@ -127,6 +127,36 @@ class IntakeTest {
                                 "water[1]/start", "mixed[1]/final"));
     }
 
+    /** A solid has no volume to be poured; a liquid has, and it is no mass until its density makes it one. */
+    @Test
+    void onlyLiquidsAreGivenByVolume() {
+        assertThatThrownBy(() -> BenchSheet.of("heat-of-solution").volume("solid[1]/mass", "5.0")).hasMessageContaining("cannot be given as volume");
+        assertThatThrownBy(() -> BenchSheet.of("heat-of-solution").give("water[1]/mass", Role.VOLUME, "100", "g", Optional.empty()))
+                .hasMessageContaining("not a unit of volume");
+        assertThatThrownBy(() -> BenchSheet.of("heat-of-solution").give("water[1]/mass", Role.VOLUME, "100.0", "mL", Optional.of(BenchSheet.BALANCE)))
+                .hasMessageContaining("reads mass, not volume");
+        BenchSheet sheet = BenchSheet.of("heat-of-solution").volume("water[1]/mass", "100.0");
+        assertThat(sheet.sheet().filled(Address.read("water[1]/mass"))).isTrue();
+        assertThat(sheet.sheet().way(Address.read("water[1]/mass"), lab.sassafras.convention.MassWay.AS_GIVEN)).contains(Role.VOLUME);
+    }
+
+    @Test
+    void aShareIsNeverMoreThanTheWhole() {
+        assertThatThrownBy(() -> BenchSheet.of("heat-of-solution").reads("solute[1]/purity", "101", "%")).hasMessageContaining("cannot be more than 100 %");
+        BenchSheet.of("heat-of-solution").reads("solute[1]/purity", "100", "%");
+    }
+
+    /** What only one school needs is asked under that school, and the rest of the sheet stays as it was. */
+    @Test
+    void aSchoolAsksForWhatItNeedsAndForNothingElse() {
+        Sheet plain = BenchSheet.copper().sheet();
+        Sheet drift = plain.with(plain.setting().with(lab.sassafras.convention.Conventions.of(Map.of("change", "carried", "water", "typed"))));
+        assertThat(plain.asks(1)).extracting(ask -> ask.address().group()).doesNotContain("drift", "constants", "room", "wall");
+        assertThat(drift.asks(1)).extracting(ask -> ask.address().toString()).contains("constants[1]/water", "drift[1]/early", "drift[1]/later")
+                .doesNotContain("drift[1]/mean", "drift[1]/reached", "room[1]/pressure");
+        assertThat(drift.asks(1).size() - plain.asks(1).size()).isEqualTo(7);
+    }
+
     @Test
     void trialsLeftOutDoNotCount() {
         Setting out = new Setting(Optional.empty(), Map.of(), 2, Map.of(), Set.of(2), Map.of(), Figures.POINT,

@@ -82,6 +82,30 @@ class EveryExperimentTest {
         }
     }
 
+    /** LaTeX of every working: brackets in pairs, words in upright boxes, none of the signs only a screen can show. */
+    @ParameterizedTest
+    @MethodSource("keys")
+    void latexOfEveryWorkingIsPlainAndBalanced(String key) {
+        String latex = new Presentation(Conventions.standard(), Figures.POINT).working(solution(key)).latex();
+        assertThat(latex.chars().filter(c -> c == '{').count()).isEqualTo(latex.chars().filter(c -> c == '}').count());
+        assertThat(latex).startsWith("\\begin{aligned}").endsWith("\\end{aligned}\n").doesNotContain("−", "×", "÷", "°", "the smaller of n");
+    }
+
+    /** Every result, and all that follows from it, under every way of writing: never a bare unit, never a number nobody can read. */
+    @ParameterizedTest
+    @MethodSource("keys")
+    void everyWayOfWritingGivesAReadableResult(String key) {
+        Solution solution = solution(key);
+        Conventions.standard().alternatives(Question.ofWriting()).forEach(way -> {
+            Presentation presentation = new Presentation(way.conventions(), Figures.POINT);
+            Presentation.Written written = presentation.written(solution.estimate(), solution.result(), solution.bindings());
+            assertThat(written.value()).as(way.school().key()).matches("[+−]?\\d+(\\.\\d+)?");
+            assertThat(written.uncertainty()).as(way.school().key()).matches("\\d+(\\.\\d+)?");
+            assertThat(presentation.working(solution).text()).contains(written.unit());
+            solution.derived().forEach(each -> assertThat(presentation.written(each.estimate(), each.derived().unit()).value()).isNotBlank());
+        });
+    }
+
     /** A school either gives a finite number, or says what it lacks; it never throws, and never gives what cannot be. */
     @ParameterizedTest
     @MethodSource("schools")

@@ -102,8 +102,7 @@ public final class HeatOfSolution extends LedgerExperiment {
     }
 
     private Ledger perMole(Draft draft, Expression water, Expression solid, List<Party> rest) {
-        Expression pure = draft.quantityIfGiven("solute/purity").map(purity -> solid.times(purity).over(Expression.number(100, "100 %")))
-                .orElse(solid);
+        Expression pure = draft.share("solute/purity", solid).orElse(solid);
         Named moles = pure.over(draft.molarMass("solute/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
         Expression dilution = water.over(Expression.number(18.015, "18.015 g/mol")).over(moles);
         return draft.ledger(dissolving(new Expression.Product(List.of(moles, JOULES_IN_KILOJOULE, unknown())), rest), unknown())

@@ -72,19 +72,17 @@ public final class FusionOfIce extends LedgerExperiment {
         Expression added = draft.quantity("ice/mass");
         Expression iceStart = draft.quantity("ice/start");
         Expression end = draft.end(waterStart, "water/start", "mixed/final");
-        Optional<Expression> wet = draft.chosen("ice/state", "wet") ? draft.quantityIfGiven("ice/wet") : Optional.empty();
-        Expression clung = wet.map(share -> added.times(share).over(Expression.number(100, "100 %"))
-                .named(Symbol.of("m:water on it"), BenchUnit.GRAMS)).orElse(null);
-        Expression ice = clung == null ? added : added.minus(clung).named(Symbol.of("m:dry part"), BenchUnit.GRAMS);
+        Optional<Expression> clung = (draft.chosen("ice/state", "wet") ? draft.share("ice/wet", added) : Optional.<Expression>empty())
+                .map(share -> share.named(Symbol.of("m:water on it"), BenchUnit.GRAMS));
+        Expression ice = clung.<Expression>map(water -> added.minus(water).named(Symbol.of("m:dry part"), BenchUnit.GRAMS)).orElse(added);
         Expression melted = draft.quantityIfGiven("ice/left").<Expression>map(left -> ice.minus(left)
                 .named(Symbol.of("m:melted"), BenchUnit.GRAMS)).orElse(ice);
         Expression melts = new Expression.Constant(0, "0", BenchUnit.DEGREES_CELSIUS);
 
         List<Party> parties = new ArrayList<>(List.of(Party.melting("ice", "ice", ice, melted, new Party.Change(melts, unknown()),
                 draft.property("specific-heat-of-ice", Symbol.of("c:ice")), heat.specificHeat("meltwater", melts, end), iceStart, end)));
-        if (clung != null) {
-            parties.add(Party.body("clung", "water on the ice", clung, heat.specificHeat("water on the ice", melts, end), melts, end));
-        }
+        clung.ifPresent(water -> parties.add(Party.body("clung", "water on the ice", water,
+                heat.specificHeat("water on the ice", melts, end), melts, end)));
         parties.addAll(draft.waterInCalorimeter(waterMass, waterStart, end));
         return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(added)));
     }

@@ -26,7 +26,6 @@ import lab.sassafras.measure.BenchUnit;
 public final class Neutralization extends LedgerExperiment {
 
     private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
-    private static final Expression MILLILITRES_IN_LITRE = Expression.number(1000, "1000 mL/L");
 
     public Neutralization() {
         super("neutralization", 1, BenchUnit.KILOJOULES_PER_MOLE);
@@ -96,7 +95,7 @@ public final class Neutralization extends LedgerExperiment {
 
     private static Reagents.Reagent reagent(Draft draft, String side, String portion) {
         draft.molarMass(side + "/formula");
-        Named moles = draft.volume(portion + "/amount").over(MILLILITRES_IN_LITRE).times(draft.quantity(side + "/concentration"))
+        Named moles = draft.molesIn(portion + "/amount", side + "/concentration")
                 .named(Symbol.of("n:" + side), BenchUnit.MOLES);
         return new Reagents.Reagent(side, moles, draft.count("reaction/equation", side + "/formula"));
     }

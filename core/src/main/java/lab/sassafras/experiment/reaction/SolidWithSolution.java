@@ -27,7 +27,6 @@ import lab.sassafras.measure.BenchUnit;
 public final class SolidWithSolution extends LedgerExperiment {
 
     private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
-    private static final Expression MILLILITRES_IN_LITRE = Expression.number(1000, "1000 mL/L");
 
     public SolidWithSolution() {
         super("solid-with-solution", 1, BenchUnit.KILOJOULES_PER_MOLE);
@@ -85,10 +84,9 @@ public final class SolidWithSolution extends LedgerExperiment {
         Expression end = draft.end(start, "poured/start", "mixed/final");
         draft.choice("mixed/reacted");
         draft.molarMass("solution/reagent");
-        Named dissolved = draft.volume("poured/amount").over(MILLILITRES_IN_LITRE).times(draft.quantity("solution/concentration"))
+        Named dissolved = draft.molesIn("poured/amount", "solution/concentration")
                 .named(Symbol.of("n:in solution"), BenchUnit.MOLES);
-        Expression pure = draft.quantityIfGiven("solid/purity").map(purity -> solid.times(purity).over(Expression.number(100, "100 %")))
-                .orElse(solid);
+        Expression pure = draft.share("solid/purity", solid).orElse(solid);
         Named weighed = pure.over(draft.molarMass("solid/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
         Reagents reagents = new Reagents(
                 new Reagents.Reagent(name(draft, "solution/reagent"), dissolved, draft.count("reaction/equation", "solution/reagent")),

@@ -71,18 +71,15 @@ public final class CondensingSteam extends LedgerExperiment {
         Expression led = draft.quantity("steam/mass");
         Expression boils = draft.quantity("steam/start");
         Expression end = draft.end(waterStart, "water/start", "mixed/final");
-        Optional<Expression> wet = draft.chosen("steam/state", "wet") ? draft.quantityIfGiven("steam/wet") : Optional.empty();
-        Expression drops = wet.map(share -> led.times(share).over(Expression.number(100, "100 %"))
-                .named(Symbol.of("m:drops"), BenchUnit.GRAMS)).orElse(null);
-        Expression steam = drops == null ? led : led.minus(drops).named(Symbol.of("m:dry steam"), BenchUnit.GRAMS);
+        Optional<Expression> drops = (draft.chosen("steam/state", "wet") ? draft.share("steam/wet", led) : Optional.<Expression>empty())
+                .map(share -> share.named(Symbol.of("m:drops"), BenchUnit.GRAMS));
+        Expression steam = drops.<Expression>map(water -> led.minus(water).named(Symbol.of("m:dry steam"), BenchUnit.GRAMS)).orElse(led);
         Expression condensed = draft.quantityIfGiven("steam/through").<Expression>map(through -> steam.minus(through)
                 .named(Symbol.of("m:condensed"), BenchUnit.GRAMS)).orElse(steam);
 
         List<Party> parties = new ArrayList<>(List.of(Party.condensing("steam", "steam", steam, condensed,
                 new Party.Change(boils, unknown()), heat.specificHeat("condensate", boils, end), end)));
-        if (drops != null) {
-            parties.add(Party.body("drops", "drops in the steam", drops, heat.specificHeat("drops", boils, end), boils, end));
-        }
+        drops.ifPresent(water -> parties.add(Party.body("drops", "drops in the steam", water, heat.specificHeat("drops", boils, end), boils, end)));
         parties.addAll(draft.waterInCalorimeter(waterMass, waterStart, end));
         return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(led)));
     }
