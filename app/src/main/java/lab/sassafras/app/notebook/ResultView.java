@@ -13,6 +13,7 @@ import lab.sassafras.account.Solution;
 import lab.sassafras.account.TrialMean;
 import lab.sassafras.app.chart.BalancePicture;
 import lab.sassafras.app.chart.BudgetPicture;
+import lab.sassafras.app.chart.LinePicture;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -221,6 +222,16 @@ public final class ResultView {
     /** The line of heat against amount through the trials of the sample shown. */
     public Optional<LineWords> line() {
         return sample.line().map(this::inWords);
+    }
+
+    /** The same, drawn. */
+    public Optional<LinePicture> linePicture() {
+        return sample.line().map(line -> {
+            List<Reduction.Trial> counting = reduction.trials().stream().filter(trial -> trial.counts() && sample.trials().contains(trial.number())
+                    && trial.solution().orElseThrow().point().isPresent()).toList();
+            return LinePicture.of(line, counting.stream().map(trial -> trial.solution().orElseThrow().point().orElseThrow()).toList(),
+                    counting.stream().map(Reduction.Trial::number).toList(), figures);
+        });
     }
 
     private LineWords inWords(HeatLine line) {
