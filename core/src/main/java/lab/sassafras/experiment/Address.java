@@ -1,5 +1,7 @@
 package lab.sassafras.experiment;
 
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lab.sassafras.measure.Refused;
@@ -13,6 +15,8 @@ import lab.sassafras.measure.Refused;
  */
 public record Address(String group, int index, String slot) {
 
+    /** Declared paths are few, and most stand at index 1. */
+    private static final Map<String, Address> FIRST = new ConcurrentHashMap<>();
     private static final Pattern WRITTEN = Pattern.compile("([a-z0-9-]{1,40})\\[(\\d{1,4})]/([a-z0-9-]{1,40})");
 
     /** @throws Refused when it is not written as an address */
@@ -26,6 +30,10 @@ public record Address(String group, int index, String slot) {
 
     /** The address of a declared slot at an index. */
     public static Address of(String path, int index) {
+        return index == 1 ? FIRST.computeIfAbsent(path, any -> split(any, 1)) : split(path, index);
+    }
+
+    private static Address split(String path, int index) {
         int slash = path.indexOf('/');
         return new Address(path.substring(0, slash), index, path.substring(slash + 1));
     }

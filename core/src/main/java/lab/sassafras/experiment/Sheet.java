@@ -31,6 +31,7 @@ public final class Sheet {
     private final List<Line> lines;
     private final Setting setting;
     private final Map<Address, List<Line>> byAddress = new HashMap<>();
+    private final boolean samplesNamed;
     private volatile Bindings bindings;
     private final Map<String, ChemicalFormula> formulas = new ConcurrentHashMap<>();
     private final Map<String, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
@@ -38,6 +39,7 @@ public final class Sheet {
     public Sheet(Experiment experiment, List<Line> lines, Setting setting) {
         this.experiment = experiment;
         this.lines = List.copyOf(lines);
+        this.samplesNamed = experiment.sampleName().filter(path -> lines.stream().anyMatch(line -> line.address().path().equals(path))).isPresent();
         lines.forEach(line -> byAddress.computeIfAbsent(line.address(), any -> new ArrayList<>()).add(line));
         this.setting = setting;
     }
@@ -102,11 +104,14 @@ public final class Sheet {
 
     /** What the sample of a trial is called; empty where no names were given. */
     public String sample(int trial) {
-        return experiment.sampleName().flatMap(path -> stated(Address.of(path, trial))).orElse("");
+        return samplesNamed ? experiment.sampleName().flatMap(path -> stated(Address.of(path, trial))).orElse("") : "";
     }
 
     /** The first trial made with the same sample. */
     public int firstOfSample(int trial) {
+        if (!samplesNamed) {
+            return 1;
+        }
         String name = sample(trial);
         return IntStream.rangeClosed(1, trial).filter(other -> sample(other).equals(name)).findFirst().orElse(trial);
     }
