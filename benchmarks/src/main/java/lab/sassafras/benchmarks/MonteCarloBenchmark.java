@@ -22,7 +22,7 @@ import org.openjdk.jmh.annotations.Warmup;
 
 /** A million draws of a result, beside a loop that only draws as many Gaussians and sorts as many doubles. */
 @State(Scope.Benchmark)
-@Fork(2)
+@Fork(value = 2, jvmArgsAppend = "-XX:+UseSerialGC")
 @Warmup(iterations = 2, time = 3)
 @Measurement(iterations = 5, time = 3)
 @BenchmarkMode(Mode.AverageTime)
