@@ -20,9 +20,12 @@ public record Grubbs(int index, double distance, double critical) {
     /** The test; empty with fewer than six trials or without any scatter. */
     public static Optional<Grubbs> of(List<Double> values) {
         int n = values.size();
+        if (n < FEWEST) {
+            return Optional.empty();
+        }
         double mean = values.stream().mapToDouble(Double::doubleValue).average().orElse(0);
         double s = Math.sqrt(values.stream().mapToDouble(each -> (each - mean) * (each - mean)).sum() / (n - 1));
-        if (n < FEWEST || s == 0) {
+        if (s == 0) {
             return Optional.empty();
         }
         int furthest = 0;

@@ -35,11 +35,7 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         remarks = List.copyOf(remarks);
     }
 
-    /** @throws IllegalArgumentException where no party holds the unknown */
     public static Ledger of(int trial, List<Party> parties, Input unknown) {
-        if (parties.stream().noneMatch(party -> party.heat().contains(unknown))) {
-            throw new IllegalArgumentException("no party holds the unknown " + unknown.key());
-        }
         return new Ledger(trial, parties, unknown, Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(),
                 List.of());
     }
@@ -72,9 +68,16 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         return parties.stream().filter(party -> party.heat().contains(unknown)).toList();
     }
 
-    /** The books solved; empty where the unknown enters in no straight line and nothing says where to look for it. */
+    /**
+     * The books solved; empty where the unknown enters in no straight line and nothing says where to look for it.
+     *
+     * @throws IllegalStateException where no party holds the unknown: a fault in the program
+     */
     Optional<Solved> solved() {
         List<Party> carriers = carriers();
+        if (carriers.isEmpty()) {
+            throw new IllegalStateException("no party holds the unknown " + unknown.key());
+        }
         return carriers.size() == 1 ? throughItsParty(carriers.get(0)) : throughTheSum();
     }
 
@@ -127,5 +130,11 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
      * @param through     key of the one party whose heat is found through the balance; empty where several hold the unknown
      */
     record Solved(Named result, List<Party> parties, Optional<Expression> coefficient, Named base, String through) {
+
+        /** Everything that must hold. */
+        List<Party.Demand> demands() {
+            return parties.stream().allMatch(party -> party.demands().isEmpty()) ? List.of()
+                    : parties.stream().flatMap(party -> party.demands().stream()).toList();
+        }
     }
 }

@@ -90,57 +90,8 @@ public record Solution(Account account, Bindings bindings, Named result, Named w
     }
 
     private static Outcome of(Ledger ledger, Bindings bindings) {
-        Attempt attempt = Attempt.at(ledger, bindings);
-        if (attempt.refusal().isPresent()) {
-            return refused(attempt.refusal().get());
-        }
-        return accepted(attempt.remarks(), new Written(ledger, attempt.solved().orElseThrow(), attempt.result(), bindings).solution());
-    }
-
-    /** Everything that is read off solved books, computed together. */
-    private static final class Written {
-
-        private final Ledger ledger;
-        private final Ledger.Solved solved;
-        private final Named result;
-        private final Bindings bindings;
-        private final List<Expression> asked = new ArrayList<>();
-
-        Written(Ledger ledger, Ledger.Solved solved, Named result, Bindings bindings) {
-            this.ledger = ledger;
-            this.solved = solved;
-            this.result = result;
-            this.bindings = bindings;
-        }
-
-        Solution solution() {
-            asked.add(result);
-            solved.parties().forEach(party -> {
-                asked.add(party.heat());
-                party.start().ifPresent(asked::add);
-                party.end().ifPresent(asked::add);
-            });
-            ledger.fill().map(this::free).ifPresent(asked::add);
-            ledger.derived().forEach(each -> asked.add(free(each.of(solved.base()))));
-            ledger.amount().ifPresent(asked::add);
-            ledger.amount().ifPresent(any -> asked.add(solved.base()));
-            return read(Computation.all(asked, bindings).iterator());
-        }
-
-        private Expression free(Expression expression) {
-            return expression.contains(ledger.unknown()) ? expression.with(ledger.unknown(), solved.result()) : expression;
-        }
-
-        /** Takes the answers in the order asked. */
-        private Solution read(Iterator<Computation> answers) {
-            Estimate estimate = answers.next().estimate();
-            List<Entry> entries = solved.parties().stream().map(party -> new Entry(party, answers.next().estimate(),
-                    party.start().map(any -> answers.next().value()), party.end().map(any -> answers.next().value()),
-                    solved.through().equals(party.key()))).toList();
-            return new Solution(ledger, bindings, result, solved.result(), estimate, entries, ledger.fill().map(any -> answers.next().value()),
-                    ledger.derived().stream().map(each -> new Further(each, answers.next().estimate())).toList(),
-                    ledger.amount().map(any -> new Point(answers.next().estimate(), answers.next().estimate())));
-        }
+        Attempt attempt = Attempt.at(ledger, bindings, true);
+        return attempt.refusal().map(Solution::refused).orElseGet(() -> accepted(attempt.remarks(), attempt.solution()));
     }
 
     /** The result alone, without entries, further results or findings; empty where there is none. */
@@ -151,40 +102,72 @@ public record Solution(Account account, Bindings bindings, Named result, Named w
         if (account instanceof Tally tally) {
             return Optional.of(new Computation(tally.total(), bindings).estimate()).filter(Estimate::finite);
         }
-        return account instanceof Ledger ledger ? Optional.of(Attempt.at(ledger, bindings)).filter(each -> each.refusal().isEmpty())
+        return account instanceof Ledger ledger ? Optional.of(Attempt.at(ledger, bindings, false)).filter(each -> each.refusal().isEmpty())
                 .map(each -> each.computed().get(0).estimate()).filter(Estimate::finite) : Optional.empty();
     }
 
     /**
      * Books solved for their unknown, or why that cannot be.
      *
-     * @param computed the result, then what multiplies the unknown, then both sides of every demand, on one tape
+     * @param computed the result, what multiplies the unknown, both sides of every demand, and then all that is read off the books,
+     *                 on one tape
      */
-    private record Attempt(Ledger ledger, Optional<Ledger.Solved> solved, List<Computation> computed, List<Finding> remarks,
-                           Optional<Finding> refusal) {
+    private record Attempt(Ledger ledger, Bindings bindings, Optional<Ledger.Solved> solved, List<Computation> computed, int demands,
+                           List<Finding> remarks, Optional<Finding> refusal) {
 
-        static Attempt at(Ledger ledger, Bindings bindings) {
-            Optional<Ledger.Solved> solved = ledger.solved();
-            if (solved.isEmpty()) {
-                return new Attempt(ledger, solved, List.of(), List.of(), Optional.of(Finding.refuse("account.crooked", "The unknown does not "
-                        + "enter these books in a straight line, so they cannot be solved for it.")));
+        static Attempt at(Ledger ledger, Bindings bindings, boolean whole) {
+            Optional<Ledger.Solved> found = ledger.solved();
+            if (found.isEmpty()) {
+                return new Attempt(ledger, bindings, found, List.of(), 0, List.of(), Optional.of(Finding.refuse("account.crooked",
+                        "The unknown does not enter these books in a straight line, so they cannot be solved for it.")));
             }
-            List<Finding> remarks = ledger.remarks().stream().flatMap(remark -> remark.on(bindings).stream()).toList();
-            List<Party.Demand> demands = solved.get().parties().stream().flatMap(party -> party.demands().stream()).toList();
-            List<Expression> asked = new ArrayList<>(List.of(result(ledger, solved.get()),
-                    solved.get().coefficient().orElse(solved.get().result())));
+            Ledger.Solved solved = found.get();
+            List<Finding> remarks = ledger.remarks().isEmpty() ? List.of()
+                    : ledger.remarks().stream().flatMap(remark -> remark.on(bindings).stream()).toList();
+            List<Party.Demand> demands = solved.demands();
+            List<Expression> asked = new ArrayList<>();
+            asked.add(result(ledger, solved));
+            asked.add(solved.coefficient().orElse(solved.result()));
             demands.forEach(demand -> asked.addAll(List.of(demand.above(), demand.below())));
+            if (whole) {
+                readOff(ledger, solved, asked);
+            }
             List<Computation> computed = Computation.all(asked, bindings);
-            return new Attempt(ledger, solved, computed, remarks, remarks.stream().filter(each -> each.grade() == Finding.Grade.REFUSE)
-                    .findFirst().or(() -> unmet(demands, computed)).or(() -> noChange(solved.get(), computed.get(1))));
+            return new Attempt(ledger, bindings, found, computed, demands.size(), remarks, remarks.stream()
+                    .filter(each -> each.grade() == Finding.Grade.REFUSE).findFirst().or(() -> unmet(demands, computed))
+                    .or(() -> noChange(solved, computed.get(1))));
         }
 
         private static Named result(Ledger ledger, Ledger.Solved solved) {
             return ledger.answer().orElse(solved.result());
         }
 
-        Named result() {
-            return result(ledger, solved.orElseThrow());
+        private static void readOff(Ledger ledger, Ledger.Solved solved, List<Expression> asked) {
+            solved.parties().forEach(party -> {
+                asked.add(party.heat());
+                party.start().ifPresent(asked::add);
+                party.end().ifPresent(asked::add);
+            });
+            ledger.fill().map(fill -> free(ledger, solved, fill)).ifPresent(asked::add);
+            ledger.derived().forEach(each -> asked.add(free(ledger, solved, each.of(solved.base()))));
+            ledger.amount().ifPresent(moles -> asked.addAll(List.of(moles, solved.base())));
+        }
+
+        private static Expression free(Ledger ledger, Ledger.Solved solved, Expression expression) {
+            return expression.contains(ledger.unknown()) ? expression.with(ledger.unknown(), solved.result()) : expression;
+        }
+
+        /** Takes the answers in the order asked. */
+        Solution solution() {
+            Ledger.Solved found = solved.orElseThrow();
+            Iterator<Computation> answers = computed.subList(2 + 2 * demands, computed.size()).iterator();
+            List<Entry> entries = found.parties().stream().map(party -> new Entry(party, answers.next().estimate(),
+                    party.start().map(any -> answers.next().value()), party.end().map(any -> answers.next().value()),
+                    found.through().equals(party.key()))).toList();
+            return new Solution(ledger, bindings, result(ledger, found), found.result(), computed.get(0).estimate(), entries,
+                    ledger.fill().map(any -> answers.next().value()),
+                    ledger.derived().stream().map(each -> new Further(each, answers.next().estimate())).toList(),
+                    ledger.amount().map(any -> new Point(answers.next().estimate(), answers.next().estimate())));
         }
 
         private static Optional<Finding> unmet(List<Party.Demand> demands, List<Computation> computed) {

@@ -63,10 +63,19 @@ public final class Conventions {
     public Stream<Alternative> alternatives(List<Question<?>> questions) {
         return questions.stream().flatMap(question -> question.schools().stream()
                 .filter(school -> !school.key().equals(in(question).key()))
-                .map(school -> new Alternative(question, school, with(question, school))));
+                .map(school -> new Alternative(question, school, this)));
     }
 
-    /** One question settled another way, the rest unchanged. */
-    public record Alternative(Question<?> question, School school, Conventions conventions) {
+    /**
+     * One question settled another way, the rest unchanged.
+     *
+     * @param others how the rest is settled
+     */
+    public record Alternative(Question<?> question, School school, Conventions others) {
+
+        /** All of them, with this one settled so. */
+        public Conventions conventions() {
+            return others.with(question, school);
+        }
     }
 }

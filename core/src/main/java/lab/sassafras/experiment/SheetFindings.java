@@ -38,6 +38,9 @@ public final class SheetFindings {
         List<Finding> refusals = new ArrayList<>();
         sheet.lines().stream().filter(line -> line.role() == Role.GROSS).forEach(line -> findings.negativeDifference(line.address())
                 .ifPresent(refusals::add));
+        if (sheet.experiment().caveats().isEmpty()) {
+            return refusals;
+        }
         sheet.lines().forEach(line -> findings.caveat(line).filter(each -> each.grade() == Finding.Grade.REFUSE).ifPresent(refusals::add));
         return refusals;
     }
@@ -55,7 +58,9 @@ public final class SheetFindings {
             negativeDifference(address).ifPresent(findings::add);
         });
         twoThermometers().ifPresent(findings::add);
-        sheet.lines().forEach(line -> caveat(line).ifPresent(findings::add));
+        if (!sheet.experiment().caveats().isEmpty()) {
+            sheet.lines().forEach(line -> caveat(line).ifPresent(findings::add));
+        }
         return findings;
     }
 
@@ -105,6 +110,9 @@ public final class SheetFindings {
     }
 
     private Optional<Finding> conflict(Address address) {
+        if (sheet.at(address).size() < 2) {
+            return Optional.empty();
+        }
         Map<Role, List<Line>> byRole = sheet.at(address).stream().collect(Collectors.groupingBy(Line::role));
         return byRole.values().stream().filter(lines -> lines.size() > 1).findFirst().map(lines ->
                 Finding.question("reading.conflict", "Two values stand for " + words.label(address.path()) + ": "

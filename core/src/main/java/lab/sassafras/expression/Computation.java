@@ -42,6 +42,11 @@ public final class Computation {
         return IntStream.range(0, expressions.size()).mapToObj(i -> new Computation(shared, i)).toList();
     }
 
+    /** Every input that enters, in the order met. */
+    public List<Input> inputs() {
+        return tape.inputs();
+    }
+
     private double[] values() {
         double[] values = new double[bound.size()];
         for (int i = 0; i < values.length; i++) {

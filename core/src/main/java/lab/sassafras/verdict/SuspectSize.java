@@ -2,7 +2,6 @@ package lab.sassafras.verdict;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import lab.sassafras.account.Solution;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Suspect;
@@ -22,18 +21,17 @@ public record SuspectSize(Suspect suspect, String words, String unit, double cha
     /** Every suspect whose input enters this solution. */
     static List<SuspectSize> all(Sheet sheet, Solution solution) {
         Computation result = new Computation(solution.result(), solution.bindings());
-        Set<Input> inputs = solution.result().inputs();
-        return sheet.experiment().suspects().stream().flatMap(suspect -> input(inputs, suspect).stream().map(input -> new SuspectSize(suspect,
+        return sheet.experiment().suspects().stream().flatMap(suspect -> input(result.inputs(), suspect).stream().map(input -> new SuspectSize(suspect,
                 sheet.experiment().words().get("suspect." + suspect.key()), input.unit().symbol(),
                 result.shifted(input, suspect.error()) - result.value()))).toList();
     }
 
     /** The recorded reading a suspect would change: the first input that stands in its slot. */
     static Optional<Input> input(Solution solution, Suspect suspect) {
-        return input(solution.result().inputs(), suspect);
+        return input(new Computation(solution.result(), solution.bindings()).inputs(), suspect);
     }
 
-    private static Optional<Input> input(Set<Input> inputs, Suspect suspect) {
+    private static Optional<Input> input(List<Input> inputs, Suspect suspect) {
         int slash = suspect.path().indexOf('/');
         String group = suspect.path().substring(0, slash) + "[";
         String slot = "]" + suspect.path().substring(slash) + ".";
