@@ -24,7 +24,7 @@ public abstract class LedgerExperiment implements Experiment {
     private final int method;
     private final BenchUnit unit;
     private final Words words = Words.beside(getClass());
-    private final Map<String, List<String>> needed = new ConcurrentHashMap<>();
+    private final Map<School, List<String>> needed = new ConcurrentHashMap<>();
     private volatile Declared declared;
 
     /**
@@ -142,7 +142,7 @@ public abstract class LedgerExperiment implements Experiment {
 
     @Override
     public final List<String> neededBy(Question<?> question, School school) {
-        return needed.computeIfAbsent(question.key() + ":" + school.key(), any -> Experiment.super.neededBy(question, school));
+        return needed.computeIfAbsent(school, any -> Experiment.super.neededBy(question, any));
     }
 
     @Override

@@ -24,7 +24,11 @@ public final class Computation {
 
     private Computation(Tape tape, Bindings bindings) {
         this.tape = tape;
-        this.bound = tape.inputs().stream().map(bindings::of).toList();
+        Measured[] found = new Measured[tape.inputs().size()];
+        for (int i = 0; i < found.length; i++) {
+            found[i] = bindings.of(tape.inputs().get(i));
+        }
+        this.bound = List.of(found);
         this.run = tape.run(values());
         this.which = 0;
     }
@@ -100,7 +104,7 @@ public final class Computation {
             double slope = slopes[i];
             double own = Math.abs(slope) * measured.ownUncertainty();
             contributions.add(new Contribution(input.key(), input.label(), slope, own, null));
-            fourthPowers += Math.pow(own, 4) / measured.degreesOfFreedom();
+            fourthPowers += own * own * own * own / measured.degreesOfFreedom();
             for (Measured.Share share : measured.shares()) {
                 shared.merge(share.source(), slope * share.sensitivity(), Double::sum);
             }
@@ -109,7 +113,7 @@ public final class Computation {
             Shared source = each.getKey();
             double brings = Math.abs(each.getValue()) * source.standardUncertainty();
             contributions.add(new Contribution(source.key(), source.label(), each.getValue(), brings, source));
-            fourthPowers += Math.pow(brings, 4) / source.degreesOfFreedom();
+            fourthPowers += brings * brings * brings * brings / source.degreesOfFreedom();
         }
         double variance = 0;
         for (Contribution each : contributions) {

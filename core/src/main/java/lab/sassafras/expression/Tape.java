@@ -38,8 +38,14 @@ final class Tape {
     private final int[] results;
 
     private Tape(Layout layout, int[] results) {
-        this.inputs = List.copyOf(layout.inputs.values().stream().map(Placed::input).toList());
-        this.places = layout.inputs.values().stream().mapToInt(Placed::slot).toArray();
+        Input[] met = new Input[layout.inputs.size()];
+        this.places = new int[met.length];
+        int i = 0;
+        for (Placed each : layout.inputs.values()) {
+            met[i] = each.input();
+            places[i++] = each.slot();
+        }
+        this.inputs = List.of(met);
         this.blank = layout.blank();
         this.steps = layout.steps.toArray(Step[]::new);
         this.results = results;
