@@ -20,6 +20,11 @@ public enum FixedWaterHeat implements WaterHeat {
         this.value = value;
     }
 
+    /** Whether another gives the same number under another name. */
+    public boolean sameNumber(FixedWaterHeat other) {
+        return value == other.value;
+    }
+
     @Override
     public Said said() {
         return said;

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.FixedWaterHeat;
 import lab.sassafras.convention.MassWay;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
@@ -195,6 +196,9 @@ public final class Sheet {
     public boolean same(School school, School inForce) {
         if (school instanceof TemperatureChange one && inForce instanceof TemperatureChange other) {
             return one.asRead() && other.asRead();
+        }
+        if (school instanceof FixedWaterHeat one && inForce instanceof FixedWaterHeat other) {
+            return one.sameNumber(other);
         }
         return school instanceof MassWay one && inForce instanceof MassWay other
                 && byAddress.keySet().stream().allMatch(address -> way(address, one).equals(way(address, other)));
