@@ -28,14 +28,6 @@ public sealed interface Account permits Ledger, Cases, Tally, Account.Incomplete
         }
     }
 
-    /** Whether another account balances the same heats for the same unknown, whatever else is read off it. */
-    default boolean balancesAs(Account other) {
-        if (this instanceof Ledger one && other instanceof Ledger two) {
-            return one.unknown().equals(two.unknown()) && one.parties().equals(two.parties()) && one.answer().equals(two.answer());
-        }
-        return equals(other);
-    }
-
     /** What is sought, where the books could be drawn up. */
     default java.util.Optional<Input> sought() {
         if (this instanceof Ledger ledger) {

@@ -264,7 +264,11 @@ final class Tape {
         }
 
         double[] blank() {
-            return constants.stream().mapToDouble(Double::doubleValue).toArray();
+            double[] blank = new double[constants.size()];
+            for (int i = 0; i < blank.length; i++) {
+                blank[i] = constants.get(i);
+            }
+            return blank;
         }
 
         private int step(Op op, int left, int right, Object beside) {

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.HeatLine;
@@ -197,18 +196,14 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         return quick.mean(quick.accounts(conventions));
     }
 
-    /** The first sample worked out for its mean alone; books that are the same as those in force are not solved again. */
+    /** The first sample worked out for its mean alone; a school that comes to the same as the one in force is not solved again. */
     private record Quick(Sheet sheet, Conventions conventions, Bindings bindings, List<Finding> refusals, List<Account> inForce, Optional<Estimate> known) {
 
         Alternative under(Conventions.Alternative alternative) {
             if (sheet.same(alternative.school(), inForceSchool(alternative))) {
                 return new Alternative(alternative, known, unit(inForce));
             }
-            List<Account> all = sheet.experiment().accounts(sheet, alternative.conventions());
-            if (same(all)) {
-                return new Alternative(alternative, known, known.isPresent() ? unit(all) : sheet.experiment().unknown().unit());
-            }
-            List<Account> accounts = counting(all);
+            List<Account> accounts = accounts(alternative.conventions());
             return new Alternative(alternative, mean(accounts), unit(accounts));
         }
 
@@ -216,21 +211,13 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
             return conventions.in(alternative.question());
         }
 
-        private boolean same(List<Account> all) {
-            return all.size() == inForce.size() && IntStream.range(0, all.size()).allMatch(i -> all.get(i).balancesAs(inForce.get(i)));
-        }
-
         private BenchUnit unit(List<Account> accounts) {
             return accounts.stream().flatMap(each -> each.sought().stream()).findFirst().map(sought -> sought.unit())
                     .orElse(sheet.experiment().unknown().unit());
         }
 
-        List<Account> accounts(Conventions conventions) {
-            return counting(sheet.experiment().accounts(sheet, conventions));
-        }
-
-        private List<Account> counting(List<Account> all) {
-            return all.stream().filter(each -> sheet.firstOfSample(each.trial()) == 1
+        List<Account> accounts(Conventions schools) {
+            return sheet.experiment().accounts(sheet, schools).stream().filter(each -> sheet.firstOfSample(each.trial()) == 1
                     && !sheet.setting().leftOut().contains(each.trial()) && !refused(sheet, each.trial(), refusals)).toList();
         }
 
