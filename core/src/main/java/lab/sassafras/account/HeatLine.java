@@ -45,6 +45,9 @@ public record HeatLine(int points, double slope, double slopeUncertainty, double
 
     /** Through the trials that have an amount: mol against kJ. */
     public static Optional<HeatLine> through(List<Solution> trials) {
+        if (trials.size() < FEWEST) {
+            return Optional.empty();
+        }
         List<Solution.Point> points = trials.stream().flatMap(trial -> trial.point().stream()).toList();
         return of(points.stream().map(point -> point.amount().value()).toList(),
                 points.stream().map(point -> point.heat().value() / 1000).toList());

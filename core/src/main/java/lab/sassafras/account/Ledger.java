@@ -1,5 +1,6 @@
 package lab.sassafras.account;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.expression.Expression;
@@ -64,34 +65,38 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         return new Ledger(trial, parties, unknown, fill, derived, amount, bounds, answer, more);
     }
 
-    private List<Party> carriers() {
-        return parties.stream().filter(party -> party.heat().contains(unknown)).toList();
-    }
-
     /**
      * The books solved; empty where the unknown enters in no straight line and nothing says where to look for it.
      *
      * @throws IllegalStateException where no party holds the unknown: a fault in the program
      */
     Optional<Solved> solved() {
-        List<Party> carriers = carriers();
+        List<Party> carriers = new ArrayList<>();
+        List<Expression> others = new ArrayList<>();
+        for (Party party : parties) {
+            if (party.heat().contains(unknown)) {
+                carriers.add(party);
+            } else {
+                others.add(party.heat());
+            }
+        }
         if (carriers.isEmpty()) {
             throw new IllegalStateException("no party holds the unknown " + unknown.key());
         }
-        return carriers.size() == 1 ? throughItsParty(carriers.get(0)) : throughTheSum();
+        return carriers.size() == 1 ? throughItsParty(carriers.get(0), others) : throughTheSum();
     }
 
     /** The carrier's heat is minus the sum of the others, and the unknown follows from it. */
-    private Optional<Solved> throughItsParty(Party carrier) {
+    private Optional<Solved> throughItsParty(Party carrier, List<Expression> others) {
         Linear split = Linear.in(unknown, carrier.heat());
         if (!split.straight() || split.coefficient().isEmpty()) {
             return crooked();
         }
-        List<Expression> others = parties.stream().filter(party -> party != carrier).<Expression>map(Party::heat).toList();
         Party balanced = carrier.withHeat(new Sum(others).negated());
         Expression numerator = split.rest().<Expression>map(rest -> balanced.heat().minus(rest)).orElse(balanced.heat());
         Named result = numerator.over(split.coefficient().get()).named(unknown.symbol(), unknown.unit());
-        List<Party> known = parties.stream().map(party -> party == carrier ? balanced.demandingOf(unknown, result) : party).toList();
+        List<Party> known = new ArrayList<>(parties);
+        known.set(parties.indexOf(carrier), balanced.demandingOf(unknown, result));
         return Optional.of(new Solved(result, known, split.coefficient(), balanced.heat(), carrier.key()));
     }
 

@@ -28,10 +28,10 @@ public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble s
             throw new IllegalArgumentException("a mean needs a trial");
         }
         int n = trials.size();
-        double mean = trials.stream().mapToDouble(Estimate::value).sum() / n;
         if (n == 1) {
-            return new TrialMean(List.of(mean), trials.get(0), OptionalDouble.empty());
+            return new TrialMean(List.of(trials.get(0).value()), trials.get(0), OptionalDouble.empty());
         }
+        double mean = trials.stream().mapToDouble(Estimate::value).sum() / n;
         double s = Math.sqrt(trials.stream().mapToDouble(t -> Math.pow(t.value() - mean, 2)).sum() / (n - 1));
         double instruments = Math.sqrt(trials.stream().mapToDouble(t -> Math.pow(t.ownUncertainty(), 2)).sum()) / n;
         double fromScatter = s / Math.sqrt(n);

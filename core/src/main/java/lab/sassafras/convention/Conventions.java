@@ -1,5 +1,6 @@
 package lab.sassafras.convention;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,12 +10,13 @@ import java.util.stream.Stream;
 /** Which school is in force for each question. Immutable; a question not mentioned is settled the standard way. */
 public final class Conventions {
 
-    private static final Conventions STANDARD = new Conventions(Map.of());
+    private static final Conventions STANDARD = new Conventions(new HashMap<>());
 
-    private final Map<String, String> chosen;
+    /** By the question's key; not changed once these stand. */
+    private final Map<String, School> chosen;
 
-    private Conventions(Map<String, String> chosen) {
-        this.chosen = Map.copyOf(chosen);
+    private Conventions(Map<String, School> chosen) {
+        this.chosen = chosen;
     }
 
     public static Conventions standard() {
@@ -23,7 +25,10 @@ public final class Conventions {
 
     /** Choices by question key and school key; names that are not known are left to {@link #unknown}. */
     public static Conventions of(Map<String, String> chosen) {
-        return new Conventions(chosen);
+        Map<String, School> found = new HashMap<>();
+        Question.all().forEach(question -> Optional.ofNullable(chosen.get(question.key())).flatMap(question::school)
+                .ifPresent(school -> found.put(question.key(), school)));
+        return new Conventions(found);
     }
 
     /** The first name in a set of choices that no question or school goes by, in words. */
@@ -34,20 +39,26 @@ public final class Conventions {
     }
 
     /** The school in force. */
+    @SuppressWarnings("unchecked")
     public <S extends School> S in(Question<S> question) {
-        String name = chosen.get(question.key());
-        return name == null ? question.standard() : question.school(name).orElse(question.standard());
+        School school = chosen.get(question.key());
+        return school == null ? question.standard() : (S) school;
     }
 
+    /**
+     * The same with one question settled so.
+     *
+     * @param school one of the question's own
+     */
     public Conventions with(Question<?> question, School school) {
-        Map<String, String> more = new LinkedHashMap<>(chosen);
-        more.put(question.key(), school.key());
+        Map<String, School> more = new HashMap<>(chosen);
+        more.put(question.key(), school);
         return new Conventions(more);
     }
 
     /** These choices laid over others. */
     public Conventions over(Conventions base) {
-        Map<String, String> all = new LinkedHashMap<>(base.chosen);
+        Map<String, School> all = new HashMap<>(base.chosen);
         all.putAll(chosen);
         return new Conventions(all);
     }

@@ -14,10 +14,13 @@ public enum FixedWaterHeat implements WaterHeat {
 
     private final Said said;
     private final double value;
+    private final Expression specificHeat;
 
     FixedWaterHeat(String key, double value, String words, String explanation) {
         this.said = new Said(key, words, explanation);
         this.value = value;
+        this.specificHeat = new Expression.Constant(value, Double.toString(value), BenchUnit.JOULES_PER_GRAM_DEGREE)
+                .named(Symbol.of("c:water"), BenchUnit.JOULES_PER_GRAM_DEGREE);
     }
 
     /** Whether another gives the same number under another name. */
@@ -32,7 +35,6 @@ public enum FixedWaterHeat implements WaterHeat {
 
     @Override
     public Expression specificHeat(String what, Expression start, Expression end) {
-        return new Expression.Constant(value, Double.toString(value), BenchUnit.JOULES_PER_GRAM_DEGREE)
-                .named(Symbol.of("c:water"), BenchUnit.JOULES_PER_GRAM_DEGREE);
+        return specificHeat;
     }
 }

@@ -6,18 +6,26 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lab.sassafras.measure.Refused;
 
-/**
- * Where a value stands in an entry: {@code group[index]/slot}.
- *
- * @param group key of the group
- * @param index from 1: the trial, the part, or 1 for what stands once
- * @param slot  key of the slot
- */
-public record Address(String group, int index, String slot) {
+/** Where a value stands in an entry: {@code group[index]/slot}. Immutable; every way of writing it is written once. */
+public final class Address {
 
     /** Declared paths are few, and most stand at index 1. */
     private static final Map<String, Address> FIRST = new ConcurrentHashMap<>();
     private static final Pattern WRITTEN = Pattern.compile("([a-z0-9-]{1,40})\\[(\\d{1,4})]/([a-z0-9-]{1,40})");
+
+    private final String group;
+    private final int index;
+    private final String slot;
+    private final String path;
+    private final String written;
+
+    private Address(String group, int index, String slot) {
+        this.group = group;
+        this.index = index;
+        this.slot = slot;
+        this.path = group + "/" + slot;
+        this.written = group + "[" + index + "]/" + slot;
+    }
 
     /** @throws Refused when it is not written as an address */
     public static Address read(String written) {
@@ -30,7 +38,11 @@ public record Address(String group, int index, String slot) {
 
     /** The address of a declared slot at an index. */
     public static Address of(String path, int index) {
-        return index == 1 ? FIRST.computeIfAbsent(path, any -> split(any, 1)) : split(path, index);
+        if (index != 1) {
+            return split(path, index);
+        }
+        Address known = FIRST.get(path);
+        return known != null ? known : FIRST.computeIfAbsent(path, any -> split(any, 1));
     }
 
     private static Address split(String path, int index) {
@@ -38,13 +50,38 @@ public record Address(String group, int index, String slot) {
         return new Address(path.substring(0, slash), index, path.substring(slash + 1));
     }
 
+    /** Key of the group. */
+    public String group() {
+        return group;
+    }
+
+    /** From 1: the trial, the part, or 1 for what stands once. */
+    public int index() {
+        return index;
+    }
+
+    /** Key of the slot. */
+    public String slot() {
+        return slot;
+    }
+
     /** Group and slot without the index, the name an experiment declares it by. */
     public String path() {
-        return group + "/" + slot;
+        return path;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return this == other || other instanceof Address address && written.equals(address.written);
+    }
+
+    @Override
+    public int hashCode() {
+        return written.hashCode();
     }
 
     @Override
     public String toString() {
-        return group + "[" + index + "]/" + slot;
+        return written;
     }
 }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
@@ -70,10 +71,15 @@ public final class Draft {
 
     /** A quantity of this trial, or of the entry where its group stands once. */
     public Expression quantity(String path) {
+        return once(path, this::quantity);
+    }
+
+    /** What stands at a path, drawn up once for all schools that take it the same way. */
+    private Expression once(String path, Function<Address, Expression> drawnUpFrom) {
         Expression known = drawnUp.get(path);
         if (known == null) {
             int lacking = missing.size();
-            known = quantity(address(path));
+            known = drawnUpFrom.apply(address(path));
             if (missing.size() == lacking) {
                 drawnUp.put(path, known);
             }
@@ -283,21 +289,25 @@ public final class Draft {
     /** A solution in the calorimeter, with the calorimeter. */
     public List<Party> solutionInCalorimeter(List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
         Expression start = liquids.get(0).start();
-        Expression mass = liquids.stream().map(Mixture.Portion::mass).reduce(Expression::plus).orElseThrow();
-        Expression blended = liquids.size() == 1 ? start : liquids.stream().map(each -> each.mass().times(each.start()))
-                .reduce(Expression::plus).orElseThrow().over(mass).named(Symbol.of("T:start"), BenchUnit.DEGREES_CELSIUS);
+        Expression mass = liquids.get(0).mass();
+        Expression blended = start;
+        if (liquids.size() > 1) {
+            mass = liquids.stream().map(Mixture.Portion::mass).reduce(Expression::plus).orElseThrow();
+            blended = liquids.stream().map(each -> each.mass().times(each.start())).reduce(Expression::plus).orElseThrow().over(mass)
+                    .named(Symbol.of("T:start"), BenchUnit.DEGREES_CELSIUS);
+        }
         return withCalorimeter(new Contents(solution(liquids, solids, end), mass,
                 water().specificHeat("solution", start, end), start, blended, end));
     }
 
     /** Molar mass of the formula in a slot (g/mol). */
     public Expression molarMass(String path) {
-        return input(path, BenchUnit.GRAMS_PER_MOLE);
+        return once(path, address -> input(address, BenchUnit.GRAMS_PER_MOLE));
     }
 
     /** The formula in a slot; empty while it lacks. */
     public Optional<ChemicalFormula> formula(String path) {
-        return sheet.stated(address(path)).map(sheet::formula);
+        return sheet.stated(address(path)).map(ChemicalFormula::read);
     }
 
     /**
@@ -350,7 +360,7 @@ public final class Draft {
 
     /** Specific heat of the substance chosen from the shelf in a slot (J/(g·°C)). */
     public Expression specificHeatOf(String path) {
-        return input(path, BenchUnit.JOULES_PER_GRAM_DEGREE);
+        return once(path, address -> input(address, BenchUnit.JOULES_PER_GRAM_DEGREE));
     }
 
     /** Specific heat of the substance chosen in a slot of one part (J/(g·°C)). */
@@ -369,10 +379,6 @@ public final class Draft {
     public Expression property(String key, Symbol symbol) {
         Reference reference = ReferenceShelf.standard().property(key);
         return new Input("shelf:" + key, symbol, reference.name(), reference.unit());
-    }
-
-    private Expression input(String path, BenchUnit unit) {
-        return input(address(path), unit);
     }
 
     private Expression input(Address address, BenchUnit unit) {

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
@@ -80,7 +79,7 @@ public abstract class LedgerExperiment implements Experiment {
         Map<String, Slot> byPath = new HashMap<>();
         groups.forEach(group -> byKey.put(group.key(), group));
         groups.forEach(group -> group.slots().forEach(slot -> byPath.put(group.key() + "/" + slot.key(), slot)));
-        return new Declared(groups, procedure, questions, Map.copyOf(byKey), Map.copyOf(byPath), groups.stream()
+        return new Declared(groups, procedure, questions, byKey, byPath, groups.stream()
                 .flatMap(group -> group.slots().stream().filter(Slot.Name.class::isInstance).map(slot -> group.key() + "/" + slot.key()))
                 .findFirst());
     }
@@ -142,7 +141,8 @@ public abstract class LedgerExperiment implements Experiment {
 
     @Override
     public final List<String> neededBy(Question<?> question, School school) {
-        return needed.computeIfAbsent(school, any -> Experiment.super.neededBy(question, any));
+        List<String> known = needed.get(school);
+        return known != null ? known : needed.computeIfAbsent(school, any -> Experiment.super.neededBy(question, any));
     }
 
     @Override
@@ -167,6 +167,10 @@ public abstract class LedgerExperiment implements Experiment {
 
     @Override
     public final List<Account> accounts(Sheet sheet, Conventions conventions) {
-        return IntStream.rangeClosed(1, sheet.trials()).mapToObj(trial -> account(sheet.draft(trial, conventions))).toList();
+        List<Account> accounts = new ArrayList<>(sheet.trials());
+        for (int trial = 1; trial <= sheet.trials(); trial++) {
+            accounts.add(account(sheet.draft(trial, conventions)));
+        }
+        return accounts;
     }
 }

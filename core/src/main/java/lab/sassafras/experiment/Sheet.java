@@ -1,17 +1,19 @@
 package lab.sassafras.experiment;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.FixedWaterHeat;
+import lab.sassafras.convention.LiquidDensity;
 import lab.sassafras.convention.MassWay;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
@@ -31,11 +33,14 @@ public final class Sheet {
     private final Experiment experiment;
     private final List<Line> lines;
     private final Setting setting;
-    private final Map<Address, List<Line>> byAddress = new HashMap<>();
+    private final Map<Address, List<Line>> byAddress = new LinkedHashMap<>();
     private final boolean samplesNamed;
     private volatile Bindings bindings;
-    private final Map<String, ChemicalFormula> formulas = new ConcurrentHashMap<>();
-    private final Map<String, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
+    private final Map<Ways, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
+
+    /** What decides how a quantity of a trial is drawn up. */
+    private record Ways(int trial, MassWay mass, LiquidDensity density) {
+    }
 
     public Sheet(Experiment experiment, List<Line> lines, Setting setting) {
         this.experiment = experiment;
@@ -63,6 +68,11 @@ public final class Sheet {
 
     public List<Line> lines() {
         return lines;
+    }
+
+    /** Where anything stands, in the order first given. */
+    public Set<Address> addresses() {
+        return Collections.unmodifiableSet(byAddress.keySet());
     }
 
     /** Every line that stands at an address; more than one in a role is a conflict. */
@@ -262,20 +272,15 @@ public final class Sheet {
 
     /** Quantities of a trial already drawn up the same way, by path: the schools differ in little, and ask for the same readings. */
     Map<String, Expression> quantities(int trial, Conventions conventions) {
-        return quantities.computeIfAbsent(trial + conventions.in(Question.MASS).key() + conventions.in(Question.DENSITY).key(),
+        return quantities.computeIfAbsent(new Ways(trial, conventions.in(Question.MASS), conventions.in(Question.DENSITY)),
                 any -> new ConcurrentHashMap<>());
-    }
-
-    /** The formula of a text, read once. */
-    ChemicalFormula formula(String text) {
-        return formulas.computeIfAbsent(text, ChemicalFormula::read);
     }
 
     /** The number a word stands for: a formula its molar mass, a name of the shelf its specific heat, a reference its result. */
     private Optional<Measured> stated(Line line) {
         Slot slot = experiment.slot(line.address().path()).orElseThrow();
         if (slot instanceof Slot.Formula) {
-            return Optional.of(Measured.exact(formula(line.text()).molarMass()));
+            return Optional.of(Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
         }
         if (slot instanceof Slot.FromShelf) {
             return ReferenceShelf.standard().find(line.text()).map(each -> each.specificHeatOnRecord().asInput());

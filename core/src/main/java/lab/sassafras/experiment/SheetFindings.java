@@ -2,9 +2,11 @@ package lab.sassafras.experiment;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
@@ -32,19 +34,6 @@ public final class SheetFindings {
         return new SheetFindings(sheet).all();
     }
 
-    /** Those alone that leave a trial without a number. */
-    public static List<Finding> refusals(Sheet sheet) {
-        SheetFindings findings = new SheetFindings(sheet);
-        List<Finding> refusals = new ArrayList<>();
-        sheet.lines().stream().filter(line -> line.role() == Role.GROSS).forEach(line -> findings.negativeDifference(line.address())
-                .ifPresent(refusals::add));
-        if (sheet.experiment().caveats().isEmpty()) {
-            return refusals;
-        }
-        sheet.lines().forEach(line -> findings.caveat(line).filter(each -> each.grade() == Finding.Grade.REFUSE).ifPresent(refusals::add));
-        return refusals;
-    }
-
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>();
         for (Line line : sheet.lines()) {
@@ -53,7 +42,7 @@ public final class SheetFindings {
             unaccepted(line).ifPresent(findings::add);
         }
         latePrediction().ifPresent(findings::add);
-        sheet.lines().stream().map(Line::address).distinct().forEach(address -> {
+        sheet.addresses().forEach(address -> {
             conflict(address).ifPresent(findings::add);
             negativeDifference(address).ifPresent(findings::add);
         });
@@ -129,9 +118,9 @@ public final class SheetFindings {
     }
 
     private Optional<Finding> twoThermometers() {
-        List<String> names = sheet.lines().stream().flatMap(line -> line.instrument().stream())
-                .filter(instrument -> instrument.kind().dimension() == Dimension.TEMPERATURE)
-                .map(Instrument::name).distinct().toList();
+        Set<String> names = new LinkedHashSet<>();
+        sheet.lines().forEach(line -> line.instrument().filter(instrument -> instrument.kind().dimension() == Dimension.TEMPERATURE)
+                .ifPresent(instrument -> names.add(instrument.name())));
         return names.size() < 2 ? Optional.empty() : Optional.of(Finding.note("reading.two-thermometers",
                 "Temperatures were read on " + String.join(" and ", names) + ". Their offsets do not cancel in a "
                         + "difference, and the uncertainty counts them. One thermometer for one difference is better."));

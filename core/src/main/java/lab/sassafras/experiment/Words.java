@@ -9,7 +9,6 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
-import java.util.concurrent.ConcurrentHashMap;
 import lab.sassafras.expression.Symbol;
 
 /**
@@ -20,14 +19,16 @@ public final class Words {
 
     private static final Properties COMMON = read(Words.class, new Properties());
 
-    private final Map<String, String> words;
-    private final Map<String, Symbol> symbols = new ConcurrentHashMap<>();
+    private static final String SYMBOL = ".symbol";
+
+    private final Map<String, String> words = new HashMap<>();
+    private final Map<String, Symbol> symbols = new HashMap<>();
     private final String origin;
 
     private Words(Properties properties, String origin) {
-        Map<String, String> all = new HashMap<>();
-        properties.stringPropertyNames().forEach(key -> all.put(key, properties.getProperty(key).strip()));
-        this.words = Map.copyOf(all);
+        properties.stringPropertyNames().forEach(key -> words.put(key, properties.getProperty(key).strip()));
+        words.keySet().stream().filter(key -> key.endsWith(SYMBOL) && find(key).isPresent()).forEach(key ->
+                symbols.put(key.substring(0, key.length() - SYMBOL.length()), Symbol.of(words.get(key))));
         this.origin = origin;
     }
 
@@ -49,7 +50,15 @@ public final class Words {
 
     /** @throws IllegalStateException for a word nobody wrote */
     public String get(String key) {
-        return find(key).orElseThrow(() -> new IllegalStateException("no word “" + key + "” for " + origin));
+        String word = words.get(key);
+        if (word == null || word.isEmpty()) {
+            throw missing(key);
+        }
+        return word;
+    }
+
+    private IllegalStateException missing(String key) {
+        return new IllegalStateException("no word “" + key + "” for " + origin);
     }
 
     public Optional<String> find(String key) {
@@ -80,7 +89,11 @@ public final class Words {
     }
 
     public Symbol symbol(String path) {
-        return symbols.computeIfAbsent(path, any -> Symbol.of(get(any + ".symbol")));
+        Symbol symbol = symbols.get(path);
+        if (symbol == null) {
+            throw missing(path + SYMBOL);
+        }
+        return symbol;
     }
 
     public String option(String path, String option) {

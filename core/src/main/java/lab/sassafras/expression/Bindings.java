@@ -1,5 +1,7 @@
 package lab.sassafras.expression;
 
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import lab.sassafras.expression.Expression.Input;
@@ -14,7 +16,7 @@ import lab.sassafras.measure.Measured;
 public record Bindings(Map<String, Measured> values, Map<String, Measured> beneath) {
 
     public static Bindings of(Map<String, Measured> values) {
-        return new Bindings(Map.copyOf(values), Map.of());
+        return new Bindings(Collections.unmodifiableMap(new HashMap<>(values)), Map.of());
     }
 
     /** @throws IllegalStateException for an input nobody bound: a fault in the program, never in the readings */

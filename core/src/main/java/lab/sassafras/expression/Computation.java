@@ -95,7 +95,7 @@ public final class Computation {
      */
     public Estimate estimate() {
         double[] slopes = tape.derivatives(run, which);
-        List<Contribution> contributions = new ArrayList<>();
+        List<Contribution> contributions = new ArrayList<>(2 * slopes.length);
         Map<Shared, Double> shared = new LinkedHashMap<>();
         double fourthPowers = 0;
         for (int i = 0; i < slopes.length; i++) {

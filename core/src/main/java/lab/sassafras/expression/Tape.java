@@ -256,19 +256,19 @@ final class Tape {
         private final Map<String, Placed> inputs = new LinkedHashMap<>();
         private final Map<Named, Integer> named = new IdentityHashMap<>();
         private final List<Step> steps = new ArrayList<>();
-        private final List<Double> constants = new ArrayList<>();
+        private double[] constants = new double[64];
+        private int slots;
 
         private int slot(double constant) {
-            constants.add(constant);
-            return constants.size() - 1;
+            if (slots == constants.length) {
+                constants = Arrays.copyOf(constants, 2 * slots);
+            }
+            constants[slots] = constant;
+            return slots++;
         }
 
         double[] blank() {
-            double[] blank = new double[constants.size()];
-            for (int i = 0; i < blank.length; i++) {
-                blank[i] = constants.get(i);
-            }
-            return blank;
+            return Arrays.copyOf(constants, slots);
         }
 
         private int step(Op op, int left, int right, Object beside) {

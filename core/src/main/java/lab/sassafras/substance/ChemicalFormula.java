@@ -1,8 +1,10 @@
 package lab.sassafras.substance;
 
 import java.io.IOException;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lab.sassafras.measure.Refused;
@@ -24,6 +26,15 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     private static final Pattern CHARGED = Pattern.compile("(.+?)(?:\\^(\\d?)([+\\-−])|([+\\-−]))");
     private static final Pattern TWO_WAYS = Pattern.compile("[A-Z][a-z]?\\d+|.*\\D\\d{2,}");
     private static final int MOST = 1000;
+    private static final int KEPT = 500;
+    /** Formulas met lately: a class types the same few again and again. */
+    private static final Map<String, ChemicalFormula> MET = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, ChemicalFormula> eldest) {
+            return size() > KEPT;
+        }
+    });
+    private static final Map<String, Double> ATOMIC_WEIGHTS = new ConcurrentHashMap<>();
 
     /**
      * Reads a formula.
@@ -32,6 +43,15 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
      */
     public static ChemicalFormula read(String typed) {
         String text = typed == null ? "" : typed.strip();
+        ChemicalFormula known = MET.get(text);
+        if (known == null) {
+            known = parse(text);
+            MET.put(text, known);
+        }
+        return known;
+    }
+
+    private static ChemicalFormula parse(String text) {
         if (text.isEmpty()) {
             throw new Refused("Nothing was typed. Type a formula such as NaCl or CuSO4·5H2O.");
         }
@@ -53,7 +73,7 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
             int times = count(hydrate.group(1), text);
             new Group(text, hydrate.group(2)).read().forEach((element, n) -> atoms.merge(element, n * times, Integer::sum));
         }
-        return new ChemicalFormula(text, java.util.Collections.unmodifiableMap(atoms), ion ? charge(charged) : 0);
+        return new ChemicalFormula(text, Collections.unmodifiableMap(atoms), ion ? charge(charged) : 0);
     }
 
     private static int charge(Matcher charged) {
@@ -69,10 +89,11 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
 
     /** Molar mass (g/mol), from the standard atomic weights the Chemistry Development Kit carries. */
     public double molarMass() {
-        return atoms.entrySet().stream().mapToDouble(atom -> atom.getValue() * atomicWeight(atom.getKey())).sum();
+        return atoms.entrySet().stream().mapToDouble(atom -> atom.getValue()
+                * ATOMIC_WEIGHTS.computeIfAbsent(atom.getKey(), ChemicalFormula::naturalMass)).sum();
     }
 
-    private static double atomicWeight(String element) {
+    private static double naturalMass(String element) {
         try {
             return Isotopes.getInstance().getNaturalMass(new Element(element));
         } catch (IOException e) {

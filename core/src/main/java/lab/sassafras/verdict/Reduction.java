@@ -24,6 +24,7 @@ import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
 
 /**
@@ -71,6 +72,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
 
     public static Reduction of(Sheet sheet, Conventions conventions) {
         List<Finding> findings = new ArrayList<>(SheetFindings.of(sheet));
+        List<Finding> refusals = refusals(findings);
         List<Trial> trials = trials(sheet, conventions, findings);
         List<Sample> samples = samples(sheet, trials, findings);
         List<Solution> counted = counted(trials);
@@ -79,7 +81,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         }
         findings.sort(Comparator.comparing(Finding::grade));
         boolean result = samples.get(0).mean().isPresent();
-        List<Alternative> alternatives = result ? alternatives(sheet, conventions, trials, samples.get(0).mean()) : List.of();
+        List<Alternative> alternatives = result ? alternatives(sheet, conventions, refusals, trials, samples.get(0).mean()) : List.of();
         List<SuspectSize> suspects = counted.isEmpty() ? List.of() : SuspectSize.all(sheet, counted.get(0));
         return new Reduction(sheet, conventions, trials, samples, alternatives, suspects, List.copyOf(findings));
     }
@@ -150,9 +152,13 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         return new Trial(account, outcome.solution(), leftOut);
     }
 
+    private static List<Finding> refusals(List<Finding> findings) {
+        return findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE).toList();
+    }
+
     /** A refusal about one trial's slot is that trial's; one about a slot all trials draw on is everybody's. */
     private static boolean refused(Sheet sheet, int trial, List<Finding> findings) {
-        return findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE && !finding.about().isEmpty())
+        return !findings.isEmpty() && findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE && !finding.about().isEmpty())
                 .map(finding -> Address.read(finding.about())).anyMatch(address -> address.index() == trial
                         || sheet.experiment().group(address.group()).orElseThrow().cardinality() != Cardinality.PER_TRIAL);
     }
@@ -183,16 +189,17 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         return counted.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(counted));
     }
 
-    private static List<Alternative> alternatives(Sheet sheet, Conventions conventions, List<Trial> trials, Optional<TrialMean> inForce) {
+    private static List<Alternative> alternatives(Sheet sheet, Conventions conventions, List<Finding> refusals, List<Trial> trials,
+                                                  Optional<TrialMean> inForce) {
         List<Account> accounts = trials.stream().map(Trial::account).toList();
-        Quick quick = new Quick(sheet, conventions, sheet.bindings(), SheetFindings.refusals(sheet), accounts, inForce.map(TrialMean::estimate));
+        Quick quick = new Quick(sheet, conventions, sheet.bindings(), refusals, accounts, inForce.map(TrialMean::estimate));
         return conventions.alternatives(sheet.experiment().conventions()).map(each -> sheet.allows(each.question(), each.school())
                 ? quick.under(each) : new Alternative(each, Optional.empty(), sheet.experiment().unknown().unit())).toList();
     }
 
     /** The mean of the first sample alone, without verdict or alternatives. */
     static Optional<Estimate> meanUnder(Sheet sheet, Conventions conventions) {
-        Quick quick = new Quick(sheet, conventions, sheet.bindings(), SheetFindings.refusals(sheet), List.of(), Optional.empty());
+        Quick quick = new Quick(sheet, conventions, sheet.bindings(), refusals(SheetFindings.of(sheet)), List.of(), Optional.empty());
         return quick.mean(quick.accounts(conventions));
     }
 
@@ -212,17 +219,25 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         }
 
         private BenchUnit unit(List<Account> accounts) {
-            return accounts.stream().flatMap(each -> each.sought().stream()).findFirst().map(sought -> sought.unit())
-                    .orElse(sheet.experiment().unknown().unit());
+            for (Account each : accounts) {
+                Optional<Input> sought = each.sought();
+                if (sought.isPresent()) {
+                    return sought.get().unit();
+                }
+            }
+            return sheet.experiment().unknown().unit();
         }
 
         List<Account> accounts(Conventions schools) {
-            return sheet.experiment().accounts(sheet, schools).stream().filter(each -> sheet.firstOfSample(each.trial()) == 1
-                    && !sheet.setting().leftOut().contains(each.trial()) && !refused(sheet, each.trial(), refusals)).toList();
+            List<Account> all = new ArrayList<>(sheet.experiment().accounts(sheet, schools));
+            all.removeIf(each -> sheet.firstOfSample(each.trial()) != 1 || sheet.setting().leftOut().contains(each.trial())
+                    || refused(sheet, each.trial(), refusals));
+            return all;
         }
 
         Optional<Estimate> mean(List<Account> accounts) {
-            List<Estimate> found = accounts.stream().flatMap(each -> Solution.estimate(each, bindings).stream()).toList();
+            List<Estimate> found = new ArrayList<>();
+            accounts.forEach(each -> Solution.estimate(each, bindings).ifPresent(found::add));
             return found.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(found).estimate());
         }
     }
