@@ -2,7 +2,9 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Entry;
 import org.junit.jupiter.api.Test;
@@ -32,17 +34,18 @@ class PagesTest extends HouseTest {
                 "/shelf/vessels/" + cup.vesselId().orElseThrow(), "/import", "/nowhere");
     }
 
-    /** The width between has the same rules as the wide page, so there only the fit is looked at. */
+    /** The width between has the rules of the wide page, so there axe looks at one page of each kind, and the fit at all. */
     @ParameterizedTest
     @CsvSource({"1280, 800", "820, 1180", "390, 844"})
     void axeFindsNothingAndNothingSticksOut(int width, int height) {
         List<String> pages = pages().toList();
+        Set<String> kinds = new HashSet<>();
         Entry slug = imported("2-grey-slug.json");
         try (BenchBrowser browser = browser()) {
             browser.join(slug.period().id(), "Hawthorn").page().setViewportSize(width, height);
             for (String page : pages.subList(0, pages.size() - 1)) {
                 browser.open(page);
-                if (width != 820) {
+                if (kinds.add(page.replaceAll("[0-9a-f-]{36}|\\?.*", "")) || width != 820) {
                     assertThat(browser.axe()).as(page + " at " + width).isEmpty();
                 }
                 assertThat((Integer) browser.page().evaluate("() => document.documentElement.scrollWidth")).as(page)
