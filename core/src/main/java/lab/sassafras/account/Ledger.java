@@ -3,6 +3,7 @@ package lab.sassafras.account;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
@@ -61,8 +62,13 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         return new Ledger(trial, parties, unknown, fill, derived, amount, bounds, Optional.of(value), remarks);
     }
 
-    public Ledger remarking(List<Remark> more) {
-        return new Ledger(trial, parties, unknown, fill, derived, amount, bounds, answer, more);
+    public Ledger remarking(List<? extends Remark> more) {
+        return new Ledger(trial, parties, unknown, fill, derived, amount, bounds, answer, Stream.concat(remarks.stream(), more.stream()).toList());
+    }
+
+    /** Whether the school in force asks for a party these books cannot have. */
+    public boolean omits() {
+        return remarks.stream().anyMatch(Omission.class::isInstance);
     }
 
     /**

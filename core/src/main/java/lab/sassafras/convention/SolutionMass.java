@@ -3,6 +3,7 @@ package lab.sassafras.convention;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import lab.sassafras.account.Omission;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.expression.Expression;
@@ -43,6 +44,11 @@ public enum SolutionMass implements School {
                     Party.body(solid.key(), solid.label(), solid.mass(), heat.get(), solid.start(), mixture.end()))));
             return parties;
         }
+
+        @Override
+        public List<Omission> omissions(Mixture mixture) {
+            return mixture.solids().stream().filter(solid -> solid.specificHeat().isEmpty()).map(solid -> new Omission(solid.label())).toList();
+        }
     };
 
     private final Said said;
@@ -53,6 +59,11 @@ public enum SolutionMass implements School {
 
     /** What changes temperature, as parties. */
     public abstract List<Party> parties(Mixture mixture);
+
+    /** What should be a party and has no specific heat to be one. */
+    public List<Omission> omissions(Mixture mixture) {
+        return List.of();
+    }
 
     /** Solids counted with the first liquid, each liquid from its own start; one liquid is simply the solution. */
     private static List<Party> together(Mixture mixture, List<Portion> solids, Function<Expression, Expression> specificHeat) {

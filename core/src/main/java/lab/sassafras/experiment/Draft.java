@@ -11,6 +11,7 @@ import java.util.function.Supplier;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Ledger;
+import lab.sassafras.account.Omission;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Bath;
 import lab.sassafras.convention.CalorimeterTreatment;
@@ -48,6 +49,7 @@ public final class Draft {
     private final Map<String, Expression> drawnUp;
     private final List<Account.Missing> missing = new ArrayList<>();
     private final List<Finding> findings = new ArrayList<>();
+    private final List<Omission> omissions = new ArrayList<>();
 
     Draft(Sheet sheet, int trial, Conventions conventions) {
         this.sheet = sheet;
@@ -283,7 +285,9 @@ public final class Draft {
 
     /** What warms or cools of a solution, by the school in force. */
     public List<Party> solution(List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
-        return conventions.in(Question.SOLUTION).parties(new Mixture(liquids, solids, end, water(), () -> quantity(CommonPlaces.SOLUTION)));
+        Mixture mixture = new Mixture(liquids, solids, end, water(), () -> quantity(CommonPlaces.SOLUTION));
+        omissions.addAll(conventions.in(Question.SOLUTION).omissions(mixture));
+        return conventions.in(Question.SOLUTION).parties(mixture);
     }
 
     /** A solution in the calorimeter, with the calorimeter. */
@@ -406,8 +410,10 @@ public final class Draft {
 
     /** The finished books, or what is still missing. */
     public Account complete(Account drawnUp) {
-        return missing.isEmpty() && findings.isEmpty() ? drawnUp
-                : new Account.Incomplete(trial, missing.stream().distinct().toList(), findings.stream().distinct().toList());
+        if (missing.isEmpty() && findings.isEmpty()) {
+            return drawnUp instanceof Ledger ledger && !omissions.isEmpty() ? ledger.remarking(omissions) : drawnUp;
+        }
+        return new Account.Incomplete(trial, missing.stream().distinct().toList(), findings.stream().distinct().toList());
     }
 
     /** Plain books over some parties. */

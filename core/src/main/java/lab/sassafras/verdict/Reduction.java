@@ -6,9 +6,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.HeatLine;
+import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Solution;
 import lab.sassafras.account.TrialMean;
 import lab.sassafras.calibration.FillCheck;
@@ -135,20 +137,28 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
 
     private static List<Trial> trials(Sheet sheet, Conventions conventions, List<Finding> findings) {
         Bindings bindings = sheet.bindings();
-        return sheet.experiment().accounts(sheet, conventions).stream()
-                .map(account -> trial(sheet, account, bindings, findings)).toList();
+        Map<Finding, List<Integer>> said = new LinkedHashMap<>();
+        List<Trial> trials = sheet.experiment().accounts(sheet, conventions).stream()
+                .map(account -> trial(sheet, account, bindings, findings, said)).toList();
+        said.forEach((finding, numbers) -> findings.add(finding.about().isEmpty() && numbers.size() < trials.size()
+                ? new Finding(finding.grade(), finding.code(), prefix(numbers) + finding.message(), finding.about()) : finding));
+        return trials;
     }
 
-    private static Trial trial(Sheet sheet, Account account, Bindings bindings, List<Finding> findings) {
+    private static String prefix(List<Integer> trials) {
+        return trials.stream().map(String::valueOf).collect(Collectors.joining(", ", trials.size() == 1 ? "Trial " : "Trials ", ": "));
+    }
+
+    /** @param said takes what was found, with the numbers of the trials it was found of */
+    private static Trial trial(Sheet sheet, Account account, Bindings bindings, List<Finding> findings, Map<Finding, List<Integer>> said) {
         boolean leftOut = sheet.setting().leftOut().contains(account.trial());
         if (refused(sheet, account.trial(), findings)) {
             return new Trial(account, Optional.empty(), leftOut);
         }
         Solution.Outcome outcome = Solution.of(account, bindings);
-        outcome.findings().stream().filter(finding -> !leftOut)
-                .map(finding -> sheet.trials() > 1 && finding.about().isEmpty() ? new Finding(finding.grade(), finding.code(),
-                        "Trial " + account.trial() + ": " + finding.message(), finding.about()) : finding)
-                .filter(finding -> !findings.contains(finding)).forEach(findings::add);
+        if (!leftOut) {
+            outcome.findings().forEach(finding -> said.computeIfAbsent(finding, any -> new ArrayList<>()).add(account.trial()));
+        }
         return new Trial(account, outcome.solution(), leftOut);
     }
 
@@ -211,7 +221,12 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
                 return new Alternative(alternative, known, unit(inForce));
             }
             List<Account> accounts = accounts(alternative.conventions());
-            return new Alternative(alternative, mean(accounts), unit(accounts));
+            boolean told = omits(inForce) || !omits(accounts);
+            return new Alternative(alternative, told ? mean(accounts) : Optional.empty(), unit(accounts));
+        }
+
+        private static boolean omits(List<Account> accounts) {
+            return accounts.stream().anyMatch(each -> each instanceof Ledger ledger && ledger.omits());
         }
 
         private School inForceSchool(Conventions.Alternative alternative) {

@@ -71,34 +71,30 @@ class SheetTest {
 
     @Test
     void trialsAreWorkedEachFromTheirOwnReadings() {
-        BenchSheet two = BenchSheet.of("specific-heat-of-solid", 2);
-        for (int trial = 1; trial <= 2; trial++) {
-            two.mass("sample[" + trial + "]/mass", "10.00").says("sample[" + trial + "]/bath", "boiling")
-                    .temperature("sample[" + trial + "]/start", "100.0").mass("water[" + trial + "]/mass", "100.00")
-                    .temperature("water[" + trial + "]/start", "20.0").temperature("mixed[" + trial + "]/final", trial == 1 ? "20.7" : "20.8");
-        }
-        Reduction reduction = two.reduced();
-        // 418.4 · 0.7 ÷ 793 = 0.36933 and 418.4 · 0.8 ÷ 792 = 0.42263
-        assertThat(reduction.mean().orElseThrow().values().get(0)).isCloseTo(0.36933, within(1e-5));
-        assertThat(reduction.mean().orElseThrow().values().get(1)).isCloseTo(0.42263, within(1e-5));
-        Sheet second = two.sheet().with(trials(2, Set.of(1)));
-        assertThat(Reduction.of(second, Conventions.standard()).mean().orElseThrow().estimate().value()).isCloseTo(0.42263, within(1e-5));
-        assertThat(Reduction.of(second, Conventions.standard()).trials().get(0).leftOut()).isTrue();
-    }
-
-    /** A balance that comes out negative in one trial gives no number there and leaves the other alone. */
-    @Test
-    void aFaultInOneTrialStaysThere() {
-        BenchSheet two = BenchSheet.of("specific-heat-of-solid", 2);
-        for (int trial = 1; trial <= 2; trial++) {
-            two.mass("sample[" + trial + "]/mass", "10.00").says("sample[" + trial + "]/bath", "boiling")
-                    .temperature("sample[" + trial + "]/start", "100.0").mass("water[" + trial + "]/mass", "100.00")
-                    .temperature("water[" + trial + "]/start", "20.0").temperature("mixed[" + trial + "]/final", trial == 1 ? "20.0" : "20.7");
-        }
-        Reduction reduction = two.temperature("sample[1]/start", "20.0").reduced();
+        Reduction reduction = hotInCold("20.0", "20.7").temperature("sample[1]/start", "20.0").reduced();
         assertThat(reduction.findings()).filteredOn(each -> each.grade() == Finding.Grade.REFUSE).singleElement()
                 .satisfies(each -> assertThat(each.message()).startsWith("Trial 1: "));
         assertThat(reduction.mean().orElseThrow().values()).hasSize(1);
+    }
+
+    @Test
+    void whatHoldsForEveryTrialIsSaidOnce() {
+        assertThat(outside(hotInCold("19.0", "19.0"))).singleElement().satisfies(each -> assertThat(each).startsWith("The final temperature"));
+        assertThat(outside(hotInCold("20.7", "19.0"))).singleElement().satisfies(each -> assertThat(each).startsWith("Trial 2: "));
+    }
+
+    private static List<String> outside(BenchSheet sheet) {
+        return sheet.reduced().findings().stream().filter(each -> each.code().equals("account.final-outside-starts")).map(Finding::message).toList();
+    }
+
+    private static BenchSheet hotInCold(String... finals) {
+        BenchSheet trials = BenchSheet.of("specific-heat-of-solid", finals.length);
+        for (int trial = 1; trial <= finals.length; trial++) {
+            trials.mass("sample[" + trial + "]/mass", "10.00").says("sample[" + trial + "]/bath", "boiling")
+                    .temperature("sample[" + trial + "]/start", "100.0").mass("water[" + trial + "]/mass", "100.00")
+                    .temperature("water[" + trial + "]/start", "20.0").temperature("mixed[" + trial + "]/final", finals[trial - 1]);
+        }
+        return trials;
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
+import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Working;
 import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Conventions;
@@ -64,6 +65,29 @@ class DissolvingTest {
         Reduction alone = salt("KCl", "5.00", "22.0", "19.4", "all").reduced(Conventions.of(Map.of("solution", "water")));
         assertThat(solution(alone).estimate().value() / solution(whole).estimate().value()).isCloseTo(100.0 / 105, within(1e-12));
         assertThat(whole.alternatives()).extracting(each -> each.alternative().school().key()).contains("water");
+    }
+
+    /** The shelf has a specific heat for rock salt and none for potassium nitrate. */
+    @Test
+    void aSolidOfUnknownSpecificHeatIsNoPartyOfItsOwnAndThatIsSaid() {
+        Reduction rockSalt = salt("NaCl", "5.00", "22.0", "19.4", "all").reduced();
+        Reduction saltpetre = salt("KNO3", "5.00", "22.0", "19.4", "all").reduced();
+        assertThat(underOwnParties(rockSalt)).isPresent();
+        assertThat(underOwnParties(saltpetre)).isEmpty();
+
+        Conventions own = Conventions.of(Map.of("solution", "parties"));
+        assertThat(salt("NaCl", "5.00", "22.0", "19.4", "all").reduced(own).findings()).extracting(Finding::code).doesNotContain("party.omitted");
+        Reduction inForce = salt("KNO3", "5.00", "22.0", "19.4", "all").reduced(own);
+        assertThat(inForce.findings()).filteredOn(each -> each.code().equals("party.omitted")).singleElement()
+                .satisfies(each -> assertThat(each.message()).contains("no specific heat for the solid", "left out"));
+        assertThat(inForce.mean()).isPresent();
+        assertThat(inForce.alternatives()).filteredOn(each -> each.alternative().school().key().equals("4.18")).singleElement()
+                .satisfies(each -> assertThat(each.estimate()).isPresent());
+    }
+
+    private static Optional<Estimate> underOwnParties(Reduction reduction) {
+        return reduction.alternatives().stream().filter(each -> each.alternative().school().key().equals("parties")).findFirst()
+                .flatMap(Reduction.Alternative::estimate);
     }
 
     @Test
