@@ -69,6 +69,13 @@ class HowMuchTest {
         assertThat(value(ice("10.00", "1.0", "300.00", "-20.0").reduced())).isCloseTo(-(300 * 2.09 * 20 - 41.84 - 3340) / (310 * 2.09), within(1e-9));
     }
 
+    /** The cup, 5 J/°C, goes along from 1 °C to the end: −(12 540 − 41.84 − 3340 − 5) ÷ (310 · 2.09 + 5) = −14.02 °C. */
+    @Test
+    void theCupCoolsBelowFreezingWithWhatItHolds() {
+        assertThat(value(ice("10.00", "1.0", "300.00", "-20.0").constant(5, 0.5, 100).reduced()))
+                .isCloseTo(-(300 * 2.09 * 20 - 41.84 - 3340 - 5) / (310 * 2.09 + 5), within(1e-9));
+    }
+
     /** Whatever the numbers, the end lies between the starts and the heats, recomputed here, sum to zero. */
     @ParameterizedTest
     @CsvSource({"50, 40, 20, -5", "50, 40, 200, -5", "300, 5, 10, -18", "20, 2, 400, -18", "100, 0.5, 0.5, 0", "80, 60, 80, -10", "5, 10, 500, -30"})

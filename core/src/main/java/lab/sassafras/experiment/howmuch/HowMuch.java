@@ -7,6 +7,7 @@ import lab.sassafras.account.Cases;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Party;
+import lab.sassafras.convention.Contents;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
@@ -26,6 +27,7 @@ public final class HowMuch extends LedgerExperiment {
 
     private static final Expression FREEZES = new Expression.Constant(0, "0", BenchUnit.DEGREES_CELSIUS);
     private static final Expression NOTHING = new Expression.Constant(0, "0", BenchUnit.GRAMS);
+    private static final Expression NO_HEAT = new Expression.Constant(0, "0", BenchUnit.JOULES_PER_GRAM_DEGREE);
     private static final double WARMEST = 99;
     private static final double COLDEST = -60;
     /** Keeps the exact ends of a case inside it. */
@@ -140,7 +142,14 @@ public final class HowMuch extends LedgerExperiment {
                     "With these numbers the ice can neither melt nor freeze the water. Check the starting temperatures."));
             List<Party> parties = new ArrayList<>(List.of(Party.body("added", "ice", added, iceHeat(), start, end), freezing));
             parties.addAll(draft.waterInCalorimeter(water, waterStart, FREEZES));
+            draft.withCalorimeter(new Contents(List.of(), water, NO_HEAT, FREEZES, FREEZES, end)).forEach(vessel -> parties.add(below(vessel)));
             return draft.ledger(parties, sought).between(COLDEST, 0);
+        }
+
+        /** The vessel's way from the freezing point on; what it held has a line of its own. */
+        private Party below(Party vessel) {
+            String label = vessel.label() + " below freezing";
+            return new Party("below", label, vessel.heat().body().named(new Symbol("q", label), BenchUnit.JOULES), vessel.start(), vessel.end(), List.of());
         }
 
         private Ledger books(List<Party> given, Expression from, Expression to, Input sought) {
