@@ -1,11 +1,33 @@
 package lab.sassafras.experiment;
 
+import java.util.Optional;
+
 /**
- * A way this experiment is known to go wrong, as a change of one input. Its words stand under {@code suspect.key}.
+ * A way this experiment is known to go wrong, as a change of one input. Its words stand under {@code suspect.key} and leave
+ * the size to it.
  *
  * @param key   its name
  * @param path  the slot that would be wrong
  * @param error true value less recorded value, of a plausible size (bench unit)
+ * @param from  where it depends on which way the run went: the slot from whose reading the true value lies so much further
+ *              away than the recorded one (nearer, where negative)
  */
-public record Suspect(String key, String path, double error) {
+public record Suspect(String key, String path, double error, Optional<String> from) {
+
+    /** An error that has the same sign in every run. */
+    public Suspect(String key, String path, double error) {
+        this(key, path, error, Optional.empty());
+    }
+
+    /** An error that pushes away from another reading, or towards it where negative. */
+    public static Suspect from(String other, String key, String path, double error) {
+        return new Suspect(key, path, error, Optional.of(other));
+    }
+
+    /** True value less recorded value in a trial (bench unit). */
+    public double error(Sheet sheet, int trial) {
+        Optional<Line> here = sheet.plain(path, trial);
+        Optional<Line> there = from.flatMap(other -> sheet.plain(other, trial));
+        return here.isPresent() && there.isPresent() && here.get().value() < there.get().value() ? -error : error;
+    }
 }

@@ -1,5 +1,6 @@
 package lab.sassafras.verdict;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Solution;
@@ -14,16 +15,22 @@ import lab.sassafras.expression.Expression.Input;
  * @param suspect the error
  * @param words   in words
  * @param unit    symbol of the error's unit
+ * @param error   true value less recorded value here (that unit)
  * @param change  the result corrected for the error, less the result as it stands (unit of the result)
  */
-public record SuspectSize(Suspect suspect, String words, String unit, double change) {
+public record SuspectSize(Suspect suspect, String words, String unit, double error, double change) {
 
     /** Every suspect whose input enters this solution. */
     static List<SuspectSize> all(Sheet sheet, Solution solution) {
         Computation result = new Computation(solution.result(), solution.bindings());
-        return sheet.experiment().suspects().stream().flatMap(suspect -> input(result.inputs(), suspect).stream().map(input -> new SuspectSize(suspect,
-                sheet.experiment().words().get("suspect." + suspect.key()), input.unit().symbol(),
-                result.shifted(input, suspect.error()) - result.value()))).toList();
+        List<SuspectSize> sizes = new ArrayList<>();
+        for (Suspect suspect : sheet.experiment().suspects()) {
+            double error = suspect.error(sheet, solution.account().trial());
+            input(result.inputs(), suspect).ifPresent(input -> sizes.add(new SuspectSize(suspect,
+                    sheet.experiment().words().get("suspect." + suspect.key()), input.unit().symbol(), error,
+                    result.shifted(input, error) - result.value())));
+        }
+        return sizes;
     }
 
     /** The recorded reading a suspect would change: the first input that stands in its slot. */

@@ -67,7 +67,7 @@ final class VesselPlausibility {
     private String explanation(Calorimeter.Kind kind) {
         return SuspectSize.all(sheet, trial).stream().filter(size -> size.change() < 0).findFirst().map(size -> {
             Input input = SuspectSize.input(trial, size.suspect()).orElseThrow();
-            double perUnit = size.change() / size.suspect().error();
+            double perUnit = size.change() / size.error();
             double needed = (kind.typical() - constant.value()) / perUnit;
             return "If " + size.words() + ", " + figures.significant(Math.abs(needed), 2) + " " + input.unit().symbol()
                     + " would explain it: each " + input.unit().symbol() + " lost that way adds "

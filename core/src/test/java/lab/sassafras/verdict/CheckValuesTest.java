@@ -62,6 +62,26 @@ class CheckValuesTest {
         assertThat(trial.estimate().uncertainty()).isCloseTo(0.02165, within(0.00002));
     }
 
+    /**
+     * A solid that met the air on its way, or a reading before the turn, hides heat whichever way it went. Hot: 10 g, 98 for
+     * 100 °C, 100 g from 20 to 20.7: c = 292.88 ÷ 773 for ÷ 793. Ice-cold, 20 to 19.2: 334.72 ÷ (10 · 17.2) for ÷ (10 · 19.2).
+     */
+    @Test
+    void aSuspectedErrorPushesTheWayTheRunWent() {
+        Reduction hot = BenchSheet.copper().reduced();
+        Reduction cold = BenchSheet.of("specific-heat-of-solid").mass("sample[1]/mass", "10.00").says("sample[1]/bath", "ice")
+                .temperature("sample[1]/start", "0.0").mass("water[1]/mass", "100.00").temperature("water[1]/start", "20.0")
+                .temperature("mixed[1]/final", "19.2").reduced();
+        assertThat(suspected(hot, "cooled-in-transit")).isCloseTo(292.88 / 773 - 292.88 / 793, within(1e-9));
+        assertThat(suspected(cold, "cooled-in-transit")).isCloseTo(334.72 / 172 - 334.72 / 192, within(1e-9));
+        assertThat(suspected(hot, "final-too-early")).isCloseTo(418.4 * 0.9 / 791 - 292.88 / 793, within(1e-9));
+        assertThat(suspected(cold, "final-too-early")).isCloseTo(418.4 * 1.0 / 190 - 334.72 / 192, within(1e-9));
+    }
+
+    static double suspected(Reduction reduction, String key) {
+        return reduction.suspects().stream().filter(each -> each.suspect().key().equals(key)).findFirst().orElseThrow().change();
+    }
+
     @Test
     void seenColourAndMagnetSpeakAgainstCandidatesThatTheNumberAllows() {
         List<Candidate> candidates = BenchSheet.copper().says("seen[1]/colour", "reddish")

@@ -58,6 +58,13 @@ class DissolvingTest {
         assertThat(written(solution(reduction)).text()).contains("kJ/mol, given off", "= −4351");
     }
 
+    /** 0.2 °C leaked: 105 · 4.184 · 0.2 ÷ 0.06707 mol = 1.310 kJ/mol more taken up; 104 · 4.184 · 0.2 ÷ 0.1000 = 0.870 more given off. */
+    @Test
+    void aLeakHidesHeatWhicheverWayItWent() {
+        assertThat(CheckValuesTest.suspected(salt("KCl", "5.00", "22.0", "19.4", "all").reduced(), "leaked")).isCloseTo(1.310, within(0.001));
+        assertThat(CheckValuesTest.suspected(salt("NaOH", "4.00", "21.0", "31.0", "all").reduced(), "leaked")).isCloseTo(-0.870, within(0.001));
+    }
+
     /** The school: with the water alone q is 100/105 of the whole solution's. */
     @Test
     void whichMassWarmsIsAQuestionOfSchool() {

@@ -296,7 +296,7 @@ public final class ResultView {
     public List<SuspectLine> suspects() {
         double u = estimate().map(Estimate::uncertainty).orElse(0.0);
         return reduction.suspects().stream().map(each -> new SuspectLine(each.words(),
-                figures.significant(Math.abs(each.suspect().error()), 1) + " " + each.unit(),
+                figures.significant(Math.abs(each.error()), 1) + " " + each.unit(),
                 presentation.change(each.change(), u, reduction.unit()))).toList();
     }
 

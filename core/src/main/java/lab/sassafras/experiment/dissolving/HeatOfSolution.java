@@ -62,7 +62,7 @@ public final class HeatOfSolution extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("stuck", "solid/mass", -0.1), new Suspect("leaked", "solution/final", 0.2),
+        return List.of(new Suspect("stuck", "solid/mass", -0.1), Suspect.from("water/start", "leaked", "solution/final", 0.2),
                 new Suspect("drops-left-behind", "water/mass", -0.5));
     }
 

@@ -72,7 +72,7 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
     @Override
     public List<Suspect> suspects() {
         return List.of(new Suspect("current-drifted", "heater/current", -0.05), new Suspect("switched-late", "heater/time", -3),
-                new Suspect("stuck", "standard/mass", -0.05), new Suspect("lost-to-room", "mixed/final", 0.2));
+                new Suspect("stuck", "standard/mass", -0.05), Suspect.from("water/start", "lost-to-room", "mixed/final", 0.2));
     }
 
     @Override

@@ -54,7 +54,8 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("cooled-in-transit", "solid/start", -2), new Suspect("final-too-early", "mixed/final", 0.2),
+        return List.of(Suspect.from("mixed/final", "cooled-in-transit", "solid/start", -2),
+                Suspect.from("liquid/start", "final-too-early", "mixed/final", 0.2),
                 new Suspect("evaporated", "liquid/mass", -1));
     }
 

@@ -62,7 +62,7 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("lost-while-slow", "mixed/final", 1), new Suspect("oxide", "added/mass", -0.1),
+        return List.of(Suspect.from("poured/start", "lost-while-slow", "mixed/final", 1), new Suspect("oxide", "added/mass", -0.1),
                 new Suspect("drops-left-behind", "poured/amount", -0.5));
     }
 

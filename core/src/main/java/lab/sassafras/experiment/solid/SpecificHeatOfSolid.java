@@ -59,8 +59,9 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("cooled-in-transit", "sample/start", -2), new Suspect("not-through", "sample/start", -5),
-                new Suspect("final-too-early", "mixed/final", 0.2), new Suspect("water-splashed", "water/mass", -1));
+        return List.of(Suspect.from("mixed/final", "cooled-in-transit", "sample/start", -2),
+                Suspect.from("water/start", "not-through", "sample/start", -5), Suspect.from("water/start", "final-too-early", "mixed/final", 0.2),
+                new Suspect("water-splashed", "water/mass", -1));
     }
 
     @Override
