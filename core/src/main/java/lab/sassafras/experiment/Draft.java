@@ -443,7 +443,6 @@ public final class Draft {
     }
 
     private Address address(String path) {
-        Address any = Address.of(path, 1);
-        return Address.of(path, sheet.index(group(any.group()), trial));
+        return sheet.address(path, trial);
     }
 }

@@ -138,15 +138,16 @@ public final class Sheet {
 
     /** What was chosen, typed or named in a slot, as it holds for a trial. */
     public Optional<String> stated(String path, int trial) {
-        return stated(here(path, trial));
+        return stated(address(path, trial));
     }
 
     /** The number that counts in a slot, as it holds for a trial. */
     public Optional<Line> plain(String path, int trial) {
-        return plain(here(path, trial));
+        return plain(address(path, trial));
     }
 
-    private Address here(String path, int trial) {
+    /** Where a slot stands for a trial. */
+    public Address address(String path, int trial) {
         Address any = Address.of(path, 1);
         return experiment.group(any.group()).map(group -> Address.of(path, index(group, trial))).orElse(any);
     }

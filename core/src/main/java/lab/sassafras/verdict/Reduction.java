@@ -84,7 +84,11 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         findings.sort(Comparator.comparing(Finding::grade));
         boolean result = samples.get(0).mean().isPresent();
         List<Alternative> alternatives = result ? alternatives(sheet, conventions, refusals, trials, samples.get(0).mean()) : List.of();
-        List<SuspectSize> suspects = counted.isEmpty() ? List.of() : SuspectSize.all(sheet, counted.get(0));
+        List<SuspectSize> suspects = new ArrayList<>();
+        counted.stream().limit(1).forEach(first -> {
+            suspects.addAll(SuspectSize.read(sheet, first));
+            suspects.addAll(SuspectSize.leftOut(sheet, conventions, first));
+        });
         return new Reduction(sheet, conventions, trials, samples, alternatives, suspects, List.copyOf(findings));
     }
 

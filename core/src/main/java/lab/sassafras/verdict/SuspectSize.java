@@ -3,8 +3,14 @@ package lab.sassafras.verdict;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import lab.sassafras.account.Solution;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Line;
+import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Expression.Input;
@@ -20,17 +26,45 @@ import lab.sassafras.expression.Expression.Input;
  */
 public record SuspectSize(Suspect suspect, String words, String unit, double error, double change) {
 
-    /** Every suspect whose input enters this solution. */
-    static List<SuspectSize> all(Sheet sheet, Solution solution) {
+    /** Every suspect whose reading enters this solution. */
+    static List<SuspectSize> read(Sheet sheet, Solution solution) {
         Computation result = new Computation(solution.result(), solution.bindings());
         List<SuspectSize> sizes = new ArrayList<>();
         for (Suspect suspect : sheet.experiment().suspects()) {
-            double error = suspect.error(sheet, solution.account().trial());
-            input(result.inputs(), suspect).ifPresent(input -> sizes.add(new SuspectSize(suspect,
-                    sheet.experiment().words().get("suspect." + suspect.key()), input.unit().symbol(), error,
-                    result.shifted(input, error) - result.value())));
+            Optional<Input> input = input(result.inputs(), suspect);
+            if (input.isPresent() && !slot(sheet, suspect).optional()) {
+                double error = suspect.error(sheet, solution.account().trial());
+                sizes.add(new SuspectSize(suspect, words(sheet, suspect), input.get().unit().symbol(), error,
+                        result.shifted(input.get(), error) - result.value()));
+            }
         }
         return sizes;
+    }
+
+    /** Every suspect whose quantity may be left out and was: what it would have done. */
+    static List<SuspectSize> leftOut(Sheet sheet, Conventions conventions, Solution solution) {
+        int trial = solution.account().trial();
+        List<SuspectSize> sizes = new ArrayList<>();
+        for (Suspect suspect : sheet.experiment().suspects()) {
+            Address address = sheet.address(suspect.path(), trial);
+            Slot.Quantity slot = slot(sheet, suspect);
+            if (slot.optional() && !sheet.filled(address)) {
+                Sheet with = sheet.with(new Line(address, Role.READ, "", suspect.error(), -1, Optional.of(slot.unit()), Optional.empty(),
+                        OptionalDouble.of(0), ""));
+                Solution.estimate(with.experiment().accounts(with, conventions).get(trial - 1), with.bindings()).ifPresent(corrected ->
+                        sizes.add(new SuspectSize(suspect, words(sheet, suspect), slot.unit().symbol(), suspect.error(),
+                                corrected.value() - solution.estimate().value())));
+            }
+        }
+        return sizes;
+    }
+
+    private static Slot.Quantity slot(Sheet sheet, Suspect suspect) {
+        return (Slot.Quantity) sheet.experiment().slot(suspect.path()).orElseThrow();
+    }
+
+    private static String words(Sheet sheet, Suspect suspect) {
+        return sheet.experiment().words().get("suspect." + suspect.key());
     }
 
     /** The recorded reading a suspect would change: the first input that stands in its slot. */

@@ -65,7 +65,7 @@ final class VesselPlausibility {
 
     /** The first suspect that pushes the right way, and how large it would have to be. */
     private String explanation(Calorimeter.Kind kind) {
-        return SuspectSize.all(sheet, trial).stream().filter(size -> size.change() < 0).findFirst().map(size -> {
+        return SuspectSize.read(sheet, trial).stream().filter(size -> size.change() < 0).findFirst().map(size -> {
             Input input = SuspectSize.input(trial, size.suspect()).orElseThrow();
             double perUnit = size.change() / size.error();
             double needed = (kind.typical() - constant.value()) / perUnit;

@@ -36,7 +36,7 @@ class DeclarationsTest {
         }));
         experiment.suspects().forEach(suspect -> {
             assertThat(words.get("suspect." + suspect.key())).isNotBlank();
-            assertThat(experiment.slot(suspect.path())).isPresent();
+            assertThat(experiment.slot(suspect.path()).orElseThrow()).isInstanceOf(Slot.Quantity.class);
             suspect.from().ifPresent(other -> assertThat(experiment.slot(other)).isPresent());
         });
         assertThat(experiment.procedure()).allSatisfy(step -> assertThat(experiment.slot(step.path())).isPresent());

@@ -78,6 +78,25 @@ class CheckValuesTest {
         assertThat(suspected(cold, "final-too-early")).isCloseTo(418.4 * 1.0 / 190 - 334.72 / 192, within(1e-9));
     }
 
+    /**
+     * A gram of water from the bath, weighed by nobody: 70 g from 100 °C into 100 g, 20 to 25 °C: (418.4 · 5 − 4.184 · 75) ÷ (70 · 75)
+     * for 418.4 · 5 ÷ (70 · 75). Once it is weighed it is a party, and no longer a suspicion.
+     */
+    @Test
+    void waterThatClungToTheSolidIsSupposedUntilItIsWeighed() {
+        Reduction unweighed = slug().reduced();
+        assertThat(suspected(unweighed, "carried")).isCloseTo(-4.184 / 70, within(1e-9));
+        Reduction weighed = slug().mass("sample[1]/carried", "1.00").reduced();
+        assertThat(weighed.mean().orElseThrow().estimate().value() - unweighed.mean().orElseThrow().estimate().value()).isCloseTo(-4.184 / 70, within(1e-9));
+        assertThat(weighed.suspects()).extracting(each -> each.suspect().key()).contains("not-through").doesNotContain("carried");
+    }
+
+    private static BenchSheet slug() {
+        return BenchSheet.of("specific-heat-of-solid").mass("sample[1]/mass", "70.00").says("sample[1]/bath", "boiling")
+                .temperature("sample[1]/start", "100.0").mass("water[1]/mass", "100.00").temperature("water[1]/start", "20.0")
+                .temperature("mixed[1]/final", "25.0");
+    }
+
     static double suspected(Reduction reduction, String key) {
         return reduction.suspects().stream().filter(each -> each.suspect().key().equals(key)).findFirst().orElseThrow().change();
     }

@@ -61,7 +61,7 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
     public List<Suspect> suspects() {
         return List.of(Suspect.from("mixed/final", "cooled-in-transit", "sample/start", -2),
                 Suspect.from("water/start", "not-through", "sample/start", -5), Suspect.from("water/start", "final-too-early", "mixed/final", 0.2),
-                new Suspect("water-splashed", "water/mass", -1));
+                new Suspect("water-splashed", "water/mass", -1), new Suspect("carried", "sample/carried", 1));
     }
 
     @Override
