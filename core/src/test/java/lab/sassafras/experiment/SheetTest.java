@@ -71,6 +71,19 @@ class SheetTest {
 
     @Test
     void trialsAreWorkedEachFromTheirOwnReadings() {
+        BenchSheet two = hotInCold("20.7", "20.8");
+        Reduction reduction = two.reduced();
+        // 418.4 · 0.7 ÷ 793 = 0.36933 and 418.4 · 0.8 ÷ 792 = 0.42263
+        assertThat(reduction.mean().orElseThrow().values().get(0)).isCloseTo(0.36933, within(1e-5));
+        assertThat(reduction.mean().orElseThrow().values().get(1)).isCloseTo(0.42263, within(1e-5));
+        Sheet second = two.sheet().with(trials(2, Set.of(1)));
+        assertThat(Reduction.of(second, Conventions.standard()).mean().orElseThrow().estimate().value()).isCloseTo(0.42263, within(1e-5));
+        assertThat(Reduction.of(second, Conventions.standard()).trials().get(0).leftOut()).isTrue();
+    }
+
+    /** A balance that comes out negative in one trial gives no number there and leaves the other alone. */
+    @Test
+    void aFaultInOneTrialStaysThere() {
         Reduction reduction = hotInCold("20.0", "20.7").temperature("sample[1]/start", "20.0").reduced();
         assertThat(reduction.findings()).filteredOn(each -> each.grade() == Finding.Grade.REFUSE).singleElement()
                 .satisfies(each -> assertThat(each.message()).startsWith("Trial 1: "));
