@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 /** Which school is in force for each question. Immutable; a question not mentioned is settled the standard way. */
 public final class Conventions {
 
-    private static final Conventions STANDARD = new Conventions(new HashMap<>());
+    private static final Conventions STANDARD = new Conventions(Map.of());
 
     /** By the question's key; not changed once these stand. */
     private final Map<String, School> chosen;
@@ -38,7 +38,7 @@ public final class Conventions {
                 .map(each -> each.getKey() + ": " + each.getValue()).findFirst();
     }
 
-    /** The school in force. */
+    /** The school in force. Only a question's own schools are put under its key. */
     @SuppressWarnings("unchecked")
     public <S extends School> S in(Question<S> question) {
         School school = chosen.get(question.key());

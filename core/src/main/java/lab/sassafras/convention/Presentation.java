@@ -1,5 +1,7 @@
 package lab.sassafras.convention;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.function.Function;
@@ -15,6 +17,7 @@ import lab.sassafras.expression.Symbol;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.substance.Reference;
 
 /** How the numbers of an entry are written: the questions of writing, settled. */
 public record Presentation(Conventions conventions, Figures figures) {
@@ -66,6 +69,15 @@ public record Presentation(Conventions conventions, Figures figures) {
     /** An uncertainty beside a value rounded by its figures: to the same place, and never to nothing. */
     private String besideFigures(double uncertainty, int decimals) {
         return uncertainty < 0.5 * Math.pow(10, -decimals) ? figures.significant(uncertainty, 1) : figures.fixed(uncertainty, decimals);
+    }
+
+    /** A reference value in the unit shown, as far as it is known, its sign printed where it has one. */
+    public String written(Reference reference) {
+        BenchUnit shown = unit(reference.unit());
+        double size = factor(reference.unit(), shown);
+        double value = reference.value() * size;
+        String known = figures.plain(new BigDecimal(value).setScale(Figures.decimalsFor(reference.uncertainty() * size), RoundingMode.HALF_UP).doubleValue());
+        return (value > 0 && reference.unit().dimension().directed() ? "+" : "") + known + " " + shown.symbol();
     }
 
     /** A difference of two results, to the places of the uncertainty given, its sign printed. */

@@ -3,8 +3,8 @@ package lab.sassafras.experiment;
 import java.util.Optional;
 
 /**
- * A way this experiment is known to go wrong, as a change of one input; one that may be left out and was counts as zero. Its words stand under {@code suspect.key} and leave
- * the size to it.
+ * A way this experiment is known to go wrong, as a change of one input; one that may be left out and was counts as zero. Its
+ * words stand under {@code suspect.key} and leave the size to it.
  *
  * @param key   its name
  * @param path  the slot that would be wrong

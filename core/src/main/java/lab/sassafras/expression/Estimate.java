@@ -48,6 +48,11 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
         return Double.isFinite(value) && Double.isFinite(uncertainty);
     }
 
+    /** How far a value lies from another, in per cent of the other: positive where it is the larger in size. */
+    public static double percent(double of, double value) {
+        return 100 * (value - of) / of;
+    }
+
     /** Part of the uncertainty that is not shared with anything else (bench unit). */
     public double ownUncertainty() {
         return Math.sqrt(contributions.stream().filter(each -> each.source() == null)

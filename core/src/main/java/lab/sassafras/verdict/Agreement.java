@@ -14,7 +14,7 @@ public record Agreement(Reference reference, double percentError, double distanc
 
     static Agreement of(Estimate result, Reference reference) {
         double difference = result.value() - reference.value();
-        return new Agreement(reference, 100 * difference / reference.value(),
+        return new Agreement(reference, Estimate.percent(reference.value(), result.value()),
                 Math.abs(difference) / Math.hypot(result.uncertainty(), reference.uncertainty()));
     }
 

@@ -28,6 +28,7 @@ import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
 
 /**
  * An entry worked out: every trial, the mean of each sample, what each other school would give, and the verdict. Derived
@@ -72,6 +73,26 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
     public record Alternative(Conventions.Alternative alternative, Optional<Estimate> estimate, BenchUnit unit) {
     }
 
+    /** Whether another school gives the same number, to one part in twenty thousand. */
+    public boolean same(Alternative other) {
+        return pair(other).filter(two -> Math.abs(two.get(1) - two.get(0)) <= Math.abs(two.get(0)) / 20_000).isPresent();
+    }
+
+    /**
+     * How far the result under another school lies from the one in force (%); empty where the two cannot be compared, and for
+     * a temperature, of which no per cent can be taken.
+     */
+    public Optional<Double> percentTo(Alternative other) {
+        return pair(other).filter(two -> two.get(0) != 0 && unit().dimension() != Dimension.TEMPERATURE)
+                .map(two -> Estimate.percent(two.get(0), two.get(1)));
+    }
+
+    /** The result in force and the other, where both are of one kind. */
+    private Optional<List<Double>> pair(Alternative other) {
+        return mean().filter(any -> other.unit() == unit()).flatMap(now -> other.estimate()
+                .map(then -> List.of(now.estimate().value(), then.value())));
+    }
+
     public static Reduction of(Sheet sheet, Conventions conventions) {
         List<Finding> findings = new ArrayList<>(SheetFindings.of(sheet));
         List<Finding> refusals = refusals(findings);
@@ -84,11 +105,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         findings.sort(Comparator.comparing(Finding::grade));
         boolean result = samples.get(0).mean().isPresent();
         List<Alternative> alternatives = result ? alternatives(sheet, conventions, refusals, trials, samples.get(0).mean()) : List.of();
-        List<SuspectSize> suspects = new ArrayList<>();
-        counted.stream().limit(1).forEach(first -> {
-            suspects.addAll(SuspectSize.read(sheet, first));
-            suspects.addAll(SuspectSize.leftOut(sheet, conventions, first));
-        });
+        List<SuspectSize> suspects = counted.isEmpty() ? List.of() : SuspectSize.all(sheet, conventions, counted.get(0));
         return new Reduction(sheet, conventions, trials, samples, alternatives, suspects, List.copyOf(findings));
     }
 
@@ -172,7 +189,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
 
     /** A refusal about one trial's slot is that trial's; one about a slot all trials draw on is everybody's. */
     private static boolean refused(Sheet sheet, int trial, List<Finding> findings) {
-        return !findings.isEmpty() && findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE && !finding.about().isEmpty())
+        return findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE && !finding.about().isEmpty())
                 .map(finding -> Address.read(finding.about())).anyMatch(address -> address.index() == trial
                         || sheet.experiment().group(address.group()).orElseThrow().cardinality() != Cardinality.PER_TRIAL);
     }
@@ -274,7 +291,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         if (needs != CalorimeterTreatment.Needs.NOTHING && pinned.isPresent()) {
             FillCheck.of(pinned.get(), first, sheet.setting().figures()).ifPresent(findings::add);
         } else {
-            IgnoredCalorimeter.effect(sheet, conventions).ifPresent(findings::add);
+            IgnoredCalorimeter.effect(sheet, conventions, first.result().unit()).ifPresent(findings::add);
         }
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Address;
@@ -26,7 +27,12 @@ import lab.sassafras.expression.Expression.Input;
  */
 public record SuspectSize(Suspect suspect, String words, String unit, double error, double change) {
 
-    /** Every suspect whose reading enters this solution. */
+    /** Every suspect: those whose reading enters this solution, and those whose quantity may be left out and was. */
+    static List<SuspectSize> all(Sheet sheet, Conventions conventions, Solution solution) {
+        return Stream.concat(read(sheet, solution).stream(), leftOut(sheet, conventions, solution).stream()).toList();
+    }
+
+    /** Those whose reading enters this solution. */
     static List<SuspectSize> read(Sheet sheet, Solution solution) {
         Computation result = new Computation(solution.result(), solution.bindings());
         List<SuspectSize> sizes = new ArrayList<>();
@@ -41,8 +47,8 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
         return sizes;
     }
 
-    /** Every suspect whose quantity may be left out and was: what it would have done. */
-    static List<SuspectSize> leftOut(Sheet sheet, Conventions conventions, Solution solution) {
+    /** What a quantity that was left out would have done: the trial worked once more with it on the sheet. */
+    private static List<SuspectSize> leftOut(Sheet sheet, Conventions conventions, Solution solution) {
         int trial = solution.account().trial();
         List<SuspectSize> sizes = new ArrayList<>();
         for (Suspect suspect : sheet.experiment().suspects()) {

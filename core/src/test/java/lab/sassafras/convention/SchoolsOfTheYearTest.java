@@ -14,6 +14,8 @@ import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.verdict.Reduction;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.substance.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -185,6 +187,18 @@ class SchoolsOfTheYearTest {
         Solution salt = trial("heat-of-solution");
         assertThat(presentation("heat", "kcal").written(salt.estimate(), salt.result().unit()).unit()).isEqualTo("kcal/mol");
         assertThat(presentation("heat", "J").written(salt.estimate(), salt.result().unit()).unit()).isEqualTo("J/mol");
+    }
+
+    /** No further than it is known, and with its sign where it has one: 34.89 ± 0.1 kJ/mol is 8.34 ± 0.02 kcal/mol. */
+    @Test
+    void aReferenceIsWrittenAsFarAsItIsKnown() {
+        assertThat(presentation().written(reference(-55.268, 0.3, BenchUnit.KILOJOULES_PER_MOLE))).isEqualTo("−55.27 kJ/mol");
+        assertThat(presentation("heat", "kcal").written(reference(34.89, 0.1, BenchUnit.KILOJOULES_PER_MOLE))).isEqualTo("+8.339 kcal/mol");
+        assertThat(presentation().written(reference(0.388, 0.005, BenchUnit.JOULES_PER_GRAM_DEGREE))).isEqualTo("0.388 J/(g·°C)");
+    }
+
+    private static Reference reference(double value, double uncertainty, BenchUnit unit) {
+        return new Reference("made-up", "made up", value, uncertainty, unit, "no source", true);
     }
 
     /** 0.7 °C has one figure, so the schoolbook writes 0.4; by the uncertainty it is 0.369 ± 0.022. */

@@ -72,6 +72,28 @@ class DissolvingTest {
         Reduction alone = salt("KCl", "5.00", "22.0", "19.4", "all").reduced(Conventions.of(Map.of("solution", "water")));
         assertThat(solution(alone).estimate().value() / solution(whole).estimate().value()).isCloseTo(100.0 / 105, within(1e-12));
         assertThat(whole.alternatives()).extracting(each -> each.alternative().school().key()).contains("water");
+        // −3.8 % is less heat, whether it was taken up or given off
+        assertThat(percentToWater(whole)).isCloseTo(100 * (100.0 / 105 - 1), within(1e-9));
+        assertThat(percentToWater(salt("NaOH", "4.00", "21.0", "31.0", "all").reduced())).isCloseTo(100 * (100.0 / 104 - 1), within(1e-9));
+    }
+
+    private static double percentToWater(Reduction reduction) {
+        return reduction.alternatives().stream().filter(each -> each.alternative().school().key().equals("water")).findFirst()
+                .flatMap(reduction::percentTo).orElseThrow();
+    }
+
+    /**
+     * Per gram, and in calories: q = 105 · 4.184 · 2.6 ÷ 5 = 228.45 J/g; with 5 J/°C for the cup 13 J more, 2.6 J/g: 231.0 J/g, 55.2 cal/g, 1.1 %.
+     */
+    @Test
+    void whatTheCupWouldChangeIsSaidInTheUnitOfTheResult() {
+        assertThat(ignored(Map.of("basis", "per-gram"))).contains("would be +231.0 J/g (+1.1 %)");
+        assertThat(ignored(Map.of("basis", "per-gram", "heat", "cal"))).contains("would be +55.2", "cal/g (+1.1 %)");
+    }
+
+    private static String ignored(Map<String, String> schools) {
+        return salt("KCl", "5.00", "22.0", "19.4", "all").reduced(Conventions.of(schools)).findings().stream()
+                .filter(each -> each.code().equals("calorimeter.ignored")).findFirst().orElseThrow().message();
     }
 
     /** The shelf has a specific heat for rock salt and none for potassium nitrate. */

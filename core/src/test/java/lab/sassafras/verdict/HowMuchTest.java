@@ -41,6 +41,8 @@ class HowMuchTest {
         assertThat(value(reduction)).isCloseTo((200 * 4.184 * 30 - 40 * 334) / (240 * 4.184), within(1e-9));
         assertThat(reduction.unit()).isEqualTo(BenchUnit.DEGREES_CELSIUS);
         assertThat(reduction.unknown()).isEqualTo("final temperature");
+        assertThat(reduction.alternatives()).filteredOn(each -> each.alternative().school().key().equals("4.18")).singleElement()
+                .satisfies(each -> assertThat(reduction.same(each) || reduction.percentTo(each).isPresent()).isFalse());
     }
 
     /** 100 g at 20 °C give 8368 J, enough for 8368 ÷ 334 = 25.05 g of 60 g of ice: 0 °C, the rest stays. */

@@ -37,7 +37,6 @@ import lab.sassafras.verdict.Verdict;
 public final class ResultView {
 
     private static final int DRAWS = 50_000;
-    private static final String SAME = "the same";
 
     private final EntrySheet entry;
     private final Reduction reduction;
@@ -256,24 +255,17 @@ public final class ResultView {
 
     /** What every school that changes something would have given. */
     public List<OtherSchool> otherSchools() {
-        return reduction.alternatives().stream().filter(each -> each.estimate().isPresent() && !same(each)).map(each -> {
-            Estimate now = reduction.mean().orElseThrow().estimate();
-            Estimate other = each.estimate().orElseThrow();
-            boolean comparable = each.unit() == reduction.unit();
-            Written written = presentation.written(other, each.unit());
-            return new OtherSchool(each.alternative().question().words(), each.alternative().school().words(),
-                    comparable ? written.value() : written.value() + " " + written.unit(), comparable ? change(now.value(), other.value()) : "");
+        return reduction.alternatives().stream().filter(each -> each.estimate().isPresent() && !reduction.same(each)).map(each -> {
+            Optional<Double> percent = reduction.percentTo(each);
+            Written written = presentation.written(each.estimate().orElseThrow(), each.unit());
+            return new OtherSchool(each.alternative().question().words(), each.alternative().school().words(), percent.isPresent()
+                    ? written.value() : written.value() + " " + written.unit(), percent.map(this::change).orElse(""));
         }).toList();
-    }
-
-    private boolean same(Reduction.Alternative each) {
-        double now = reduction.mean().orElseThrow().estimate().value();
-        return each.unit() == reduction.unit() && each.estimate().filter(other -> change(now, other.value()).equals(SAME)).isPresent();
     }
 
     /** Schools that would have given the same number. */
     public List<Schools> sameSchools() {
-        return byQuestion(reduction.alternatives().stream().filter(this::same));
+        return byQuestion(reduction.alternatives().stream().filter(reduction::same));
     }
 
     /** Schools that ask for readings this run has not. */
@@ -288,9 +280,8 @@ public final class ResultView {
         return schools.entrySet().stream().map(each -> new Schools(each.getKey(), each.getValue())).toList();
     }
 
-    private String change(double now, double other) {
-        double percent = 100 * (other - now) / Math.abs(now);
-        return Math.abs(percent) < 0.005 ? SAME : figures.signed(percent, Math.abs(percent) < 1 ? 2 : 1) + " %";
+    private String change(double percent) {
+        return figures.signed(percent, Math.abs(percent) < 1 ? 2 : 1) + " %";
     }
 
     public List<SuspectLine> suspects() {
@@ -331,9 +322,7 @@ public final class ResultView {
     }
 
     private String inWords(Agreement agreement) {
-        BenchUnit unit = agreement.reference().unit();
-        double value = agreement.reference().value() * unit.widthToBench(1) / presentation.unit(unit).widthToBench(1);
-        return "Reference for " + agreement.reference().name() + ": " + figures.plain(java.math.BigDecimal.valueOf(value).round(new java.math.MathContext(5)).doubleValue()) + " " + presentation.unit(unit).symbol() + ", "
+        return "Reference for " + agreement.reference().name() + ": " + presentation.written(agreement.reference()) + ", "
                 + agreement.reference().sourceInWords() + ". Per cent error " + figures.signed(agreement.percentError(), 1)
                 + " %; " + agreement.words() + ".";
     }
