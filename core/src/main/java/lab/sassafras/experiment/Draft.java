@@ -183,7 +183,7 @@ public final class Draft {
 
     /** The start that counts of what the calorimeter held (°C), by the school in force. */
     public Expression start(String path) {
-        return change().start(quantity(path), watch(path));
+        return change().start(quantity(path), new Watched(this, path));
     }
 
     /**
@@ -194,70 +194,11 @@ public final class Draft {
      * @param path     path of the final reading
      */
     public Expression end(Expression start, String startsAt, String path) {
-        return change().end(start, quantity(path), watch(startsAt));
+        return change().end(start, quantity(path), new Watched(this, startsAt));
     }
 
     private TemperatureChange change() {
         return conventions.in(Question.CHANGE);
-    }
-
-    private TemperatureChange.Watch watch(String startsAt) {
-        return new Watched(startsAt);
-    }
-
-    /** What was watched beside start and end, asked for only by the schools that need it. */
-    private final class Watched implements TemperatureChange.Watch {
-
-        private final String startsAt;
-
-        Watched(String startsAt) {
-            this.startsAt = startsAt;
-        }
-
-        @Override
-        public Expression read() {
-            return quantity(startsAt);
-        }
-
-        @Override
-        public Expression early() {
-            return quantity("drift/early");
-        }
-
-        @Override
-        public Expression fore() {
-            return quantity("drift/fore");
-        }
-
-        @Override
-        public Expression untilMixing() {
-            return quantity("drift/wait");
-        }
-
-        @Override
-        public Expression since() {
-            return quantity("drift/since");
-        }
-
-        @Override
-        public Expression later() {
-            return quantity("drift/later");
-        }
-
-        @Override
-        public Expression between() {
-            return quantity("drift/between");
-        }
-
-        @Override
-        public Expression reached() {
-            return quantity("drift/reached");
-        }
-
-        @Override
-        public Expression mean() {
-            return quantity("drift/mean");
-        }
     }
 
     /** Start of a solid from a bath (°C), by the school in force. */
@@ -319,36 +260,20 @@ public final class Draft {
      * side only, or not at all, is a finding.
      */
     public int count(String equation, String formula) {
-        Optional<String> written = sheet.stated(address(equation));
+        Optional<WrittenEquation> written = equation(equation);
         if (written.isEmpty()) {
             lacks(address(equation));
         }
-        if (written.isEmpty() || formula(formula).isEmpty()) {
-            return 1;
-        }
-        ChemicalEquation read = ChemicalEquation.read(written.get());
-        ChemicalFormula sought = formula(formula).get();
-        return read.reagent(sought).map(ChemicalEquation.Term::count).orElseGet(() -> {
-            findings.add(Finding.refuse(read.onlyProduct(sought) ? "equation.backwards" : "equation.without-reagent", read.onlyProduct(sought)
-                    ? sought.text() + " stands only to the right of the arrow, so the equation is written backwards for this run, and "
-                    + "every sign would be the wrong way round. Write what was put together on the left."
-                    : sought.text() + " does not stand in the equation " + read.text() + ". Write it there as it is written here.")
-                    .at(address(equation).toString()));
-            return 1;
-        });
+        return written.flatMap(each -> formula(formula).map(each::taken)).orElse(1);
     }
 
     /** How often something is formed in the equation of a slot; 1 while it lacks. One that does not form it is a finding. */
     public int produced(String equation, String formula) {
-        return sheet.stated(address(equation)).map(ChemicalEquation::read).map(read -> {
-            int count = read.products().stream().filter(term -> term.formula().sameAs(ChemicalFormula.read(formula)))
-                    .mapToInt(ChemicalEquation.Term::count).sum();
-            if (count == 0) {
-                findings.add(Finding.refuse("equation.without-product", "The equation " + read.text() + " forms no " + formula
-                        + ". Write what was put together on the left and what came of it on the right.").at(address(equation).toString()));
-            }
-            return Math.max(1, count);
-        }).orElse(1);
+        return equation(equation).map(each -> each.formed(ChemicalFormula.read(formula))).orElse(1);
+    }
+
+    private Optional<WrittenEquation> equation(String path) {
+        return sheet.stated(address(path)).map(text -> new WrittenEquation(ChemicalEquation.read(text), address(path), findings));
     }
 
     /** Result of the entry a slot refers to. */

@@ -102,15 +102,11 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
 
     /** The reagent of this formula; empty where it does not stand left. */
     public Optional<Term> reagent(ChemicalFormula formula) {
-        return find(reagents, formula);
+        return reagents.stream().filter(term -> term.formula().sameAs(formula)).findFirst();
     }
 
-    /** Whether this formula stands on the right and not on the left, as in an equation written backwards. */
-    public boolean onlyProduct(ChemicalFormula formula) {
-        return find(reagents, formula).isEmpty() && find(products, formula).isPresent();
-    }
-
-    private static Optional<Term> find(List<Term> terms, ChemicalFormula formula) {
-        return terms.stream().filter(term -> term.formula().sameAs(formula)).findFirst();
+    /** How often this formula stands right, in whatever states; 0 where it does not. */
+    public int formed(ChemicalFormula formula) {
+        return products.stream().filter(term -> term.formula().sameAs(formula)).mapToInt(Term::count).sum();
     }
 }

@@ -114,8 +114,8 @@ final class HeatVerdict {
     private double runs(ChemicalEquation equation, Yardstick.OfReaction yardstick) {
         Optional<Double> asWritten = trial.derived().stream().filter(each -> each.derived().unit() == BenchUnit.KILOJOULES_PER_MOLE)
                 .map(each -> each.estimate().value() / trial.estimate().value()).findFirst();
-        return asWritten.orElseGet(() -> yardstick.perMole().map(ChemicalFormula::read).map(formula -> (double) equation.products().stream()
-                .filter(term -> term.formula().sameAs(formula)).mapToInt(ChemicalEquation.Term::count).sum()).filter(n -> n > 0).orElse(1.0));
+        return asWritten.orElseGet(() -> yardstick.perMole().map(ChemicalFormula::read).map(formula -> (double) equation.formed(formula))
+                .filter(n -> n > 0).orElse(1.0));
     }
 
     private Verdict verdict(Optional<Reference> reference) {

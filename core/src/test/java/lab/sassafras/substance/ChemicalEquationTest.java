@@ -51,8 +51,8 @@ class ChemicalEquationTest {
     void countsStatesAndSpacingAreFree() {
         ChemicalEquation equation = ChemicalEquation.read("H2SO4(aq)+2NaOH(aq) = Na2SO4(aq) + 2 H2O(l)");
         assertThat(equation.reagent(ChemicalFormula.read("NaOH")).orElseThrow().count()).isEqualTo(2);
-        assertThat(equation.onlyProduct(ChemicalFormula.read("Na2SO4"))).isTrue();
-        assertThat(equation.onlyProduct(ChemicalFormula.read("NaOH"))).isFalse();
+        assertThat(equation.formed(ChemicalFormula.read("Na2SO4"))).isEqualTo(1);
+        assertThat(equation.formed(ChemicalFormula.read("NaOH"))).isZero();
     }
 
     /** Every heat of solution at infinite dilution follows from the formation rows: one set against other printed values. */
