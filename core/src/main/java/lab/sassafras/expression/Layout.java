@@ -37,12 +37,19 @@ final class Layout implements Interpretation<Integer> {
 
     /** In the order met. */
     List<Input> inputs() {
-        return inputs.values().stream().map(Placed::input).toList();
+        List<Input> met = new ArrayList<>(inputs.size());
+        inputs.values().forEach(each -> met.add(each.input()));
+        return met;
     }
 
     /** The slot of each input, in that order. */
     int[] places() {
-        return inputs.values().stream().mapToInt(Placed::slot).toArray();
+        int[] places = new int[inputs.size()];
+        int i = 0;
+        for (Placed each : inputs.values()) {
+            places[i++] = each.slot();
+        }
+        return places;
     }
 
     /** Every slot before a run. */
