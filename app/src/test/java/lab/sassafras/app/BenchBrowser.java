@@ -102,7 +102,7 @@ public final class BenchBrowser implements AutoCloseable {
 
     /** Types a value and keeps it, then waits for the answer. */
     public BenchBrowser give(String text) {
-        String key = key();
+        String key = ready();
         type(text);
         enter();
         return settled(key);
@@ -110,12 +110,15 @@ public final class BenchBrowser implements AutoCloseable {
 
     /** Presses one key that answers (a digit, Space), then waits for the answer. */
     public BenchBrowser answer(String press) {
-        String key = key();
+        String key = ready();
         press(press);
         return settled(key);
     }
 
-    private String key() {
+    /** Waits as a person does until the page stands and a field has the focus; a key pressed before that goes nowhere. */
+    private String ready() {
+        page.waitForFunction("() => document.readyState === 'complete' && (!document.querySelector('#text') "
+                + "|| document.activeElement.matches('main input'))");
         return (String) page.evaluate("() => document.querySelector('main [name=key]')?.value ?? ''");
     }
 
