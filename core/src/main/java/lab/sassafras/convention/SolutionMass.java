@@ -51,6 +51,8 @@ public enum SolutionMass implements School {
         }
     };
 
+    private static final String SOLUTION = "solution";
+
     private final Said said;
 
     SolutionMass(String key, String words, String explanation) {
@@ -76,8 +78,8 @@ public enum SolutionMass implements School {
             }
             boolean alone = mixture.liquids().size() == 1;
             Expression mass = masses.size() == 1 ? liquid.mass() : new Expression.Sum(masses)
-                    .named(new Symbol("m", alone ? "solution" : liquid.label() + " and solid"), BenchUnit.GRAMS);
-            parties.add(Party.body(liquid.key(), alone ? "solution" : liquid.label(), mass, specificHeat.apply(liquid.start()),
+                    .named(new Symbol("m", alone && !liquid.label().equals(SOLUTION) ? SOLUTION : liquid.label() + " and solid"), BenchUnit.GRAMS);
+            parties.add(Party.body(liquid.key(), alone ? SOLUTION : liquid.label(), mass, specificHeat.apply(liquid.start()),
                     liquid.start(), mixture.end()));
         }
         return parties;

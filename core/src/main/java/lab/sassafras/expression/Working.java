@@ -1,6 +1,7 @@
 package lab.sassafras.expression;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import java.util.stream.Collectors;
 import lab.sassafras.expression.Expression.Constant;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Measured;
 
@@ -45,7 +47,7 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
     public static Working of(Expression result, Bindings bindings, Figures figures, Script script) {
         Map<String, Named> steps = new LinkedHashMap<>();
         result.read(new Steps(steps));
-        Writer writer = new Writer(bindings, figures, script, shownStep(result, bindings));
+        Writer writer = new Writer(result, bindings, figures, script, shownStep(result, bindings), 0).alikeIn(steps.values());
         return new Working("", "", steps.values().stream().map(writer::line).toList());
     }
 
@@ -54,10 +56,10 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
         return new Working(text, latex, lines);
     }
 
-    /** Half a step in the last place the result is shown with, as a part of the result. */
+    /** A fifth of a step in the last place the result is shown with, as a part of the result: an intermediate rounded so does not move it. */
     private static double shownStep(Expression result, Bindings bindings) {
         Estimate estimate = new Computation(result, bindings).estimate();
-        return 0.5 * Math.pow(10, -Figures.decimalsFor(estimate.uncertainty())) / Math.abs(estimate.value());
+        return 0.2 * Math.pow(10, -Figures.decimalsFor(estimate.uncertainty())) / Math.abs(estimate.value());
     }
 
     /** Plain text, aligned at the equals sign. */
@@ -90,7 +92,14 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
         return rights;
     }
 
-    private record Writer(Bindings bindings, Figures figures, Script script, double shownStep) {
+    /** @param heats places all heats are written to, so that their sum can be checked on the page */
+    private record Writer(Expression result, Bindings bindings, Figures figures, Script script, double shownStep, int heats) {
+
+        /** All heats to the places the finest of them needs. */
+        Writer alikeIn(Collection<Named> steps) {
+            return new Writer(result, bindings, figures, script, shownStep, steps.stream().filter(step -> step != result && step.unit() == BenchUnit.JOULES)
+                    .mapToInt(step -> decimals(step, new Computation(step, bindings).estimate())).max().orElse(0));
+        }
 
         Line line(Named step) {
             String law = body(step, Notation.PLAIN, false);
@@ -142,8 +151,11 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
             if (readings) {
                 return inputs.stream().mapToInt(input -> bindings.of(input).decimals()).min().orElse(0);
             }
+            if (step == result) {
+                return Figures.decimalsFor(estimate.uncertainty());
+            }
             double needed = Math.ceil(-Math.log10(2 * shownStep * Math.abs(estimate.value())) - 1e-9);
-            int byUncertainty = Figures.decimalsFor(estimate.uncertainty());
+            int byUncertainty = Math.max(Figures.decimalsFor(estimate.uncertainty()), step.unit() == BenchUnit.JOULES ? heats : 0);
             return Double.isFinite(needed) ? (int) Math.max(byUncertainty, Math.min(needed, byUncertainty + 2)) : byUncertainty;
         }
 

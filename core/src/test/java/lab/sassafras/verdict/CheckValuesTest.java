@@ -135,6 +135,15 @@ class CheckValuesTest {
         });
     }
 
+    /** 58.47 · 4.184 · (−19.0) = −4648.1; 60.12 · 4.184 · 17.9 = 4502.6; 145.5 ÷ 17.9 = 8.13: a reader gets what is printed. */
+    @Test
+    void heatsAreWrittenToOnePlaceFineEnoughForTheNextLine() {
+        Working working = written(BenchSheet.of("constant-by-mixing").says("cup[1]/held", "cold").mass("cold[1]/mass", "60.12")
+                .temperature("cold[1]/start", "21.3").mass("hot[1]/mass", "58.47").temperature("hot[1]/start", "58.2")
+                .temperature("mixed[1]/final", "39.2").reduced().trials().get(0).solution().orElseThrow());
+        assertThat(working.text()).contains("= −(−4648.1 + 4502.6) J\n", "= +145.5 J, taken up\n", "= 145.5 J ÷ (39.2 − 21.3) °C\n", "= 8.1 J/°C\n");
+    }
+
     @Test
     void workingIsTheComputationInWordsAndNumbers() {
         Working working = written(BenchSheet.copper().constant(9, 1, 100).reduced().trials().get(0).solution().orElseThrow());

@@ -48,6 +48,9 @@ class ReactionTest {
         // NBS formation data (memory): −218.7
         assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().percentError()).isCloseTo(100 * (200.64 / 218.66 - 1), within(0.1));
         assertThat(codes(reduction)).contains("reagents.limiting", "process.sign");
+        assertThat(new lab.sassafras.convention.Presentation(Conventions.standard(), lab.sassafras.measure.Figures.POINT)
+                .working(solution(displacement(ZINC, "Cu^2+", "6.00").reduced())).text()).contains("= m(solution) + m(solid)")
+                .contains("q(solution)           = m(solution and solid) × c(water)");
     }
 
     @Test
