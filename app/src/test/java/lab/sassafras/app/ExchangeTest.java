@@ -73,7 +73,7 @@ class ExchangeTest extends HouseTest {
         assertThat(answer.at("/unknown/standardUncertainty").asDouble()).isBetween(0.5, 2.0);
         assertThat(answer.at("/trials/0/heats/0/heat").asDouble()).isCloseTo(-4953.7, within(0.1));
         assertThat(answer.at("/trials/0/heats/0/words").asString()).isEqualTo("given off");
-        assertThat(answer.at("/trials/0/workingText").asString()).contains("q(calorimeter) = −(q(hot water) + q(cold water))", "= 805.5 J ÷ (39.6 − 21.6) °C", "= 44.75 J/°C");
+        assertThat(answer.at("/trials/0/workingText").asString()).contains("q(calorimeter) = −(q(hot water) + q(cold water))", "= 805.50 J ÷ (39.6 − 21.6) °C", "= 44.75 J/°C");
         assertThat(answer.at("/alternatives").findValuesAsString("school")).contains("4.18", "1-cal", "iapws", "carried", "difference");
         assertThat(answer.at("/findings").findValuesAsString("code")).contains("constant.too-large");
         assertThat(book.periods()).hasSize(before);
