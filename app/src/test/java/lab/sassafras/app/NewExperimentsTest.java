@@ -111,8 +111,7 @@ class NewExperimentsTest extends HouseTest {
             browser.page().fill("#text-0", "21.0");
             browser.page().selectOption("#instrument-0", new com.microsoft.playwright.options.SelectOption().setLabel("thermometer Other"));
             browser.page().fill("#reason-0", "the two probes were exchanged");
-            browser.page().click("button.strike");
-            browser.page().waitForFunction("() => document.body.textContent.includes('struck out')");
+            browser.page().waitForResponse(answer -> answer.request().method().equals("POST"), () -> browser.page().click("button.strike"));
             browser.open("/entries/" + entry.id() + "/result");
             assertThat(browser.text(".page.right")).contains("Foretold 25.0 °C, read 24.2 °C: −0.8 °C off.", "Their offsets do not cancel");
             assertThat(browser.text(".page.left")).contains("the two probes were exchanged");
