@@ -20,4 +20,9 @@ public final class Experiments {
     public static Optional<Experiment> find(String key) {
         return ALL.stream().filter(each -> each.key().equals(key)).findFirst();
     }
+
+    /** The experiment of that name, or a stand-in that keeps what a version with that experiment wrote down. */
+    public static Experiment findOrUnknown(String key) {
+        return find(key).orElseGet(() -> new UnknownExperiment(key));
+    }
 }

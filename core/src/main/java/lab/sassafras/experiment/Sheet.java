@@ -1,7 +1,5 @@
 package lab.sassafras.experiment;
 
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +8,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import lab.sassafras.account.Finding;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.FixedWaterHeat;
@@ -33,8 +32,8 @@ public final class Sheet {
     private final Experiment experiment;
     private final List<Line> lines;
     private final Setting setting;
-    private final Map<Address, List<Line>> byAddress = new LinkedHashMap<>();
-    private final boolean samplesNamed;
+    private final List<Finding> reservations;
+    private final Places places;
     private volatile Bindings bindings;
     private final Map<Ways, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
 
@@ -43,11 +42,21 @@ public final class Sheet {
     }
 
     public Sheet(Experiment experiment, List<Line> lines, Setting setting) {
+        this(experiment, lines, setting, List.of());
+    }
+
+    /**
+     * A sheet read back from what is stored.
+     *
+     * @param reservations what of the stored rows could not be read, and why
+     */
+    public Sheet(Experiment experiment, List<Line> lines, Setting setting, List<Finding> reservations) {
         this.experiment = experiment;
         this.lines = List.copyOf(lines);
-        this.samplesNamed = experiment.sampleName().filter(path -> lines.stream().anyMatch(line -> line.address().path().equals(path))).isPresent();
-        lines.forEach(line -> byAddress.computeIfAbsent(line.address(), any -> new ArrayList<>()).add(line));
         this.setting = setting;
+        this.reservations = List.copyOf(reservations);
+        this.places = new Places(experiment, setting);
+        lines.forEach(places::add);
     }
 
     public Experiment experiment() {
@@ -59,11 +68,20 @@ public final class Sheet {
     }
 
     public Sheet with(Setting other) {
-        return new Sheet(experiment, lines, other);
+        return new Sheet(experiment, lines, other, reservations);
     }
 
     public Sheet with(Line more) {
-        return new Sheet(experiment, Stream.concat(lines.stream(), Stream.of(more)).toList(), setting);
+        return new Sheet(experiment, Stream.concat(lines.stream(), Stream.of(more)).toList(), setting, reservations);
+    }
+
+    /** What of the stored rows could not be read, and why; empty for a sheet never stored. */
+    public List<Finding> reservations() {
+        return reservations;
+    }
+
+    Places places() {
+        return places;
     }
 
     public List<Line> lines() {
@@ -72,23 +90,17 @@ public final class Sheet {
 
     /** Where anything stands, in the order first given. */
     public Set<Address> addresses() {
-        return Collections.unmodifiableSet(byAddress.keySet());
+        return places.addresses();
     }
 
     /** Every line that stands at an address; more than one in a role is a conflict. */
     public List<Line> at(Address address) {
-        return byAddress.getOrDefault(address, List.of());
+        return places.at(address);
     }
 
     /** The line that counts at an address in a role. */
     public Optional<Line> line(Address address, Role role) {
-        List<Line> here = at(address);
-        for (int i = here.size() - 1; i >= 0; i--) {
-            if (here.get(i).role() == role) {
-                return Optional.of(here.get(i));
-            }
-        }
-        return Optional.empty();
+        return places.line(address, role);
     }
 
     /** The word, formula or reference stated at an address. */
@@ -106,25 +118,23 @@ public final class Sheet {
 
     /** Indices at which a group stands, from 1. */
     public IntStream indices(Group group) {
-        return IntStream.rangeClosed(1, switch (group.cardinality()) {
-            case ONCE -> 1;
-            case PER_TRIAL, PER_SAMPLE -> trials();
-            case PER_PART -> parts(group.key());
-        }).filter(index -> group.cardinality() != Cardinality.PER_SAMPLE || firstOfSample(index) == index);
+        return places.indices(group);
+    }
+
+    /** Whether there is such a place: its group is declared and has that number now. */
+    public boolean stands(Address address) {
+        return experiment.slot(address.path()).isPresent()
+                && experiment.group(address.group()).filter(group -> places.stands(group, address.index())).isPresent();
     }
 
     /** What the sample of a trial is called; empty where no names were given. */
     public String sample(int trial) {
-        return samplesNamed ? experiment.sampleName().flatMap(path -> stated(Address.of(path, trial))).orElse("") : "";
+        return places.sample(trial);
     }
 
     /** The first trial made with the same sample. */
     public int firstOfSample(int trial) {
-        if (!samplesNamed) {
-            return 1;
-        }
-        String name = sample(trial);
-        return IntStream.rangeClosed(1, trial).filter(other -> sample(other).equals(name)).findFirst().orElse(trial);
+        return places.firstOfSample(trial);
     }
 
     /** The index a group has for a trial. */
@@ -187,7 +197,7 @@ public final class Sheet {
         if (here.size() == 1 && !here.get(0).role().half()) {
             return Optional.of(here.get(0).role());
         }
-        boolean pair = line(address, Role.GROSS).isPresent() && line(address, Role.TARE).isPresent();
+        boolean pair = difference(address).filter(mass -> mass >= 0 || here.stream().allMatch(line -> line.role().half())).isPresent();
         List<Role> got = here.stream().map(Line::role).filter(role -> !role.half() || pair)
                 .map(role -> role.half() ? Role.GROSS : role).toList();
         return got.stream().filter(role -> inForce == wayOf(role)).findFirst()
@@ -212,7 +222,7 @@ public final class Sheet {
             return one.sameNumber(other);
         }
         return school instanceof MassWay one && inForce instanceof MassWay other
-                && byAddress.keySet().stream().allMatch(address -> way(address, one).equals(way(address, other)));
+                && places.addresses().stream().allMatch(address -> way(address, one).equals(way(address, other)));
     }
 
     /** Whether the readings and the vessel could tell a school from the one in force. */
@@ -226,7 +236,7 @@ public final class Sheet {
         if (school instanceof CalorimeterTreatment treatment && setting.calorimeter().filter(vessel -> vessel.serves(treatment.needs())).isEmpty()) {
             return false;
         }
-        return experiment.neededBy(question, school).stream().allMatch(path -> byAddress.containsKey(Address.of(path, 1)));
+        return experiment.neededBy(question, school).stream().allMatch(path -> places.holds(Address.of(path, 1)));
     }
 
     /** The line a plain quantity goes by: the last one given that is not half of a pair. */

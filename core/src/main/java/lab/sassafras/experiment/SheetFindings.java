@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Finding;
+import lab.sassafras.convention.Question;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
@@ -19,6 +20,7 @@ public final class SheetFindings {
 
     /** Relative distance from every accepted value from which a typed constant is questioned. */
     private static final double FAR_FROM_ACCEPTED = 0.003;
+    private static final int CONFLICTS_NAMED = 4;
 
     private final Sheet sheet;
     private final Words words;
@@ -35,14 +37,16 @@ public final class SheetFindings {
     }
 
     private List<Finding> all() {
-        List<Finding> findings = new ArrayList<>();
+        List<Finding> findings = new ArrayList<>(sheet.reservations());
         for (Line line : sheet.lines()) {
             outsideRange(line).ifPresent(findings::add);
             decimals(line).ifPresent(findings::add);
             unaccepted(line).ifPresent(findings::add);
+            gone(line).ifPresent(findings::add);
         }
         latePrediction().ifPresent(findings::add);
         sheet.addresses().forEach(address -> {
+            outOfPlace(address).ifPresent(findings::add);
             conflict(address).ifPresent(findings::add);
             negativeDifference(address).ifPresent(findings::add);
         });
@@ -98,23 +102,40 @@ public final class SheetFindings {
                         .at(line.address().toString()));
     }
 
+    /** What stands for a trial, a part or a sample that the entry has not, as after two samples were found to be one. */
+    private Optional<Finding> outOfPlace(Address address) {
+        return sheet.stands(address) ? Optional.empty() : Optional.of(Finding.question("row.out-of-place", words.label(address.path()) + " “"
+                + sheet.at(address).get(0).text() + "” stands as number " + address.index() + ", which this entry has not"
+                + (sheet.firstOfSample(address.index()) == address.index() ? "" : ": trial " + address.index() + " is of the same sample as trial "
+                + sheet.firstOfSample(address.index())) + ". It is kept and not used; strike it out where it is not wanted."));
+    }
+
+    /** A vessel or an entry that was named and is not to be found. */
+    private Optional<Finding> gone(Line line) {
+        Optional<Slot> slot = sheet.experiment().slot(line.address().path());
+        boolean vessel = slot.filter(Slot.Vessel.class::isInstance).isPresent() && !sheet.setting().calorimeters().containsKey(line.text());
+        boolean entry = slot.filter(Slot.Reference.class::isInstance).isPresent() && !sheet.setting().references().containsKey(line.text());
+        return !vessel && !entry ? Optional.empty() : Optional.of(Finding.question("row.gone", label(line) + " names "
+                + (vessel ? "a vessel" : "an entry") + " that cannot be found here, or leads back to this entry. It is kept and not used; "
+                + "strike it out or choose another.").at(line.address().toString()));
+    }
+
     private Optional<Finding> conflict(Address address) {
         if (sheet.at(address).size() < 2) {
             return Optional.empty();
         }
         Map<Role, List<Line>> byRole = sheet.at(address).stream().collect(Collectors.groupingBy(Line::role));
         return byRole.values().stream().filter(lines -> lines.size() > 1).findFirst().map(lines ->
-                Finding.question("reading.conflict", "Two values stand for " + words.label(address.path()) + ": "
-                        + lines.stream().map(line -> line.text() + " (" + line.who() + ")")
-                                .collect(Collectors.joining(" and "))
-                        + ". Both are kept; the last is used until one is struck out.").at(address.toString()));
+                Finding.question("reading.conflict", (lines.size() == 2 ? "Two" : String.valueOf(lines.size())) + " values stand for "
+                        + words.label(address.path()) + ": " + lines.stream().limit(CONFLICTS_NAMED).map(line -> line.text() + " (" + line.who() + ")")
+                                .collect(Collectors.joining(" and ")) + (lines.size() > CONFLICTS_NAMED ? " and others" : "")
+                        + ". " + (lines.size() == 2 ? "Both" : "All") + " are kept; the last is used until one is struck out.").at(address.toString()));
     }
 
     private Optional<Finding> negativeDifference(Address address) {
-        return sheet.difference(address).filter(mass -> mass < 0 && sheet.byDifference(address)).map(mass ->
-                Finding.refuse("reading.negative-mass", words.label(address.path())
-                        + " comes out negative: full is less than empty. Correct one of the two readings.")
-                        .at(address.toString()));
+        return sheet.difference(address).filter(mass -> mass < 0 && sheet.stands(address) && sheet.way(address, sheet.setting().conventions().in(Question.MASS))
+                .filter(Role::half).isPresent()).map(mass -> Finding.refuse("reading.negative-mass", words.label(address.path())
+                        + " comes out negative: full is less than empty. Correct one of the two readings.").at(address.toString()));
     }
 
     private Optional<Finding> twoThermometers() {

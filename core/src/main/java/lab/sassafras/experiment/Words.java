@@ -36,6 +36,14 @@ public final class Words {
         return new Words(read(experiment, new Properties(COMMON)), experiment.getName());
     }
 
+    /** A title and a lead, where there is no block. */
+    static Words plain(String title, String lead) {
+        Properties properties = new Properties();
+        properties.setProperty("title", title);
+        properties.setProperty("lead", lead);
+        return new Words(properties, title);
+    }
+
     private static Properties read(Class<?> beside, Properties into) {
         try (InputStream in = beside.getResourceAsStream("words.properties")) {
             if (in == null) {

@@ -8,6 +8,7 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
+import lab.sassafras.measure.TimeBudget;
 
 /**
  * A result by random draws (JCGM 101:2008, clause 7): every source drawn once a run, from a normal distribution of its
@@ -69,6 +70,7 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
             double[] all = new double[draws];
             double[][] rows = new double[inputs.size()][BLOCK];
             for (int done = 0; done < draws; done += BLOCK) {
+                TimeBudget.check();
                 int count = Math.min(BLOCK, draws - done);
                 shared.forEach((source, row) -> fill(row, count, 0, source.standardUncertainty(), source.degreesOfFreedom()));
                 for (int i = 0; i < rows.length; i++) {

@@ -26,6 +26,8 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     private static final Pattern CHARGED = Pattern.compile("(.+?)(?:\\^(\\d?)([+\\-−])|([+\\-−]))");
     private static final Pattern TWO_WAYS = Pattern.compile("[A-Z][a-z]?\\d+|.*\\D\\d{2,}");
     private static final int MOST = 1000;
+    /** Atoms of one element in a formula; far more than anything a class weighs out. */
+    private static final int MOST_ATOMS = 10_000;
     private static final int KEPT = 500;
     /** Formulas met lately: a class types the same few again and again. */
     private static final Map<String, ChemicalFormula> MET = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
@@ -71,7 +73,7 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
                 throw unreadable(text, part);
             }
             int times = count(hydrate.group(1), text);
-            new Group(text, hydrate.group(2)).read().forEach((element, n) -> atoms.merge(element, n * times, Integer::sum));
+            new Group(text, hydrate.group(2)).read().forEach((element, n) -> put(atoms, element, (long) n * times, text));
         }
         return new ChemicalFormula(text, Collections.unmodifiableMap(atoms), ion ? charge(charged) : 0);
     }
@@ -95,10 +97,19 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
 
     private static double naturalMass(String element) {
         try {
-            return Isotopes.getInstance().getNaturalMass(new Element(element));
+            Double mass = Isotopes.getInstance().getNaturalMass(new Element(element));
+            return mass == null || !Double.isFinite(mass) ? 0 : mass;
         } catch (IOException e) {
             throw new IllegalStateException("the table of isotopes could not be read", e);
         }
+    }
+
+    private static void put(Map<String, Integer> atoms, String element, long count, String formula) {
+        long all = atoms.getOrDefault(element, 0) + count;
+        if (all > MOST_ATOMS) {
+            throw new Refused("“" + formula + "” has more than " + MOST_ATOMS + " atoms of " + element + ". No formula a class weighs out does.");
+        }
+        atoms.put(element, (int) all);
     }
 
     private static int count(String digits, String formula) {
@@ -137,10 +148,10 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
                 }
                 at[0] = token.end();
                 if (token.group(1) != null) {
-                    atoms.merge(element(token.group(1)), count(token.group(2), formula), Integer::sum);
+                    put(atoms, element(token.group(1)), count(token.group(2), formula), formula);
                 } else if (token.group(3) != null) {
                     Bracket bracket = bracket(token, at, depth);
-                    bracket.atoms.forEach((symbol, n) -> atoms.merge(symbol, n * bracket.times, Integer::sum));
+                    bracket.atoms.forEach((symbol, n) -> put(atoms, symbol, (long) n * bracket.times, formula));
                 } else if (depth > 0) {
                     return atoms;
                 } else {
@@ -163,6 +174,10 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
         private String element(String symbol) {
             if (Elements.ofString(symbol) == Elements.Unknown) {
                 throw new Refused("There is no element “" + symbol + "” (in “" + formula + "”).");
+            }
+            if (ATOMIC_WEIGHTS.computeIfAbsent(symbol, ChemicalFormula::naturalMass) <= 0) {
+                throw new Refused(symbol + " has no standard atomic weight, since none of its isotopes is found in nature to be weighed; "
+                        + "the molar mass of “" + formula + "” cannot be given.");
             }
             return symbol;
         }

@@ -18,8 +18,13 @@ public record Agreement(Reference reference, double percentError, double distanc
                 Math.abs(difference) / Math.hypot(result.uncertainty(), reference.uncertainty()));
     }
 
+    /** Whether the two differ by no more than two combined standard uncertainties. */
+    public boolean agrees() {
+        return distance <= 2;
+    }
+
     public String words() {
-        return distance <= 2 ? "agrees within the uncertainty (2 u)"
+        return agrees() ? "agrees within the uncertainty (2 u)"
                 : "differs by more than the uncertainty explains (over 2 u)";
     }
 }

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
@@ -17,6 +18,7 @@ import lab.sassafras.calibration.FillCheck;
 import lab.sassafras.calibration.FoundConstant;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.experiment.Address;
@@ -27,23 +29,38 @@ import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.MonteCarlo;
+import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.TimeBudget;
 
 /**
- * An entry worked out: every trial, the mean of each sample, what each other school would give, and the verdict. Derived
- * afresh from the sheet each time, never stored.
- *
- * @param sheet        what was read
- * @param conventions  the schools in force
- * @param trials       one for each account, in order
- * @param samples      what the trials of each sample come to; one where no sample has a name
- * @param alternatives the mean of the first sample under each other school
- * @param suspects     what each suspected error would do
- * @param findings     everything the reader must know, weightiest first
+ * An entry worked out, as one document that page and file render: where the run stands (trials, the mean of each sample,
+ * what to know), and beyond it the other schools, suspects, working and random draws. Derived from the sheet, never
+ * stored; each stage is worked when it is first asked for, once, and does not change after.
  */
-public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials, List<Sample> samples,
-                        List<Alternative> alternatives, List<SuspectSize> suspects, List<Finding> findings) {
+public final class Reduction {
+
+    /** Random draws of one trial's result. */
+    public static final int DRAWS = 50_000;
+
+    private final Sheet sheet;
+    private final Conventions conventions;
+    private final Later<Standing> standing = new Later<>(this::standing);
+    private final Later<List<Alternative>> alternatives = new Later<>(this::worked);
+    private final Later<List<SuspectSize>> suspects = new Later<>(this::suspected);
+    private final Map<Integer, Later<Optional<MonteCarlo>>> draws = new ConcurrentHashMap<>();
+    private final Map<Integer, Later<Optional<Working>>> workings = new ConcurrentHashMap<>();
+
+    private Reduction(Sheet sheet, Conventions conventions) {
+        this.sheet = sheet;
+        this.conventions = conventions;
+    }
+
+    /** Where the run stands. */
+    private record Standing(List<Trial> trials, List<Sample> samples, List<Finding> findings, List<Finding> refusals) {
+    }
 
     /**
      * One trial.
@@ -93,7 +110,12 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
                 .map(then -> List.of(now.estimate().value(), then.value())));
     }
 
+    /** Nothing is worked before it is asked for. */
     public static Reduction of(Sheet sheet, Conventions conventions) {
+        return new Reduction(sheet, conventions);
+    }
+
+    private Standing standing() {
         List<Finding> findings = new ArrayList<>(SheetFindings.of(sheet));
         List<Finding> refusals = refusals(findings);
         List<Trial> trials = trials(sheet, conventions, findings);
@@ -103,30 +125,91 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
             calorimeterFindings(sheet, conventions, counted.get(0), findings);
         }
         findings.sort(Comparator.comparing(Finding::grade));
-        boolean result = samples.get(0).mean().isPresent();
-        List<Alternative> alternatives = result ? alternatives(sheet, conventions, refusals, trials, samples.get(0).mean()) : List.of();
-        List<SuspectSize> suspects = counted.isEmpty() ? List.of() : SuspectSize.all(sheet, conventions, counted.get(0));
-        return new Reduction(sheet, conventions, trials, samples, alternatives, suspects, List.copyOf(findings));
+        return new Standing(trials, samples, List.copyOf(findings), refusals);
+    }
+
+    private List<Alternative> worked() {
+        return mean().isEmpty() ? List.of() : alternatives(sheet, conventions, standing.get().refusals(), trials(), mean());
+    }
+
+    private List<SuspectSize> suspected() {
+        List<Solution> counted = counted(trials());
+        return counted.isEmpty() ? List.of() : SuspectSize.all(sheet, conventions, counted.get(0));
+    }
+
+    /** What was read. */
+    public Sheet sheet() {
+        return sheet;
+    }
+
+    /** The schools in force. */
+    public Conventions conventions() {
+        return conventions;
+    }
+
+    /** One for each account, in order. */
+    public List<Trial> trials() {
+        return standing.get().trials();
+    }
+
+    /** What the trials of each sample come to; one where no sample has a name. */
+    public List<Sample> samples() {
+        return standing.get().samples();
+    }
+
+    /** Everything the reader must know, weightiest first. */
+    public List<Finding> findings() {
+        return standing.get().findings();
+    }
+
+    /** The mean of the first sample under each other school. */
+    public List<Alternative> alternatives() {
+        return alternatives.get();
+    }
+
+    /** What each suspected error would do. */
+    public List<SuspectSize> suspects() {
+        return suspects.get();
+    }
+
+    private Optional<Solution> solution(int trial) {
+        return trials().stream().filter(each -> each.number() == trial).findFirst().flatMap(Trial::solution);
+    }
+
+    /** The result of a trial by random draws; empty where it is not solved, carries no uncertainty, or a draw is no number. */
+    public Optional<MonteCarlo> drawn(int trial) {
+        return draws.computeIfAbsent(trial, any -> new Later<>(() -> solution(trial).filter(each -> each.estimate().uncertainty() > 0)
+                .map(each -> each.drawn(DRAWS)).filter(MonteCarlo::finite))).get();
+    }
+
+    /** The working of a trial the way the schools in force write it; empty where it is not solved. */
+    public Optional<Working> working(int trial) {
+        return workings.computeIfAbsent(trial, any -> new Later<>(() -> solution(trial).map(presentation()::working))).get();
+    }
+
+    /** How the schools in force write numbers. */
+    public Presentation presentation() {
+        return new Presentation(conventions, sheet.setting().figures());
     }
 
     /** The mean of the first sample, which is the result of the entry; empty while none of its trials is solved. */
     public Optional<TrialMean> mean() {
-        return samples.get(0).mean();
+        return samples().get(0).mean();
     }
 
     /** The verdict on that mean. */
     public Optional<Verdict> verdict() {
-        return samples.get(0).verdict();
+        return samples().get(0).verdict();
     }
 
     /** The sample a trial was made with. */
     public Sample sampleOf(int trial) {
-        return samples.stream().filter(sample -> sample.trials().contains(trial)).findFirst().orElse(samples.get(0));
+        return samples().stream().filter(sample -> sample.trials().contains(trial)).findFirst().orElse(samples().get(0));
     }
 
     /** The unit of the result; the experiment's usual one while there is none. */
     public BenchUnit unit() {
-        return unit(trials, sheet);
+        return unit(trials(), sheet);
     }
 
     private static BenchUnit unit(List<Trial> trials, Sheet sheet) {
@@ -136,7 +219,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
 
     /** What is found, in words. */
     public String unknown() {
-        return trials.stream().flatMap(trial -> trial.account().sought().stream()).findFirst()
+        return trials().stream().flatMap(trial -> trial.account().sought().stream()).findFirst()
                 .filter(sought -> sought.unit() == unit()).map(sought -> sought.label())
                 .orElse(sheet.experiment().words().find("unknown-final").filter(word -> unit() == BenchUnit.DEGREES_CELSIUS)
                         .orElse(sheet.experiment().unknown().label()));
@@ -149,7 +232,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
 
     /** What a calibration found here, where this experiment finds a constant. */
     public Optional<FoundConstant> constant() {
-        return sheet.experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT ? FoundConstant.of(counted(trials)) : Optional.empty();
+        return sheet.experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT ? FoundConstant.of(counted(trials())) : Optional.empty();
     }
 
     private static List<Solution> counted(List<Trial> trials) {
@@ -176,6 +259,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
         if (refused(sheet, account.trial(), findings)) {
             return new Trial(account, Optional.empty(), leftOut);
         }
+        TimeBudget.check();
         Solution.Outcome outcome = Solution.of(account, bindings);
         if (!leftOut) {
             outcome.findings().forEach(finding -> said.computeIfAbsent(finding, any -> new ArrayList<>()).add(account.trial()));
@@ -191,7 +275,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
     private static boolean refused(Sheet sheet, int trial, List<Finding> findings) {
         return findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE && !finding.about().isEmpty())
                 .map(finding -> Address.read(finding.about())).anyMatch(address -> address.index() == trial
-                        || sheet.experiment().group(address.group()).orElseThrow().cardinality() != Cardinality.PER_TRIAL);
+                        || sheet.experiment().group(address.group()).filter(group -> group.cardinality() == Cardinality.PER_TRIAL).isEmpty());
     }
 
     private static List<Sample> samples(Sheet sheet, List<Trial> trials, List<Finding> findings) {
@@ -241,6 +325,7 @@ public record Reduction(Sheet sheet, Conventions conventions, List<Trial> trials
             if (sheet.same(alternative.school(), inForceSchool(alternative))) {
                 return new Alternative(alternative, known, unit(inForce));
             }
+            TimeBudget.check();
             List<Account> accounts = accounts(alternative.conventions());
             boolean told = omits(inForce) || !omits(accounts);
             return new Alternative(alternative, told ? mean(accounts) : Optional.empty(), unit(accounts));

@@ -1,0 +1,75 @@
+package lab.sassafras.experiment;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lab.sassafras.account.Finding;
+import lab.sassafras.measure.Refused;
+
+/**
+ * What is stored, read back. It was admitted once, perhaps by another version and beside other rows, so it is never
+ * refused now: a row that cannot be read is left aside with a finding, and the rest is worked.
+ *
+ * @param sheet what could be read, with a reservation for every row that could not
+ * @param lines the rows that could be read, by their key
+ * @param aside why a row could not be read, by its key
+ */
+public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String> aside) {
+
+    /**
+     * A stored row.
+     *
+     * @param key     its identity
+     * @param address as stored
+     * @param role    as stored
+     * @param given   what it holds
+     */
+    public record Row(Object key, String address, String role, Intake.Given given) {
+    }
+
+    /** Reads the standing rows of an entry, in the order they were given. */
+    public static Readback of(Experiment experiment, Setting setting, List<Row> rows) {
+        Reading reading = new Reading(experiment, setting);
+        Map<Object, Line> lines = new LinkedHashMap<>();
+        Map<Object, String> aside = new LinkedHashMap<>();
+        List<Finding> reservations = new ArrayList<>();
+        for (Row row : rows) {
+            try {
+                Role role = Role.of(row.role()).orElseThrow(() -> new Refused("“" + row.role() + "” is no way to get a value in this version."));
+                lines.put(row.key(), reading.line(Address.read(row.address()), role, row.given()));
+            } catch (Refused refused) {
+                aside.put(row.key(), refused.getMessage());
+                reservations.add(reservation(experiment, row, refused));
+            }
+        }
+        return new Readback(new Sheet(experiment, List.copyOf(lines.values()), setting, reservations), lines, aside);
+    }
+
+    /** What could be read, open to one more value or one less, under a setting that may know more than the sheet's. */
+    public Filling filling(Setting setting) {
+        Filling filling = new Filling(sheet.experiment(), setting);
+        lines.forEach(filling::add);
+        return filling;
+    }
+
+    private static Finding reservation(Experiment experiment, Row row, Refused refused) {
+        String place = place(experiment, row.address()).orElse(row.address());
+        return Finding.question("row.unreadable", "What was kept for " + place + ", “" + shortened(row.given().text())
+                + "”, cannot be read by this version and is not used: " + refused.getMessage() + " It is kept, and can be struck out.");
+    }
+
+    private static Optional<String> place(Experiment experiment, String address) {
+        try {
+            String path = Address.read(address).path();
+            return experiment.slot(path).flatMap(any -> experiment.words().find(path));
+        } catch (Refused noAddress) {
+            return Optional.empty();
+        }
+    }
+
+    private static String shortened(String text) {
+        return text.length() > 40 ? text.substring(0, 40) + "…" : text;
+    }
+}
