@@ -145,7 +145,7 @@ class BadInputTest extends HouseTest {
             browser.allowing("413").open("/import");
             browser.page().setInputFiles("#file", large);
             browser.page().click("button.act");
-            assertThat(browser.text(".lead")).contains("larger than 5 MB", "nothing else was changed");
+            assertThat(browser.text(".problem")).contains("larger than 5 MB", "Nothing was read from it");
         } finally {
             Files.delete(large);
         }

@@ -37,7 +37,7 @@ class DecisionsTest extends HouseTest {
     @Test
     void aNewerConstantIsOfferedAndNeverAppliedByItself() {
         Entry found = imported("1-calibration.json");
-        Calibration first = adoption.adopt(found, "first", "Hawthorn");
+        Calibration first = adoption.adopt(found, "first", "Hawthorn", newest(found));
         try (BenchBrowser browser = browser()) {
             browser.join(found.period().id(), "Hawthorn").open("/bench");
             browser.page().check("input[value=specific-heat-of-solid]");
@@ -46,7 +46,7 @@ class DecisionsTest extends HouseTest {
             browser.page().waitForURL("**/entries/**");
             String result = browser.page().url().replaceAll("\\?.*", "") + "/result";
             book.decide(Optional.of(found.id()), lab.sassafras.app.record.Decision.Kind.TRIAL, "trial[3]", "out", "splashed", "Hawthorn");
-            adoption.adopt(found, "without the splashed trial", "Hawthorn");
+            adoption.adopt(found, "without the splashed trial", "Hawthorn", newest(found));
             browser.open(result);
             assertThat(browser.text(".left")).contains("9.58 ±", "A newer constant was adopted", "8.91");
             browser.page().click("text=Use the newer one");

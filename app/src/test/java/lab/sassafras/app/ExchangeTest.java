@@ -38,7 +38,7 @@ class ExchangeTest extends HouseTest {
         assertThat(schema.validate(file, InputFormat.JSON)).isEmpty();
         assertThat(schema.validate(file.replaceFirst("\"text\" : \"[^\"]*\"", "\"text\" : 20.0"), InputFormat.JSON)).isNotEmpty();
         assertThat(reduce(file).statusCode()).isEqualTo(200);
-        Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", "a test");
         assertThat(get("/entries/" + taken.id() + "/run.json").body()).isEqualTo(file.strip());
     }
 
@@ -81,11 +81,16 @@ class ExchangeTest extends HouseTest {
 
     @Test
     void aRunIsImportedFromThePageAndItsObservationsLeaveAsCsv() {
+        imported("2-grey-slug.json");
         try (BenchBrowser browser = browser()) {
             browser.open("/import");
             browser.page().setInputFiles("#file", Path.of("src/main/resources/demo/2-grey-slug.json"));
             browser.page().click("button.act");
+            // it is here already, so the page asks before it makes a second entry of it
+            assertThat(browser.text(".finding")).contains("This file was brought in before", "Specific heat of a solid", "2-grey-slug.json");
+            browser.page().click("text=Bring it in again");
             browser.page().waitForURL("**/result");
+            assertThat(browser.text(".page.left")).contains("Brought in by somebody at no bench", "from 2-grey-slug.json");
             assertThat(browser.text(".sheet")).contains("71.46");
             browser.page().click(".tabs-line a:has-text('trial 2')");
             assertThat(browser.text(".row s")).isEqualTo("26.3");

@@ -14,12 +14,16 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
 import lab.sassafras.app.exchange.RunImport;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.measure.BenchUnit;
@@ -43,6 +47,8 @@ public abstract class HouseTest {
     protected Instruments instruments;
     @Autowired
     protected Calorimeters calorimeters;
+    @Autowired
+    protected Shelves shelves;
     @Autowired
     protected RunImport imports;
 
@@ -70,10 +76,17 @@ public abstract class HouseTest {
 
     /** A cup, a balance and a thermometer, named after the test that uses them. */
     protected Vessel equip(String name) {
-        instruments.findOrAdd(new Instrument("", "balance " + name, Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0));
-        instruments.findOrAdd(new Instrument("", "thermometer " + name, Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS,
-                0.1, -10, 110, 0.2, 0));
-        return calorimeters.findOrAdd("cup " + name, Calorimeter.Kind.FOAM_CUP);
+        return calorimeters.find("cup " + name, Calorimeter.Kind.FOAM_CUP).orElseGet(() -> {
+            instruments.add(new Instrument("", "balance " + name, Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0));
+            instruments.add(new Instrument("", "thermometer " + name, Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS,
+                    0.1, -10, 110, 0.2, 0));
+            return calorimeters.add("cup " + name, Calorimeter.Kind.FOAM_CUP);
+        });
+    }
+
+    /** The newest constant of the vessel an entry used, as whoever adopts has seen it. */
+    protected Optional<UUID> newest(Entry entry) {
+        return calorimeters.calibrations(calorimeters.vessel(entry.vesselId().orElseThrow()).orElseThrow()).stream().map(Calibration::id).findFirst();
     }
 
     protected static byte[] demo(String name) {
@@ -85,7 +98,7 @@ public abstract class HouseTest {
     }
 
     protected Entry imported(String name) {
-        return imports.take(demo(name));
+        return imports.take(demo(name), name, "a test");
     }
 
     protected HttpResponse<String> get(String path) {

@@ -14,6 +14,7 @@ import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
@@ -67,11 +68,63 @@ class LabBookTest extends HouseTest {
         Observation wrong = book.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
         book.keep(UUID.randomUUID(), entry.id(), reading("", wrong.id(), "slip"));
         assertThat(book.observations(entry.id()).standing()).isEmpty();
-        assertThatThrownBy(() -> book.keep(UUID.randomUUID(), entry.id(), reading("24.0", wrong.id(), "again")))
+        assertThatThrownBy(() -> book.keep(UUID.randomUUID(), entry.id(), reading("", wrong.id(), "again")))
                 .isInstanceOf(Refused.class).hasMessageContaining("already struck out");
         Entry other = begun("other");
         assertThatThrownBy(() -> book.keep(UUID.randomUUID(), other.id(), reading("24.0", wrong.id(), "not mine")))
                 .isInstanceOf(Refused.class);
+    }
+
+    /** Sixteen devices correct one value at the same moment: it is struck out once, and what fifteen others read is kept. */
+    @Test
+    void ofManyCorrectionsAtOnceOneStrikesAndTheOthersAreSecondReadings() throws Exception {
+        Entry entry = begun("sixteen");
+        Observation wrong = book.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
+        List<Observation> kept = atOnce(16, i -> book.keep(UUID.randomUUID(), entry.id(), reading("24." + i, wrong.id(), "read again")));
+        assertThat(kept).filteredOn(each -> each.supersedes().isPresent()).hasSize(1);
+        assertThat(book.observations(entry.id()).standing()).hasSize(16);
+    }
+
+    @Test
+    void oneKeyHoldsOneValue() throws Exception {
+        Entry entry = begun("key");
+        UUID key = UUID.randomUUID();
+        List<Observation> kept = atOnce(16, i -> book.keep(key, entry.id(), reading("21.0", null, null)));
+        assertThat(kept).extracting(Observation::id).containsOnly(key);
+        assertThat(book.observations(entry.id()).all()).hasSize(1);
+        assertThatThrownBy(() -> book.keep(key, entry.id(), reading("22.0", null, null))).isInstanceOf(Refused.class)
+                .hasMessageContaining("Another value, 21.0, was kept under the same key");
+    }
+
+    @Test
+    void trialsOpenedAtOnceAreAllThereAndBenchesJoinedAtOnceAreOne() throws Exception {
+        Entry entry = begun("open");
+        assertThat(atOnce(12, i -> book.open(entry.id(), LabBook.TRIAL, "Rowan"))).doesNotHaveDuplicates().contains(2, 13);
+        var period = period("Join at once");
+        assertThat(atOnce(12, i -> book.join(period, "Alder").id())).containsOnly(book.benches(period).get(0).id());
+    }
+
+    @Test
+    void aDecisionIsOneOfTheKnownWords() {
+        Entry entry = begun("words");
+        assertThatThrownBy(() -> book.decide(Optional.of(entry.id()), Decision.Kind.TRIAL, "trial[1]", "perhaps", "why", "Rowan"))
+                .isInstanceOf(Refused.class).hasMessageContaining("no way to decide");
+    }
+
+    private static <T> List<T> atOnce(int hands, java.util.function.IntFunction<T> work) throws Exception {
+        ExecutorService pool = Executors.newFixedThreadPool(hands);
+        java.util.concurrent.CountDownLatch start = new java.util.concurrent.CountDownLatch(1);
+        List<java.util.concurrent.Future<T>> all = IntStream.range(0, hands).mapToObj(i -> pool.submit(() -> {
+            start.await();
+            return work.apply(i);
+        })).toList();
+        start.countDown();
+        List<T> done = new java.util.ArrayList<>();
+        for (var each : all) {
+            done.add(each.get());
+        }
+        pool.shutdown();
+        return done;
     }
 
     @Test

@@ -51,7 +51,7 @@ class MainPathTest extends HouseTest {
             assertThat(browser.text(".lead")).contains("It may be", "copper");
             assertThat(browser.text("#working")).contains("q(solid)", "given off", "C(foam cup)");
             assertThat(browser.text(".balance title")).contains("taken up", "given off", "(found)");
-            assertThat(calorimeters.inUse(cup)).isPresent();
+            assertThat(shelves.now().inUse(cup)).isPresent();
         }
     }
 

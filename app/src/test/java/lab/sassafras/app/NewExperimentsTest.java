@@ -141,7 +141,7 @@ class NewExperimentsTest extends HouseTest {
         Entry slug = imported("2-grey-slug.json");
         Entry cup = imported("13-heater.json");
         var metal = calorimeters.vessel(cup.vesselId().orElseThrow()).orElseThrow();
-        calorimeters.adopt(metal, java.util.Optional.empty(), lab.sassafras.measure.Measured.independent(40, 1), 200,
+        calorimeters.add(metal, java.util.Optional.empty(), lab.sassafras.measure.Measured.independent(40, 1), 200,
                 new lab.sassafras.app.shelf.Calibration.Adoption("by hand", "Alder", "for the test"));
         double before = value(slug);
         try (BenchBrowser browser = browser()) {
@@ -167,7 +167,7 @@ class NewExperimentsTest extends HouseTest {
         JsonNode answer = JSON.readTree(reduce(even).body());
         assertThat(answer.at("/trials/0/draws/bearsOutLinear").asBoolean()).isFalse();
         assertThat(answer.at("/trials/0/draws/high").asDouble()).isLessThan(-54);
-        Entry entry = imports.take(even.getBytes(StandardCharsets.UTF_8));
+        Entry entry = imports.take(even.getBytes(StandardCharsets.UTF_8), "run.json", "a test");
         assertThat(get("/entries/" + entry.id() + "/result").body()).contains("lead drawn", "go by this one", "equal within their uncertainty");
     }
 

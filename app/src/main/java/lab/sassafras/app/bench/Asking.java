@@ -70,8 +70,7 @@ public record Asking(String address, String kind, String ask, String help, Strin
                         .filter(each -> each.address().equals(address)).findFirst()).orElseThrow();
         Optional<String> next = asks.stream().dropWhile(each -> !each.address().equals(address)).skip(1).findFirst()
                 .flatMap(each -> words.caution(each.address().path()));
-        List<Standing> standing = entry.observations().standing().stream()
-                .filter(each -> each.address().equals(address.toString()))
+        List<Standing> standing = entry.observations().standingAt(address.toString()).stream()
                 .map(each -> new Standing(each, screen.spoken(address, each) + each.unit().map(unit -> " " + unit).orElse(""),
                         each.role())).toList();
         Optional<Slot.Quantity> quantity = slot instanceof Slot.Quantity q ? Optional.of(q) : Optional.empty();

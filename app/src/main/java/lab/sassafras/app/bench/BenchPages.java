@@ -2,6 +2,7 @@ package lab.sassafras.app.bench;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -11,8 +12,8 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.shelf.Calibration;
-import lab.sassafras.app.shelf.Calorimeters;
-import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiment;
@@ -32,14 +33,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 class BenchPages {
 
     private final LabBook book;
-    private final Instruments instruments;
-    private final Calorimeters calorimeters;
+    private final Shelves shelves;
     private final WhoIsHere who;
 
-    BenchPages(LabBook book, Instruments instruments, Calorimeters calorimeters, WhoIsHere who) {
+    BenchPages(LabBook book, Shelves shelves, WhoIsHere who) {
         this.book = book;
-        this.instruments = instruments;
-        this.calorimeters = calorimeters;
+        this.shelves = shelves;
         this.who = who;
     }
 
@@ -55,15 +54,20 @@ class BenchPages {
         model.addAttribute("entries", book.entriesOf(bench).stream()
                 .map(entry -> EntryLine.of(entry, bench.period().zone())).toList());
         model.addAttribute("experiments", Experiments.all());
-        model.addAttribute("vessels", calorimeters.vessels().stream().map(vessel -> choice(vessel, figures)).toList());
-        model.addAttribute("balances", instruments.of(Instrument.Kind.BALANCE));
-        model.addAttribute("cylinders", instruments.of(Instrument.Kind.CYLINDER));
-        model.addAttribute("thermometers", instruments.of(Instrument.Kind.THERMOMETER));
+        Shelf shelf = shelves.now();
+        model.addAttribute("vessels", shelf.vessels().stream().map(vessel -> choice(shelf, vessel, figures)).toList());
+        model.addAttribute("balances", of(shelf, Instrument.Kind.BALANCE));
+        model.addAttribute("cylinders", of(shelf, Instrument.Kind.CYLINDER));
+        model.addAttribute("thermometers", of(shelf, Instrument.Kind.THERMOMETER));
         return "bench";
     }
 
-    private VesselChoice choice(Vessel vessel, Figures figures) {
-        String constant = calorimeters.inUse(vessel).map(Calibration::value)
+    private static List<Instrument> of(Shelf shelf, Instrument.Kind kind) {
+        return shelf.instruments().stream().filter(each -> each.kind() == kind).toList();
+    }
+
+    private static VesselChoice choice(Shelf shelf, Vessel vessel, Figures figures) {
+        String constant = shelf.inUse(vessel).map(Calibration::value)
                 .map(value -> figures.byUncertainty(value.value(), value.uncertainty()) + " ± "
                         + figures.uncertainty(value.uncertainty()) + " J/°C").orElse("no constant adopted yet");
         return new VesselChoice(vessel.id().toString(), vessel.name() + ", " + vessel.kind().words() + " (" + constant + ")");
@@ -76,18 +80,19 @@ class BenchPages {
         Bench bench = who.benchOrAsk(request);
         Experiment kind = Experiments.find(experiment)
                 .orElseThrow(() -> new Refused("Choose an experiment to begin."));
+        Shelf shelf = shelves.now();
         Optional<Vessel> chosen = kind.calorimeter() == Calorimeter.Use.NONE ? Optional.empty()
-                : vessel.flatMap(calorimeters::vessel);
+                : vessel.flatMap(shelf::vessel);
         if (kind.calorimeter() == Calorimeter.Use.FINDS_CONSTANT && chosen.isEmpty()) {
             throw new Refused("Choose the vessel whose constant is to be found. Vessels are added on the shelf.");
         }
         Optional<UUID> pinned = kind.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT
-                ? chosen.flatMap(calorimeters::inUse).map(Calibration::id) : Optional.empty();
+                ? chosen.flatMap(shelf::inUse).map(Calibration::id) : Optional.empty();
         Map<Instrument.Kind, UUID> with = new LinkedHashMap<>();
         balance.ifPresent(id -> with.put(Instrument.Kind.BALANCE, id));
         thermometer.ifPresent(id -> with.put(Instrument.Kind.THERMOMETER, id));
         cylinder.ifPresent(id -> with.put(Instrument.Kind.CYLINDER, id));
-        with.values().forEach(id -> instruments.find(id).orElseThrow(() -> new Refused("That instrument is not here.")));
+        with.values().forEach(id -> shelf.instrument(id).orElseThrow(() -> new Refused("That instrument is not here.")));
         Entry entry = book.begin(bench, new Entry.Plan(kind.key(), kind.method(), ReferenceShelf.VERSION,
                 chosen.map(Vessel::id), pinned, with));
         return "redirect:/entries/" + entry.id();

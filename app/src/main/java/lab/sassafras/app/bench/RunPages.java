@@ -8,8 +8,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
@@ -22,14 +24,20 @@ import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Cardinality;
+import lab.sassafras.experiment.Filling;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.Intake;
 import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -66,6 +74,10 @@ class RunPages {
         boolean correcting() {
             return supersedes != null;
         }
+
+        String words() {
+            return text == null ? "" : text.strip();
+        }
     }
 
     @GetMapping("/entries/{id}")
@@ -94,15 +106,15 @@ class RunPages {
                 HttpServletResponse response, Model model) {
         Bench bench = who.benchOrAsk(request);
         EntrySheet entry = sheets.of(find(id));
+        Optional<Observation> struck = Optional.ofNullable(typed.supersedes()).flatMap(entry.observations()::find);
+        if (struck.isPresent() && typed.words().isEmpty()) {
+            return strike(entry, struck.get(), typed, bench, response, model);
+        }
         Address address = Address.read(typed.at());
         try {
-            Observation.Given given = accept(entry, address, typed, bench);
-            book.keep(typed.key() == null ? UUID.randomUUID() : typed.key(), id, given);
-        } catch (Refused refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-            int trial = trialOf(entry, Optional.empty(), Optional.of(address));
-            return show(entry, new WrittenSheet(entry, trial), trial, Optional.of(address), Role.of(typed.role()), typed,
-                    refused.getMessage(), model);
+            book.keep(typed.key() == null ? UUID.randomUUID() : typed.key(), id, accept(entry, address, typed, bench));
+        } catch (Refused | DataAccessException | TransactionException failed) {
+            return refused(entry, address, typed, failed, response, model);
         }
         int trial = trialOf(entry, Optional.empty(), Optional.of(address));
         if (entry.sheet().asides(trial).stream().anyMatch(ask -> ask.address().equals(address))) {
@@ -113,33 +125,76 @@ class RunPages {
                 + (half ? "&way=" + typed.role() : "");
     }
 
-    private Observation.Given accept(EntrySheet entry, Address address, Typed typed, Bench bench) {
-        Role role = Role.of(typed.role()).orElseThrow(() -> new Refused("Say how the value was got."));
+    private String refused(EntrySheet entry, Address address, Typed typed, RuntimeException failed, HttpServletResponse response, Model model) {
+        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        int trial = trialOf(entry, Optional.empty(), Optional.of(address));
+        return show(entry, new WrittenSheet(entry, trial), trial, Optional.of(address), Role.of(typed.role()), typed,
+                PlainWords.of(failed), model);
+    }
+
+    /** Strikes a value out and puts nothing in its place, whatever it was and whether or not this version can read it. */
+    private String strike(EntrySheet entry, Observation struck, Typed typed, Bench bench, HttpServletResponse response, Model model) {
+        Optional<Address> asked = place(entry, struck);
+        try {
+            String reason = reason(typed);
+            if (entry.unreadable(struck).isEmpty() && entry.observations().stands(struck)) {
+                entry.readback().filling(entry.sheet().setting()).strike(struck.id());
+            }
+            book.keep(typed.key() == null ? UUID.randomUUID() : typed.key(), entry.entry().id(), new Observation.Given(struck.address(),
+                    struck.role(), "", null, Optional.empty(), null, bench.name(), Optional.of(struck.id()), reason));
+        } catch (Refused | DataAccessException | TransactionException failed) {
+            if (asked.isPresent()) {
+                return refused(entry, asked.get(), typed, failed, response, model);
+            }
+            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            return show(entry, new WrittenSheet(entry, 1), 1, Optional.empty(), Optional.empty(), typed, PlainWords.of(failed), model);
+        }
+        return "redirect:/entries/" + entry.entry().id() + asked.map(address -> "?after=" + address.toString().replace("[", "%5B")
+                .replace("]", "%5D")).orElse("");
+    }
+
+    /** Where a kept value is asked for now, if it is. */
+    private static Optional<Address> place(EntrySheet entry, Observation observation) {
+        return IntStream.rangeClosed(1, entry.sheet().trials()).boxed().flatMap(trial -> asked(entry, trial))
+                .filter(address -> address.toString().equals(observation.address())).findFirst();
+    }
+
+    private static Stream<Address> asked(EntrySheet entry, int trial) {
+        return Stream.concat(entry.sheet().asks(trial).stream(), entry.sheet().asides(trial).stream()).map(Sheet.Ask::address);
+    }
+
+    private static String reason(Typed typed) {
         String reason = typed.reason() == null ? "" : typed.reason().strip();
-        if (typed.correcting() && reason.isEmpty()) {
+        if (reason.isEmpty()) {
             throw new Refused("Say why the value is struck out. The old one stays visible with the reason.");
         }
-        if (reason.length() > LONGEST_REASON) {
-            throw new Refused("A reason has at most " + LONGEST_REASON + " characters.");
-        }
-        String text = typed.text() == null ? "" : typed.text().strip();
+        return Names.checked(reason, "A reason", LONGEST_REASON);
+    }
+
+    private Observation.Given accept(EntrySheet entry, Address address, Typed typed, Bench bench) {
+        Role role = Role.of(typed.role()).orElseThrow(() -> new Refused("Say how the value was got."));
+        String reason = typed.correcting() ? reason(typed) : null;
+        String text = typed.words();
         Slot slot = entry.experiment().slot(address.path())
                 .orElseThrow(() -> new NotFound("This experiment has no place of that name."));
-        if (typed.correcting() && text.isEmpty()) {
-            return new Observation.Given(address.toString(), role.key(), "", null, Optional.empty(), null, bench.name(),
-                    Optional.of(typed.supersedes()), reason);
-        }
         if (slot instanceof Slot.Moment && text.isEmpty()) {
             long ago = typed.ago() == null ? 0 : Math.max(0, Math.min(typed.ago(), Duration.ofHours(12).toMillis()));
             text = clock.instant().minusMillis(ago).truncatedTo(ChronoUnit.MILLIS).toString();
         }
-        Line line = new Intake(sheets.open(entry, slot).without(typed.supersedes()).sheet()).accept(address, role, new Intake.Given(text, typed.unit(),
-                Optional.ofNullable(typed.instrument()).flatMap(instruments::find), typed.uncertainty(), bench.name()));
+        Line line = taken(entry, address, role, new Intake.Given(text, typed.unit(), Optional.ofNullable(typed.instrument())
+                .flatMap(instruments::find), typed.uncertainty(), bench.name()), typed.supersedes(), slot);
         return new Observation.Given(address.toString(), role.key(), line.text(),
                 line.unit().map(unit -> unit.symbol()).orElse(null),
                 line.instrument().map(each -> UUID.fromString(each.key())),
                 role == Role.ASSUMED ? typed.uncertainty().strip() : null, bench.name(),
-                Optional.ofNullable(typed.supersedes()), reason.isEmpty() ? null : reason);
+                Optional.ofNullable(typed.supersedes()), reason);
+    }
+
+    /** What was typed as a line; what it corrects is struck out first, where it can be read and still stands. */
+    private Line taken(EntrySheet entry, Address address, Role role, Intake.Given given, UUID corrected, Slot slot) {
+        Filling filling = entry.readback().filling(sheets.open(entry, Optional.of(slot)));
+        return corrected != null && filling.stands(corrected) ? filling.correct(corrected, UUID.randomUUID(), address, role, given)
+                : filling.take(UUID.randomUUID(), address, role, given);
     }
 
     @PostMapping("/entries/{id}/open")
@@ -164,8 +219,7 @@ class RunPages {
     private String show(EntrySheet entry, WrittenSheet screen, int trial, Optional<Address> now, Optional<Role> way,
                         Typed typed, String problem, Model model) {
         now.ifPresent(address -> {
-            if (Stream.concat(entry.sheet().asks(trial).stream(), entry.sheet().asides(trial).stream())
-                    .noneMatch(ask -> ask.address().equals(address))) {
+            if (asked(entry, trial).noneMatch(address::equals)) {
                 throw new NotFound("This experiment has no such place to fill.");
             }
         });
@@ -190,8 +244,9 @@ class RunPages {
         model.addAttribute("repeated", entry.experiment().groups().stream()
                 .filter(group -> group.cardinality() == Cardinality.PER_PART).map(Group::key).toList());
         model.addAttribute("lastKept", entry.observations().last().map(each -> screen.clock(each.madeAt())).orElse(null));
-        model.addAttribute("conflicts", entry.reduction().findings().stream()
-                .filter(finding -> finding.code().equals("reading.conflict")).toList());
+        model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
+        model.addAttribute("conflicts", SheetFindings.of(entry.sheet()).stream()
+                .filter(finding -> finding.code().equals("reading.conflict") || finding.code().startsWith("row.")).toList());
         return "run";
     }
 

@@ -9,6 +9,9 @@ import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.shelf.Calorimeters;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
 import org.springframework.boot.CommandLineRunner;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
@@ -22,11 +25,15 @@ class DemoClass implements CommandLineRunner {
     private final LabBook book;
     private final RunImport imports;
     private final Adoption adoption;
+    private final Shelves shelves;
+    private final Calorimeters calorimeters;
 
-    DemoClass(LabBook book, RunImport imports, Adoption adoption) {
+    DemoClass(LabBook book, RunImport imports, Adoption adoption, Shelves shelves, Calorimeters calorimeters) {
         this.book = book;
         this.imports = imports;
         this.adoption = adoption;
+        this.shelves = shelves;
+        this.calorimeters = calorimeters;
     }
 
     @Override
@@ -36,7 +43,7 @@ class DemoClass implements CommandLineRunner {
             return;
         }
         Entry calibrated = take("1-calibration.json");
-        Calibration constant = adoption.adopt(calibrated, "three trials that agree", "Hawthorn");
+        Calibration constant = adoption.adopt(calibrated, "three trials that agree", "Hawthorn", Optional.empty());
         Entry slug = take("2-grey-slug.json");
         book.decide(Optional.of(slug.id()), Decision.Kind.PIN, "calibration", constant.id().toString(),
                 "the constant found the same evening", "Hawthorn");
@@ -53,11 +60,19 @@ class DemoClass implements CommandLineRunner {
         take("13-heater.json");
         take("14-cup-from-its-parts.json");
         take("15-saltpetre.json");
+        adoptWhatCame();
     }
 
     private Entry take(String name) throws IOException {
         try (InputStream file = getClass().getResourceAsStream("/demo/" + name)) {
-            return imports.take(file.readAllBytes());
+            return imports.take(file.readAllBytes(), name, "the demo");
         }
+    }
+
+    /** What came with the files is only proposed; this class uses it where it found none of its own. */
+    private void adoptWhatCame() {
+        Shelf shelf = shelves.now();
+        shelf.vessels().stream().filter(vessel -> shelf.inUse(vessel).isEmpty()).flatMap(vessel -> shelf.calibrations(vessel).stream().limit(1))
+                .forEach(each -> calorimeters.decide(each, Decision.ADOPTED, "found earlier this term", "Hawthorn"));
     }
 }

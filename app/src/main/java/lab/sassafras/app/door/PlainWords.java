@@ -1,21 +1,31 @@
 package lab.sassafras.app.door;
 
+import jakarta.persistence.PersistenceException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.DiskRoom;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TimeBudget;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
-import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.ModelAndView;
 
 /** What every page knows (who is here), and what is said when something cannot be done. */
 @ControllerAdvice
-class PlainWords {
+public class PlainWords {
+
+    private static final Logger LOG = LoggerFactory.getLogger(PlainWords.class);
+    private static final String BUSY = "The book could not be reached just now, so nothing was kept or changed. What was kept before is safe; "
+            + "try again in a moment.";
 
     private final WhoIsHere who;
 
@@ -48,10 +58,29 @@ class PlainWords {
         return page(HttpStatus.NOT_FOUND, "That address does not lead anywhere.");
     }
 
-    @ExceptionHandler(MultipartException.class)
-    ModelAndView tooLarge() {
-        return page(HttpStatus.CONTENT_TOO_LARGE, "That file is larger than 5 MB, far more than any run needs. Nothing "
-                + "was read from it and nothing else was changed.");
+    @ExceptionHandler(DiskRoom.NoRoom.class)
+    ModelAndView noRoom(DiskRoom.NoRoom full) {
+        return page(HttpStatus.INSUFFICIENT_STORAGE, full.getMessage());
+    }
+
+    @ExceptionHandler(TimeBudget.OutOfTime.class)
+    ModelAndView outOfTime(TimeBudget.OutOfTime late, HttpServletRequest request) {
+        LOG.warn("out of time: {} {}", request.getMethod(), request.getRequestURI());
+        return page(HttpStatus.SERVICE_UNAVAILABLE, late.getMessage());
+    }
+
+    @ExceptionHandler({DataAccessException.class, TransactionException.class, PersistenceException.class})
+    ModelAndView bookAway(RuntimeException failed) {
+        return page(HttpStatus.SERVICE_UNAVAILABLE, of(failed));
+    }
+
+    /** A failure in words for whoever typed something; a refusal says itself what was wrong. */
+    public static String of(RuntimeException failed) {
+        if (failed instanceof Refused) {
+            return failed.getMessage();
+        }
+        LOG.error("the book could not be reached", failed);
+        return BUSY;
     }
 
     @ExceptionHandler(DataIntegrityViolationException.class)

@@ -1,22 +1,29 @@
 package lab.sassafras.app.exchange;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
-import lab.sassafras.app.record.Observation;
-import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.sheet.EntrySheets;
-import lab.sassafras.measure.Figures;
+import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TimeBudget;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -27,26 +34,30 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MultipartFile;
 
 /** Run files in and out. */
 @Controller
 class ExchangePages {
 
-    private static final int LARGEST = 5 * 1024 * 1024;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
+    private static final int MOST_ASKED = 20;
 
     private final LabBook book;
     private final EntrySheets sheets;
     private final RunFileWriter writer;
     private final RunFileReader reader;
     private final RunImport imports;
+    private final WhoIsHere who;
+    /** Files that were here before, for as long as somebody may take to answer. */
+    private final Cache<UUID, Upload> asked = Caffeine.newBuilder().maximumSize(MOST_ASKED).expireAfterWrite(Duration.ofMinutes(15)).build();
 
-    ExchangePages(LabBook book, EntrySheets sheets, RunFileWriter writer, RunFileReader reader, RunImport imports) {
+    ExchangePages(LabBook book, EntrySheets sheets, RunFileWriter writer, RunFileReader reader, RunImport imports, WhoIsHere who) {
         this.book = book;
         this.sheets = sheets;
         this.writer = writer;
         this.reader = reader;
         this.imports = imports;
+        this.who = who;
     }
 
     @GetMapping("/entries/{id}/run.json")
@@ -58,7 +69,7 @@ class ExchangePages {
     @GetMapping("/entries/{id}/observations.csv")
     ResponseEntity<byte[]> observations(@PathVariable UUID id) {
         Entry entry = find(id);
-        return download(csv(sheets.of(entry)).getBytes(StandardCharsets.UTF_8),
+        return download(ObservationTable.csv(sheets.of(entry)).getBytes(StandardCharsets.UTF_8),
                 new MediaType("text", "csv", StandardCharsets.UTF_8), entry, "csv");
     }
 
@@ -68,64 +79,77 @@ class ExchangePages {
                 + entry.experiment() + "-" + bench + "-" + entry.period().heldOn() + "." + suffix + "\"").body(body);
     }
 
-    private static String csv(EntrySheet entry) {
-        String head = "address,what,role,text,unit,instrument,uncertainty,who,when,stands,reason\r\n";
-        return head + entry.observations().all().stream().map(each -> row(entry, each)).collect(Collectors.joining());
-    }
-
-    private static String row(EntrySheet entry, Observation each) {
-        boolean stands = entry.observations().standing().contains(each);
-        String what = entry.experiment().words().label(lab.sassafras.experiment.Address.read(each.address()).path());
-        String instrument = entry.sheet().lines().stream().flatMap(line -> line.instrument().stream())
-                .filter(known -> each.instrumentId().map(UUID::toString).filter(known.key()::equals).isPresent())
-                .map(known -> known.name()).findFirst().orElse("");
-        return String.join(",", each.address(), cell(what), each.role(), cell(each.text()), cell(each.unit().orElse("")),
-                words(instrument), cell(each.uncertainty().orElse("")), words(each.who()), each.madeAt().toString(),
-                stands ? "yes" : "no", words(each.reason().orElse(""))) + "\r\n";
-    }
-
-    private static String cell(String text) {
-        return text.matches("[^\",\r\n]*") ? text : "\"" + text.replace("\"", "\"\"") + "\"";
-    }
-
-    /** Free words: never to be taken for a formula by a spreadsheet. */
-    private static String words(String text) {
-        return cell(text.matches("[=+\\-@].*") ? "'" + text : text);
-    }
-
     @GetMapping("/import")
     String blank() {
         return "import";
     }
 
     @PostMapping("/import")
-    String take(@RequestParam(required = false) MultipartFile file, Model model, HttpServletResponse response)
-            throws IOException {
+    String take(HttpServletRequest request, Model model, HttpServletResponse response) throws IOException {
+        Upload upload = Upload.NONE;
         try {
-            if (file == null || file.isEmpty()) {
-                throw new Refused("No file was chosen. Choose a run file, which ends in .json.");
+            upload = Upload.of(request);
+            List<BroughtIn> earlier = imports.earlier(upload.bytes());
+            if (!earlier.isEmpty()) {
+                return ask(upload, earlier, model);
             }
-            return "redirect:/entries/" + imports.take(file.getBytes()).id() + "/result";
+            return taken(upload, request);
         } catch (Refused refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-            model.addAttribute("problem", refused.getMessage());
-            model.addAttribute("chosen", file == null ? "" : file.getOriginalFilename());
-            return "import";
+            return refused(upload, refused, model, response);
         }
+    }
+
+    /** Brings in a file that was brought in before, now that somebody said so. */
+    @PostMapping("/import/again")
+    String again(@RequestParam UUID pending, HttpServletRequest request, Model model, HttpServletResponse response) {
+        Upload upload = asked.getIfPresent(pending);
+        if (upload == null) {
+            return refused(Upload.NONE, new Refused("That was too long ago. Choose the file again; nothing was changed."), model, response);
+        }
+        asked.invalidate(pending);
+        return taken(upload, request);
+    }
+
+    private String taken(Upload upload, HttpServletRequest request) {
+        String by = who.bench(request).map(Bench::name).map(name -> "bench " + name).orElse("somebody at no bench");
+        return "redirect:/entries/" + imports.take(upload.bytes(), upload.name(), by).id() + "/result";
+    }
+
+    private String ask(Upload upload, List<BroughtIn> earlier, Model model) {
+        UUID pending = UUID.randomUUID();
+        asked.put(pending, upload);
+        model.addAttribute("chosen", upload.name());
+        model.addAttribute("pending", pending);
+        model.addAttribute("earlier", earlier.stream().flatMap(each -> book.entry(each.subject()).stream().map(entry -> new Earlier(
+                entry.id(), EntryLine.of(entry, entry.period().zone()).title() + ", bench " + entry.bench().name(), each.who() + ", "
+                + WrittenTime.of(each.madeAt(), entry.period().zone(), DAY)))).toList());
+        return "import";
+    }
+
+    private String refused(Upload upload, Refused refused, Model model, HttpServletResponse response) {
+        response.setStatus((refused instanceof Upload.TooLarge ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.UNPROCESSABLE_ENTITY).value());
+        model.addAttribute("problem", refused.getMessage());
+        model.addAttribute("chosen", upload.name());
+        return "import";
+    }
+
+    /** An entry that a file made before. */
+    public record Earlier(UUID id, String title, String when) {
     }
 
     /** Works a run file out and keeps nothing. */
     @PostMapping(value = "/api/reduce", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> reduce(HttpServletRequest request) throws IOException {
         try (InputStream body = request.getInputStream()) {
-            byte[] bytes = body.readNBytes(LARGEST + 1);
-            if (bytes.length > LARGEST) {
-                return problem(HttpStatus.CONTENT_TOO_LARGE, "The file is larger than 5 MB, far more than any run needs.");
+            byte[] bytes = body.readNBytes(Upload.LARGEST + 1);
+            if (bytes.length > Upload.LARGEST) {
+                return problem(HttpStatus.CONTENT_TOO_LARGE, Upload.TOO_LARGE);
             }
-            RunFile run = reader.read(bytes);
-            return ResponseEntity.ok(ReducedFile.of(RunReplay.reduction(run), new Figures(run.period().mark())));
+            return ResponseEntity.ok(ReducedFile.of(RunReplay.reduction(reader.read(bytes))));
         } catch (Refused refused) {
             return problem(HttpStatus.UNPROCESSABLE_ENTITY, refused.getMessage());
+        } catch (TimeBudget.OutOfTime late) {
+            return problem(HttpStatus.SERVICE_UNAVAILABLE, late.getMessage());
         }
     }
 

@@ -67,6 +67,14 @@ record JsonPlace(JsonNode node, String path) {
         return text();
     }
 
+    /** A text of at most so many characters, or none. */
+    String texts(int longest) {
+        if (text().length() > longest) {
+            throw wrong("must have at most " + longest + " characters");
+        }
+        return text();
+    }
+
     double number() {
         if (!node.isNumber() || !Double.isFinite(node.asDouble())) {
             throw wrong("must be a finite number");

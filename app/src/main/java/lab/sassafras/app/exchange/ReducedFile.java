@@ -8,11 +8,11 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.account.TrialMean;
-import lab.sassafras.convention.Presentation;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
-import lab.sassafras.measure.Figures;
+import lab.sassafras.substance.Reference;
+import lab.sassafras.verdict.Agreement;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
 import lab.sassafras.verdict.Verdict;
@@ -20,9 +20,7 @@ import lab.sassafras.verdict.Verdict;
 /** A reduction as the API answers it: numbers locale-free and in full, words beside them. */
 record ReducedFile(String experiment, Map<String, String> conventions, Result unknown, List<Derived> derived, List<SamplePart> samples,
                    List<TrialPart> trials, List<Share> budget, List<AlternativePart> alternatives, List<CandidatePart> candidates,
-                   PredictionPart prediction, List<FindingPart> findings) {
-
-    private static final int DRAWS = 50_000;
+                   AgreementPart agreement, PredictionPart prediction, List<FindingPart> findings) {
 
     record Result(String name, String symbol, Double value, Double standardUncertainty, Double degreesOfFreedom, String unit) {
     }
@@ -58,21 +56,25 @@ record ReducedFile(String experiment, Map<String, String> conventions, Result un
     record CandidatePart(String substance, double compatibility, List<String> objections) {
     }
 
+    /** How the result stands to the reference value it is judged by. */
+    record AgreementPart(String reference, double value, double standardUncertainty, String unit, String source, double percentError, boolean agrees,
+                         String words) {
+    }
+
     record PredictionPart(double foretold, Double read, String unit) {
     }
 
     record FindingPart(String grade, String code, String message, String about) {
     }
 
-    static ReducedFile of(Reduction reduction, Figures figures) {
+    static ReducedFile of(Reduction reduction) {
         Optional<Estimate> mean = reduction.mean().map(TrialMean::estimate);
         Result unknown = new Result(reduction.unknown(), symbol(reduction), mean.map(Estimate::value).orElse(null),
                 mean.map(Estimate::uncertainty).orElse(null),
                 mean.map(Estimate::degreesOfFreedom).filter(Double::isFinite).orElse(null), reduction.unit().symbol());
-        Presentation presentation = new Presentation(reduction.conventions(), figures);
         return new ReducedFile(reduction.sheet().experiment().key(), reduction.conventions().named(), unknown, derived(reduction),
                 reduction.samples().stream().map(ReducedFile::sample).toList(),
-                reduction.trials().stream().map(trial -> trial(reduction, trial, presentation)).toList(),
+                reduction.trials().stream().map(trial -> trial(reduction, trial)).toList(),
                 mean.map(each -> each.contributions().stream().map(part -> new Share(part.label(), part.shareOf(each))).toList())
                         .orElse(List.of()),
                 reduction.alternatives().stream().map(each -> new AlternativePart(each.alternative().question().key(),
@@ -80,6 +82,7 @@ record ReducedFile(String experiment, Map<String, String> conventions, Result un
                         each.estimate().map(Estimate::uncertainty).orElse(null), each.unit().symbol())).toList(),
                 reduction.verdict().map(Verdict::candidates).orElse(List.of()).stream().map(each -> new CandidatePart(
                         each.substance().key(), each.compatibility(), each.objections())).toList(),
+                reduction.verdict().flatMap(Verdict::agreement).map(ReducedFile::agreement).orElse(null),
                 reduction.prediction().map(each -> new PredictionPart(each.foretold().value(), each.read().map(read -> read.value())
                         .orElse(null), "°C")).orElse(null),
                 reduction.findings().stream().map(ReducedFile::finding).toList());
@@ -108,21 +111,19 @@ record ReducedFile(String experiment, Map<String, String> conventions, Result un
                 line.slopeUncertainty(), line.intercept(), line.interceptUncertainty(), "kJ against mol", line.missesZero())).orElse(null));
     }
 
-    private static TrialPart trial(Reduction reduction, Reduction.Trial trial, Presentation presentation) {
+    private static TrialPart trial(Reduction reduction, Reduction.Trial trial) {
         Optional<Solution> solution = trial.solution();
-        Optional<Working> working = solution.map(presentation::working);
+        Optional<Working> working = reduction.working(trial.number());
         return new TrialPart(trial.number(), reduction.sheet().sample(trial.number()), trial.leftOut(),
                 solution.map(each -> each.estimate().value()).orElse(null), solution.map(each -> each.estimate().uncertainty()).orElse(null),
-                solution.map(ReducedFile::draws).orElse(null), solution.map(ReducedFile::heats).orElse(List.of()),
+                reduction.drawn(trial.number()).map(drawn -> draws(drawn, solution.orElseThrow())).orElse(null), solution.map(ReducedFile::heats).orElse(List.of()),
                 solution.map(ReducedFile::derived).orElse(List.of()), working.map(Working::opening).orElse(""),
                 working.map(Working::lines).orElse(List.of()), working.map(Working::text).orElse(""), working.map(Working::latex).orElse(""),
                 trial.account() instanceof Account.Incomplete incomplete ? incomplete.missing() : List.of());
     }
 
-    private static Draws draws(Solution solution) {
-        MonteCarlo drawn = solution.drawn(DRAWS);
-        return drawn.finite() && solution.estimate().uncertainty() > 0 ? new Draws(DRAWS, drawn.value(), drawn.uncertainty(), drawn.low(), drawn.high(),
-                drawn.bearsOut(solution.estimate())) : null;
+    private static Draws draws(MonteCarlo drawn, Solution solution) {
+        return new Draws(Reduction.DRAWS, drawn.value(), drawn.uncertainty(), drawn.low(), drawn.high(), drawn.bearsOut(solution.estimate()));
     }
 
     private static List<Derived> derived(Solution solution) {
@@ -133,6 +134,12 @@ record ReducedFile(String experiment, Map<String, String> conventions, Result un
     private static List<Heat> heats(Solution solution) {
         return solution.entries().stream().map(entry -> new Heat(entry.party().key(), entry.party().label(),
                 entry.heat().value(), entry.heat().uncertainty(), "J", entry.heat().value() < 0 ? "given off" : "taken up")).toList();
+    }
+
+    private static AgreementPart agreement(Agreement agreement) {
+        Reference reference = agreement.reference();
+        return new AgreementPart(reference.name(), reference.value(), reference.uncertainty(), reference.unit().symbol(),
+                reference.sourceInWords(), agreement.percentError(), agreement.agrees(), agreement.words());
     }
 
     private static FindingPart finding(Finding finding) {

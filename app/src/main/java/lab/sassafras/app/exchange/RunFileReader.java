@@ -1,11 +1,14 @@
 package lab.sassafras.app.exchange;
 
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -19,13 +22,17 @@ import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Role;
+import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.Shared;
+import lab.sassafras.measure.TimeBudget;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reads a run file strictly: every field known, every type right, every name inside resolved. */
@@ -41,8 +48,21 @@ class RunFileReader {
 
     /** @throws Refused naming the place where the file is not a run file */
     RunFile read(byte[] bytes) {
+        return run(new JsonPlace(tree(bytes), ""), 0);
+    }
+
+    /** What says whether two files hold the same, however they are laid out (SHA-256, hexadecimal). */
+    String digest(byte[] bytes) {
         try {
-            return run(new JsonPlace(json.readTree(bytes), ""), 0);
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(json.writeValueAsBytes(tree(bytes))));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+
+    private JsonNode tree(byte[] bytes) {
+        try {
+            return json.readTree(bytes);
         } catch (JacksonException e) {
             String where = e.getLocation() == null ? "" : " (line " + e.getLocation().getLineNr() + ")";
             throw new Refused("That is not a JSON file" + where + ". Nothing was read from it.");
@@ -65,20 +85,19 @@ class RunFileReader {
             }
             references.put(name, run(place, depth + 1));
         }));
-        RunFile run = new RunFile(experiment, file.required("method").wholeNumber(1, 1000),
-                file.required("shelf").wholeNumber(1, 1000), period(file.required("period")), file.required("bench").text(NAME),
+        TimeBudget.check();
+        return new RunFile(experiment, file.required("method").wholeNumber(1, 1000),
+                file.required("shelf").wholeNumber(1, 1000), period(file.required("period")), name(file.required("bench")),
                 instant(file.required("begun")), conventions(file.optional("conventions")), instruments,
                 file.optional("calorimeter").map(place -> calorimeter(place, instruments)), calorimeters(file, instruments),
                 defaults(file, instruments),
                 file.required("trials").wholeNumber(1, 50), parts(file.optional("parts"), experiment),
                 observations(file.required("observations"), instruments), decisions(file.optional("decisions")), references);
-        RunReplay.sheet(run);
-        return run;
     }
 
     private static RunFile.PeriodPart period(JsonPlace place) {
         place.only("title", "date", "zone", "decimalMark", "conventions");
-        return new RunFile.PeriodPart(place.required("title").text(80), date(place.required("date")), zone(place.required("zone")),
+        return new RunFile.PeriodPart(named(place.required("title"), 80), date(place.required("date")), zone(place.required("zone")),
                 oneOf(place.required("decimalMark"), text -> Arrays.stream(DecimalMark.values())
                         .filter(mark -> mark.word().equals(text)).findFirst(), "must be “point” or “comma”"),
                 conventions(place.optional("conventions")));
@@ -98,7 +117,7 @@ class RunFileReader {
             each.only("key", "name", "kind", "resolution", "low", "high", "offsetUncertainty", "readingUncertainty");
             Instrument.Kind kind = oneOf(each.required("kind"), text -> Arrays.stream(Instrument.Kind.values())
                     .filter(known -> known.word().equals(text)).findFirst(), "must be “balance”, “thermometer” or “cylinder or pipette”");
-            Instrument instrument = new Instrument(each.required("key").text(NAME), each.required("name").text(NAME), kind,
+            Instrument instrument = new Instrument(each.required("key").text(NAME), name(each.required("name")), kind,
                     Instruments.unit(kind), positive(each.required("resolution")), each.required("low").number(),
                     each.required("high").number(), notNegative(each.required("offsetUncertainty")),
                     each.optional("readingUncertainty").map(RunFileReader::notNegative).orElse(0.0));
@@ -127,8 +146,8 @@ class RunFileReader {
         place.only("name", "kind", "constant");
         Calorimeter.Kind kind = oneOf(place.required("kind"), text -> Arrays.stream(Calorimeter.Kind.values())
                 .filter(known -> name(known).equals(text)).findFirst(), "is not a kind of vessel known here");
-        return new Calorimeter(place.required("name").text(NAME), kind,
-                place.optional("constant").map(constant -> pinned(place.required("name").text(NAME), constant, instruments)));
+        String name = name(place.required("name"));
+        return new Calorimeter(name, kind, place.optional("constant").map(constant -> pinned(name, constant, instruments)));
     }
 
     /** The name a vessel kind has in files. */
@@ -188,10 +207,10 @@ class RunFileReader {
             each.optional("instrument").ifPresent(name -> known(name, instruments));
             observations.add(new RunFile.ObservationPart(each.required("id").text(NAME), each.required("at").text(100),
                     oneOf(each.required("role"), Role::of, "must be read, gross, tare, volume, assumed or stated"),
-                    each.required("text").text(), each.optional("unit").map(JsonPlace::text),
-                    each.optional("instrument").map(JsonPlace::text), each.optional("uncertainty").map(JsonPlace::text),
-                    each.required("who").text(NAME), instant(each.required("when")),
-                    each.optional("supersedes").map(JsonPlace::text), each.optional("reason").map(JsonPlace::text),
+                    each.required("text").texts(200), each.optional("unit").map(unit -> unit.texts(20)),
+                    each.optional("instrument").map(JsonPlace::text), each.optional("uncertainty").map(given -> given.texts(24)),
+                    name(each.required("who")), instant(each.required("when")),
+                    each.optional("supersedes").map(JsonPlace::text), each.optional("reason").map(reason -> reason.texts(400)),
                     each.path()));
         }
         return observations;
@@ -202,7 +221,7 @@ class RunFileReader {
             each.only("trial", "outcome", "reason", "who");
             return new RunFile.DecisionPart(each.required("trial").wholeNumber(1, 50), oneOf(each.required("outcome"),
                     text -> Optional.of(text).filter(List.of("in", "out")::contains), "must be “in” or “out”"),
-                    each.required("reason").text(200), each.required("who").text(NAME));
+                    each.required("reason").text(400), name(each.required("who")));
         }).toList();
     }
 
@@ -224,23 +243,36 @@ class RunFileReader {
         return place.number();
     }
 
+    private static String name(JsonPlace place) {
+        return named(place, NAME);
+    }
+
+    /** A name people see, as it is kept. */
+    private static String named(JsonPlace place, int longest) {
+        return said(place, text -> Names.checked(text, "This name", longest));
+    }
+
     private static Instant instant(JsonPlace place) {
-        return dated(place, Instant::parse, "must be an instant such as 2026-02-03T18:40:00Z");
+        return said(place, BookTime::instant);
     }
 
     private static LocalDate date(JsonPlace place) {
-        return dated(place, LocalDate::parse, "must be a date such as 2026-02-03");
+        return said(place, BookTime::day);
+    }
+
+    private static <T> T said(JsonPlace place, Function<String, T> read) {
+        try {
+            return read.apply(place.text());
+        } catch (Refused refused) {
+            throw place.wrong("cannot stand: " + refused.getMessage().replaceAll("\\.$", ""));
+        }
     }
 
     private static ZoneId zone(JsonPlace place) {
-        return dated(place, ZoneId::of, "must be a time zone such as Europe/Berlin");
-    }
-
-    private static <T> T dated(JsonPlace place, Function<String, T> parse, String otherwise) {
         try {
-            return parse.apply(place.text());
+            return ZoneId.of(place.text());
         } catch (DateTimeException e) {
-            throw place.wrong(otherwise);
+            throw place.wrong("must be a time zone such as Europe/Berlin");
         }
     }
 }

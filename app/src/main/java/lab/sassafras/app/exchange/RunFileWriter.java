@@ -5,15 +5,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
-import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
-import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Instrument;
@@ -85,7 +85,7 @@ class RunFileWriter {
     }
 
     private static void period(ObjectNode node, Period period) {
-        node.put("title", period.title()).put("date", period.heldOn().toString()).put("zone", period.zone().getId())
+        node.put("title", period.title()).put("date", period.heldOn().toString()).put("zone", period.zoneName())
                 .put("decimalMark", period.decimalMark().word());
         put(node.putObject("conventions"), period.schools());
     }
@@ -142,14 +142,15 @@ class RunFileWriter {
         observation.instrumentId().ifPresent(id -> node.put("instrument", names.instrument(id)));
         observation.uncertainty().ifPresent(uncertainty -> node.put("uncertainty", uncertainty));
         node.put("who", observation.who()).put("when", observation.madeAt().toString());
-        observation.supersedes().ifPresent(id -> node.put("supersedes", names.observation(id)));
+        // Where two struck the same value out, the first did; the second stands as a second reading.
+        observation.supersedes().filter(id -> names.entry.observations().find(id).flatMap(names.entry.observations()::strikerOf)
+                .filter(observation::equals).isPresent()).ifPresent(id -> node.put("supersedes", names.observation(id)));
         observation.reason().ifPresent(reason -> node.put("reason", reason));
     }
 
     private static void decisions(ArrayNode list, EntrySheet entry) {
-        entry.decisions().all().stream().filter(each -> each.kind() == Decision.Kind.TRIAL).forEach(each -> list.addObject()
-                .put("trial", Integer.parseInt(each.subject().replaceAll("\\D", ""))).put("outcome", each.outcome())
-                .put("reason", each.reason()).put("who", each.who()));
+        entry.decisions().all().forEach(each -> Decisions.trialOf(each).ifPresent(trial -> list.addObject().put("trial", trial)
+                .put("outcome", each.outcome()).put("reason", each.reason()).put("who", each.who())));
     }
 
     /** The file's own names for what the book knows by identity, given in the order met. */
@@ -173,15 +174,19 @@ class RunFileWriter {
             return observations.computeIfAbsent(id, any -> "o" + (observations.size() + 1));
         }
 
+        private boolean known(String reference) {
+            return entry.sheet().setting().references().containsKey(reference);
+        }
+
         String text(Observation observation) {
-            Slot slot = entry.experiment().slot(Address.read(observation.address()).path()).orElseThrow();
+            Slot slot = WrittenSheet.slot(entry.experiment(), observation).orElse(null);
             if (observation.strikeOut()) {
                 return "";
             }
-            if (slot instanceof Slot.Vessel) {
+            if (slot instanceof Slot.Vessel && entry.sheet().setting().calorimeters().containsKey(observation.text())) {
                 return calorimeters.computeIfAbsent(observation.text(), any -> "calorimeter-" + (calorimeters.size() + 1));
             }
-            return slot instanceof Slot.Reference ? references.computeIfAbsent(observation.text(), any -> "reference-" + (references.size() + 1))
+            return slot instanceof Slot.Reference && known(observation.text()) ? references.computeIfAbsent(observation.text(), any -> "reference-" + (references.size() + 1))
                     : observation.text();
         }
     }

@@ -1,10 +1,12 @@
 package lab.sassafras.app.exchange;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
@@ -20,76 +22,126 @@ import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.TimeBudget;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
-/** Takes a checked run file into the book: all of it or nothing. */
+/**
+ * Takes a checked run file into the book: all of it or nothing. An import proposes: it adds an entry and what that entry
+ * needs, marks all of it as brought in, makes no constant the one in use, and changes nothing that is here.
+ */
 @Service
-@Transactional
 public class RunImport {
 
     private final RunFileReader reader;
     private final LabBook book;
     private final Instruments instruments;
     private final Calorimeters calorimeters;
+    private final TransactionTemplate transaction;
 
-    RunImport(RunFileReader reader, LabBook book, Instruments instruments, Calorimeters calorimeters) {
+    RunImport(RunFileReader reader, LabBook book, Instruments instruments, Calorimeters calorimeters, PlatformTransactionManager transactions) {
         this.reader = reader;
         this.book = book;
         this.instruments = instruments;
         this.calorimeters = calorimeters;
+        this.transaction = new TransactionTemplate(transactions);
     }
 
-    /** Reads a file and keeps it as a new entry, in its own period and at its own bench. */
-    public Entry take(byte[] file) {
-        return take(reader.read(file));
+    /** Entries a file of the same contents made before. */
+    public List<BroughtIn> earlier(byte[] file) {
+        return book.broughtInBy(reader.digest(file));
     }
 
-    private Entry take(RunFile run) {
+    /**
+     * Reads a file, works it out to see that it can stand, and then keeps it as a new entry, in its own period and at its
+     * own bench.
+     *
+     * @param name what the file is called
+     * @param who  who brings it in
+     */
+    public Entry take(byte[] file, String name, String who) {
+        RunFile run = reader.read(file);
+        RunReplay.reduction(run);
+        BroughtIn.From from = new BroughtIn.From(shortened(name, 200), reader.digest(file), shortened(who, 60));
+        return transaction.execute(status -> take(run, from));
+    }
+
+    private static String shortened(String text, int longest) {
+        String seen = text == null ? "" : text.replaceAll("\\p{C}", "").strip();
+        return seen.isEmpty() ? "a file without a name" : seen.length() > longest ? seen.substring(0, longest) : seen;
+    }
+
+    private Entry take(RunFile run, BroughtIn.From from) {
+        TimeBudget.check();
         Map<String, UUID> here = new LinkedHashMap<>();
-        run.instruments().forEach((name, instrument) ->
-                here.put(name, UUID.fromString(instruments.findOrAdd(instrument).key())));
+        run.instruments().forEach((name, instrument) -> here.put(name, instrument(instrument, from)));
         Map<String, UUID> references = new LinkedHashMap<>();
-        run.references().forEach((name, other) -> references.put(name, take(other).id()));
-        Bench bench = book.join(period(run.period()), run.bench());
-        Optional<Vessel> vessel = run.calorimeter().map(each -> calorimeters.findOrAdd(each.name(), each.kind()));
+        run.references().forEach((name, other) -> references.put(name, take(other, from).id()));
+        Bench bench = book.join(period(run.period(), from), run.bench());
+        Optional<Vessel> vessel = run.calorimeter().map(each -> vessel(each, from));
         Optional<UUID> pinned = run.calorimeter().flatMap(Calorimeter::constant)
-                .map(constant -> calibration(vessel.orElseThrow(), constant, run, here).id());
+                .map(constant -> calibration(vessel.orElseThrow(), constant, run, here, from).id());
         Map<Instrument.Kind, UUID> defaults = new LinkedHashMap<>();
         run.defaults().forEach((kind, name) -> defaults.put(kind, here.get(name)));
         Entry entry = book.begin(bench, new Entry.Plan(run.experiment().key(), run.method(), run.shelf(),
                 vessel.map(Vessel::id), pinned, defaults), run.begun());
         open(entry, run);
-        run.calorimeters().forEach((name, other) -> references.put(name, chosen(other, run, here)));
+        run.calorimeters().forEach((name, other) -> references.put(name, chosen(other, run, here, from)));
         keep(entry, run, here, references);
         run.conventions().forEach((question, school) -> book.decide(Optional.of(entry.id()), Decision.Kind.SCHOOL, question,
                 school, "as in the file", run.bench()));
         run.decisions().forEach(each -> book.decide(Optional.of(entry.id()), Decision.Kind.TRIAL,
                 Decisions.trial(each.trial()), each.outcome(), each.reason(), each.who()));
+        book.broughtIn(entry.id(), BroughtIn.What.ENTRY, from);
         return entry;
     }
 
-    private Period period(RunFile.PeriodPart part) {
+    private UUID instrument(Instrument instrument, BroughtIn.From from) {
+        return UUID.fromString(instruments.find(instrument).orElseGet(() -> {
+            Instrument added = instruments.add(instrument);
+            book.broughtIn(UUID.fromString(added.key()), BroughtIn.What.INSTRUMENT, from);
+            return added;
+        }).key());
+    }
+
+    private Vessel vessel(Calorimeter named, BroughtIn.From from) {
+        return calorimeters.find(named.name(), named.kind()).orElseGet(() -> {
+            Vessel added = calorimeters.add(named.name(), named.kind());
+            book.broughtIn(added.id(), BroughtIn.What.VESSEL, from);
+            return added;
+        });
+    }
+
+    private Period period(RunFile.PeriodPart part, BroughtIn.From from) {
         return book.periods().stream().filter(each -> each.title().equals(part.title()) && each.heldOn().equals(part.date())
                         && each.zone().equals(part.zone()) && each.decimalMark() == part.mark()
                         && each.schools().equals(part.conventions())).findFirst()
-                .orElseGet(() -> book.openPeriod(part.title(), part.date(), part.zone(), part.mark(), part.conventions()));
+                .orElseGet(() -> {
+                    Period opened = book.openPeriod(part.title(), part.date(), part.zone(), part.mark(), part.conventions());
+                    book.broughtIn(opened.id(), BroughtIn.What.PERIOD, from);
+                    return opened;
+                });
     }
 
     /** What is kept of a vessel named for one trial: its constant, or itself while it has none. */
-    private UUID chosen(Calorimeter other, RunFile run, Map<String, UUID> here) {
-        Vessel vessel = calorimeters.findOrAdd(other.name(), other.kind());
-        return other.constant().map(constant -> calibration(vessel, constant, run, here).id()).orElse(vessel.id());
+    private UUID chosen(Calorimeter other, RunFile run, Map<String, UUID> here, BroughtIn.From from) {
+        Vessel vessel = vessel(other, from);
+        return other.constant().map(constant -> calibration(vessel, constant, run, here, from).id()).orElse(vessel.id());
     }
 
-    /** The pinned constant, found on the shelf or put there; an imported one names its file as its reason. */
-    private Calibration calibration(Vessel vessel, Calorimeter.Pinned pinned, RunFile run, Map<String, UUID> here) {
+    /** The pinned constant, found on the shelf or put there as a proposal; it is in use only once somebody adopts it. */
+    private Calibration calibration(Vessel vessel, Calorimeter.Pinned pinned, RunFile run, Map<String, UUID> here, BroughtIn.From from) {
         Measured value = new Measured(pinned.value().value(), pinned.value().ownUncertainty(),
                 pinned.value().degreesOfFreedom(), pinned.value().shares().stream().map(share -> local(share, run, here)).toList(), -1);
         return calorimeters.calibrations(vessel).stream().filter(each -> each.value().equals(value)
                         && each.fill() == pinned.fill() && each.described().equals(pinned.from())).findFirst()
-                .orElseGet(() -> calorimeters.adopt(vessel, Optional.empty(), value, pinned.fill(),
-                        new Calibration.Adoption(pinned.from(), run.bench(), "came with an imported run")));
+                .orElseGet(() -> {
+                    Calibration added = calorimeters.add(vessel, Optional.empty(), value, pinned.fill(),
+                            new Calibration.Adoption(pinned.from(), from.who(), "came with a run file"));
+                    book.broughtIn(added.id(), BroughtIn.What.CALIBRATION, from);
+                    return added;
+                });
     }
 
     private Measured.Share local(Measured.Share share, RunFile run, Map<String, UUID> here) {

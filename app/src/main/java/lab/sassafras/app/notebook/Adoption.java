@@ -1,6 +1,7 @@
 package lab.sassafras.app.notebook;
 
 import java.util.Optional;
+import java.util.UUID;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -28,9 +29,10 @@ public class Adoption {
     /**
      * Adopts the mean of the trials that count.
      *
-     * @throws Refused where the entry has no constant to give
+     * @param seen the newest constant of the vessel that whoever adopts has seen
+     * @throws Refused where the entry has no constant to give, or somebody else adopted one meanwhile
      */
-    public Calibration adopt(Entry entry, String reason, String who) {
+    public Calibration adopt(Entry entry, String reason, String who, Optional<UUID> seen) {
         EntrySheet sheet = sheets.of(entry);
         FoundConstant found = sheet.reduction().constant()
                 .orElseThrow(() -> new Refused("There is no constant to adopt yet: no trial is complete."));
@@ -39,6 +41,6 @@ public class Adoption {
         String described = (trials == 1 ? "one trial" : "mean of " + trials + " trials") + ", " + entry.period().heldOn()
                 + ", bench " + entry.bench().name();
         return calorimeters.adopt(vessel, Optional.of(entry.id()), found.mean().estimate().asInput(), found.fill(),
-                new Calibration.Adoption(described, who, reason));
+                new Calibration.Adoption(described, who, reason), seen);
     }
 }

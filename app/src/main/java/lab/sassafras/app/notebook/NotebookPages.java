@@ -2,8 +2,11 @@ package lab.sassafras.app.notebook;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Bench;
@@ -11,8 +14,8 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.sheet.EntryLine;
-import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.StandingLine;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -49,16 +52,14 @@ class NotebookPages {
     }
 
     private List<Page> pages(Period period) {
-        return book.entriesOf(period).stream().map(entry -> page(entry, period)).toList();
+        List<Entry> entries = book.entriesOf(period);
+        Map<UUID, StandingLine> lines = sheets.standing(entries, period).stream()
+                .collect(Collectors.toMap(StandingLine::entry, Function.identity()));
+        return entries.stream().map(entry -> page(entry, lines.get(entry.id()), period)).toList();
     }
 
-    private Page page(Entry entry, Period period) {
-        EntrySheet sheet = sheets.of(entry);
-        ResultView view = new ResultView(sheet, Optional.empty());
-        String result = view.result().map(each -> each.value() + " ± " + each.uncertainty() + " " + each.unit())
-                .orElse("not finished");
-        long questions = view.reduction().findings().stream()
-                .filter(finding -> finding.grade() != lab.sassafras.account.Finding.Grade.NOTE).count();
-        return new Page(EntryLine.of(entry, period.zone()), entry.bench().name(), result, (int) questions);
+    private static Page page(Entry entry, StandingLine line, Period period) {
+        String result = line.result().map(each -> each.value() + " ± " + each.uncertainty() + " " + each.unit()).orElse("not finished");
+        return new Page(EntryLine.of(entry, period.zone()), entry.bench().name(), result, line.questions());
     }
 }

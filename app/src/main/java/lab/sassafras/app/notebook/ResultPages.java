@@ -1,6 +1,8 @@
 package lab.sassafras.app.notebook;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
@@ -12,10 +14,13 @@ import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
+import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.app.shelf.Calibration;
-import lab.sassafras.app.shelf.Calorimeters;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Question;
+import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -29,18 +34,19 @@ import org.springframework.web.bind.annotation.RequestParam;
 class ResultPages {
 
     private static final int LONGEST_REASON = 200;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
     private final LabBook book;
     private final EntrySheets sheets;
-    private final Calorimeters calorimeters;
+    private final Shelves shelves;
     private final Adoption adoption;
     private final WhoIsHere who;
 
-    ResultPages(LabBook book, EntrySheets sheets, Calorimeters calorimeters, Adoption adoption,
+    ResultPages(LabBook book, EntrySheets sheets, Shelves shelves, Adoption adoption,
                 WhoIsHere who) {
         this.book = book;
         this.sheets = sheets;
-        this.calorimeters = calorimeters;
+        this.shelves = shelves;
         this.adoption = adoption;
         this.who = who;
     }
@@ -52,6 +58,9 @@ class ResultPages {
         model.addAttribute("entry", entry.entry());
         model.addAttribute("words", entry.experiment().words());
         model.addAttribute("view", view);
+        model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
+        model.addAttribute("broughtIn", book.broughtIn(id).map(each -> each.who() + ", " + WrittenTime.of(each.madeAt(),
+                entry.entry().period().zone(), DAY) + ", from " + each.fileName()).orElse(null));
         model.addAttribute("rows", new WrittenSheet(entry, view.shownTrial()).rows(Optional.empty()));
         model.addAttribute("onceRows", view.shownTrial() == 1 ? java.util.List.of()
                 : new WrittenSheet(entry, 1).rows(Optional.empty()).stream().filter(row -> entry.experiment()
@@ -62,8 +71,11 @@ class ResultPages {
         model.addAttribute("newer", entry.newer().orElse(null));
         model.addAttribute("figures", entry.entry().period().figures());
         model.addAttribute("found", view.reduction().constant().orElse(null));
+        Shelf shelf = shelves.now();
         model.addAttribute("inUse", view.reduction().constant().flatMap(any -> entry.vessel())
-                .flatMap(calorimeters::inUse).filter(each -> each.entryId().equals(Optional.of(id))).orElse(null));
+                .flatMap(shelf::inUse).filter(each -> each.entryId().equals(Optional.of(id))).orElse(null));
+        model.addAttribute("seen", entry.vessel().flatMap(vessel -> shelf.calibrations(vessel).stream().findFirst())
+                .map(Calibration::id).orElse(null));
         return "result";
     }
 
@@ -74,9 +86,8 @@ class ResultPages {
         if (number < 1 || number > entry.sheet().trials()) {
             throw new NotFound("This entry has no trial " + number + ".");
         }
-        boolean out = outcome.equals("out");
-        book.decide(Optional.of(id), Decision.Kind.TRIAL, Decisions.trial(number), out ? "out" : "in",
-                checked(reason, out ? "Say why the trial is left out." : "Say why the trial counts again."),
+        book.decide(Optional.of(id), Decision.Kind.TRIAL, Decisions.trial(number), outcome,
+                checked(reason, outcome.equals(Decision.OUT) ? "Say why the trial is left out." : "Say why the trial counts again."),
                 who.benchOrAsk(request).name());
         return "redirect:/entries/" + id + "/result?trial=" + number;
     }
@@ -95,7 +106,7 @@ class ResultPages {
     @PostMapping("/entries/{id}/pin")
     String pin(@PathVariable UUID id, @RequestParam UUID calibration, HttpServletRequest request) {
         EntrySheet entry = sheet(id);
-        Calibration chosen = calorimeters.calibration(calibration)
+        Calibration chosen = shelves.now().calibration(calibration)
                 .filter(each -> entry.vessel().map(Vessel::id).filter(each.vesselId()::equals).isPresent())
                 .orElseThrow(() -> new Refused("That constant does not belong to this entry's vessel."));
         book.decide(Optional.of(id), Decision.Kind.PIN, "calibration", chosen.id().toString(), "newer constant taken",
@@ -104,9 +115,10 @@ class ResultPages {
     }
 
     @PostMapping("/entries/{id}/adopt")
-    String adopt(@PathVariable UUID id, @RequestParam(defaultValue = "") String reason, HttpServletRequest request) {
+    String adopt(@PathVariable UUID id, @RequestParam(defaultValue = "") String reason, @RequestParam Optional<UUID> seen,
+                 HttpServletRequest request) {
         Calibration adopted = adoption.adopt(sheet(id).entry(), checked(reason, "Say why this constant is adopted."),
-                who.benchOrAsk(request).name());
+                who.benchOrAsk(request).name(), seen);
         return "redirect:/shelf/vessels/" + adopted.vesselId();
     }
 
@@ -115,10 +127,7 @@ class ResultPages {
         if (text.isEmpty()) {
             throw new Refused(otherwise + " Go back; nothing was changed.");
         }
-        if (text.length() > LONGEST_REASON) {
-            throw new Refused("A reason has at most " + LONGEST_REASON + " characters. Go back; nothing was changed.");
-        }
-        return text;
+        return Names.checked(text, "A reason", LONGEST_REASON);
     }
 
     private EntrySheet sheet(UUID id) {

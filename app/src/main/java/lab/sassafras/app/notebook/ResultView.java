@@ -36,8 +36,6 @@ import lab.sassafras.verdict.Verdict;
 /** The right page of an entry, ready to be shown: every number already written out the way the schools in force write it. */
 public final class ResultView {
 
-    private static final int DRAWS = 50_000;
-
     private final EntrySheet entry;
     private final Reduction reduction;
     private final Figures figures;
@@ -49,7 +47,7 @@ public final class ResultView {
         this.entry = entry;
         this.reduction = entry.reduction();
         this.figures = entry.entry().period().figures();
-        this.presentation = new Presentation(reduction.conventions(), figures);
+        this.presentation = reduction.presentation();
         this.shownTrial = trial.filter(number -> number >= 1 && number <= reduction.trials().size())
                 .orElseGet(() -> reduction.trials().stream().filter(Reduction.Trial::counts)
                         .map(Reduction.Trial::number).findFirst().orElse(1));
@@ -161,17 +159,13 @@ public final class ResultView {
     }
 
     public Optional<Drawn> drawn() {
-        return solution().filter(trial -> trial.estimate().uncertainty() > 0).flatMap(trial -> {
-            MonteCarlo drawn = trial.drawn(DRAWS);
-            if (!drawn.finite()) {
-                return Optional.empty();
-            }
+        return solution().flatMap(trial -> reduction.drawn(shownTrial).map(drawn -> {
             boolean stands = drawn.bearsOut(trial.estimate());
             String interval = "By 50 000 random draws, trial " + shownTrial + " lies between " + at(drawn.low(), drawn) + " and "
                     + at(drawn.high(), drawn) + " " + unit() + " (95 %). ";
-            return Optional.of(new Drawn(interval + (stands ? "The linear interval agrees with it."
-                    : "The linear ± does not describe it well here; go by this one."), !stands));
-        });
+            return new Drawn(interval + (stands ? "The linear interval agrees with it."
+                    : "The linear ± does not describe it well here; go by this one."), !stands);
+        }));
     }
 
     private String at(double value, MonteCarlo drawn) {
@@ -211,7 +205,7 @@ public final class ResultView {
     }
 
     public Optional<Working> working() {
-        return solution().map(presentation::working);
+        return reduction.working(shownTrial);
     }
 
     public Optional<BudgetPicture> budget() {

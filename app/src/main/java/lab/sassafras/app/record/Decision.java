@@ -2,8 +2,6 @@ package lab.sassafras.app.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
@@ -14,16 +12,33 @@ import org.hibernate.annotations.Immutable;
 @Immutable
 public class Decision {
 
-    /** What is decided. */
+    public static final String OUT = "out";
+    public static final String IN = "in";
+    public static final String ASIDE = "aside";
+    public static final String ADOPTED = "adopted";
+    private static final String WORD = "[a-z0-9.-]{1,40}";
+    private static final String IDENTITY = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
+
+    /** What is decided, with the words its outcome may be. */
     public enum Kind {
         /** A trial counts or does not: outcome {@code out} or {@code in}. */
-        TRIAL,
+        TRIAL(OUT + "|" + IN),
         /** A school is put in force for this entry: subject the question, outcome the school. */
-        SCHOOL,
+        SCHOOL(WORD),
         /** Another calibration is pinned: outcome its identity. */
-        PIN,
+        PIN(IDENTITY),
         /** A calibration may be used for new entries or not: outcome {@code aside} or {@code adopted}. */
-        CALIBRATION
+        CALIBRATION(ASIDE + "|" + ADOPTED);
+
+        private final String outcomes;
+
+        Kind(String outcomes) {
+            this.outcomes = outcomes;
+        }
+
+        boolean knows(String outcome) {
+            return outcome.matches(outcomes);
+        }
     }
 
     @Id
@@ -31,8 +46,7 @@ public class Decision {
     @Column(insertable = false, updatable = false)
     private Long seq;
     private UUID entryId;
-    @Enumerated(EnumType.STRING)
-    private Kind kind;
+    private String kind;
     private String subject;
     private String outcome;
     private String reason;
@@ -45,7 +59,7 @@ public class Decision {
     Decision(UUID entryId, Kind kind, String subject, String outcome, String reason, String who, Instant madeAt) {
         this.id = UUID.randomUUID();
         this.entryId = entryId;
-        this.kind = kind;
+        this.kind = kind.name();
         this.subject = subject;
         this.outcome = outcome;
         this.reason = reason;
@@ -53,8 +67,13 @@ public class Decision {
         this.madeAt = madeAt;
     }
 
-    public Kind kind() {
-        return kind;
+    UUID entryId() {
+        return entryId;
+    }
+
+    /** Whether it is of a kind; a later version may know more kinds than this one. */
+    public boolean is(Kind one) {
+        return one.name().equals(kind);
     }
 
     public String subject() {

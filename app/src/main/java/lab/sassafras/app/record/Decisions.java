@@ -5,41 +5,51 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
-/** Decisions in the order they were taken. */
+/** Decisions in the order they were taken. One that says nothing this version understands is left aside. */
 public record Decisions(List<Decision> all) {
 
-    private static final String TRIAL = "trial";
+    private static final Pattern TRIAL = Pattern.compile("trial\\[(\\d{1,4})]");
 
     public Decisions {
         all = List.copyOf(all);
     }
 
     public static String trial(int number) {
-        return TRIAL + "[" + number + "]";
+        return "trial[" + number + "]";
+    }
+
+    /** The trial a decision is about. */
+    public static Optional<Integer> trialOf(Decision decision) {
+        Matcher subject = TRIAL.matcher(decision.subject());
+        return decision.is(Decision.Kind.TRIAL) && subject.matches() ? Optional.of(Integer.valueOf(subject.group(1))) : Optional.empty();
     }
 
     /** The decision in force on a subject. */
     public Optional<Decision> last(Decision.Kind kind, String subject) {
-        return all.stream().filter(each -> each.kind() == kind && each.subject().equals(subject))
-                .reduce((earlier, later) -> later);
+        return all.stream().filter(each -> each.is(kind) && each.subject().equals(subject)).reduce((earlier, later) -> later);
     }
 
     /** Trials decided against. */
     public Set<Integer> leftOut() {
-        return inForce(Decision.Kind.TRIAL).entrySet().stream().filter(each -> each.getValue().equals("out"))
-                .map(each -> Integer.parseInt(each.getKey().replaceAll("\\D", ""))).collect(Collectors.toSet());
+        Set<Integer> out = new TreeSet<>();
+        all.forEach(each -> trialOf(each).ifPresent(trial -> {
+            if (each.outcome().equals(Decision.OUT)) {
+                out.add(trial);
+            } else {
+                out.remove(trial);
+            }
+        }));
+        return out;
     }
 
     /** Schools put in force for this entry alone. */
     public Map<String, String> schools() {
-        return inForce(Decision.Kind.SCHOOL);
-    }
-
-    private Map<String, String> inForce(Decision.Kind kind) {
         Map<String, String> outcomes = new LinkedHashMap<>();
-        all.stream().filter(each -> each.kind() == kind).forEach(each -> outcomes.put(each.subject(), each.outcome()));
+        all.stream().filter(each -> each.is(Decision.Kind.SCHOOL)).forEach(each -> outcomes.put(each.subject(), each.outcome()));
         return outcomes;
     }
 }

@@ -23,6 +23,8 @@ public class Entry {
 
     @Id
     private UUID id;
+    @Column(insertable = false, updatable = false)
+    private Long seq;
     @ManyToOne(fetch = FetchType.EAGER)
     @JoinColumn(name = "bench_id")
     private Bench bench;

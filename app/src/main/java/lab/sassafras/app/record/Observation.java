@@ -4,6 +4,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
@@ -50,10 +51,27 @@ public class Observation {
     /** What is kept of a value; unit, uncertainty and reason may be null. */
     public record Given(String address, String role, String text, String unit, Optional<UUID> instrumentId,
                         String uncertainty, String who, Optional<UUID> supersedes, String reason) {
+
+        /** The same, striking nothing out: what it was to strike out another hand struck out first. */
+        Given asSecondReading() {
+            return new Given(address, role, text, unit, instrumentId, uncertainty, who, Optional.empty(), reason);
+        }
+    }
+
+    /** Whether this is what was given, be it kept as a second reading. */
+    boolean says(UUID entry, Given given) {
+        return entryId.equals(entry) && address.equals(given.address()) && role.equals(given.role()) && text.equals(given.text())
+                && Objects.equals(unit, given.unit()) && instrumentId().equals(given.instrumentId())
+                && Objects.equals(uncertainty, given.uncertainty()) && Objects.equals(reason, given.reason())
+                && (supersedes == null || given.supersedes().filter(supersedes::equals).isPresent());
     }
 
     public UUID id() {
         return id;
+    }
+
+    public UUID entryId() {
+        return entryId;
     }
 
     public String address() {

@@ -29,6 +29,14 @@ class Opened {
         this.madeAt = madeAt;
     }
 
+    UUID entryId() {
+        return entryId;
+    }
+
+    String what() {
+        return what;
+    }
+
     int number() {
         return number;
     }

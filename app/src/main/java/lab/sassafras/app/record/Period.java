@@ -10,9 +10,11 @@ import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.MapKeyColumn;
+import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.UUID;
 import lab.sassafras.measure.DecimalMark;
@@ -24,6 +26,8 @@ public class Period {
 
     @Id
     private UUID id;
+    @Column(insertable = false, updatable = false)
+    private Long seq;
     private String title;
     private LocalDate heldOn;
     private String zone;
@@ -62,8 +66,18 @@ public class Period {
         return heldOn;
     }
 
+    /** Its time zone; universal time where the zone kept is not known on this machine. */
     public ZoneId zone() {
-        return ZoneId.of(zone);
+        try {
+            return ZoneId.of(zone);
+        } catch (DateTimeException unknown) {
+            return ZoneOffset.UTC;
+        }
+    }
+
+    /** The name of its zone as kept. */
+    public String zoneName() {
+        return zone;
     }
 
     public DecimalMark decimalMark() {

@@ -12,7 +12,7 @@ public record EntryLine(String id, String title, String when) {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMMM, HH:mm", Locale.ENGLISH);
 
     public static EntryLine of(Entry entry, ZoneId zone) {
-        String title = Experiments.find(entry.experiment()).map(each -> each.words().title()).orElse(entry.experiment());
-        return new EntryLine(entry.id().toString(), title, WHEN.format(entry.createdAt().atZone(zone)));
+        String title = Experiments.findOrUnknown(entry.experiment()).words().title();
+        return new EntryLine(entry.id().toString(), title, WrittenTime.of(entry.createdAt(), zone, WHEN));
     }
 }

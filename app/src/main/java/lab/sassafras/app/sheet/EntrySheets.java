@@ -1,70 +1,159 @@
 package lab.sassafras.app.sheet;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import lab.sassafras.account.TrialMean;
 import lab.sassafras.app.record.Decision;
-import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.EntryRows;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Observations;
+import lab.sassafras.app.record.Stamp;
+import lab.sassafras.app.record.Stamps;
 import lab.sassafras.app.shelf.Calibration;
-import lab.sassafras.app.shelf.Calorimeters;
-import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.Intake;
-import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Readback;
 import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.verdict.Reduction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Assembles sheets from the book and the shelf. */
+/**
+ * Assembles sheets from the book and the shelf, and keeps the ones looked at lately with what they came to. A kept one is
+ * given out as long as nothing was added to its entry, to the entries it draws on, or to the shelf.
+ */
 @Service
 @Transactional(readOnly = true)
 public class EntrySheets {
 
-    private final LabBook book;
-    private final Instruments instruments;
-    private final Calorimeters calorimeters;
+    private static final int WHOLE = 300;
+    private static final int LISTED = 20_000;
+    /** Entries read one by one rather than with their whole period. */
+    private static final int FEW = 20;
 
-    EntrySheets(LabBook book, Instruments instruments, Calorimeters calorimeters) {
+    private final LabBook book;
+    private final Shelves shelves;
+    private final Stamps stamps;
+    private final Cache<UUID, Kept> whole = Caffeine.newBuilder().maximumSize(WHOLE).build();
+    private final Cache<UUID, KeptLine> listed = Caffeine.newBuilder().maximumSize(LISTED).build();
+
+    EntrySheets(LabBook book, Shelves shelves, Stamps stamps) {
         this.book = book;
-        this.instruments = instruments;
-        this.calorimeters = calorimeters;
+        this.shelves = shelves;
+        this.stamps = stamps;
+    }
+
+    private record Kept(EntrySheet sheet, Stamps.Shelf shelf) {
+    }
+
+    private record KeptLine(StandingLine line, List<Stamp> stamps, Stamps.Shelf shelf) {
     }
 
     public EntrySheet of(Entry entry) {
-        return of(entry, new HashSet<>());
+        return of(entry, new Path());
+    }
+
+    /** The entries on the way to the one being read, and whether the way led back. */
+    private static final class Path {
+
+        private final Set<UUID> above = new LinkedHashSet<>();
+        private boolean circle;
+    }
+
+    private EntrySheet of(Entry entry, Path path) {
+        TimeBudget.check();
+        Stamps.Now now = stamps.of(entry.id());
+        Kept known = whole.getIfPresent(entry.id());
+        if (known != null && known.shelf.equals(now.shelf()) && holds(known.sheet.stamps(), now.entry())) {
+            return known.sheet;
+        }
+        EntrySheet sheet = read(entry, book.rows(entry.id()), now.entry(), shelves.at(now.shelf()), path);
+        if (!path.circle) {
+            whole.put(entry.id(), new Kept(sheet, now.shelf()));
+        }
+        return sheet;
+    }
+
+    /** Whether nothing was added since: the first stamp is the entry's own, the rest those of the entries it draws on. */
+    private boolean holds(List<Stamp> then, Stamp own) {
+        return then.get(0).equals(own) && (then.size() == 1 || then.subList(1, then.size()).equals(
+                stamps.of(then.subList(1, then.size()).stream().map(Stamp::entry).toList())));
+    }
+
+    /** Where every entry of a period stands, newest first; one that cannot be worked does not hide the others. */
+    public List<StandingLine> standing(List<Entry> entries, lab.sassafras.app.record.Period period) {
+        Stamps.Shelf stamp = stamps.shelf();
+        Map<UUID, Stamp> now = stamps.of(period);
+        Map<UUID, KeptLine> lines = new LinkedHashMap<>();
+        entries.forEach(entry -> Optional.ofNullable(listed.getIfPresent(entry.id())).filter(known -> known.shelf.equals(stamp)
+                && holds(known.stamps, own(entry, now))).ifPresent(known -> lines.put(entry.id(), known)));
+        List<Entry> stale = entries.stream().filter(entry -> !lines.containsKey(entry.id())).toList();
+        Map<UUID, EntryRows> rows = stale.size() > FEW ? book.rows(period) : Map.of();
+        stale.forEach(entry -> lines.put(entry.id(), line(entry, stale.size() > FEW ? rows.getOrDefault(entry.id(), EntryRows.NONE)
+                : book.rows(entry.id()), own(entry, now), stamp)));
+        return entries.stream().map(entry -> lines.get(entry.id()).line).toList();
+    }
+
+    private static Stamp own(Entry entry, Map<UUID, Stamp> now) {
+        return now.getOrDefault(entry.id(), new Stamp(entry.id(), 0, 0, 0));
+    }
+
+    private KeptLine line(Entry entry, EntryRows rows, Stamp own, Stamps.Shelf stamp) {
+        TimeBudget.check();
+        try {
+            Path path = new Path();
+            EntrySheet sheet = read(entry, rows, own, shelves.at(stamp), path);
+            KeptLine line = new KeptLine(StandingLine.of(sheet), sheet.stamps(), stamp);
+            if (!path.circle) {
+                listed.put(entry.id(), line);
+            }
+            return line;
+        } catch (TimeBudget.OutOfTime late) {
+            throw late;
+        } catch (RuntimeException fault) {
+            StandingLine.LOG.error("entry {} could not be worked", entry.id(), fault);
+            return new KeptLine(StandingLine.notWorked(entry), List.of(own), stamp);
+        }
     }
 
     /** Entries whose result a reference slot of this entry may take: same period, right unit, not leading back here. */
     public List<Entry> referable(Entry entry, Slot.Reference slot) {
+        Set<UUID> leadingBack = new HashSet<>();
+        Set<UUID> elsewhere = new HashSet<>();
         return book.entriesOf(entry.period()).stream()
                 .filter(other -> Experiments.find(other.experiment())
                         .filter(kind -> kind.unknown().unit().dimension() == slot.unit().dimension()).isPresent())
-                .filter(other -> !reaches(other, entry.id())).toList();
+                .filter(other -> !reaches(other, entry.id(), leadingBack, elsewhere)).toList();
     }
 
     /** Vessels a trial may have used, by what is kept of the choice: the constant in use, or the vessel while it has none. */
     public Map<String, Calorimeter> choosable() {
+        Shelf shelf = shelves.now();
         Map<String, Calorimeter> known = new LinkedHashMap<>();
-        calorimeters.vessels().forEach(vessel -> {
-            Optional<Calibration> inUse = calorimeters.inUse(vessel);
+        shelf.vessels().forEach(vessel -> {
+            Optional<Calibration> inUse = shelf.inUse(vessel);
             known.put(inUse.map(Calibration::id).orElse(vessel.id()).toString(), calorimeter(vessel, inUse));
         });
         return known;
@@ -74,98 +163,116 @@ public class EntrySheets {
         return new Calorimeter(vessel.name(), vessel.kind(), constant.map(Calibration::pinned));
     }
 
-    /** The same sheet, open to whatever a slot may name: entries for a reference, vessels for a vessel. */
-    public EntrySheet open(EntrySheet entry, Slot slot) {
+    /** The setting of an entry, open to whatever a slot may name: entries for a reference, vessels for a vessel. */
+    public Setting open(EntrySheet entry, Optional<Slot> slot) {
         Map<String, Setting.Referenced> references = new LinkedHashMap<>();
-        if (slot instanceof Slot.Reference reference) {
-            referable(entry.entry(), reference).forEach(other -> references.put(other.id().toString(),
-                    new Setting.Referenced(other.bench().name(), Optional.empty())));
+        slot.filter(Slot.Reference.class::isInstance).ifPresent(reference -> referable(entry.entry(), (Slot.Reference) reference)
+                .forEach(other -> references.put(other.id().toString(), new Setting.Referenced(other.bench().name(), Optional.empty()))));
+        Map<String, Calorimeter> vessels = slot.filter(Slot.Vessel.class::isInstance).isPresent() ? choosable() : Map.of();
+        return entry.sheet().setting().knowing(vessels, references);
+    }
+
+    private boolean reaches(Entry from, UUID target, Set<UUID> leading, Set<UUID> elsewhere) {
+        if (from.id().equals(target) || leading.contains(from.id())) {
+            return true;
         }
-        Map<String, Calorimeter> vessels = slot instanceof Slot.Vessel ? choosable() : Map.of();
-        return entry.with(entry.sheet().with(entry.sheet().setting().knowing(vessels, references)));
+        if (!elsewhere.add(from.id())) {
+            return false;
+        }
+        Experiment experiment = Experiments.findOrUnknown(from.experiment());
+        boolean back = hasReference(experiment) && references(experiment, book.observations(from.id()))
+                .anyMatch(each -> reaches(each, target, leading, elsewhere));
+        if (back) {
+            leading.add(from.id());
+        }
+        return back;
     }
 
-    private boolean reaches(Entry from, UUID target) {
-        return from.id().equals(target) || references(from, experiment(from), book.observations(from.id()))
-                .anyMatch(each -> reaches(each, target));
-    }
-
-    private EntrySheet of(Entry entry, Set<UUID> above) {
-        Experiment experiment = experiment(entry);
-        Observations observations = book.observations(entry.id());
-        Decisions decisions = book.decisions(entry.id());
-        Optional<Vessel> vessel = entry.vesselId().flatMap(calorimeters::vessel);
-        Optional<Calibration> pinned = decisions.last(Decision.Kind.PIN, "calibration").map(Decision::outcome)
-                .map(UUID::fromString).or(entry::calibrationId).flatMap(calorimeters::calibration);
+    private EntrySheet read(Entry entry, EntryRows rows, Stamp own, Shelf shelf, Path path) {
+        Experiment experiment = Experiments.findOrUnknown(entry.experiment());
+        Optional<Vessel> vessel = entry.vesselId().flatMap(shelf::vessel);
+        Optional<Calibration> pinned = rows.decisions().last(Decision.Kind.PIN, "calibration").map(Decision::outcome)
+                .flatMap(Shelf::identity).or(entry::calibrationId).flatMap(shelf::calibration);
         Optional<Calibration> newer = experiment.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT
-                ? vessel.flatMap(calorimeters::inUse).filter(each -> !pinned.map(Calibration::id)
+                ? vessel.flatMap(shelf::inUse).filter(each -> !pinned.map(Calibration::id)
                         .equals(Optional.of(each.id()))) : Optional.empty();
-        Conventions conventions = Conventions.of(decisions.schools()).over(Conventions.of(entry.period().schools()));
-        above.add(entry.id());
-        Setting setting = new Setting(
-                vessel.map(each -> calorimeter(each, pinned)), used(experiment, observations),
-                book.opened(entry.id(), LabBook.TRIAL), parts(entry, experiment), decisions.leftOut(),
-                referenced(entry, experiment, observations, above), entry.period().figures(), conventions);
-        above.remove(entry.id());
-        Sheet sheet = new Sheet(experiment, List.of(), setting);
-        for (Observation observation : observations.standing()) {
-            sheet = sheet.with(new Intake(sheet).accept(Address.read(observation.address()),
-                    Role.of(observation.role()).orElseThrow(), given(observation)));
-        }
-        return new EntrySheet(entry, experiment, observations, decisions, vessel, pinned, newer, conventions, sheet);
+        Conventions conventions = Conventions.of(rows.decisions().schools()).over(Conventions.of(entry.period().schools()));
+        List<Stamp> stamped = new ArrayList<>(List.of(own));
+        path.above.add(entry.id());
+        Setting setting = new Setting(vessel.map(each -> calorimeter(each, pinned)), used(experiment, rows.observations(), shelf),
+                rows.opened(LabBook.TRIAL), parts(rows, experiment), rows.decisions().leftOut(),
+                referenced(experiment, rows.observations(), path, stamped), entry.period().figures(), conventions);
+        path.above.remove(entry.id());
+        Readback readback = Readback.of(experiment, setting, rows.observations().standing().stream().map(each -> row(each, shelf)).toList());
+        return new EntrySheet(entry, experiment, rows.observations(), rows.decisions(), vessel, pinned, newer, conventions, readback,
+                names(rows.observations(), shelf), Reduction.of(readback.sheet(), conventions), stamped.stream().distinct().toList());
     }
 
-    private Intake.Given given(Observation observation) {
-        return new Intake.Given(observation.text(), observation.unit().orElse(null),
-                observation.instrumentId().flatMap(instruments::find), observation.uncertainty().orElse(null),
-                observation.who());
+    private static Map<String, String> names(Observations observations, Shelf shelf) {
+        Map<String, String> names = new LinkedHashMap<>();
+        observations.all().stream().flatMap(each -> each.instrumentId().stream()).distinct().flatMap(id -> shelf.instrument(id).stream())
+                .forEach(instrument -> names.put(instrument.key(), instrument.name()));
+        return names;
     }
 
-    private static Experiment experiment(Entry entry) {
-        return Experiments.find(entry.experiment()).orElseThrow(() ->
-                new IllegalStateException("no experiment " + entry.experiment() + " in this version"));
+    private static Readback.Row row(Observation observation, Shelf shelf) {
+        return new Readback.Row(observation.id(), observation.address(), observation.role(), new Intake.Given(observation.text(),
+                observation.unit().orElse(null), observation.instrumentId().flatMap(shelf::instrument), observation.uncertainty().orElse(null),
+                observation.who()));
     }
 
     /** Vessels named for single trials, struck-out ones among them: by their constant, or by themselves. */
-    private Map<String, Calorimeter> used(Experiment experiment, Observations observations) {
+    private static Map<String, Calorimeter> used(Experiment experiment, Observations observations, Shelf shelf) {
         Map<String, Calorimeter> used = new LinkedHashMap<>();
-        stated(experiment, observations.all(), Slot.Vessel.class).forEach(text -> {
-            UUID id = UUID.fromString(text);
-            Optional<Calibration> constant = calorimeters.calibration(id);
-            constant.map(Calibration::vesselId).or(() -> Optional.of(id)).flatMap(calorimeters::vessel)
+        stated(experiment, observations.all(), Slot.Vessel.class).forEach(text -> Shelf.identity(text).ifPresent(id -> {
+            Optional<Calibration> constant = shelf.calibration(id);
+            constant.map(Calibration::vesselId).or(() -> Optional.of(id)).flatMap(shelf::vessel)
                     .ifPresent(vessel -> used.put(text, calorimeter(vessel, constant)));
-        });
+        }));
         return used;
     }
 
-    private static java.util.stream.Stream<String> stated(Experiment experiment, List<Observation> observations, Class<? extends Slot> kind) {
-        return observations.stream().filter(each -> !each.strikeOut() && experiment.slot(Address.read(each.address()).path())
+    private static Stream<String> stated(Experiment experiment, List<Observation> observations, Class<? extends Slot> kind) {
+        return observations.stream().filter(each -> !each.strikeOut() && WrittenSheet.slot(experiment, each)
                 .filter(kind::isInstance).isPresent()).map(Observation::text).distinct();
     }
 
-    private Map<String, Integer> parts(Entry entry, Experiment experiment) {
+    private static Map<String, Integer> parts(EntryRows rows, Experiment experiment) {
         Map<String, Integer> parts = new LinkedHashMap<>();
         experiment.groups().stream().filter(group -> group.cardinality() == Cardinality.PER_PART)
-                .map(Group::key).forEach(key -> parts.put(key, book.opened(entry.id(), key)));
+                .forEach(group -> parts.put(group.key(), rows.opened(group.key())));
         return parts;
     }
 
-    /** What reference slots may name: every entry that can be referred to, those named already worked out. */
-    private Map<String, Setting.Referenced> referenced(Entry entry, Experiment experiment, Observations observations,
-                                                       Set<UUID> above) {
+    /** Results of the entries that reference slots name; one that leads back to where it is named has none. */
+    private Map<String, Setting.Referenced> referenced(Experiment experiment, Observations observations, Path path, List<Stamp> stamped) {
         Map<String, Setting.Referenced> known = new LinkedHashMap<>();
-        references(entry, experiment, observations).filter(other -> !above.contains(other.id()))
-                .forEach(other -> known.put(other.id().toString(), referenced(of(other, above))));
+        if (hasReference(experiment)) {
+            references(experiment, observations).forEach(other -> {
+                if (path.above.contains(other.id())) {
+                    path.circle = true;
+                } else {
+                    EntrySheet sheet = of(other, path);
+                    stamped.addAll(sheet.stamps());
+                    known.put(other.id().toString(), referenced(sheet));
+                }
+            });
+        }
         return known;
+    }
+
+    private static boolean hasReference(Experiment experiment) {
+        return experiment.groups().stream().anyMatch(group -> group.slots().stream().anyMatch(Slot.Reference.class::isInstance));
     }
 
     /** A result as another entry may use it. */
     public static Setting.Referenced referenced(EntrySheet other) {
         return new Setting.Referenced(other.experiment().words().title() + ", bench " + other.entry().bench().name(),
-                other.reduction().mean().map(TrialMean::estimate).map(lab.sassafras.expression.Estimate::asInput));
+                other.reduction().mean().map(TrialMean::estimate).map(Estimate::asInput));
     }
 
-    private java.util.stream.Stream<Entry> references(Entry entry, Experiment experiment, Observations observations) {
-        return stated(experiment, observations.standing(), Slot.Reference.class).map(UUID::fromString).flatMap(id -> book.entry(id).stream());
+    private Stream<Entry> references(Experiment experiment, Observations observations) {
+        return stated(experiment, observations.standing(), Slot.Reference.class).flatMap(text -> Shelf.identity(text).stream())
+                .flatMap(id -> book.entry(id).stream());
     }
 }

@@ -2,19 +2,24 @@ package lab.sassafras.app.sheet;
 
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Cardinality;
+import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.substance.Substance;
 
@@ -82,8 +87,7 @@ public final class WrittenSheet {
     private List<Value> values(Address address) {
         List<Value> values = new ArrayList<>();
         Sheet sheet = entry.sheet();
-        entry.observations().standing().stream().filter(each -> each.address().equals(address.toString()))
-                .forEach(each -> values.add(new Value(how(each), spoken(address, each), each.unit().orElse(""), false)));
+        entry.observations().standingAt(address.toString()).forEach(each -> values.add(new Value(how(each), spoken(address, each), each.unit().orElse(""), false)));
         sheet.difference(address).filter(mass -> sheet.byDifference(address)).ifPresent(mass -> {
             int decimals = Math.max(0, Math.min(decimals(address, Role.GROSS), decimals(address, Role.TARE)));
             values.add(new Value("by difference", figures.fixed(mass, decimals), "g", true));
@@ -96,7 +100,8 @@ public final class WrittenSheet {
     }
 
     private static String how(Observation observation) {
-        return switch (Role.of(observation.role()).orElseThrow()) {
+        Optional<Role> role = Role.of(observation.role());
+        return role.isEmpty() ? "" : switch (role.get()) {
             case GROSS -> "full";
             case TARE -> "empty";
             case ASSUMED -> "assumed ±" + observation.uncertainty().orElse("");
@@ -107,7 +112,7 @@ public final class WrittenSheet {
     }
 
     private List<Struck> struck(Address address) {
-        return entry.historyAt(address.toString()).stream().filter(each -> !each.strikeOut())
+        return entry.observations().at(address.toString()).stream().filter(each -> !each.strikeOut())
                 .flatMap(each -> entry.observations().strikerOf(each).stream().map(striker -> new Struck(
                         spoken(address, each), each.unit().orElse(""), "struck out " + clock(striker.madeAt()) + ": “"
                         + striker.reason().orElse("") + "”, " + striker.who()))).toList();
@@ -118,13 +123,13 @@ public final class WrittenSheet {
         Optional<Slot> slot = entry.experiment().slot(address.path());
         String text = observation.text();
         if (slot.filter(Slot.Choice.class::isInstance).isPresent()) {
-            return words.option(address.path(), text);
+            return words.find(address.path() + "." + text).orElse(text);
         }
         if (slot.filter(Slot.FromShelf.class::isInstance).isPresent()) {
             return ReferenceShelf.standard().find(text).map(Substance::name).orElse(text);
         }
         if (slot.filter(Slot.Moment.class::isInstance).isPresent()) {
-            return clock(Instant.parse(text));
+            return clock(text);
         }
         if (slot.filter(Slot.Reference.class::isInstance).isPresent()) {
             return Optional.ofNullable(entry.sheet().setting().references().get(text)).map(each -> each.label()).orElse(text);
@@ -132,11 +137,59 @@ public final class WrittenSheet {
         if (slot.filter(Slot.Vessel.class::isInstance).isPresent()) {
             return Optional.ofNullable(entry.sheet().setting().calorimeters().get(text)).map(each -> each.name()).orElse(text);
         }
-        return slot.filter(Slot.Quantity.class::isInstance).isPresent() ? figures.typed(text) : text;
+        return slot.filter(Slot.Quantity.class::isInstance).isPresent() && entry.unreadable(observation).isEmpty() ? figures.typed(text) : text;
     }
 
     public String clock(Instant instant) {
-        return CLOCK.format(instant.atZone(entry.entry().period().zone()));
+        return WrittenTime.of(instant, entry.entry().period().zone(), CLOCK);
+    }
+
+    /** A kept moment; as it was kept where it is none. */
+    private String clock(String text) {
+        try {
+            return clock(Instant.parse(text));
+        } catch (DateTimeParseException none) {
+            return text;
+        }
+    }
+
+    /** The slot an observation was given for; empty where this version has no such place. */
+    public static Optional<Slot> slot(Experiment experiment, Observation observation) {
+        return address(observation).flatMap(address -> experiment.slot(address.path()));
+    }
+
+    private static Optional<Address> address(Observation observation) {
+        try {
+            return Optional.of(Address.read(observation.address()));
+        } catch (Refused none) {
+            return Optional.empty();
+        }
+    }
+
+    /**
+     * Something kept that no row of the sheet shows now: its place is not asked for under the schools and answers in force,
+     * or this version does not know it or cannot read it.
+     *
+     * @param why why it cannot be read; empty where it can
+     */
+    public record Leftover(Observation observation, String label, String text, String unit, String why) {
+    }
+
+    /** Whatever stands and has no row, of all trials. */
+    public static List<Leftover> leftovers(EntrySheet entry) {
+        Set<String> shown = new HashSet<>();
+        for (int trial = 1; trial <= entry.sheet().trials(); trial++) {
+            entry.sheet().asks(trial).forEach(ask -> shown.add(ask.address().toString()));
+        }
+        WrittenSheet first = new WrittenSheet(entry, 1);
+        return entry.observations().standing().stream().filter(each -> !shown.contains(each.address()) || entry.unreadable(each).isPresent())
+                .map(each -> new Leftover(each, slot(entry.experiment(), each).flatMap(any -> address(each)).map(first::numbered)
+                        .orElse(each.address()), address(each).map(address -> first.spoken(address, each)).orElse(each.text()),
+                        each.unit().orElse(""), entry.unreadable(each).orElse(""))).toList();
+    }
+
+    private String numbered(Address address) {
+        return words.label(address.path()) + (address.index() == 1 ? "" : " " + address.index());
     }
 
     /** Where the work goes on: the first row not filled after the last that is, else the first that must be. */

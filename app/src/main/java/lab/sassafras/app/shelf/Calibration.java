@@ -26,6 +26,8 @@ public class Calibration {
 
     @Id
     private UUID id;
+    @Column(insertable = false, updatable = false)
+    private Long seq;
     private UUID vesselId;
     private UUID entryId;
     private double constant;

@@ -1,14 +1,17 @@
 package lab.sassafras.app.shelf;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.DiskRoom;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -17,16 +20,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class Calorimeters {
 
-    private static final String ASIDE = "aside";
-
     private final EntityManager entities;
     private final LabBook book;
     private final Clock clock;
+    private final DiskRoom room;
 
-    Calorimeters(EntityManager entities, LabBook book, Clock clock) {
+    Calorimeters(EntityManager entities, LabBook book, Clock clock, DiskRoom room) {
         this.entities = entities;
         this.book = book;
         this.clock = clock;
+        this.room = room;
     }
 
     @Transactional(readOnly = true)
@@ -40,21 +43,29 @@ public class Calorimeters {
     }
 
     public Vessel add(String name, Calorimeter.Kind kind) {
+        room.check();
         Vessel vessel = new Vessel(UUID.randomUUID(), name, kind, clock.instant());
         entities.persist(vessel);
         return vessel;
     }
 
-    public Vessel findOrAdd(String name, Calorimeter.Kind kind) {
-        return vessels().stream().filter(each -> each.name().equals(name) && each.kind() == kind).findFirst()
-                .orElseGet(() -> add(name, kind));
+    /** The vessel of that name and kind, if it is here already. */
+    @Transactional(readOnly = true)
+    public Optional<Vessel> find(String name, Calorimeter.Kind kind) {
+        return vessels().stream().filter(each -> each.name().equals(name) && each.kind() == kind).findFirst();
     }
 
     /** Newest first. */
     @Transactional(readOnly = true)
     public List<Calibration> calibrations(Vessel vessel) {
-        return entities.createQuery("from Calibration where vesselId = :vessel order by adoptedAt desc", Calibration.class)
+        return entities.createQuery("from Calibration where vesselId = :vessel order by seq desc", Calibration.class)
                 .setParameter("vessel", vessel.id()).getResultList();
+    }
+
+    /** Of every vessel, newest first. */
+    @Transactional(readOnly = true)
+    public List<Calibration> calibrations() {
+        return entities.createQuery("from Calibration order by seq desc", Calibration.class).getResultList();
     }
 
     @Transactional(readOnly = true)
@@ -62,32 +73,34 @@ public class Calorimeters {
         return Optional.ofNullable(entities.find(Calibration.class, id));
     }
 
-    public Calibration adopt(Vessel vessel, Optional<UUID> entryId, Measured constant, double fill,
-                             Calibration.Adoption adoption) {
+    /** Puts a constant on the shelf, whatever is in use. */
+    public Calibration add(Vessel vessel, Optional<UUID> entryId, Measured constant, double fill, Calibration.Adoption adoption) {
+        room.check();
         Calibration calibration = new Calibration(UUID.randomUUID(), vessel.id(), entryId, constant, fill, adoption,
                 clock.instant());
         entities.persist(calibration);
         return calibration;
     }
 
-    /** The newest constant of a vessel that was not set aside. */
-    @Transactional(readOnly = true)
-    public Optional<Calibration> inUse(Vessel vessel) {
-        return calibrations(vessel).stream().filter(each -> setAside(each).isEmpty()).findFirst();
+    /**
+     * Puts a constant on the shelf for use. Whoever does so has seen which one was in use; where that is another by now,
+     * nothing is done.
+     *
+     * @param seen the newest constant of the vessel that whoever adopts knew of
+     * @throws Refused where somebody else adopted one meanwhile
+     */
+    public Calibration adopt(Vessel vessel, Optional<UUID> entryId, Measured constant, double fill, Calibration.Adoption adoption,
+                             Optional<UUID> seen) {
+        entities.find(Vessel.class, vessel.id(), LockModeType.PESSIMISTIC_WRITE);
+        calibrations(vessel).stream().findFirst().filter(newest -> !seen.equals(Optional.of(newest.id()))).ifPresent(newest -> {
+            throw new Refused("Not adopted: " + newest.who() + " put another constant of " + vessel.name() + " on the shelf meanwhile ("
+                    + newest.described() + ": “" + newest.reason() + "”). Look at it on the shelf; adopt yours after it if it is still the better one.");
+        });
+        return add(vessel, entryId, constant, fill, adoption);
     }
 
-    /** The decision that set a constant aside, if it still holds. */
-    @Transactional(readOnly = true)
-    public Optional<Decision> setAside(Calibration calibration) {
-        return book.decisions(Decision.Kind.CALIBRATION).last(Decision.Kind.CALIBRATION, calibration.id().toString())
-                .filter(decision -> decision.outcome().equals(ASIDE));
-    }
-
-    public void setAside(Calibration calibration, String reason, String who) {
-        book.decide(Optional.empty(), Decision.Kind.CALIBRATION, calibration.id().toString(), ASIDE, reason, who);
-    }
-
-    public void takeUpAgain(Calibration calibration, String reason, String who) {
-        book.decide(Optional.empty(), Decision.Kind.CALIBRATION, calibration.id().toString(), "adopted", reason, who);
+    /** Decides over a constant: whether it may be used for new entries. */
+    public void decide(Calibration calibration, String outcome, String reason, String who) {
+        book.decide(Optional.empty(), Decision.Kind.CALIBRATION, calibration.id().toString(), outcome, reason, who);
     }
 }

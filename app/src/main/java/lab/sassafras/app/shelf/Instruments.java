@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.record.DiskRoom;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import org.springframework.stereotype.Service;
@@ -18,10 +19,12 @@ public class Instruments {
 
     private final EntityManager entities;
     private final Clock clock;
+    private final DiskRoom room;
 
-    Instruments(EntityManager entities, Clock clock) {
+    Instruments(EntityManager entities, Clock clock, DiskRoom room) {
         this.entities = entities;
         this.clock = clock;
+        this.room = room;
     }
 
     /** The unit instruments of a kind show. */
@@ -48,14 +51,16 @@ public class Instruments {
 
     /** Adds an instrument; the key given is ignored and a new identity returned in its place. */
     public Instrument add(Instrument instrument) {
+        room.check();
         InstrumentRecord kept = new InstrumentRecord(UUID.randomUUID(), instrument, clock.instant());
         entities.persist(kept);
         return kept.instrument();
     }
 
-    /** The same instrument if it is here already, name and numbers alike; otherwise added. */
-    public Instrument findOrAdd(Instrument instrument) {
-        return all().stream().filter(each -> alike(each, instrument)).findFirst().orElseGet(() -> add(instrument));
+    /** The same instrument if it is here already, name and numbers alike. */
+    @Transactional(readOnly = true)
+    public Optional<Instrument> find(Instrument instrument) {
+        return all().stream().filter(each -> alike(each, instrument)).findFirst();
     }
 
     private static boolean alike(Instrument one, Instrument other) {

@@ -14,12 +14,13 @@ import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
-import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.Names;
 import lab.sassafras.substance.Formation;
 import lab.sassafras.substance.ReferenceShelf;
 import org.springframework.http.HttpStatus;
@@ -38,17 +39,26 @@ class ShelfPages {
 
     private final Instruments instruments;
     private final Calorimeters calorimeters;
+    private final Shelves shelves;
+    private final LabBook book;
     private final WhoIsHere who;
 
-    ShelfPages(Instruments instruments, Calorimeters calorimeters, WhoIsHere who) {
+    ShelfPages(Instruments instruments, Calorimeters calorimeters, Shelves shelves, LabBook book, WhoIsHere who) {
         this.instruments = instruments;
         this.calorimeters = calorimeters;
+        this.shelves = shelves;
+        this.book = book;
         this.who = who;
     }
 
-    /** A calibration as the page shows it. */
-    public record CalibrationLine(Calibration calibration, String value, String adopted, Optional<Decision> aside,
-                                  boolean inUse) {
+    /** A calibration as the page shows it: how it came, and whether it may be used. */
+    public record CalibrationLine(Calibration calibration, String value, String adopted, Optional<Decision> aside, Optional<Decision> takenUp,
+                                  boolean inUse, boolean proposed) {
+
+        /** Whether what can be decided of it now is to use it. */
+        public boolean toAdopt() {
+            return aside.isPresent() || proposed;
+        }
     }
 
     @GetMapping("/shelf")
@@ -58,21 +68,34 @@ class ShelfPages {
 
     @GetMapping("/shelf/vessels/{id}")
     String vessel(@PathVariable UUID id, HttpServletRequest request, Model model) {
-        Vessel vessel = calorimeters.vessel(id).orElseThrow(() -> new NotFound("There is no vessel at that address."));
-        Optional<UUID> inUse = calorimeters.inUse(vessel).map(Calibration::id);
+        Shelf shelf = shelves.now();
+        Vessel vessel = shelf.vessel(id).orElseThrow(() -> new NotFound("There is no vessel at that address."));
+        Optional<UUID> inUse = shelf.inUse(vessel).map(Calibration::id);
         Figures figures = figures(request);
-        ZoneId zone = who.bench(request).map(Bench::period).map(Period::zone).orElse(ZoneId.systemDefault());
+        ZoneId zone = zone(request);
         model.addAttribute("vessel", vessel);
-        model.addAttribute("calibrations", calorimeters.calibrations(vessel).stream().map(each -> new CalibrationLine(each,
+        model.addAttribute("calibrations", shelf.calibrations(vessel).stream().map(each -> new CalibrationLine(each,
                 figures.byUncertainty(each.value().value(), each.value().uncertainty()) + " ± "
                         + figures.uncertainty(each.value().uncertainty()), DAY.format(each.adoptedAt().atZone(zone)),
-                calorimeters.setAside(each), inUse.equals(Optional.of(each.id())))).toList());
+                shelf.setAside(each), shelf.takenUp(each), inUse.equals(Optional.of(each.id())),
+                shelf.broughtIn(each) && shelf.takenUp(each).isEmpty())).toList());
+        model.addAttribute("broughtIn", broughtIn(id, zone));
         return page("vessel", request, model);
+    }
+
+    /** By whom and when a thing came in with a file; null where it did not. */
+    private String broughtIn(UUID id, ZoneId zone) {
+        return book.broughtIn(id).map(each -> each.who() + ", " + DAY.format(each.madeAt().atZone(zone)) + ", from " + each.fileName()).orElse(null);
+    }
+
+    private ZoneId zone(HttpServletRequest request) {
+        return who.bench(request).map(Bench::period).map(Period::zone).orElse(ZoneId.systemDefault());
     }
 
     @GetMapping("/shelf/instruments/{id}")
     String instrument(@PathVariable UUID id, HttpServletRequest request, Model model) {
-        model.addAttribute("instrument", instruments.find(id)
+        model.addAttribute("broughtIn", broughtIn(id, zone(request)));
+        model.addAttribute("instrument", shelves.now().instrument(id)
                 .orElseThrow(() -> new NotFound("There is no instrument at that address.")));
         return page("instrument", request, model);
     }
@@ -138,15 +161,7 @@ class ShelfPages {
                   HttpServletRequest request) {
         Calibration calibration = calorimeters.calibration(id)
                 .orElseThrow(() -> new NotFound("There is no calibration at that address."));
-        if (reason.isBlank() || reason.length() > 200) {
-            throw new Refused("Give a reason of at most 200 characters. Go back; nothing was changed.");
-        }
-        String name = who.benchOrAsk(request).name();
-        if (outcome.equals("aside")) {
-            calorimeters.setAside(calibration, reason.strip(), name);
-        } else {
-            calorimeters.takeUpAgain(calibration, reason.strip(), name);
-        }
+        calorimeters.decide(calibration, outcome, Names.checked(reason, "A reason", 200), who.benchOrAsk(request).name());
         return "redirect:/shelf/vessels/" + calibration.vesselId();
     }
 
@@ -164,8 +179,8 @@ class ShelfPages {
     private String page(String taken, HttpServletRequest request, Model model) {
         model.addAttribute("taken", taken);
         model.addAttribute("figures", figures(request));
-        model.addAttribute("vessels", calorimeters.vessels());
-        model.addAttribute("instruments", instruments.all());
+        model.addAttribute("vessels", shelves.now().vessels());
+        model.addAttribute("instruments", shelves.now().instruments());
         model.addAttribute("substances", ReferenceShelf.standard().all());
         return "shelf";
     }

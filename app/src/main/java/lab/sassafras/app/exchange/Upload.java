@@ -1,0 +1,64 @@
+package lab.sassafras.app.exchange;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.io.InputStream;
+import lab.sassafras.measure.Refused;
+import org.apache.commons.fileupload2.core.FileItemInput;
+import org.apache.commons.fileupload2.core.FileItemInputIterator;
+import org.apache.commons.fileupload2.core.FileUploadException;
+import org.apache.commons.fileupload2.jakarta.servlet6.JakartaServletFileUpload;
+
+/**
+ * The one file of the import form. It is read here and not by the container, so that a body that trickles or never ends is
+ * bounded like any other.
+ *
+ * @param name  as the browser named it
+ * @param bytes its contents
+ */
+record Upload(String name, byte[] bytes) {
+
+    static final int LARGEST = 5 * 1024 * 1024;
+    static final String TOO_LARGE = "The file is larger than 5 MB, far more than any run needs. Nothing was read from it.";
+    static final Upload NONE = new Upload("", new byte[0]);
+    private static final String CHOOSE = "No file was chosen. Choose a run file, which ends in .json.";
+
+    /** What was sent is more than a run file can be. */
+    static final class TooLarge extends Refused {
+        private static final long serialVersionUID = 1L;
+
+        TooLarge() {
+            super(TOO_LARGE);
+        }
+    }
+
+    /** @throws Refused where no file was chosen, or what was sent is no form with a file */
+    static Upload of(HttpServletRequest request) throws IOException {
+        try {
+            FileItemInputIterator items = new JakartaServletFileUpload<>().getItemIterator(request);
+            while (items.hasNext()) {
+                FileItemInput item = items.next();
+                if (!item.isFormField() && "file".equals(item.getFieldName())) {
+                    return read(item);
+                }
+            }
+        } catch (FileUploadException malformed) {
+            throw new Refused("What was sent is no form with a file in it: it is cut off or not put together as a browser does. Choose the "
+                    + "file again; nothing was read from it.");
+        }
+        throw new Refused(CHOOSE);
+    }
+
+    private static Upload read(FileItemInput item) throws IOException {
+        try (InputStream in = item.getInputStream()) {
+            byte[] bytes = in.readNBytes(LARGEST + 1);
+            if (bytes.length > LARGEST) {
+                throw new TooLarge();
+            }
+            if (bytes.length == 0) {
+                throw new Refused(CHOOSE);
+            }
+            return new Upload(item.getName() == null ? "" : item.getName(), bytes);
+        }
+    }
+}

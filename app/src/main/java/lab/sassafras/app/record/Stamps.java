@@ -1,0 +1,64 @@
+package lab.sassafras.app.record;
+
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/** How much is in the book now, asked in one short question, so that what was worked out before can be known to hold still. */
+@Component
+public class Stamps {
+
+    private static final String OF_ONE = "select (select count(*) from observation where entry_id = ?), "
+            + "(select count(*) from decision where entry_id = ?), (select count(*) from opened where entry_id = ?), ";
+    private static final String OF_SHELF = "(select count(*) from vessel), (select count(*) from instrument), "
+            + "(select count(*) from calibration), (select count(*) from decision where entry_id is null)";
+
+    private final JdbcTemplate database;
+
+    Stamps(JdbcTemplate database) {
+        this.database = database;
+    }
+
+    /** What stands on the shelf: vessels, instruments, constants and the decisions over them, counted. */
+    public record Shelf(long vessels, long instruments, long calibrations, long decisions) {
+    }
+
+    /** An entry and the shelf at one moment. */
+    public record Now(Stamp entry, Shelf shelf) {
+    }
+
+    /** The stamp of one entry, with the shelf's. */
+    public Now of(UUID entry) {
+        return database.queryForObject(OF_ONE + OF_SHELF, (row, any) -> new Now(new Stamp(entry, row.getLong(1), row.getLong(2), row.getLong(3)),
+                new Shelf(row.getLong(4), row.getLong(5), row.getLong(6), row.getLong(7))), entry, entry, entry);
+    }
+
+    public Shelf shelf() {
+        return database.queryForObject("select " + OF_SHELF, (row, any) -> new Shelf(row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4)));
+    }
+
+    /** Stamps of other entries, in the order named. */
+    public List<Stamp> of(Collection<UUID> entries) {
+        return entries.stream().map(each -> of(each).entry()).toList();
+    }
+
+    /** Stamps of every entry of a period. */
+    public Map<UUID, Stamp> of(Period period) {
+        Map<UUID, long[]> counts = new HashMap<>();
+        List<String> tables = List.of("observation", "decision", "opened");
+        for (int i = 0; i < tables.size(); i++) {
+            int column = i;
+            database.query("select counted.entry_id, count(*) from " + tables.get(i) + " counted join entry on entry.id = counted.entry_id join bench "
+                    + "on bench.id = entry.bench_id where bench.period_id = ? group by counted.entry_id", row -> {
+                counts.computeIfAbsent(row.getObject(1, UUID.class), any -> new long[3])[column] = row.getLong(2);
+            }, period.id());
+        }
+        Map<UUID, Stamp> stamps = new HashMap<>();
+        counts.forEach((entry, count) -> stamps.put(entry, new Stamp(entry, count[0], count[1], count[2])));
+        return stamps;
+    }
+}

@@ -1,0 +1,37 @@
+package lab.sassafras.app.sheet;
+
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Solution;
+import lab.sassafras.account.TrialMean;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.convention.Presentation.Written;
+import lab.sassafras.verdict.Reduction;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Where an entry stands, as a list shows it.
+ *
+ * @param result    what its first sample comes to; empty while no trial is solved
+ * @param questions findings that need looking at
+ */
+public record StandingLine(UUID entry, Optional<Written> result, int questions) {
+
+    static final Logger LOG = LoggerFactory.getLogger(StandingLine.class);
+
+    static StandingLine of(EntrySheet sheet) {
+        Reduction reduction = sheet.reduction();
+        Optional<Solution> first = reduction.trials().stream().filter(Reduction.Trial::counts).findFirst().flatMap(Reduction.Trial::solution);
+        Optional<Written> result = first.flatMap(solution -> reduction.sampleOf(solution.account().trial()).mean()).map(TrialMean::estimate)
+                .map(estimate -> reduction.presentation().written(estimate, first.get().result(), first.get().bindings()));
+        return new StandingLine(sheet.entry().id(), result, (int) reduction.findings().stream()
+                .filter(finding -> finding.grade() != Finding.Grade.NOTE).count());
+    }
+
+    /** An entry that a fault of ours kept from being worked: it stays in the list, to be looked at. */
+    static StandingLine notWorked(Entry entry) {
+        return new StandingLine(entry.id(), Optional.empty(), 1);
+    }
+}

@@ -1,0 +1,101 @@
+package lab.sassafras.app.shelf;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.measure.Instrument;
+
+/** What stands on the shelf at one moment, each thing looked up at once. */
+public final class Shelf {
+
+    private final Map<UUID, Vessel> vessels = new LinkedHashMap<>();
+    private final Map<UUID, Calibration> calibrations = new LinkedHashMap<>();
+    private final Map<UUID, List<Calibration>> ofVessel = new LinkedHashMap<>();
+    private final Map<UUID, Instrument> instruments = new LinkedHashMap<>();
+    private final Map<UUID, Decision> decided = new LinkedHashMap<>();
+    private final Collection<UUID> broughtIn;
+
+    /**
+     * @param newest    constants, newest first
+     * @param decisions over constants, in the order taken
+     * @param broughtIn constants that came with a file
+     */
+    Shelf(List<Vessel> vessels, List<Calibration> newest, List<Instrument> instruments, List<Decision> decisions, Collection<UUID> broughtIn) {
+        vessels.forEach(each -> this.vessels.put(each.id(), each));
+        newest.forEach(each -> {
+            calibrations.put(each.id(), each);
+            ofVessel.computeIfAbsent(each.vesselId(), any -> new ArrayList<>()).add(each);
+        });
+        instruments.forEach(each -> this.instruments.put(UUID.fromString(each.key()), each));
+        decisions.forEach(each -> identity(each.subject()).ifPresent(id -> decided.put(id, each)));
+        this.broughtIn = broughtIn;
+    }
+
+    /** The identity a text is, where it is one. */
+    public static Optional<UUID> identity(String text) {
+        try {
+            return Optional.of(UUID.fromString(text));
+        } catch (IllegalArgumentException none) {
+            return Optional.empty();
+        }
+    }
+
+    /** By name. */
+    public Collection<Vessel> vessels() {
+        return vessels.values();
+    }
+
+    public Optional<Vessel> vessel(UUID id) {
+        return Optional.ofNullable(vessels.get(id));
+    }
+
+    public Optional<Calibration> calibration(UUID id) {
+        return Optional.ofNullable(calibrations.get(id));
+    }
+
+    /** Newest first. */
+    public List<Calibration> calibrations(Vessel vessel) {
+        return ofVessel.getOrDefault(vessel.id(), List.of());
+    }
+
+    public Optional<Instrument> instrument(UUID id) {
+        return Optional.ofNullable(instruments.get(id));
+    }
+
+    public Collection<Instrument> instruments() {
+        return instruments.values();
+    }
+
+    /** The newest constant of a vessel that may be used: not set aside, and where it came with a file, adopted here. */
+    public Optional<Calibration> inUse(Vessel vessel) {
+        return calibrations(vessel).stream().filter(this::usable).findFirst();
+    }
+
+    private boolean usable(Calibration calibration) {
+        return decision(calibration).map(each -> each.outcome().equals(Decision.ADOPTED)).orElse(!broughtIn(calibration));
+    }
+
+    /** Whether a constant came with a file, and so is only proposed until somebody adopts it. */
+    public boolean broughtIn(Calibration calibration) {
+        return broughtIn.contains(calibration.id());
+    }
+
+    private Optional<Decision> decision(Calibration calibration) {
+        return Optional.ofNullable(decided.get(calibration.id()));
+    }
+
+    /** The decision that set a constant aside, if it still holds. */
+    public Optional<Decision> setAside(Calibration calibration) {
+        return decision(calibration).filter(each -> each.outcome().equals(Decision.ASIDE));
+    }
+
+    /** The decision that took a constant up, if it still holds. */
+    public Optional<Decision> takenUp(Calibration calibration) {
+        return decision(calibration).filter(each -> each.outcome().equals(Decision.ADOPTED));
+    }
+}

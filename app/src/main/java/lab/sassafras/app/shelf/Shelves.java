@@ -1,0 +1,52 @@
+package lab.sassafras.app.shelf;
+
+import java.util.stream.Collectors;
+import lab.sassafras.app.record.BroughtIn;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Stamps;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The shelf as it stands now; read anew when something was put on it or decided about it. */
+@Service
+public class Shelves {
+
+    private final Calorimeters calorimeters;
+    private final Instruments instruments;
+    private final LabBook book;
+    private final Stamps stamps;
+    private volatile Kept kept;
+
+    Shelves(Calorimeters calorimeters, Instruments instruments, LabBook book, Stamps stamps) {
+        this.calorimeters = calorimeters;
+        this.instruments = instruments;
+        this.book = book;
+        this.stamps = stamps;
+    }
+
+    private record Kept(Stamps.Shelf stamp, Shelf shelf) {
+    }
+
+    @Transactional(readOnly = true)
+    public Shelf now() {
+        return at(stamps.shelf());
+    }
+
+    /** As it stood at a stamp taken just now, or since. */
+    @Transactional(readOnly = true)
+    public Shelf at(Stamps.Shelf stamp) {
+        Kept known = kept;
+        if (known == null || !known.stamp.equals(stamp)) {
+            known = new Kept(stamp, read());
+            kept = known;
+        }
+        return known.shelf;
+    }
+
+    private Shelf read() {
+        return new Shelf(calorimeters.vessels(), calorimeters.calibrations(), instruments.all(),
+                book.decisions(Decision.Kind.CALIBRATION).all(), book.broughtIn(BroughtIn.What.CALIBRATION).stream()
+                .map(BroughtIn::subject).collect(Collectors.toSet()));
+    }
+}
