@@ -1,19 +1,51 @@
 package lab.sassafras.app;
 
 import java.nio.file.Path;
+import lab.sassafras.app.keeping.BackUps;
+import lab.sassafras.app.keeping.CannotOpen;
+import lab.sassafras.app.keeping.Opening;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 
-/** Starts the bench book. */
+/** Starts the bench book, backs it up or brings a back-up back. */
 @SpringBootApplication
 public class SassafrasApplication {
 
     public static void main(String[] arguments) {
-        // The database takes no relative path; whoever names a folder means it from where they stand.
-        String home = System.getenv("SASSAFRAS_HOME");
-        if (home != null && !home.isBlank()) {
-            System.setProperty("sassafras.home", Path.of(home).toAbsolutePath().toString());
+        try {
+            Path home = home();
+            if (arguments.length == 2 && arguments[0].equals("backup")) {
+                System.out.println(BackUps.backUp(home, Path.of(arguments[1])));
+            } else if (arguments.length == 2 && arguments[0].equals("restore")) {
+                System.out.println(BackUps.restore(home, Path.of(arguments[1])));
+            } else {
+                start(home, arguments);
+            }
+        } catch (CannotOpen why) {
+            System.err.println(why.getMessage());
+            System.exit(1);
         }
-        SpringApplication.run(SassafrasApplication.class, arguments);
+    }
+
+    private static void start(Path home, String[] arguments) throws CannotOpen {
+        try (Opening open = Opening.of(home, setting("SASSAFRAS_ADDRESS", "127.0.0.1"), port())) {
+            // The database takes no relative path; whoever names a folder means it from where they stand.
+            System.setProperty("sassafras.home", home.toString());
+            SpringApplication.run(SassafrasApplication.class, arguments);
+        }
+    }
+
+    private static Path home() {
+        return Path.of(setting("SASSAFRAS_HOME", System.getProperty("sassafras.home",
+                Path.of(System.getProperty("user.home"), ".sassafras").toString()))).toAbsolutePath().normalize();
+    }
+
+    private static int port() throws CannotOpen {
+        return Opening.port(setting("SASSAFRAS_PORT", "8420"));
+    }
+
+    private static String setting(String name, String otherwise) {
+        String value = System.getenv(name);
+        return value == null || value.isBlank() ? otherwise : value.strip();
     }
 }

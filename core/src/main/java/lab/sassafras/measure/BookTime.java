@@ -40,6 +40,6 @@ public final class BookTime {
         } catch (DateTimeException e) {
             // said below
         }
-        throw new Refused("“" + typed + "” is not a date such as 2026-02-03, of a year from 1900 to 2199.");
+        throw new Refused("“" + typed + "” is not a date. Write year-month-day, such as 2026-02-03, of a year from 1900 to 2199.");
     }
 }

@@ -3,11 +3,13 @@ package lab.sassafras.app.bench;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.DecimalMark;
+import lab.sassafras.measure.Names;
+import lab.sassafras.measure.Refused;
 
 /** The form for a new lab period: what was typed, and what is wrong with it by field. */
 public final class NewPeriod {
@@ -36,14 +38,10 @@ public final class NewPeriod {
     boolean checks() {
         if (title().isEmpty()) {
             wrong.put("title", "Give the period a title, such as the class and the day.");
-        } else if (title().length() > LONGEST) {
-            wrong.put("title", "A title has at most " + LONGEST + " characters; this one has " + title().length() + ".");
+        } else {
+            check("title", () -> Names.checked(title(), "A title", LONGEST));
         }
-        try {
-            date();
-        } catch (DateTimeParseException e) {
-            wrong.put("date", "Write the date as year-month-day, such as 2026-02-03.");
-        }
+        check("date", this::date);
         try {
             zone();
         } catch (DateTimeException e) {
@@ -56,12 +54,20 @@ public final class NewPeriod {
         return wrong.isEmpty();
     }
 
+    private void check(String field, Runnable read) {
+        try {
+            read.run();
+        } catch (Refused refused) {
+            wrong.put(field, refused.getMessage());
+        }
+    }
+
     String title() {
         return value("title").strip();
     }
 
     LocalDate date() {
-        return LocalDate.parse(value("date").strip());
+        return BookTime.day(value("date").strip());
     }
 
     ZoneId zone() {

@@ -13,6 +13,8 @@ import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
+import lab.sassafras.measure.Names;
+import lab.sassafras.measure.Refused;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -77,15 +79,16 @@ class PeriodPages {
                 HttpServletResponse response) {
         Period period = find(id);
         String bench = name.strip();
-        String problem = bench.isEmpty() ? "Give your bench a name, such as Hawthorn or Bench 4."
-                : bench.length() > LONGEST_NAME ? "A bench name has at most " + LONGEST_NAME + " characters; this one has "
-                + bench.length() + "." : null;
-        if (problem != null) {
+        try {
+            if (bench.isEmpty()) {
+                throw new Refused("Give your bench a name, such as Hawthorn or Bench 4.");
+            }
+            who.sitDown(book.join(period, Names.checked(bench, "A bench name", LONGEST_NAME)), response);
+            return "redirect:/bench";
+        } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-            return period(period, model, name, problem);
+            return period(period, model, name, refused.getMessage());
         }
-        who.sitDown(book.join(period, bench), response);
-        return "redirect:/bench";
     }
 
     @PostMapping("/bench/leave")

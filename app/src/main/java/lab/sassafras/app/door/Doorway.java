@@ -21,16 +21,19 @@ class Doorway {
             + "frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain door(HttpSecurity http) throws Exception {
+    SecurityFilterChain door(HttpSecurity http, KnownHosts hosts) throws Exception {
         // Read at once: a token made late could not set its cookie on a page already being sent.
         XorCsrfTokenRequestAttributeHandler atOnce = new XorCsrfTokenRequestAttributeHandler();
         atOnce.setCsrfRequestAttributeName(null);
+        CookieCsrfTokenRepository seals = new CookieCsrfTokenRepository();
+        seals.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
         return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                // A back-up is asked for by a word that only who can read the book's folder knows.
                 // Files arrive as multipart, which is read after this filter; there OriginCheck insists on an origin.
-                .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()).csrfTokenRequestHandler(atOnce)
-                        .ignoringRequestMatchers(OriginCheck.REDUCE, OriginCheck.IMPORT))
-                .addFilterBefore(new OriginCheck(), CsrfFilter.class)
+                .csrf(csrf -> csrf.csrfTokenRepository(seals).csrfTokenRequestHandler(atOnce)
+                        .ignoringRequestMatchers(OriginCheck.REDUCE, OriginCheck.IMPORT, OriginCheck.BACK_UP))
+                .addFilterBefore(new OriginCheck(hosts), CsrfFilter.class)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .exceptionHandling(handling -> handling.accessDeniedHandler((request, response, denied) ->

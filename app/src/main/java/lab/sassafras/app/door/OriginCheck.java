@@ -5,7 +5,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URI;
 import java.util.Set;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -14,7 +13,14 @@ final class OriginCheck extends OncePerRequestFilter {
 
     static final String REDUCE = "/api/reduce";
     static final String IMPORT = "/import";
+    static final String BACK_UP = "/keeping/back-up";
     private static final Set<String> SAFE = Set.of("GET", "HEAD", "OPTIONS", "TRACE");
+
+    private final KnownHosts hosts;
+
+    OriginCheck(KnownHosts hosts) {
+        this.hosts = hosts;
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -26,17 +32,8 @@ final class OriginCheck extends OncePerRequestFilter {
         }
     }
 
-    private static boolean allowed(HttpServletRequest request) {
+    private boolean allowed(HttpServletRequest request) {
         String origin = request.getHeader("Origin");
-        if (origin == null) {
-            return !request.getRequestURI().equals(IMPORT);
-        }
-        try {
-            URI from = URI.create(origin);
-            String host = from.getPort() < 0 ? from.getHost() : from.getHost() + ":" + from.getPort();
-            return host != null && host.equals(request.getHeader("Host"));
-        } catch (IllegalArgumentException e) {
-            return false;
-        }
+        return origin == null ? !request.getServletPath().equals(IMPORT) : hosts.ours(origin, request.getHeader("Host"));
     }
 }

@@ -34,7 +34,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * may hold. Forms are read here, before anything asks for their fields, because the container would wait for ever.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
 final class Patience extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(Patience.class);

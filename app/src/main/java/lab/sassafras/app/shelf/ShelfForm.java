@@ -7,6 +7,7 @@ import java.util.Optional;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
 
@@ -76,8 +77,12 @@ public final class ShelfForm {
     private void checkName(String field) {
         if (name(field).isEmpty()) {
             wrong.put(field, "Give it a name, as written on it.");
-        } else if (name(field).length() > LONGEST_NAME) {
-            wrong.put(field, "A name has at most " + LONGEST_NAME + " characters; this one has " + name(field).length() + ".");
+        } else {
+            try {
+                Names.checked(name(field), "A name", LONGEST_NAME);
+            } catch (Refused refused) {
+                wrong.put(field, refused.getMessage());
+            }
         }
     }
 

@@ -1,0 +1,41 @@
+package lab.sassafras.app.demo;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.stream.Stream;
+import lab.sassafras.app.record.LabBook;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.annotation.Profile;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/** Looks at one page of each kind and closes: what was loaded for that goes into the archive of classes. */
+@Component
+@Profile("once")
+class OnceThrough {
+
+    private final LabBook book;
+
+    OnceThrough(LabBook book) {
+        this.book = book;
+    }
+
+    @EventListener
+    @Order(Ordered.LOWEST_PRECEDENCE)
+    void ready(ApplicationReadyEvent event) throws IOException, InterruptedException {
+        int port = ((WebServerApplicationContext) event.getApplicationContext()).getWebServer().getPort();
+        HttpClient http = HttpClient.newHttpClient();
+        String entry = "/entries/" + book.entriesOf(book.periods().get(0)).get(0).id();
+        for (String path : Stream.of("/periods", "/notebook", "/shelf", entry, entry + "/result", "/nowhere").toList()) {
+            http.send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path)).header("Accept", "text/html").build(), BodyHandlers.discarding());
+        }
+        new Thread(() -> System.exit(SpringApplication.exit(event.getApplicationContext()))).start();
+    }
+}

@@ -1,0 +1,122 @@
+package lab.sassafras.app.keeping;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.net.HttpURLConnection;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.Properties;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+
+/** The commands {@code backup} and {@code restore}; they run apart from the server and ask it where it has the book. */
+public final class BackUps {
+
+    static final String PATH = "/keeping/back-up";
+    static final String WORD = "X-Sassafras-Word";
+    static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss-SSS");
+
+    private BackUps() {
+    }
+
+    /**
+     * Backs a book up to a file: through its server while that runs, by copying it otherwise.
+     *
+     * @return what was done, in a sentence
+     */
+    public static String backUp(Path folder, Path to) throws CannotOpen {
+        Home home = new Home(folder.toAbsolutePath().normalize());
+        if (!Files.exists(home.book())) {
+            throw new CannotOpen("There is no book in " + home.folder() + ", so there is nothing to back up: name its folder with SASSAFRAS_HOME.");
+        }
+        try {
+            Path made = running(home) ? asked(home) : copied(home);
+            Files.copy(made, to, StandardCopyOption.REPLACE_EXISTING);
+            Files.delete(made);
+            return "The book in " + home.folder() + " is backed up in " + to.toAbsolutePath() + ".";
+        } catch (IOException failed) {
+            throw new CannotOpen("The back-up could not be written to " + to.toAbsolutePath() + ": nothing of the book was changed; name a place with "
+                    + "room that can be written to.");
+        }
+    }
+
+    private static boolean running(Home home) {
+        return ProcessHandle.of(Long.parseLong(RunningServer.read(home).getProperty("pid", "0"))).filter(ProcessHandle::isAlive).isPresent();
+    }
+
+    private static Path asked(Home home) throws IOException {
+        Properties running = RunningServer.read(home);
+        String address = running.getProperty("address").replaceFirst("^(0\\.0\\.0\\.0|::)$", "127.0.0.1");
+        HttpURLConnection http = (HttpURLConnection) URI.create("http://" + address + ":" + running.getProperty("port") + PATH).toURL()
+                .openConnection();
+        http.setRequestMethod("POST");
+        http.setRequestProperty(WORD, running.getProperty("word"));
+        http.setDoOutput(true);
+        http.getOutputStream().close();
+        try (InputStream answer = http.getInputStream()) {
+            return Path.of(new String(answer.readAllBytes(), StandardCharsets.UTF_8).strip());
+        }
+    }
+
+    private static Path copied(Home home) throws IOException {
+        Files.createDirectories(home.backUps());
+        Path made = home.backUps().resolve("book-" + STAMP.format(LocalDateTime.now()) + ".zip");
+        try (OutputStream out = Files.newOutputStream(made); ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.putNextEntry(new ZipEntry(home.book().getFileName().toString()));
+            Files.copy(home.book(), zip);
+            zip.closeEntry();
+        }
+        return made;
+    }
+
+    /**
+     * Brings a back-up back. What is there now is kept beside it under another name.
+     *
+     * @return what was done, in a sentence
+     */
+    public static String restore(Path folder, Path from) throws CannotOpen {
+        Home home = new Home(folder.toAbsolutePath().normalize());
+        if (running(home)) {
+            throw new CannotOpen("The book in " + home.folder() + " is open" + RunningServer.where(home) + ": close the server first, then restore.");
+        }
+        String name = home.book().getFileName().toString();
+        try {
+            Files.createDirectories(home.folder());
+            Path fresh = Files.createTempDirectory(home.folder(), "restoring");
+            try (ZipFile zip = new ZipFile(from.toFile()); InputStream book = zip.getInputStream(zip.getEntry(name))) {
+                Files.copy(book, fresh.resolve(name));
+            }
+            readable(new Home(fresh));
+            String aside = "";
+            if (Files.exists(home.book())) {
+                Path kept = home.folder().resolve("book-before-" + STAMP.format(LocalDateTime.now()) + ".mv.db");
+                Files.move(home.book(), kept);
+                aside = " What was there is kept as " + kept.getFileName() + ".";
+            }
+            Files.move(fresh.resolve(name), home.book());
+            try (var left = Files.list(fresh)) {
+                for (Path each : left.toList()) {
+                    Files.delete(each);
+                }
+            }
+            Files.delete(fresh);
+            return "The book of " + from.toAbsolutePath() + " is back in " + home.folder() + "." + aside;
+        } catch (IOException | NullPointerException | SQLException failed) {
+            throw new CannotOpen(from.toAbsolutePath() + " is no back-up of a Sassafras book, or is damaged: the book in " + home.folder()
+                    + " was not changed; choose another back-up.");
+        }
+    }
+
+    private static void readable(Home home) throws SQLException {
+        DriverManager.getConnection(home.url() + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r", "sa", "").close();
+    }
+}
