@@ -32,7 +32,6 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Reference;
-import lab.sassafras.substance.ReferenceShelf;
 
 /**
  * The books of one trial being drawn up: an experiment asks for what it needs by path, each thing comes as the school
@@ -299,14 +298,14 @@ public final class Draft {
 
     /** Specific heat of what a formula names (J/(g·°C)), where the shelf has it. */
     public Optional<Supplier<Expression>> specificHeatOfFormula(String path) {
-        return formula(path).flatMap(formula -> ReferenceShelf.standard().byFormula(formula)).map(substance -> () ->
+        return formula(path).flatMap(formula -> sheet.setting().shelf().byFormula(formula)).map(substance -> () ->
                 new Input("shelf:" + substance.key(), Symbol.of("c:" + substance.name()), "specific heat of " + substance.name(),
                         BenchUnit.JOULES_PER_GRAM_DEGREE));
     }
 
     /** A value of the reference shelf. */
     public Expression property(String key, Symbol symbol) {
-        Reference reference = ReferenceShelf.standard().property(key);
+        Reference reference = sheet.setting().shelf().property(key);
         return new Input("shelf:" + key, symbol, reference.name(), reference.unit());
     }
 

@@ -11,7 +11,6 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
-import lab.sassafras.substance.ReferenceShelf;
 
 /** What a typed text says in a slot, whatever else stands on the sheet. */
 final class Reading {
@@ -89,7 +88,7 @@ final class Reading {
         return OptionalDouble.of(value);
     }
 
-    private static Line word(Address address, Slot slot, Intake.Given given) {
+    private Line word(Address address, Slot slot, Intake.Given given) {
         String text = given.text() == null ? "" : given.text().strip();
         if (text.isEmpty()) {
             throw new Refused("Nothing was given. Choose or type an answer.");
@@ -100,7 +99,7 @@ final class Reading {
             ChemicalEquation.read(text);
         } else if (slot instanceof Slot.Choice choice && !choice.options().contains(text)) {
             throw new Refused("“" + text + "” is not one of the answers: " + String.join(", ", choice.options()) + ".");
-        } else if (slot instanceof Slot.FromShelf shelf && ReferenceShelf.standard().find(text)
+        } else if (slot instanceof Slot.FromShelf shelf && setting.shelf().find(text)
                 .filter(each -> each.kind().solid() == shelf.solid()).isEmpty()) {
             throw new Refused("“" + text + "” is not a " + (shelf.solid() ? "solid" : "liquid") + " on the reference shelf.");
         } else if (slot instanceof Slot.Moment) {

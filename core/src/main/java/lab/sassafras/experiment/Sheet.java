@@ -21,7 +21,6 @@ import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.substance.ChemicalFormula;
-import lab.sassafras.substance.ReferenceShelf;
 
 /**
  * Everything read so far in one entry, in the order it was given: only lines that still stand, and the setting.
@@ -278,7 +277,7 @@ public final class Sheet {
         }
         setting.calorimeter().ifPresent(vessel -> vessel.bind(values));
         setting.calorimeters().values().forEach(vessel -> vessel.bind(values));
-        return Bindings.of(values).over(ReferenceShelf.standard().inputs());
+        return Bindings.of(values).over(setting.shelf().inputs());
     }
 
     /** Quantities of a trial already drawn up the same way, by path: the schools differ in little, and ask for the same readings. */
@@ -294,7 +293,7 @@ public final class Sheet {
             return Optional.of(Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
         }
         if (slot instanceof Slot.FromShelf) {
-            return ReferenceShelf.standard().find(line.text()).map(each -> each.specificHeatOnRecord().asInput());
+            return setting.shelf().find(line.text()).map(each -> each.specificHeatOnRecord().asInput());
         }
         return slot instanceof Slot.Reference ? Optional.ofNullable(setting.references().get(line.text()))
                 .flatMap(Setting.Referenced::value).map(value -> value.heldInCommon("entry:" + line.text(), "result of another entry"))

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
@@ -20,12 +21,9 @@ public final class ReferenceShelf {
     /** Goes up when a row changes, so that an entry can say which shelf it was reduced with. */
     public static final int VERSION = 2;
 
-    private static final ReferenceShelf STANDARD = new ReferenceShelf(
-            rows("specific-heats.csv").map(ReferenceShelf::substance).toList(),
-            rows("properties.csv").map(ReferenceShelf::property).toList(),
-            rows("heats-of-solution.csv").map(ReferenceShelf::dissolution).toList(),
-            new Formation(rows("formation.csv").map(ReferenceShelf::formation).toList()),
-            rows("reaction-heats.csv").map(ReferenceShelf::reaction).toList());
+    /** Shelves by version; a row stands in those from its since to its until. */
+    private static final Map<Integer, ReferenceShelf> VERSIONS = new ConcurrentHashMap<>();
+    private static final ReferenceShelf STANDARD = at(VERSION);
 
     private final List<Substance> substances;
     private final List<Substance> solids;
@@ -105,8 +103,19 @@ public final class ReferenceShelf {
         return solid ? solids : liquids;
     }
 
+    /** The newest. */
     public static ReferenceShelf standard() {
         return STANDARD;
+    }
+
+    /** As it was at a version, for entries reduced with that one; the newest where the version is later than this program. */
+    public static ReferenceShelf at(int version) {
+        return VERSIONS.computeIfAbsent(Math.max(1, Math.min(version, VERSION)), any -> new ReferenceShelf(
+                rows("specific-heats.csv", any).map(ReferenceShelf::substance).toList(),
+                rows("properties.csv", any).map(ReferenceShelf::property).toList(),
+                rows("heats-of-solution.csv", any).map(ReferenceShelf::dissolution).toList(),
+                new Formation(rows("formation.csv", any).map(ReferenceShelf::formation).toList()),
+                rows("reaction-heats.csv", any).map(ReferenceShelf::reaction).toList()));
     }
 
     public List<Substance> all() {
@@ -124,6 +133,15 @@ public final class ReferenceShelf {
 
     public Optional<Substance> find(String key) {
         return substances.stream().filter(each -> each.key().equals(key)).findFirst();
+    }
+
+    private static Stream<String[]> rows(String resource, int version) {
+        return rows(resource).filter(cell -> stands(cell[cell.length - 2], cell[cell.length - 1], version));
+    }
+
+    /** Whether a row with such a since and until, the latter empty while it stands, is on a version of the shelf. */
+    static boolean stands(String since, String until, int version) {
+        return Integer.parseInt(since) <= version && (until.isEmpty() || version <= Integer.parseInt(until));
     }
 
     private static Stream<String[]> rows(String resource) {

@@ -24,7 +24,7 @@ final class HeatVerdict {
     private static final double NEUTRALIZATION_BY_DEGREE = 0.22;
     private static final double REFERENCE_TEMPERATURE = 25;
 
-    private final ReferenceShelf shelf = ReferenceShelf.standard();
+    private final ReferenceShelf shelf;
     private final Sheet sheet;
     private final Estimate result;
     private final Solution trial;
@@ -32,6 +32,7 @@ final class HeatVerdict {
 
     private HeatVerdict(Sheet sheet, Estimate result, Solution trial) {
         this.sheet = sheet;
+        this.shelf = sheet.setting().shelf();
         this.result = result;
         this.trial = trial;
     }

@@ -9,7 +9,6 @@ import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.Reference;
-import lab.sassafras.substance.ReferenceShelf;
 
 /** Judges a result that has one reference value. */
 final class PropertyVerdict {
@@ -20,12 +19,12 @@ final class PropertyVerdict {
     private PropertyVerdict() {
     }
 
-    static Verdict of(Yardstick.OfProperty yardstick, Estimate result) {
-        return against(Optional.of(ReferenceShelf.standard().property(yardstick.property())), result);
+    static Verdict of(Yardstick.OfProperty yardstick, Sheet sheet, Estimate result) {
+        return against(Optional.of(sheet.setting().shelf().property(yardstick.property())), result);
     }
 
     static Verdict of(Yardstick.OfLiquids yardstick, Sheet sheet, Estimate result) {
-        return against(sheet.stated(yardstick.known(), 1).flatMap(ReferenceShelf.standard()::find).map(each -> each.specificHeatOnRecord()), result);
+        return against(sheet.stated(yardstick.known(), 1).flatMap(sheet.setting().shelf()::find).map(each -> each.specificHeatOnRecord()), result);
     }
 
     private static Verdict against(Optional<Reference> reference, Estimate result) {

@@ -10,7 +10,6 @@ import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
-import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.substance.Substance;
 import org.hipparchus.special.Erf;
 
@@ -61,7 +60,7 @@ final class SolidVerdict {
     /** The molar heat of what it is; else the molar mass it would have as a metallic element (Dulong and Petit, 1819). */
     private Finding molar() {
         Figures figures = sheet.setting().figures();
-        return stated(seen.known()).flatMap(ReferenceShelf.standard()::find).flatMap(Substance::molarMass).map(mass ->
+        return stated(seen.known()).flatMap(sheet.setting().shelf()::find).flatMap(Substance::molarMass).map(mass ->
                 Finding.note("specific-heat.molar", "Molar heat c · M = " + figures.significant(result.value() * mass, 3)
                         + " J/(mol·°C); metallic elements lie near 25 (Dulong and Petit)."))
                 .orElseGet(() -> Finding.note("specific-heat.molar", "If it is a metallic element, its molar mass is near "
@@ -69,7 +68,7 @@ final class SolidVerdict {
     }
 
     private List<Candidate> candidates() {
-        return ReferenceShelf.standard().solids().stream()
+        return sheet.setting().shelf().solids().stream()
                 .filter(each -> squares(each) <= WORTH_NAMING).map(this::candidate)
                 .sorted(Comparator.comparing((Candidate each) -> !each.objections().isEmpty())
                         .thenComparing(Candidate::compatibility, Comparator.reverseOrder()))
@@ -123,7 +122,7 @@ final class SolidVerdict {
     }
 
     private Optional<Agreement> agreement() {
-        return stated(seen.known()).flatMap(ReferenceShelf.standard()::find)
+        return stated(seen.known()).flatMap(sheet.setting().shelf()::find)
                 .map(known -> Agreement.of(result, known.specificHeatOnRecord()));
     }
 

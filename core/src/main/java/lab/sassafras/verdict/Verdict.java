@@ -26,7 +26,7 @@ public record Verdict(List<Finding> findings, List<Candidate> candidates, Option
             return new SolidVerdict(sheet, trial, solids, result).verdict();
         }
         if (yardstick instanceof Yardstick.OfProperty property) {
-            return PropertyVerdict.of(property, result);
+            return PropertyVerdict.of(property, sheet, result);
         }
         if (yardstick instanceof Yardstick.OfDissolving dissolving) {
             return HeatVerdict.of(dissolving, sheet, result, trials.get(0));

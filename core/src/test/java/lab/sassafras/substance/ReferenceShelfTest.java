@@ -66,4 +66,14 @@ class ReferenceShelfTest {
     void formulaThatDoesNotReadBackIsRefused(String typed) {
         assertThatThrownBy(() -> ChemicalFormula.read(typed)).isInstanceOf(Refused.class);
     }
+
+    /** An entry keeps the shelf it was reduced with: a row stands from its since to its until. */
+    @Test
+    void aRowStandsInTheVersionsItNames() {
+        assertThat(ReferenceShelf.stands("2", "", 1)).isFalse();
+        assertThat(ReferenceShelf.stands("2", "", 7)).isTrue();
+        assertThat(ReferenceShelf.stands("1", "2", 2)).isTrue();
+        assertThat(ReferenceShelf.stands("1", "2", 3)).isFalse();
+        assertThat(ReferenceShelf.at(99)).isSameAs(ReferenceShelf.standard());
+    }
 }

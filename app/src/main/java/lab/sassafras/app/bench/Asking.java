@@ -17,7 +17,6 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
-import lab.sassafras.substance.ReferenceShelf;
 
 /**
  * The right page of a run: the one thing asked now.
@@ -79,7 +78,7 @@ public record Asking(String address, String kind, String ask, String help, Strin
                         + " and " + figures.plain(usual.high()) + " " + quantity.get().unit().symbol() + ".").orElse(""),
                 words.caution(address.path()), next, here.step().minutes(), ways(slot, role), role,
                 quantity.map(q -> q.unit(role).sameDimension().stream().map(BenchUnit::symbol).toList()).orElse(List.of()),
-                slot instanceof Slot.Reference || slot instanceof Slot.Vessel ? named : options(words, address, slot),
+                slot instanceof Slot.Reference || slot instanceof Slot.Vessel ? named : options(words, address, slot, entry.sheet()),
                 quantity.flatMap(Slot.Quantity::assumed).map(each -> new Assumed(figures.plain(each.value()),
                         figures.plain(each.uncertainty()))), slot.optional(), standing, quantity.flatMap(q -> instrument(q.unit(role).dimension())));
     }
@@ -145,11 +144,11 @@ public record Asking(String address, String kind, String ask, String help, Strin
         return slot instanceof Slot.FromShelf || slot instanceof Slot.Reference || slot instanceof Slot.Vessel ? "pick" : "words";
     }
 
-    private static List<Option> options(Words words, Address address, Slot slot) {
+    private static List<Option> options(Words words, Address address, Slot slot, Sheet sheet) {
         if (slot instanceof Slot.Choice choice) {
             return choice.options().stream().map(each -> new Option(each, words.option(address.path(), each))).toList();
         }
-        return slot instanceof Slot.FromShelf shelf ? ReferenceShelf.standard().of(shelf.solid()).stream()
+        return slot instanceof Slot.FromShelf shelf ? sheet.setting().shelf().of(shelf.solid()).stream()
                 .map(each -> new Option(each.key(), each.name())).toList() : List.of();
     }
 

@@ -15,6 +15,7 @@ import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.verdict.Reduction;
 
 /**
@@ -87,7 +88,7 @@ final class RunReplay {
         Map<String, Setting.Referenced> references = new LinkedHashMap<>();
         run.references().forEach((name, other) -> references.put(name, referenced(other)));
         return new Setting(run.calorimeter(), run.calorimeters(), run.trials(), run.parts(), Set.copyOf(last.keySet()), references,
-                new Figures(run.period().mark()), conventions(run));
+                new Figures(run.period().mark()), conventions(run), ReferenceShelf.at(run.shelf()));
     }
 
     private static Setting.Referenced referenced(RunFile other) {

@@ -40,14 +40,16 @@ class ResultPages {
     private final EntrySheets sheets;
     private final Shelves shelves;
     private final Adoption adoption;
+    private final FirstShown firstShown;
     private final WhoIsHere who;
 
-    ResultPages(LabBook book, EntrySheets sheets, Shelves shelves, Adoption adoption,
+    ResultPages(LabBook book, EntrySheets sheets, Shelves shelves, Adoption adoption, FirstShown firstShown,
                 WhoIsHere who) {
         this.book = book;
         this.sheets = sheets;
         this.shelves = shelves;
         this.adoption = adoption;
+        this.firstShown = firstShown;
         this.who = who;
     }
 
@@ -58,6 +60,7 @@ class ResultPages {
         model.addAttribute("entry", entry.entry());
         model.addAttribute("words", entry.experiment().words());
         model.addAttribute("view", view);
+        model.addAttribute("before", firstShown.otherwise(entry).orElse(null));
         model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
         model.addAttribute("broughtIn", book.broughtIn(id).map(each -> each.who() + ", " + WrittenTime.of(each.madeAt(),
                 entry.entry().period().zone(), DAY) + ", from " + each.fileName()).orElse(null));

@@ -298,4 +298,18 @@ public class LabBook {
         return entities.createQuery("from BroughtIn where digest = :digest and what = :what order by madeAt", BroughtIn.class)
                 .setParameter("digest", digest).setParameter("what", BroughtIn.What.ENTRY.name()).getResultList();
     }
+
+    /** Numbers shown before of an entry in one state, first shown first. */
+    @Transactional(readOnly = true)
+    public List<Shown> shown(UUID entryId, String state) {
+        return entities.createQuery("from Shown where entryId = :entry and state = :state order by shownAt, method", Shown.class)
+                .setParameter("entry", entryId).setParameter("state", state).getResultList();
+    }
+
+    /** Notes a number when it is first shown; shown again it changes nothing. */
+    @Transactional(propagation = Propagation.SUPPORTS)
+    public void showing(Shown.Key key, double value, double uncertainty, String unit) {
+        atomically(() -> Optional.ofNullable(entities.find(Shown.class, key)).orElseGet(() ->
+                persisted(new Shown(key, value, uncertainty, unit, now()))));
+    }
 }

@@ -36,6 +36,7 @@ import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.verdict.Reduction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -201,7 +202,7 @@ public class EntrySheets {
         path.above.add(entry.id());
         Setting setting = new Setting(vessel.map(each -> calorimeter(each, pinned)), used(experiment, rows.observations(), shelf),
                 rows.opened(LabBook.TRIAL), parts(rows, experiment), rows.decisions().leftOut(),
-                referenced(experiment, rows.observations(), path, stamped), entry.period().figures(), conventions);
+                referenced(experiment, rows.observations(), path, stamped), entry.period().figures(), conventions, ReferenceShelf.at(entry.shelfVersion()));
         path.above.remove(entry.id());
         Readback readback = Readback.of(experiment, setting, rows.observations().standing().stream().map(each -> row(each, shelf)).toList());
         return new EntrySheet(entry, experiment, rows.observations(), rows.decisions(), vessel, pinned, newer, conventions, readback,

@@ -20,7 +20,6 @@ import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
-import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.substance.Substance;
 
 /** A trial of an entry as it stands written: row by row, with what was struck out, and where the hand is. */
@@ -126,7 +125,7 @@ public final class WrittenSheet {
             return words.find(address.path() + "." + text).orElse(text);
         }
         if (slot.filter(Slot.FromShelf.class::isInstance).isPresent()) {
-            return ReferenceShelf.standard().find(text).map(Substance::name).orElse(text);
+            return entry.sheet().setting().shelf().find(text).map(Substance::name).orElse(text);
         }
         if (slot.filter(Slot.Moment.class::isInstance).isPresent()) {
             return clock(text);

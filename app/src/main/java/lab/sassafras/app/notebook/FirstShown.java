@@ -1,0 +1,89 @@
+package lab.sassafras.app.notebook;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.format.DateTimeFormatter;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import lab.sassafras.account.TrialMean;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Shown;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.WrittenTime;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Refused;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
+
+/** Records each number when it is first shown, and says where the same readings gave another number before. */
+@Component
+class FirstShown {
+
+    private static final Logger LOG = LoggerFactory.getLogger(FirstShown.class);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
+    /** Relative difference of two numbers that are one and the same. */
+    private static final double SAME = 1e-9;
+
+    private final LabBook book;
+    private final Cache<EntrySheet, Optional<String>> said = Caffeine.newBuilder().weakKeys().build();
+
+    FirstShown(LabBook book) {
+        this.book = book;
+    }
+
+    /** What was shown before, in words, where today's method gives another number from the same readings. */
+    Optional<String> otherwise(EntrySheet entry) {
+        return said.get(entry, this::worked);
+    }
+
+    private Optional<String> worked(EntrySheet entry) {
+        return entry.reduction().mean().map(TrialMean::estimate).flatMap(now -> {
+            int method = entry.experiment().method();
+            String state = state(entry);
+            List<Shown> before = book.shown(entry.entry().id(), state);
+            if (before.stream().noneMatch(each -> each.method() == method)) {
+                note(entry, new Shown.Key(entry.entry().id(), state, method), now);
+            }
+            return before.stream().filter(each -> !same(each.value(), now.value()) || !same(each.uncertainty(), now.uncertainty())).findFirst()
+                    .map(each -> inWords(entry, each, method));
+        });
+    }
+
+    /** A number that cannot be noted, as on a full disk, is shown all the same. */
+    private void note(EntrySheet entry, Shown.Key key, Estimate now) {
+        try {
+            book.showing(key, now.value(), now.uncertainty(), entry.reduction().unit().symbol());
+        } catch (Refused | DataAccessException | TransactionException failed) {
+            LOG.warn("the number of entry {} could not be noted: {}", entry.entry().id(), failed.getMessage());
+        }
+    }
+
+    private static boolean same(double one, double other) {
+        return Math.abs(one - other) <= SAME * Math.max(Math.abs(one), Math.abs(other));
+    }
+
+    private static String inWords(EntrySheet entry, Shown before, int method) {
+        Figures figures = entry.entry().period().figures();
+        return "On " + WrittenTime.of(before.shownAt(), entry.entry().period().zone(), DAY) + " these same readings gave "
+                + figures.byUncertainty(before.value(), before.uncertainty()) + " ± " + figures.uncertainty(before.uncertainty()) + " " + before.unit()
+                + ", by method " + before.method() + ". What stands here is by today’s method, " + method + ".";
+    }
+
+    /** What a number was worked from: how much was kept of the entry and of those it draws on. */
+    private static String state(EntrySheet entry) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(entry.stamps().toString().getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+}
