@@ -2,14 +2,7 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
 import org.junit.jupiter.api.BeforeEach;
@@ -20,35 +13,22 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Forms sent without our page, as an old tab or a script would: the answer is always a page with a plain word. */
 class RunPagesTest extends HouseTest {
 
-    private String cookies;
-    private String token;
+    private Hand hand;
     private Entry entry;
 
     @BeforeEach
     void sitDown() {
         entry = imported("4-still-at-the-bench.json");
-        HttpResponse<String> page = get("/periods/" + entry.period().id());
-        Matcher hidden = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"").matcher(page.body());
-        assertThat(hidden.find()).isTrue();
-        token = hidden.group(1);
-        cookies = page.headers().firstValue("Set-Cookie").orElseThrow().split(";")[0];
-        HttpResponse<String> joined = post("/periods/" + entry.period().id() + "/join", "name=Rowan");
-        cookies += "; " + joined.headers().firstValue("Set-Cookie").orElseThrow().split(";")[0];
+        hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Rowan");
     }
 
     private HttpResponse<String> post(String path, String form) {
-        return send(HttpRequest.newBuilder(URI.create(address(path))).header("Cookie", cookies).header("Accept", "text/html")
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(BodyPublishers.ofString(form + "&_csrf=" + URLEncoder.encode(token, StandardCharsets.UTF_8))));
+        return hand.post(path, form);
     }
 
     private HttpResponse<String> keep(String at, String role, String text, String unit, String more) {
-        return post("/entries/" + entry.id() + "/observations", "at=" + encoded(at) + "&role=" + role + "&text=" + encoded(text)
-                + "&unit=" + encoded(unit) + more);
-    }
-
-    private static String encoded(String text) {
-        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+        return post("/entries/" + entry.id() + "/observations", "at=" + Hand.encoded(at) + "&role=" + role + "&text=" + Hand.encoded(text)
+                + "&unit=" + Hand.encoded(unit) + more);
     }
 
     @ParameterizedTest
@@ -110,7 +90,7 @@ class RunPagesTest extends HouseTest {
 
     @Test
     void withoutTheSealNothingIsKept() {
-        token = "made up";
+        hand.withoutSeal();
         HttpResponse<String> answer = keep("water[1]/start", "read", "21.3", "°C", "");
         assertThat(answer.statusCode()).isEqualTo(403);
         assertThat(answer.body()).contains("That was not done", "what was kept before is there");

@@ -128,8 +128,8 @@ class RunPages {
     private String refused(EntrySheet entry, Address address, Typed typed, RuntimeException failed, HttpServletResponse response, Model model) {
         response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
         int trial = trialOf(entry, Optional.empty(), Optional.of(address));
-        return show(entry, new WrittenSheet(entry, trial), trial, Optional.of(address), Role.of(typed.role()), typed,
-                PlainWords.of(failed), model);
+        return show(entry, new WrittenSheet(entry, trial), trial, Optional.of(address).filter(here -> asked(entry, trial).anyMatch(here::equals)),
+                Role.of(typed.role()), typed, PlainWords.of(failed), model);
     }
 
     /** Strikes a value out and puts nothing in its place, whatever it was and whether or not this version can read it. */
@@ -176,7 +176,7 @@ class RunPages {
         String reason = typed.correcting() ? reason(typed) : null;
         String text = typed.words();
         Slot slot = entry.experiment().slot(address.path())
-                .orElseThrow(() -> new NotFound("This experiment has no place of that name."));
+                .orElseThrow(() -> new Refused("This experiment has no place of that name."));
         if (slot instanceof Slot.Moment && text.isEmpty()) {
             long ago = typed.ago() == null ? 0 : Math.max(0, Math.min(typed.ago(), Duration.ofHours(12).toMillis()));
             text = clock.instant().minusMillis(ago).truncatedTo(ChronoUnit.MILLIS).toString();

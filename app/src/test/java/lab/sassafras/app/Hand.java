@@ -1,0 +1,119 @@
+package lab.sassafras.app;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** A hand at a bench without our pages, as an old tab or a script would send what it has. It keeps its cookies and its seal. */
+public final class Hand {
+
+    private static final Pattern SEAL = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+
+    private final String base;
+    private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
+    private final Map<String, String> cookies = new LinkedHashMap<>();
+    private String seal;
+
+    /** @param base address of the server, without a slash at its end */
+    public Hand(String base) {
+        this.base = base;
+        get("/periods");
+    }
+
+    /** Opens a lab period. @return its path */
+    public String openPeriod(String title) {
+        return location(post("/periods", "title=" + encoded(title) + "&date=2026-11-18&zone=UTC&mark=POINT"));
+    }
+
+    /** Joins a bench, by the path of its period. */
+    public Hand join(String period, String bench) {
+        location(post(period + "/join", "name=" + encoded(bench)));
+        return this;
+    }
+
+    /** Begins an entry. @return its path */
+    public String begin(String experiment) {
+        return location(post("/entries", "experiment=" + experiment));
+    }
+
+    /** Gives a value under a key of its own. */
+    public HttpResponse<String> keep(String entry, UUID key, String at, String role, String text, String unit) {
+        return post(entry + "/observations", "key=" + key + "&at=" + encoded(at) + "&role=" + role + "&text=" + encoded(text)
+                + "&unit=" + encoded(unit));
+    }
+
+    public HttpResponse<String> get(String path) {
+        HttpResponse<String> answer = send(request(path).GET());
+        Matcher hidden = SEAL.matcher(answer.body());
+        if (hidden.find()) {
+            seal = hidden.group(1);
+        }
+        return answer;
+    }
+
+    public HttpResponse<String> post(String path, String form) {
+        return send(request(path).header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString(form + "&_csrf=" + encoded(seal))));
+    }
+
+    /** Sends a run file through the import page. */
+    public HttpResponse<String> upload(String name, byte[] file) {
+        String head = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name + "\"\r\n\r\n";
+        byte[] body = (head + new String(file, StandardCharsets.ISO_8859_1) + "\r\n--part--\r\n").getBytes(StandardCharsets.ISO_8859_1);
+        return send(request("/import").header("Origin", base).header("Content-Type", "multipart/form-data; boundary=part")
+                .POST(BodyPublishers.ofByteArray(body)));
+    }
+
+    /** From now on sends a seal that was made up. */
+    public void withoutSeal() {
+        seal = "made up";
+    }
+
+    private HttpRequest.Builder request(String path) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : base + path))
+                .header("Accept", "text/html").timeout(Duration.ofSeconds(60));
+        if (!cookies.isEmpty()) {
+            request.header("Cookie", cookies.entrySet().stream().map(each -> each.getKey() + "=" + each.getValue()).collect(Collectors.joining("; ")));
+        }
+        return request;
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> answer = http.send(request.build(), BodyHandlers.ofString());
+            answer.headers().allValues("Set-Cookie").forEach(each -> cookies.put(each.replaceAll("=.*", ""), each.replaceAll("^[^=]*=([^;]*).*", "$1")));
+            return answer;
+        } catch (IOException gone) {
+            throw new UncheckedIOException(gone);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    /** Where an answer sends the browser, as a path. */
+    public static String location(HttpResponse<String> answer) {
+        if (answer.statusCode() != 302) {
+            throw new IllegalStateException(answer.request().uri() + " answered " + answer.statusCode());
+        }
+        return answer.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]*", "");
+    }
+
+    public static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+}
