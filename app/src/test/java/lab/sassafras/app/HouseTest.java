@@ -36,7 +36,8 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.util.FileSystemUtils;
 
 /** The whole application, started once for all tests, on a book of its own. */
-@SpringBootTest(webEnvironment = WebEnvironment.RANDOM_PORT, properties = "sassafras.home=${user.dir}/target/test-book")
+@SpringBootTest(webEnvironment = WebEnvironment.RANDOM_PORT, properties = {"sassafras.home=${user.dir}/target/test-book",
+        "sassafras.hosts=bench.lab.example", "sassafras.arrival-time=2s"})
 public abstract class HouseTest {
 
     @LocalServerPort

@@ -48,15 +48,6 @@ final class Patience extends OncePerRequestFilter {
         this.arrival = arrival;
     }
 
-    /** What is sent takes too long to arrive. */
-    private static final class TooSlow extends IOException {
-        private static final long serialVersionUID = 1L;
-
-        TooSlow() {
-            super("the request took too long to arrive");
-        }
-    }
-
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {

@@ -3,11 +3,13 @@ package lab.sassafras.app.exchange;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
+import lab.sassafras.app.door.TooSlow;
 import lab.sassafras.measure.Refused;
 import org.apache.commons.fileupload2.core.FileItemInput;
 import org.apache.commons.fileupload2.core.FileItemInputIterator;
 import org.apache.commons.fileupload2.core.FileUploadException;
 import org.apache.commons.fileupload2.jakarta.servlet6.JakartaServletFileUpload;
+import org.springframework.core.NestedExceptionUtils;
 
 /**
  * The one file of the import form. It is read here and not by the container, so that a body that trickles or never ends is
@@ -43,6 +45,9 @@ record Upload(String name, byte[] bytes) {
                 }
             }
         } catch (FileUploadException malformed) {
+            if (NestedExceptionUtils.getRootCause(malformed) instanceof TooSlow slow) {
+                throw slow;
+            }
             throw new Refused("What was sent is no form with a file in it: it is cut off or not put together as a browser does. Choose the "
                     + "file again; nothing was read from it.");
         }

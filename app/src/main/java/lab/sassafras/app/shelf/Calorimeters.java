@@ -1,7 +1,6 @@
 package lab.sassafras.app.shelf;
 
 import jakarta.persistence.EntityManager;
-import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
@@ -91,7 +90,8 @@ public class Calorimeters {
      */
     public Calibration adopt(Vessel vessel, Optional<UUID> entryId, Measured constant, double fill, Calibration.Adoption adoption,
                              Optional<UUID> seen) {
-        entities.find(Vessel.class, vessel.id(), LockModeType.PESSIMISTIC_WRITE);
+        // whoever comes second waits here and then sees what the first one did
+        entities.createNativeQuery("select id from vessel where id = :vessel for update", UUID.class).setParameter("vessel", vessel.id()).getSingleResult();
         calibrations(vessel).stream().findFirst().filter(newest -> !seen.equals(Optional.of(newest.id()))).ifPresent(newest -> {
             throw new Refused("Not adopted: " + newest.who() + " put another constant of " + vessel.name() + " on the shelf meanwhile ("
                     + newest.described() + ": “" + newest.reason() + "”). Look at it on the shelf; adopt yours after it if it is still the better one.");
