@@ -30,14 +30,17 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
 import org.springframework.beans.factory.annotation.Autowired;
+import lab.sassafras.app.record.SettableWeather;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.context.annotation.Import;
 import org.springframework.util.FileSystemUtils;
 
 /** The whole application, started once for all tests, on a book of its own. */
 @SpringBootTest(webEnvironment = WebEnvironment.RANDOM_PORT, properties = {"sassafras.home=${user.dir}/target/test-book",
         "sassafras.hosts=bench.lab.example", "sassafras.arrival-time=2s"})
+@Import(SettableWeather.class)
 public abstract class HouseTest {
 
     @LocalServerPort

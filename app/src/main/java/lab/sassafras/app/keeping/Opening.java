@@ -102,14 +102,22 @@ public final class Opening implements AutoCloseable {
         try (ServerSocket probe = new ServerSocket(port, 1, InetAddress.getByName(address))) {
             probe.getLocalPort();
         } catch (UnknownHostException unknown) {
-            throw new CannotOpen("“" + address + "” is not an address of this machine: set SASSAFRAS_ADDRESS to one, such as 127.0.0.1.");
+            throw notHere(address);
         } catch (BindException taken) {
+            if (port == 0) {
+                throw notHere(address);
+            }
+            listening(address, 0);
             throw new CannotOpen("Port " + port + " of " + address + " is taken by another program or is not allowed: choose another, such as "
                     + "SASSAFRAS_PORT=" + (port == 65535 ? 8420 : port + 1) + ".");
         } catch (IOException | IllegalArgumentException failed) {
             throw new CannotOpen("The server cannot listen on " + address + ", port " + port + ": choose others with SASSAFRAS_ADDRESS and "
                     + "SASSAFRAS_PORT.");
         }
+    }
+
+    private static CannotOpen notHere(String address) {
+        return new CannotOpen("“" + address + "” is not an address of this machine: set SASSAFRAS_ADDRESS to one, such as 127.0.0.1.");
     }
 
     private static Connection opened(Home home) throws CannotOpen {

@@ -1,0 +1,16 @@
+package lab.sassafras.benchmarks.house;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+
+/** The real application as a process, killed while several hands save; ./bench kills it twenty times. */
+class DurabilityTest {
+
+    @Test
+    void noAcknowledgedValueIsMissingAfterThreeKills() throws Exception {
+        Kills.Outcome outcome = new Kills().of(3);
+        assertThat(outcome.missing()).isEmpty();
+        assertThat(outcome.acknowledged()).isGreaterThan(3);
+    }
+}

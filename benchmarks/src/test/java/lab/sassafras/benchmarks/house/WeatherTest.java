@@ -1,0 +1,132 @@
+package lab.sassafras.benchmarks.house;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.RandomAccessFile;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.util.Map;
+import lab.sassafras.app.Hand;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What can befall a book: each time one plain sentence that says what to do, never a trace, never an empty book. */
+class WeatherTest {
+
+    @TempDir
+    private static Path folder;
+    private static Server server;
+    private static Path backUp;
+
+    /** A book with something in it, backed up while it is in use. */
+    @BeforeAll
+    static void aBookInUse() throws Exception {
+        server = Server.start(folder.resolve("book"), Server.QUICK_START, Map.of());
+        write(server, "Before the back-up");
+        backUp = folder.resolve("back-up.zip");
+        assertThat(Server.sayAndEnd(server.home(), 0, Map.of(), "backup", backUp.toString())).startsWith("0 ").contains("is backed up in");
+        write(server, "After the back-up");
+    }
+
+    @AfterAll
+    static void closed() throws Exception {
+        server.close();
+    }
+
+    private static void write(Server server, String title) {
+        new Hand(server.base()).openPeriod(title);
+    }
+
+    private static void stops(String said, String... parts) {
+        assertThat(said).startsWith("1 ").contains(parts).doesNotContain("Exception", "\tat ", "http://127.0.0.1:0");
+        assertThat(said.lines()).as("one sentence").hasSize(1);
+    }
+
+    private Path copyOfTheBook(String name) throws Exception {
+        Path home = folder.resolve(name);
+        assertThat(Server.sayAndEnd(home, 0, Map.of(), "restore", backUp.toString())).startsWith("0 ");
+        Files.createFile(home.resolve("book.begun"));
+        return home;
+    }
+
+    @Test
+    void aBackUpMadeInUseIsBroughtBackWithAllItHeld() throws Exception {
+        try (Server again = Server.start(copyOfTheBook("drill"), Server.QUICK_START, Map.of())) {
+            assertThat(new Hand(again.base()).get("/periods").body()).contains("Before the back-up").doesNotContain("After the back-up");
+            assertThat(Server.sayAndEnd(again.home(), 0, Map.of(), "restore", backUp.toString())).startsWith("1 ").contains("close the server first");
+        }
+        Path home = folder.resolve("drill");
+        assertThat(Server.sayAndEnd(home, 0, Map.of(), "restore", backUp.toString())).startsWith("0 ").contains("What was there is kept as");
+        Files.writeString(folder.resolve("nonsense.zip"), "no zip");
+        assertThat(Server.sayAndEnd(home, 0, Map.of(), "restore", folder.resolve("nonsense.zip").toString())).startsWith("1 ").contains("is no back-up");
+        assertThat(Files.size(home.resolve("book.mv.db"))).isPositive();
+    }
+
+    @Test
+    void onlyTheOwnerReadsTheWordAndNobodyElseIsObeyed() throws Exception {
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(server.home().resolve("running.properties")))).isEqualTo("rw-------");
+        assertThat(new Hand(server.base()).post("/keeping/back-up", "").statusCode()).isEqualTo(403);
+    }
+
+    @Test
+    void aSecondServerOnTheSameBookIsToldWhereTheFirstIs() throws Exception {
+        stops(Server.sayAndEnd(server.home(), Server.freePort(), Map.of()), "is open in another Sassafras", server.base());
+    }
+
+    @Test
+    void aTakenPortIsNamedWithAnother() throws Exception {
+        try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getByName("127.0.0.1"))) {
+            stops(Server.sayAndEnd(folder.resolve("port"), taken.getLocalPort(), Map.of()), "Port " + taken.getLocalPort(), "SASSAFRAS_PORT=");
+        }
+        stops(Server.sayAndEnd(folder.resolve("port"), 0, Map.of("SASSAFRAS_PORT", "eighty")), "“eighty” is not a port");
+        stops(Server.sayAndEnd(folder.resolve("port"), 0, Map.of("SASSAFRAS_ADDRESS", "203.0.113.7")), "203.0.113.7", "SASSAFRAS_ADDRESS");
+    }
+
+    @Test
+    void aFolderThatCannotBeWrittenToIsNamed() throws Exception {
+        stops(Server.sayAndEnd(Path.of("/proc/sassafras"), 0, Map.of()), "/proc/sassafras cannot be written to", "SASSAFRAS_HOME");
+    }
+
+    @Test
+    void aBookThatIsGoneOrEmptyIsNotReplacedByAnEmptyOne() throws Exception {
+        Path home = copyOfTheBook("gone");
+        Files.delete(home.resolve("book.mv.db"));
+        stops(Server.sayAndEnd(home, 0, Map.of()), "is gone", "./restore");
+        Files.createFile(home.resolve("book.mv.db"));
+        stops(Server.sayAndEnd(home, 0, Map.of()), "is empty", "./restore");
+        assertThat(Files.size(home.resolve("book.mv.db"))).isZero();
+    }
+
+    @Test
+    void aDamagedBookIsLeftAsItIs() throws Exception {
+        Path home = copyOfTheBook("damaged");
+        byte[] noise = new byte[8192];
+        new java.util.Random(7).nextBytes(noise);
+        try (RandomAccessFile book = new RandomAccessFile(home.resolve("book.mv.db").toFile(), "rw")) {
+            for (long at = 0; at < book.length(); at += 12288) {
+                book.seek(at);
+                book.write(noise, 0, (int) Math.min(noise.length, book.length() - at));
+            }
+        }
+        byte[] before = Files.readAllBytes(home.resolve("book.mv.db"));
+        stops(Server.sayAndEnd(home, 0, Map.of()), "is damaged", "./restore");
+        assertThat(Files.readAllBytes(home.resolve("book.mv.db"))).isEqualTo(before);
+    }
+
+    @Test
+    void aBookOfALaterVersionIsNotTouched() throws Exception {
+        Path home = copyOfTheBook("later");
+        try (Connection book = DriverManager.getConnection("jdbc:h2:file:" + home.resolve("book"), "sa", "")) {
+            book.createStatement().execute("insert into \"flyway_schema_history\" select 900, '900', 'later', 'SQL', 'V900__later.sql', 1, 'sa', "
+                    + "current_timestamp, 1, true");
+        }
+        stops(Server.sayAndEnd(home, 0, Map.of()), "written by a later version", "its schema is 900");
+    }
+}
