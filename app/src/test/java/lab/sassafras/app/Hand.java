@@ -85,7 +85,7 @@ public final class Hand {
 
     private HttpRequest.Builder request(String path) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : base + path))
-                .header("Accept", "text/html").timeout(Duration.ofSeconds(60));
+                .header("Accept", "text/html,*/*;q=0.5").timeout(Duration.ofSeconds(60));
         if (!cookies.isEmpty()) {
             request.header("Cookie", cookies.entrySet().stream().map(each -> each.getKey() + "=" + each.getValue()).collect(Collectors.joining("; ")));
         }

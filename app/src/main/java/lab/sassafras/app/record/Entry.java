@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.measure.Instrument;
+import org.hibernate.annotations.BatchSize;
 
 /** One experiment done by a bench, with the method, shelf and calibration versions it was begun with. */
 @Entity
@@ -39,6 +40,7 @@ public class Entry {
     @MapKeyColumn(name = "kind")
     @MapKeyEnumerated(EnumType.STRING)
     @Column(name = "instrument_id")
+    @BatchSize(size = 500)
     private Map<Instrument.Kind, UUID> instruments;
 
     protected Entry() {

@@ -32,6 +32,7 @@ public class LabBook {
     /** What a further trial is opened as. */
     public static final String TRIAL = "trial";
     private static final int MOST_OPENED = 50;
+    private static final String ENTRIES = "select entry from Entry entry join fetch entry.bench bench join fetch bench.period period ";
     /** Hands that may reach for the same thing at once before one of them is told to come back. */
     private static final int TRIES = 20;
 
@@ -132,14 +133,14 @@ public class LabBook {
     /** Newest first. */
     @Transactional(readOnly = true)
     public List<Entry> entriesOf(Bench bench) {
-        return entities.createQuery("from Entry where bench.id = :bench order by seq desc", Entry.class)
+        return entities.createQuery(ENTRIES + "where bench.id = :bench order by entry.seq desc", Entry.class)
                 .setParameter("bench", bench.id()).getResultList();
     }
 
     /** Newest first. */
     @Transactional(readOnly = true)
     public List<Entry> entriesOf(Period period) {
-        return entities.createQuery("from Entry where bench.period.id = :period order by seq desc", Entry.class)
+        return entities.createQuery(ENTRIES + "where period.id = :period order by entry.seq desc", Entry.class)
                 .setParameter("period", period.id()).getResultList();
     }
 

@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.UUID;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
+import org.hibernate.annotations.BatchSize;
 
 /** A lab period: its date, its zone, its title, how decimals are written and which schools are in force. */
 @Entity
@@ -38,6 +39,7 @@ public class Period {
     @CollectionTable(name = "period_school", joinColumns = @JoinColumn(name = "period_id"))
     @MapKeyColumn(name = "question")
     @Column(name = "school")
+    @BatchSize(size = 100)
     private Map<String, String> schools;
 
     protected Period() {
