@@ -3,6 +3,7 @@ package lab.sassafras.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -10,6 +11,8 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.stream.Stream;
+import lab.sassafras.app.keeping.Opening;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -41,15 +44,45 @@ class SetUpTest extends HouseTest {
             sql.execute("insert into period values (random_uuid(), 'Old class', '2026-01-12', 'UTC', 'POINT', current_timestamp)");
             sql.execute("insert into bench select random_uuid(), id, 'Rowan', current_timestamp from period");
             sql.execute("insert into entry select random_uuid(), id, 'specific-heat-of-solid', 1, 1, null, null, current_timestamp from bench");
+            sql.execute("insert into vessel values (random_uuid(), 'F-1', 'FOAM_CUP', current_timestamp)");
             sql.execute("insert into observation (id, entry_id, address, role, text, unit, who, made_at) "
                     + "select random_uuid(), id, 'water[1]/start', 'read', '20,00', '°C', 'Rowan', current_timestamp from entry");
+            String entry = "(select id from entry)";
+            sql.execute("insert into observation (id, entry_id, address, role, text, unit, who, made_at, supersedes) select random_uuid(), entry_id, "
+                    + "address, role, device, unit, who, made_at, id from observation, (values ('21,00'), ('22,00')) as devices(device)");
+            sql.execute("insert into calibration select random_uuid(), (select id from vessel), " + entry + ", c, 0.5, 3, 100, 'found', 'Rowan', 'good', "
+                    + "timestamp '2026-01-12 10:00:00+00' + c * interval '1' day from (values (9.0), (8.0), (7.0)) as constants(c)");
             flyway("latest");
+            // two devices had struck the same value out: both rows are there, the first of them counts
+            assertThat(one(sql, "select count(*) from observation")).isEqualTo(3L);
+            assertThat(one(sql, "select text from strike join observation on id = by_observation")).isEqualTo("21,00");
+            assertThat(one(sql, "select constant from calibration order by seq desc limit 1")).isEqualTo(9.0);
+            sql.execute("insert into calibration (id, vessel_id, entry_id, constant, own_uncertainty, degrees_of_freedom, fill, described, who, reason, "
+                    + "adopted_at) select random_uuid(), vessel_id, entry_id, 5, 0.5, 3, 100, 'later', 'Rowan', 'clock set back', "
+                    + "timestamp '2020-01-01 10:00:00+00' from calibration limit 1");
+            assertThat(one(sql, "select constant from calibration order by seq desc limit 1")).isEqualTo(5.0);
             try (ResultSet kept = sql.executeQuery("select text from observation")) {
                 assertThat(kept.next()).isTrue();
                 assertThat(kept.getString(1)).isEqualTo("20,00");
             }
             assertThatThrownBy(() -> sql.execute("delete from observation")).hasStackTraceContaining("only ever added");
             sql.execute("shutdown");
+        }
+    }
+
+    private static Object one(Statement sql, String query) throws SQLException {
+        try (ResultSet row = sql.executeQuery(query)) {
+            assertThat(row.next()).isTrue();
+            return row.getObject(1);
+        }
+    }
+
+    /** What a start refuses as later than this version is what comes after the newest migration. */
+    @Test
+    void theNewestSchemaIsTheOneKnown() throws IOException {
+        try (Stream<Path> migrations = Files.list(Path.of("src/main/resources/db/migration"))) {
+            assertThat(migrations.mapToInt(each -> Integer.parseInt(each.getFileName().toString().replaceAll("V(\\d+)__.*", "$1"))).max())
+                    .hasValue(Opening.SCHEMA);
         }
     }
 

@@ -172,6 +172,15 @@ public final class Reduction {
         return suspects.get();
     }
 
+    /** Works every stage out, with the draws and the working of one trial, so that whoever renders it waits for nothing. */
+    public Reduction whole(int trial) {
+        alternatives();
+        suspects();
+        drawn(trial);
+        working(trial);
+        return this;
+    }
+
     private Optional<Solution> solution(int trial) {
         return trials().stream().filter(each -> each.number() == trial).findFirst().flatMap(Trial::solution);
     }

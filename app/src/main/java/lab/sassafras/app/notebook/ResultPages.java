@@ -57,6 +57,7 @@ class ResultPages {
     String result(@PathVariable UUID id, @RequestParam Optional<Integer> trial, Model model) {
         EntrySheet entry = sheet(id);
         ResultView view = new ResultView(entry, trial);
+        entry.reduction().whole(view.shownTrial());
         model.addAttribute("entry", entry.entry());
         model.addAttribute("words", entry.experiment().words());
         model.addAttribute("view", view);
