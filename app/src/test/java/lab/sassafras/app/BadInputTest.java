@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -20,6 +21,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What cannot be is refused with a word, at its place, and nothing else is lost. */
 class BadInputTest extends HouseTest {
 
+    @Tag("browser")
     @Test
     void aRefusedReadingStaysInItsFieldWithTheReason() {
         Entry begun = imported("4-still-at-the-bench.json");
@@ -40,6 +42,7 @@ class BadInputTest extends HouseTest {
         assertThat(book.observations(begun.id()).all()).hasSize(before + 1);
     }
 
+    @Tag("browser")
     @Test
     void anUnreachableServerLosesNothing() {
         Entry begun = imported("4-still-at-the-bench.json");
@@ -66,6 +69,7 @@ class BadInputTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void namesAreShownAsTypedAndKeptToAReadableLength() {
         Period period = period("<script>alert(1)</script> & co");
@@ -81,6 +85,7 @@ class BadInputTest extends HouseTest {
         assertThat(book.benches(period)).hasSize(1);
     }
 
+    @Tag("browser")
     @Test
     void aNewPeriodKeepsWhatWasTypedBesideWhatIsWrong() {
         try (BenchBrowser browser = browser()) {
@@ -126,6 +131,7 @@ class BadInputTest extends HouseTest {
         assertThat(answer.body()).contains(said);
     }
 
+    @Tag("browser")
     @Test
     void aFileOfFiftyMegabytesIsAnsweredAndNotCutOff() throws Exception {
         byte[] mega = "[".repeat(1 << 20).getBytes(StandardCharsets.UTF_8);

@@ -8,6 +8,7 @@ import lab.sassafras.app.notebook.Adoption;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.shelf.Calibration;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -17,6 +18,7 @@ class DecisionsTest extends HouseTest {
     @Autowired
     private Adoption adoption;
 
+    @Tag("browser")
     @Test
     void leavingATrialOutNeedsAReasonAndMovesTheMean() {
         Entry entry = imported("1-calibration.json");
@@ -34,6 +36,7 @@ class DecisionsTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void aNewerConstantIsOfferedAndNeverAppliedByItself() {
         Entry found = imported("1-calibration.json");
@@ -63,6 +66,7 @@ class DecisionsTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void aSchoolPutInForceForOneEntryIsSaidAndFollowed() {
         Entry entry = imported("2-grey-slug.json");
@@ -80,6 +84,7 @@ class DecisionsTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void theReferenceIsNamedWithItsSourceOnceTheSampleIsKnown() {
         Entry entry = imported("2-grey-slug.json");
@@ -95,6 +100,7 @@ class DecisionsTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void twoDevicesInOneSlotAreBothKeptAndTheConflictIsShown() {
         Entry entry = imported("4-still-at-the-bench.json");

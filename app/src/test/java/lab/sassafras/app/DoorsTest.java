@@ -115,6 +115,24 @@ class DoorsTest extends HouseTest {
         }
     }
 
+    /** A body without an end is answered, and then cut off. */
+    @Test
+    void aBodyWithoutAnEndIsCutOff() throws IOException {
+        byte[] block = ("100000\r\n" + "x".repeat(0x100000) + "\r\n").getBytes(StandardCharsets.US_ASCII);
+        int sent = 0;
+        try (Socket endless = new Socket("127.0.0.1", URI.create(address("")).getPort())) {
+            endless.getOutputStream().write("POST /api/reduce HTTP/1.1\r\nHost: localhost\r\nTransfer-Encoding: chunked\r\n\r\n".getBytes(StandardCharsets.US_ASCII));
+            while (sent < 500) {
+                endless.getOutputStream().write(block);
+                sent++;
+            }
+        } catch (IOException hungUp) {
+            // as it should be
+        }
+        assertThat(sent).as("megabytes taken").isLessThan(100);
+        assertThat(get("/periods").statusCode()).isEqualTo(200);
+    }
+
     private static String answer(InputStream in) {
         StringBuilder said = new StringBuilder();
         try {

@@ -13,6 +13,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Entry;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -79,6 +80,7 @@ class ExchangeTest extends HouseTest {
         assertThat(book.periods()).hasSize(before);
     }
 
+    @Tag("browser")
     @Test
     void aRunIsImportedFromThePageAndItsObservationsLeaveAsCsv() {
         imported("2-grey-slug.json");
@@ -107,6 +109,7 @@ class ExchangeTest extends HouseTest {
     }
 
     /** 20,00 and 20.0 survive as typed; comma in, comma out, whatever the browser's own language and zone. */
+    @Tag("browser")
     @Test
     void underAGermanBrowserAndAFarZoneThePeriodsOwnSettingRules() {
         var period = book.openPeriod("Abendkurs", java.time.LocalDate.of(2026, 11, 18), java.time.ZoneId.of("Pacific/Auckland"),

@@ -12,6 +12,7 @@ import java.util.stream.LongStream;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -80,6 +81,7 @@ class HistoriesTest extends HouseTest {
         assertThat(get(path + "/observations.csv").body().lines().count()).isEqualTo(kept + 1L);
     }
 
+    @Tag("browser")
     @Test
     void aRowOfALaterVersionIsShownWithItsReasonAndStruckOutOnThePage() {
         Entry entry = imported("2-grey-slug.json");

@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.Media;
 import lab.sassafras.app.record.Entry;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Bench manners: one hand, wet gloves, two metres away. */
 class KeyboardTest extends HouseTest {
 
+    @Tag("browser")
     @Test
     void arrowsGoFromRowToRowAndSpaceMarksTheMomentFromAnywhere() {
         Entry entry = imported("4-still-at-the-bench.json");
@@ -26,6 +28,7 @@ class KeyboardTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void theNumberIsReadableAcrossTheRoomAndTheFieldHasTheFocus() {
         Entry entry = imported("4-still-at-the-bench.json");
@@ -39,6 +42,7 @@ class KeyboardTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void theCautionForTheNextMovementStandsBesideThePresentOne() {
         Entry entry = imported("4-still-at-the-bench.json");
@@ -48,6 +52,7 @@ class KeyboardTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void whatIsKeptIsSaidWithTheTimeOfThePeriodsZone() {
         Entry entry = imported("4-still-at-the-bench.json");
@@ -63,6 +68,7 @@ class KeyboardTest extends HouseTest {
     }
 
     /** On paper there is the sheet and what it means, and none of the buttons. */
+    @Tag("browser")
     @Test
     void printLooksLikeAPageOfANotebook() {
         Entry entry = imported("2-grey-slug.json");
@@ -79,6 +85,7 @@ class KeyboardTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void theWorkingIsCopiedWithoutASecureContext() {
         Entry entry = imported("2-grey-slug.json");

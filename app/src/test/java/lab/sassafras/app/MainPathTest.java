@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.shelf.Vessel;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The main job in a real browser, by the keyboard alone. */
 class MainPathTest extends HouseTest {
 
+    @Tag("browser")
     @Test
     void calibrateACupAdoptTheConstantMeasureASolidAndReadWhichItIs() {
         Vessel cup = equip("main path");

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.charset.StandardCharsets;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -45,6 +46,7 @@ class NewExperimentsTest extends HouseTest {
     }
 
     /** Neutralization by the keyboard alone: two solutions by volume, the second start assumed, a refused equation in between. */
+    @Tag("browser")
     @Test
     void aNeutralizationIsTakenDownByTheKeyboard() {
         equip("Larch");
@@ -78,6 +80,7 @@ class NewExperimentsTest extends HouseTest {
     }
 
     /** A school put in force for the entry asks at once for what it needs, and its value enters. */
+    @Tag("browser")
     @Test
     void aSchoolPutInForceAsksForWhatItNeeds() {
         Entry entry = imported("8-salt.json");
@@ -96,6 +99,7 @@ class NewExperimentsTest extends HouseTest {
     }
 
     /** What was written down before mixing stands beside what was read; a thermometer mixed up is exchanged with a reason. */
+    @Tag("browser")
     @Test
     void aPredictionIsComparedAndAProbeReassigned() {
         Entry entry = imported("4-still-at-the-bench.json");
@@ -118,6 +122,7 @@ class NewExperimentsTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void severalSamplesStandSideBySideAndALineSaysWhatItsInterceptMeans() {
         Entry metals = imported("11-three-metals.json");
@@ -136,6 +141,7 @@ class NewExperimentsTest extends HouseTest {
     }
 
     /** Two cups were exchanged: the trial is given the other one, and its constant counts for that trial alone. */
+    @Tag("browser")
     @Test
     void aTrialIsGivenAnotherCup() {
         Entry slug = imported("2-grey-slug.json");
@@ -171,6 +177,7 @@ class NewExperimentsTest extends HouseTest {
         assertThat(get("/entries/" + entry.id() + "/result").body()).contains("lead drawn", "go by this one", "equal within their uncertainty");
     }
 
+    @Tag("browser")
     @Test
     void aHeatOfSolutionShowsItsSignItsGramsAndItsReference() {
         Entry entry = imported("8-salt.json");

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Entry;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,6 +36,7 @@ class PagesTest extends HouseTest {
     }
 
     /** On the wide page axe looks at all, on the narrower ones at one page of each kind; whether it fits is looked at everywhere. */
+    @Tag("browser")
     @ParameterizedTest
     @CsvSource({"1280, 800", "820, 1180", "390, 844"})
     void axeFindsNothingAndNothingSticksOut(int width, int height) {
@@ -55,6 +57,7 @@ class PagesTest extends HouseTest {
     }
 
     /** What a browser that was never here has to fetch for a page, as it comes over the wire. */
+    @Tag("browser")
     @Test
     void aFirstVisitIsLight() {
         Entry slug = imported("2-grey-slug.json");
@@ -68,6 +71,7 @@ class PagesTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void narrowScreensTurnThePage() {
         Entry begun = imported("4-still-at-the-bench.json");
@@ -102,6 +106,7 @@ class PagesTest extends HouseTest {
         assertThat(get("/health").body()).contains("\"UP\"");
     }
 
+    @Tag("browser")
     @Test
     void keysAreExplainedOnAQuestionMark() {
         try (BenchBrowser browser = browser()) {

@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import lab.sassafras.app.record.Period;
 import lab.sassafras.measure.Instrument;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Left the list, right the one taken down. */
 class ShelfPagesTest extends HouseTest {
 
+    @Tag("browser")
     @Test
     void aThermometerIsAddedOnceItsNumbersHold() {
         try (BenchBrowser browser = browser()) {
@@ -36,6 +38,7 @@ class ShelfPagesTest extends HouseTest {
         assertThat(instruments.of(Instrument.Kind.THERMOMETER)).extracting(Instrument::name).contains("thermometer Q-9");
     }
 
+    @Tag("browser")
     @Test
     void aVesselWithoutAConstantSaysWhatToDo() {
         try (BenchBrowser browser = browser()) {
@@ -50,6 +53,7 @@ class ShelfPagesTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void everySubstanceShowsItsSourceAndWhetherAnybodyOpenedIt() {
         try (BenchBrowser browser = browser()) {
@@ -64,6 +68,7 @@ class ShelfPagesTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void aPeriodsConventionsAreInForceForItsEntries() {
         equip("conventions");
@@ -90,6 +95,7 @@ class ShelfPagesTest extends HouseTest {
         }
     }
 
+    @Tag("browser")
     @Test
     void withoutABenchNothingCanBeDecidedAndTheWayIsShown() {
         var entry = imported("1-calibration.json");

@@ -32,9 +32,15 @@ public interface Experiment {
     /** Questions whose answer changes the result. */
     List<Question<?>> conventions();
 
-    List<Suspect> suspects();
+    /** Errors that may have slipped in, with plausible sizes. */
+    default List<Suspect> suspects() {
+        return List.of();
+    }
 
-    Yardstick yardstick();
+    /** What its result is judged by. */
+    default Yardstick yardstick() {
+        return new Yardstick.None();
+    }
 
     /** Answers that must be spoken of with the result; their words stand under {@code caveat.path.answer}. */
     default List<Caveat> caveats() {

@@ -156,16 +156,6 @@ public abstract class LedgerExperiment implements Experiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
-        return List.of();
-    }
-
-    @Override
-    public Yardstick yardstick() {
-        return new Yardstick.None();
-    }
-
-    @Override
     public final List<Account> accounts(Sheet sheet, Conventions conventions) {
         List<Account> accounts = new ArrayList<>(sheet.trials());
         for (int trial = 1; trial <= sheet.trials(); trial++) {

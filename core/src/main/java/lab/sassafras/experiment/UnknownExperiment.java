@@ -61,16 +61,6 @@ final class UnknownExperiment implements Experiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
-        return List.of();
-    }
-
-    @Override
-    public Yardstick yardstick() {
-        return new Yardstick.None();
-    }
-
-    @Override
     public List<Account> accounts(Sheet sheet, Conventions conventions) {
         return IntStream.rangeClosed(1, sheet.trials()).<Account>mapToObj(trial -> new Account.Incomplete(trial, List.of(),
                 List.of(Finding.question("experiment.unknown", words().get("lead"))))).toList();

@@ -28,6 +28,8 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     private static final int MOST = 1000;
     /** Atoms of one element in a formula; far more than anything a class weighs out. */
     private static final int MOST_ATOMS = 10_000;
+    /** Largest molar mass of a formula (g/mol). */
+    private static final int HEAVIEST = 100_000;
     private static final int KEPT = 500;
     /** Formulas met lately: a class types the same few again and again. */
     private static final Map<String, ChemicalFormula> MET = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
@@ -75,7 +77,11 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
             int times = count(hydrate.group(1), text);
             new Group(text, hydrate.group(2)).read().forEach((element, n) -> put(atoms, element, (long) n * times, text));
         }
-        return new ChemicalFormula(text, Collections.unmodifiableMap(atoms), ion ? charge(charged) : 0);
+        ChemicalFormula formula = new ChemicalFormula(text, Collections.unmodifiableMap(atoms), ion ? charge(charged) : 0);
+        if (formula.molarMass() > HEAVIEST) {
+            throw new Refused("A mole of “" + text + "” would weigh more than " + HEAVIEST / 1000 + " kg. No formula a class weighs out does.");
+        }
+        return formula;
     }
 
     private static int charge(Matcher charged) {

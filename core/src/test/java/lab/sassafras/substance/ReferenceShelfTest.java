@@ -67,6 +67,13 @@ class ReferenceShelfTest {
         assertThatThrownBy(() -> ChemicalFormula.read(typed)).isInstanceOf(Refused.class);
     }
 
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"((((H)1000)1000)1000)1000 | more than 10000 atoms of H", "((U)1000)2 | weigh more than 100 kg",
+        "Og | has no standard atomic weight", "OgCl2 | has no standard atomic weight", "H2147483648 | is not one to a thousand"})
+    void whatNobodyWeighsOutIsRefusedInWords(String formula, String said) {
+        assertThatThrownBy(() -> ChemicalFormula.read(formula)).isInstanceOf(Refused.class).hasMessageContaining(said);
+    }
+
     /** An entry keeps the shelf it was reduced with: a row stands from its since to its until. */
     @Test
     void aRowStandsInTheVersionsItNames() {

@@ -8,6 +8,7 @@ import lab.sassafras.app.BenchBrowser;
 import lab.sassafras.app.HouseTest;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -17,6 +18,7 @@ class GeneralExperimentTest extends HouseTest {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
+    @Tag("browser")
     @Test
     void entersReducesExportsAndImportsAnExperimentOnlyDeclared() {
         Entry spoon = imported("3-too-much-for-a-cup.json");
