@@ -27,14 +27,14 @@ final class IgnoredCalorimeter {
      */
     static Optional<Finding> effect(Sheet sheet, Conventions conventions, BenchUnit unit) {
         Optional<Calorimeter> vessel = sheet.setting().calorimeter();
-        Optional<Estimate> ignored = Reduction.meanUnder(sheet, conventions);
+        Optional<Estimate> ignored = FirstSample.meanUnder(sheet, conventions);
         if (vessel.isEmpty() || ignored.isEmpty()) {
             return Optional.empty();
         }
         Optional<Calorimeter.Pinned> pinned = vessel.get().constant();
         double supposed = pinned.map(each -> each.value().value()).orElse(vessel.get().kind().typical());
         Sheet with = sheet.with(sheet.setting().with(vessel.get().with(Measured.exact(supposed))));
-        Optional<Estimate> counted = Reduction.meanUnder(with, conventions.with(Question.CALORIMETER, new CalorimeterCounted()));
+        Optional<Estimate> counted = FirstSample.meanUnder(with, conventions.with(Question.CALORIMETER, new CalorimeterCounted()));
         Figures figures = sheet.setting().figures();
         return counted.filter(value -> value.value() != ignored.get().value()).map(value -> {
             String why = pinned.isPresent() ? "The calorimeter is ignored here, though it has a constant. "

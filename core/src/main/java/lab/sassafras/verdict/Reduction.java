@@ -11,7 +11,6 @@ import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.HeatLine;
-import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Solution;
 import lab.sassafras.account.TrialMean;
 import lab.sassafras.calibration.FillCheck;
@@ -20,7 +19,6 @@ import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
@@ -28,7 +26,6 @@ import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
-import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
@@ -129,7 +126,8 @@ public final class Reduction {
     }
 
     private List<Alternative> worked() {
-        return mean().isEmpty() ? List.of() : alternatives(sheet, conventions, standing.get().refusals(), trials(), mean());
+        return mean().map(TrialMean::estimate).map(inForce -> FirstSample.of(sheet, conventions, standing.get().refusals())
+                .alternatives(trials().stream().map(Trial::account).toList(), inForce)).orElse(List.of());
     }
 
     private List<SuspectSize> suspected() {
@@ -276,12 +274,12 @@ public final class Reduction {
         return new Trial(account, outcome.solution(), leftOut);
     }
 
-    private static List<Finding> refusals(List<Finding> findings) {
+    static List<Finding> refusals(List<Finding> findings) {
         return findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE).toList();
     }
 
     /** A refusal about one trial's slot is that trial's; one about a slot all trials draw on is everybody's. */
-    private static boolean refused(Sheet sheet, int trial, List<Finding> findings) {
+    static boolean refused(Sheet sheet, int trial, List<Finding> findings) {
         return findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE && !finding.about().isEmpty())
                 .map(finding -> Address.read(finding.about())).anyMatch(address -> address.index() == trial
                         || sheet.experiment().group(address.group()).filter(group -> group.cardinality() == Cardinality.PER_TRIAL).isEmpty());
@@ -311,65 +309,6 @@ public final class Reduction {
     private static Optional<TrialMean> mean(List<Trial> trials) {
         List<Estimate> counted = counted(trials).stream().map(Solution::estimate).toList();
         return counted.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(counted));
-    }
-
-    private static List<Alternative> alternatives(Sheet sheet, Conventions conventions, List<Finding> refusals, List<Trial> trials,
-                                                  Optional<TrialMean> inForce) {
-        List<Account> accounts = trials.stream().map(Trial::account).toList();
-        Quick quick = new Quick(sheet, conventions, sheet.bindings(), refusals, accounts, inForce.map(TrialMean::estimate));
-        return conventions.alternatives(sheet.experiment().conventions()).map(each -> sheet.allows(each.question(), each.school())
-                ? quick.under(each) : new Alternative(each, Optional.empty(), sheet.experiment().unknown().unit())).toList();
-    }
-
-    /** The mean of the first sample alone, without verdict or alternatives. */
-    static Optional<Estimate> meanUnder(Sheet sheet, Conventions conventions) {
-        Quick quick = new Quick(sheet, conventions, sheet.bindings(), refusals(SheetFindings.of(sheet)), List.of(), Optional.empty());
-        return quick.mean(quick.accounts(conventions));
-    }
-
-    /** The first sample worked out for its mean alone; a school that comes to the same as the one in force is not solved again. */
-    private record Quick(Sheet sheet, Conventions conventions, Bindings bindings, List<Finding> refusals, List<Account> inForce, Optional<Estimate> known) {
-
-        Alternative under(Conventions.Alternative alternative) {
-            if (sheet.same(alternative.school(), inForceSchool(alternative))) {
-                return new Alternative(alternative, known, unit(inForce));
-            }
-            TimeBudget.check();
-            List<Account> accounts = accounts(alternative.conventions());
-            boolean told = omits(inForce) || !omits(accounts);
-            return new Alternative(alternative, told ? mean(accounts) : Optional.empty(), unit(accounts));
-        }
-
-        private static boolean omits(List<Account> accounts) {
-            return accounts.stream().anyMatch(each -> each instanceof Ledger ledger && ledger.omits());
-        }
-
-        private School inForceSchool(Conventions.Alternative alternative) {
-            return conventions.in(alternative.question());
-        }
-
-        private BenchUnit unit(List<Account> accounts) {
-            for (Account each : accounts) {
-                Optional<Input> sought = each.sought();
-                if (sought.isPresent()) {
-                    return sought.get().unit();
-                }
-            }
-            return sheet.experiment().unknown().unit();
-        }
-
-        List<Account> accounts(Conventions schools) {
-            List<Account> all = new ArrayList<>(sheet.experiment().accounts(sheet, schools));
-            all.removeIf(each -> sheet.firstOfSample(each.trial()) != 1 || sheet.setting().leftOut().contains(each.trial())
-                    || refused(sheet, each.trial(), refusals));
-            return all;
-        }
-
-        Optional<Estimate> mean(List<Account> accounts) {
-            List<Estimate> found = new ArrayList<>();
-            accounts.forEach(each -> Solution.estimate(each, bindings).ifPresent(found::add));
-            return found.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(found).estimate());
-        }
     }
 
     private static void calorimeterFindings(Sheet sheet, Conventions conventions, Solution first,

@@ -22,6 +22,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Everything that was read and decided. Adds and finds; never changes. */
@@ -58,8 +59,14 @@ public class LabBook {
         return row;
     }
 
-    /** Does what two hands may do at the same moment: where the other one was quicker, once more with what is there now. */
+    /**
+     * Does what two hands may do at the same moment: where the other one was quicker, once more with what is there now. As
+     * part of something larger, such as an import, it is done once with the rest or not at all.
+     */
     private <T> T atomically(Supplier<T> work) {
+        if (TransactionSynchronizationManager.isActualTransactionActive()) {
+            return work.get();
+        }
         for (int tries = 1;; tries++) {
             try {
                 return transaction.execute(status -> {

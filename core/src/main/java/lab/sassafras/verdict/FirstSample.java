@@ -1,0 +1,85 @@
+package lab.sassafras.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Ledger;
+import lab.sassafras.account.Solution;
+import lab.sassafras.account.TrialMean;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.SheetFindings;
+import lab.sassafras.expression.Bindings;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.TimeBudget;
+
+/**
+ * The first sample worked out for its mean alone, without verdict, under one school after another.
+ *
+ * @param conventions the schools in force
+ * @param refusals    findings that leave trials out
+ */
+record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List<Finding> refusals) {
+
+    static FirstSample of(Sheet sheet, Conventions conventions, List<Finding> refusals) {
+        return new FirstSample(sheet, conventions, sheet.bindings(), refusals);
+    }
+
+    /** The mean under some schools; empty where no trial is solved. */
+    static Optional<Estimate> meanUnder(Sheet sheet, Conventions conventions) {
+        FirstSample sample = of(sheet, conventions, Reduction.refusals(SheetFindings.of(sheet)));
+        return sample.mean(sample.accounts(conventions));
+    }
+
+    /**
+     * The mean under each other school; one that comes to the same as the one in force is not solved again.
+     *
+     * @param inForce books under the schools in force
+     * @param known   the mean under them
+     */
+    List<Reduction.Alternative> alternatives(List<Account> inForce, Estimate known) {
+        return conventions.alternatives(sheet.experiment().conventions()).map(each -> sheet.allows(each.question(), each.school())
+                ? under(each, inForce, known) : new Reduction.Alternative(each, Optional.empty(), sheet.experiment().unknown().unit())).toList();
+    }
+
+    private Reduction.Alternative under(Conventions.Alternative alternative, List<Account> inForce, Estimate known) {
+        if (sheet.same(alternative.school(), conventions.in(alternative.question()))) {
+            return new Reduction.Alternative(alternative, Optional.of(known), unit(inForce));
+        }
+        TimeBudget.check();
+        List<Account> accounts = accounts(alternative.conventions());
+        boolean told = omits(inForce) || !omits(accounts);
+        return new Reduction.Alternative(alternative, told ? mean(accounts) : Optional.empty(), unit(accounts));
+    }
+
+    private static boolean omits(List<Account> accounts) {
+        return accounts.stream().anyMatch(each -> each instanceof Ledger ledger && ledger.omits());
+    }
+
+    private BenchUnit unit(List<Account> accounts) {
+        for (Account each : accounts) {
+            Optional<Input> sought = each.sought();
+            if (sought.isPresent()) {
+                return sought.get().unit();
+            }
+        }
+        return sheet.experiment().unknown().unit();
+    }
+
+    private List<Account> accounts(Conventions schools) {
+        List<Account> all = new ArrayList<>(sheet.experiment().accounts(sheet, schools));
+        all.removeIf(each -> sheet.firstOfSample(each.trial()) != 1 || sheet.setting().leftOut().contains(each.trial())
+                || Reduction.refused(sheet, each.trial(), refusals));
+        return all;
+    }
+
+    private Optional<Estimate> mean(List<Account> accounts) {
+        List<Estimate> found = new ArrayList<>();
+        accounts.forEach(each -> Solution.estimate(each, bindings).ifPresent(found::add));
+        return found.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(found).estimate());
+    }
+}
