@@ -91,6 +91,11 @@ document.addEventListener('alpine:init', () => {
     },
   }));
 
+  /* Looks again where something is still being worked out. */
+  Alpine.data('lookAgain', () => ({
+    init() { setTimeout(() => window.location.reload(), 2000); },
+  }));
+
   /* Says that something is being done when it takes long. */
   Alpine.data('slow', () => ({
     doing: '',

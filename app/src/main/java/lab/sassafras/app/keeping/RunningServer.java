@@ -8,7 +8,6 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.security.MessageDigest;
 import java.security.SecureRandom;
 import java.util.HexFormat;
@@ -58,8 +57,8 @@ class RunningServer {
         properties.setProperty("address", address);
         properties.setProperty("port", String.valueOf(port));
         properties.setProperty("word", word);
-        Path written = Files.createTempFile(home.folder(), "running", "", PosixFilePermissions.asFileAttribute(
-                PosixFilePermissions.fromString("rw-------")));
+        // made by createTempFile, so that only its owner can read it
+        Path written = Files.createTempFile(home.folder(), "running", "");
         try (Writer out = Files.newBufferedWriter(written, StandardCharsets.UTF_8)) {
             properties.store(out, null);
         }

@@ -1,6 +1,7 @@
 package lab.sassafras.app.notebook;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,8 +15,8 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.sheet.EntryLine;
-import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.StandingLine;
+import lab.sassafras.app.sheet.StandingLines;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,18 +26,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class NotebookPages {
 
+    /** How long the page waits for lines that are not worked yet. */
+    private static final Duration A_MOMENT = Duration.ofMillis(700);
+
     private final LabBook book;
-    private final EntrySheets sheets;
+    private final StandingLines lines;
     private final WhoIsHere who;
 
-    NotebookPages(LabBook book, EntrySheets sheets, WhoIsHere who) {
+    NotebookPages(LabBook book, StandingLines lines, WhoIsHere who) {
         this.book = book;
-        this.sheets = sheets;
+        this.lines = lines;
         this.who = who;
     }
 
     /** An entry in the list with what it came to. */
-    public record Page(EntryLine line, String bench, String result, int findings) {
+    public record Page(EntryLine line, String bench, String result, int findings, boolean waiting) {
     }
 
     @GetMapping("/notebook")
@@ -47,19 +51,21 @@ class NotebookPages {
                 .or(() -> who.bench(request).map(Bench::period)).or(() -> periods.stream().findFirst());
         model.addAttribute("periods", periods);
         model.addAttribute("period", shown.orElse(null));
-        model.addAttribute("pages", shown.map(this::pages).orElse(List.of()));
+        List<Page> pages = shown.map(this::pages).orElse(List.of());
+        model.addAttribute("pages", pages);
+        model.addAttribute("waiting", pages.stream().filter(Page::waiting).count());
         return "notebook";
     }
 
     private List<Page> pages(Period period) {
         List<Entry> entries = book.entriesOf(period);
-        Map<UUID, StandingLine> lines = sheets.standing(entries, period).stream()
+        Map<UUID, StandingLine> standing = lines.of(entries, period, A_MOMENT).stream()
                 .collect(Collectors.toMap(StandingLine::entry, Function.identity()));
-        return entries.stream().map(entry -> page(entry, lines.get(entry.id()), period)).toList();
+        return entries.stream().map(entry -> page(entry, standing.get(entry.id()), period)).toList();
     }
 
     private static Page page(Entry entry, StandingLine line, Period period) {
-        String result = line.result().map(each -> each.value() + " ± " + each.uncertainty() + " " + each.unit()).orElse("not finished");
-        return new Page(EntryLine.of(entry, period.zone()), entry.bench().name(), result, line.questions());
+        String result = line.result().map(each -> each.value() + " ± " + each.uncertainty() + " " + each.unit()).orElse(line.waiting() ? "…" : "not finished");
+        return new Page(EntryLine.of(entry, period.zone()), entry.bench().name(), result, line.questions(), line.waiting());
     }
 }

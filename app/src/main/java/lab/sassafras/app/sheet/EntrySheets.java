@@ -50,15 +50,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class EntrySheets {
 
     private static final int WHOLE = 300;
-    private static final int LISTED = 20_000;
-    /** Entries read one by one rather than with their whole period. */
-    private static final int FEW = 20;
 
     private final LabBook book;
     private final Shelves shelves;
     private final Stamps stamps;
     private final Cache<UUID, Kept> whole = Caffeine.newBuilder().maximumSize(WHOLE).build();
-    private final Cache<UUID, KeptLine> listed = Caffeine.newBuilder().maximumSize(LISTED).build();
 
     EntrySheets(LabBook book, Shelves shelves, Stamps stamps) {
         this.book = book;
@@ -67,9 +63,6 @@ public class EntrySheets {
     }
 
     private record Kept(EntrySheet sheet, Stamps.Shelf shelf) {
-    }
-
-    private record KeptLine(StandingLine line, List<Stamp> stamps, Stamps.Shelf shelf) {
     }
 
     public EntrySheet of(Entry entry) {
@@ -98,45 +91,15 @@ public class EntrySheets {
     }
 
     /** Whether nothing was added since: the first stamp is the entry's own, the rest those of the entries it draws on. */
-    private boolean holds(List<Stamp> then, Stamp own) {
+    boolean holds(List<Stamp> then, Stamp own) {
         return then.get(0).equals(own) && (then.size() == 1 || then.subList(1, then.size()).equals(
                 stamps.of(then.subList(1, then.size()).stream().map(Stamp::entry).toList())));
     }
 
-    /** Where every entry of a period stands, newest first; one that cannot be worked does not hide the others. */
-    public List<StandingLine> standing(List<Entry> entries, lab.sassafras.app.record.Period period) {
-        Stamps.Shelf stamp = stamps.shelf();
-        Map<UUID, Stamp> now = stamps.of(period);
-        Map<UUID, KeptLine> lines = new LinkedHashMap<>();
-        entries.forEach(entry -> Optional.ofNullable(listed.getIfPresent(entry.id())).filter(known -> known.shelf.equals(stamp)
-                && holds(known.stamps, own(entry, now))).ifPresent(known -> lines.put(entry.id(), known)));
-        List<Entry> stale = entries.stream().filter(entry -> !lines.containsKey(entry.id())).toList();
-        Map<UUID, EntryRows> rows = stale.size() > FEW ? book.rows(period) : Map.of();
-        stale.forEach(entry -> lines.put(entry.id(), line(entry, stale.size() > FEW ? rows.getOrDefault(entry.id(), EntryRows.NONE)
-                : book.rows(entry.id()), own(entry, now), stamp)));
-        return entries.stream().map(entry -> lines.get(entry.id()).line).toList();
-    }
-
-    private static Stamp own(Entry entry, Map<UUID, Stamp> now) {
-        return now.getOrDefault(entry.id(), new Stamp(entry.id(), 0, 0, 0));
-    }
-
-    private KeptLine line(Entry entry, EntryRows rows, Stamp own, Stamps.Shelf stamp) {
+    /** An entry read from rows at hand, and not kept. */
+    EntrySheet fresh(Entry entry, EntryRows rows, Stamp own, Stamps.Shelf stamp) {
         TimeBudget.check();
-        try {
-            Path path = new Path();
-            EntrySheet sheet = read(entry, rows, own, shelves.at(stamp), path);
-            KeptLine line = new KeptLine(StandingLine.of(sheet), sheet.stamps(), stamp);
-            if (!path.circle) {
-                listed.put(entry.id(), line);
-            }
-            return line;
-        } catch (TimeBudget.OutOfTime late) {
-            throw late;
-        } catch (RuntimeException fault) {
-            StandingLine.LOG.error("entry {} could not be worked", entry.id(), fault);
-            return new KeptLine(StandingLine.notWorked(entry), List.of(own), stamp);
-        }
+        return read(entry, rows, own, shelves.at(stamp), new Path());
     }
 
     /** Entries whose result a reference slot of this entry may take: same period, right unit, not leading back here. */

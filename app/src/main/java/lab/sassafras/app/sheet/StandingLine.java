@@ -8,18 +8,15 @@ import lab.sassafras.account.TrialMean;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.convention.Presentation.Written;
 import lab.sassafras.verdict.Reduction;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * Where an entry stands, as a list shows it.
  *
  * @param result    what its first sample comes to; empty while no trial is solved
  * @param questions findings that need looking at
+ * @param waiting   whether it is still being worked out
  */
-public record StandingLine(UUID entry, Optional<Written> result, int questions) {
-
-    static final Logger LOG = LoggerFactory.getLogger(StandingLine.class);
+public record StandingLine(UUID entry, Optional<Written> result, int questions, boolean waiting) {
 
     static StandingLine of(EntrySheet sheet) {
         Reduction reduction = sheet.reduction();
@@ -27,11 +24,15 @@ public record StandingLine(UUID entry, Optional<Written> result, int questions) 
         Optional<Written> result = first.flatMap(solution -> reduction.sampleOf(solution.account().trial()).mean()).map(TrialMean::estimate)
                 .map(estimate -> reduction.presentation().written(estimate, first.get().result(), first.get().bindings()));
         return new StandingLine(sheet.entry().id(), result, (int) reduction.findings().stream()
-                .filter(finding -> finding.grade() != Finding.Grade.NOTE).count());
+                .filter(finding -> finding.grade() != Finding.Grade.NOTE).count(), false);
     }
 
     /** An entry that a fault of ours kept from being worked: it stays in the list, to be looked at. */
     static StandingLine notWorked(Entry entry) {
-        return new StandingLine(entry.id(), Optional.empty(), 1);
+        return new StandingLine(entry.id(), Optional.empty(), 1, false);
+    }
+
+    static StandingLine waiting(Entry entry) {
+        return new StandingLine(entry.id(), Optional.empty(), 0, true);
     }
 }

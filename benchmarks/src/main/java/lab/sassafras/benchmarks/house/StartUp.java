@@ -58,7 +58,7 @@ public final class StartUp {
 
     private static boolean archived(Path root) throws IOException {
         try (var files = Files.walk(root.resolve("app/target"), 2)) {
-            return files.anyMatch(each -> each.endsWith("classes.jsa"));
+            return files.anyMatch(each -> each.endsWith("classes.jsa") && Files.exists(each.resolveSibling("classes.jsa.size")));
         }
     }
 }

@@ -1,0 +1,143 @@
+package lab.sassafras.app.sheet;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.annotation.PreDestroy;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.EntryRows;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.Stamp;
+import lab.sassafras.app.record.Stamps;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+
+/**
+ * Where every entry of a period stands, for lists. A line is kept until something is added to its entry; an entry that
+ * cannot be worked does not hide the others. Many lines at once are worked by a hand of their own, newest periods first when
+ * the server opens, so that nobody waits longer than a moment: what is not worked by then is said to be.
+ */
+@Service
+public class StandingLines {
+
+    private static final Logger LOG = LoggerFactory.getLogger(StandingLines.class);
+    private static final int KEPT = 20_000;
+    /** Entries worked at once by whoever asks. */
+    private static final int FEW = 20;
+    private static final int PERIODS_AT_OPENING = 5;
+
+    private final EntrySheets sheets;
+    private final LabBook book;
+    private final Stamps stamps;
+    private final Cache<UUID, Kept> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Map<UUID, CompletableFuture<Void>> inHand = new ConcurrentHashMap<>();
+    private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "standing-lines");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    StandingLines(EntrySheets sheets, LabBook book, Stamps stamps) {
+        this.sheets = sheets;
+        this.book = book;
+        this.stamps = stamps;
+    }
+
+    private record Kept(StandingLine line, List<Stamp> stamps, Stamps.Shelf shelf) {
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void open() {
+        hand.submit(() -> book.periods().stream().limit(PERIODS_AT_OPENING).forEach(this::workOut));
+    }
+
+    @PreDestroy
+    void close() {
+        hand.shutdownNow();
+    }
+
+    /**
+     * Lines of entries of a period, in their order.
+     *
+     * @param patience how long to wait where many are not worked yet
+     */
+    public List<StandingLine> of(List<Entry> entries, Period period, Duration patience) {
+        Stamps.Shelf shelf = stamps.shelf();
+        Map<UUID, Stamp> now = stamps.of(period);
+        Map<UUID, StandingLine> lines = held(entries, now, shelf);
+        List<Entry> stale = entries.stream().filter(entry -> !lines.containsKey(entry.id())).toList();
+        if (stale.size() > FEW) {
+            await(inHand.computeIfAbsent(period.id(), any -> CompletableFuture.runAsync(() -> workOut(period), hand)), patience);
+            lines.putAll(held(stale, now, shelf));
+        } else {
+            stale.forEach(entry -> lines.put(entry.id(), worked(entry, book.rows(entry.id()), own(entry, now), shelf)));
+        }
+        return entries.stream().map(entry -> lines.getOrDefault(entry.id(), StandingLine.waiting(entry))).toList();
+    }
+
+    private static void await(CompletableFuture<Void> work, Duration patience) {
+        try {
+            work.get(patience.toMillis(), TimeUnit.MILLISECONDS);
+        } catch (TimeoutException | ExecutionException notYet) {
+            LOG.debug("not all lines are worked yet", notYet);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private Map<UUID, StandingLine> held(List<Entry> entries, Map<UUID, Stamp> now, Stamps.Shelf shelf) {
+        Map<UUID, StandingLine> lines = new LinkedHashMap<>();
+        entries.forEach(entry -> Optional.ofNullable(kept.getIfPresent(entry.id())).filter(known -> known.shelf.equals(shelf)
+                && sheets.holds(known.stamps, own(entry, now))).ifPresent(known -> lines.put(entry.id(), known.line)));
+        return lines;
+    }
+
+    private static Stamp own(Entry entry, Map<UUID, Stamp> now) {
+        return now.getOrDefault(entry.id(), new Stamp(entry.id(), 0, 0, 0));
+    }
+
+    /** Works out every line of a period that is not kept. */
+    private void workOut(Period period) {
+        try {
+            long began = System.nanoTime();
+            Stamps.Shelf shelf = stamps.shelf();
+            Map<UUID, Stamp> now = stamps.of(period);
+            List<Entry> entries = book.entriesOf(period);
+            Map<UUID, StandingLine> held = held(entries, now, shelf);
+            Map<UUID, EntryRows> rows = held.size() == entries.size() ? Map.of() : book.rows(period);
+            entries.stream().filter(entry -> !held.containsKey(entry.id())).takeWhile(any -> !Thread.currentThread().isInterrupted())
+                    .forEach(entry -> worked(entry, rows.getOrDefault(entry.id(), EntryRows.NONE), own(entry, now), shelf));
+            LOG.info("worked out {} lines of “{}” in {} ms", entries.size() - held.size(), period.title(), (System.nanoTime() - began) / 1_000_000);
+        } finally {
+            inHand.remove(period.id());
+        }
+    }
+
+    private StandingLine worked(Entry entry, EntryRows rows, Stamp own, Stamps.Shelf shelf) {
+        try {
+            EntrySheet sheet = sheets.fresh(entry, rows, own, shelf);
+            StandingLine line = StandingLine.of(sheet);
+            kept.put(entry.id(), new Kept(line, sheet.stamps(), shelf));
+            return line;
+        } catch (RuntimeException fault) {
+            LOG.error("entry {} could not be worked", entry.id(), fault);
+            return StandingLine.notWorked(entry);
+        }
+    }
+}

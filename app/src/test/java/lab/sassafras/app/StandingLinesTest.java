@@ -1,0 +1,42 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.sheet.StandingLine;
+import lab.sassafras.app.sheet.StandingLines;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A list of many entries is there at once, and right as soon as its lines are worked. */
+class StandingLinesTest extends HouseTest {
+
+    @Autowired
+    private StandingLines lines;
+
+    @Test
+    void manyLinesAreWorkedByAnotherHandAndSaidToBeUntilThen() {
+        String file = new String(demo("2-grey-slug.json"), StandardCharsets.UTF_8).replaceFirst("\"title\"\\s*:\\s*\"[^\"]*\"", "\"title\": \"A large class\"");
+        Entry last = null;
+        for (int i = 0; i < 40; i++) {
+            last = imports.take(file.getBytes(StandardCharsets.UTF_8), "slug.json", "a test");
+        }
+        Period period = last.period();
+        List<Entry> entries = book.entriesOf(period);
+        assertThat(lines.of(entries, period, Duration.ZERO)).hasSize(40).anyMatch(StandingLine::waiting);
+        List<StandingLine> worked = lines.of(entries, period, Duration.ofMinutes(1));
+        assertThat(worked).noneMatch(StandingLine::waiting).allMatch(line -> line.result().isPresent());
+        assertThat(get("/notebook?period=" + period.id()).body()).doesNotContain("being worked out");
+
+        book.decide(Optional.of(last.id()), Decision.Kind.TRIAL, "trial[1]", "out", "splashed", "Hawthorn");
+        List<StandingLine> after = lines.of(entries, period, Duration.ofMinutes(1));
+        assertThat(after.get(0).result()).as("the entry decided about").isNotEqualTo(worked.get(0).result());
+        assertThat(after.subList(1, 40)).as("the others").isEqualTo(worked.subList(1, 40));
+    }
+}
