@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
+import lab.sassafras.convention.Conventions;
 import lab.sassafras.measure.Refused;
 
 /**
@@ -31,10 +32,21 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
 
     /** Reads the standing rows of an entry, in the order they were given. */
     public static Readback of(Experiment experiment, Setting setting, List<Row> rows) {
+        return of(experiment, setting, rows, Map.of());
+    }
+
+    /**
+     * As above, for an entry with schools of its own.
+     *
+     * @param schools as stored, question to school; one that this version does not know is said, and the usual one in force
+     */
+    public static Readback of(Experiment experiment, Setting setting, List<Row> rows, Map<String, String> schools) {
         Reading reading = new Reading(experiment, setting);
         Map<Object, Line> lines = new LinkedHashMap<>();
         Map<Object, String> aside = new LinkedHashMap<>();
         List<Finding> reservations = new ArrayList<>();
+        Conventions.unknown(schools).ifPresent(school -> reservations.add(Finding.question("school.unknown", "“" + school + "” was put in force, "
+                + "and this version knows no such convention. What is usual is in force in its place.")));
         for (Row row : rows) {
             try {
                 Role role = Role.of(row.role()).orElseThrow(() -> new Refused("“" + row.role() + "” is no way to get a value in this version."));

@@ -219,6 +219,13 @@ class HistoryTest {
         whole(read.sheet());
     }
 
+    @Test
+    void aSchoolOfALaterVersionIsSaid() {
+        Sheet sheet = BenchSheet.copper().sheet();
+        assertThat(Readback.of(sheet.experiment(), sheet.setting(), List.of(), Map.of("water", "4.18", "change", "by-eye")).sheet().reservations())
+                .singleElement().satisfies(each -> assertThat(each.message()).contains("“change: by-eye”", "What is usual is in force"));
+    }
+
     private static Intake.Given word(String text) {
         return new Intake.Given(text, null, Optional.empty(), null, "Rowan");
     }

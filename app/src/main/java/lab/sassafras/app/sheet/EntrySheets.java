@@ -167,7 +167,9 @@ public class EntrySheets {
                 rows.opened(LabBook.TRIAL), parts(rows, experiment), rows.decisions().leftOut(),
                 referenced(experiment, rows.observations(), path, stamped), entry.period().figures(), conventions, ReferenceShelf.at(entry.shelfVersion()));
         path.above.remove(entry.id());
-        Readback readback = Readback.of(experiment, setting, rows.observations().standing().stream().map(each -> row(each, shelf)).toList());
+        Map<String, String> schools = new LinkedHashMap<>(entry.period().schools());
+        schools.putAll(rows.decisions().schools());
+        Readback readback = Readback.of(experiment, setting, rows.observations().standing().stream().map(each -> row(each, shelf)).toList(), schools);
         return new EntrySheet(entry, experiment, rows.observations(), rows.decisions(), vessel, pinned, newer, conventions, readback,
                 names(rows.observations(), shelf), Reduction.of(readback.sheet(), conventions), stamped.stream().distinct().toList());
     }
