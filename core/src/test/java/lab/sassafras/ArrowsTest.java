@@ -12,34 +12,54 @@ import org.junit.jupiter.api.Test;
 /** The arrows of the house, within core: from the bottom of this list to the top, never back. */
 class ArrowsTest {
 
-    private static final List<String> ROOMS = List.of("measure", "expression", "substance", "account", "convention",
-            "experiment", "calibration", "verdict");
+    private static final List<String> ROOMS = List.of(
+            "measure", "expression", "substance", "account", "convention", "experiment", "calibration", "verdict");
 
-    private final JavaClasses core = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
+    private final JavaClasses core = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("lab.sassafras");
 
     @Test
     void noRoomKnowsOneBelowIt() {
         for (int i = 0; i < ROOMS.size(); i++) {
-            String[] below = ROOMS.subList(i + 1, ROOMS.size()).stream().map(room -> "lab.sassafras." + room + "..")
+            String[] below = ROOMS.subList(i + 1, ROOMS.size()).stream()
+                    .map(room -> "lab.sassafras." + room + "..")
                     .toArray(String[]::new);
             if (below.length > 0) {
-                noClasses().that().resideInAPackage("lab.sassafras." + ROOMS.get(i) + "..").should()
-                        .dependOnClassesThat().resideInAnyPackage(below).check(core);
+                noClasses()
+                        .that()
+                        .resideInAPackage("lab.sassafras." + ROOMS.get(i) + "..")
+                        .should()
+                        .dependOnClassesThat()
+                        .resideInAnyPackage(below)
+                        .check(core);
             }
         }
     }
 
     @Test
     void noExperimentKnowsAnother() {
-        SlicesRuleDefinition.slices().matching("lab.sassafras.experiment.(*)..").should().notDependOnEachOther().check(core);
-        noClasses().that().resideOutsideOfPackage("lab.sassafras.experiment.*..").should().dependOnClassesThat()
-                .resideInAPackage("lab.sassafras.experiment.*..").check(core);
+        SlicesRuleDefinition.slices()
+                .matching("lab.sassafras.experiment.(*)..")
+                .should()
+                .notDependOnEachOther()
+                .check(core);
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("lab.sassafras.experiment.*..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("lab.sassafras.experiment.*..")
+                .check(core);
     }
 
     @Test
     void coreKnowsNoWebNoDatabaseNoJson() {
-        noClasses().should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "jakarta..",
-                "org.hibernate..", "tools.jackson..", "com.fasterxml..").check(core);
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "org.springframework..", "jakarta..", "org.hibernate..", "tools.jackson..", "com.fasterxml..")
+                .check(core);
     }
 }

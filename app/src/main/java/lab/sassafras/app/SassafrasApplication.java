@@ -36,8 +36,14 @@ public class SassafrasApplication {
     }
 
     private static Path home() {
-        return Path.of(setting("SASSAFRAS_HOME", System.getProperty("sassafras.home",
-                Path.of(System.getProperty("user.home"), ".sassafras").toString()))).toAbsolutePath().normalize();
+        return Path.of(setting(
+                        "SASSAFRAS_HOME",
+                        System.getProperty(
+                                "sassafras.home",
+                                Path.of(System.getProperty("user.home"), ".sassafras")
+                                        .toString())))
+                .toAbsolutePath()
+                .normalize();
     }
 
     private static int port() throws CannotOpen {

@@ -2,9 +2,9 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.io.InputStream;
 import java.io.SequenceInputStream;
-import java.io.ByteArrayInputStream;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
@@ -61,10 +61,12 @@ class BadInputTest extends HouseTest {
                 }
             });
             browser.type("21.4").enter();
-            browser.page().waitForFunction("() => document.querySelector('.outbox').textContent.includes('Not kept yet')");
+            browser.page()
+                    .waitForFunction("() => document.querySelector('.outbox').textContent.includes('Not kept yet')");
             assertThat(browser.page().inputValue("#text")).isEqualTo("21.4");
             browser.page().waitForFunction("() => document.querySelector('#ask-title').textContent.includes('Move')");
-            assertThat(book.observations(begun.id()).at("water[1]/start")).singleElement()
+            assertThat(book.observations(begun.id()).at("water[1]/start"))
+                    .singleElement()
                     .satisfies(kept -> assertThat(kept.text()).isEqualTo("21.4"));
         }
     }
@@ -101,30 +103,36 @@ class BadInputTest extends HouseTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "{ | That is not a JSON file",
-        "[] | The file must be an object",
-        "{\"format\":\"other\"} | format must be “sassafras-run”",
-        "\"method\": 1 => \"method\": \"1\" | method must be a whole number",
-        "\"trials\": 1 => \"trials\": 0 | trials must be a whole number from 1 to 50",
-        "\"bench\": => \"bank\": | bank is not a field of a run file",
-        "\"bench\": \"Alder\", => | bench is missing",
-        "\"55.08\" => 55.08 | must be a text in quotes, so that 20.0 stays 20.0",
-        "\"55.08\" => \"55,08\" | observations[1]: This lab period writes decimals with a point",
-        "\"55.08\" => \"1e400\" | observations[1]: “1e400” is not a plain number",
-        "\"unit\": \"g\", => | observations[1]: The unit is missing",
-        "cold[1]/mass => cold[7]/mass | There is no number 7 of cold",
-        "\"point\" => \"dot\" | decimalMark must be",
-        "\"foam-cup\" => \"tin\" | calorimeter.kind is not a kind of vessel known here",
-        "\"instrument\": \"balance\" => \"instrument\": \"scale\" | names no instrument of this file",
-        "\"role\": \"read\" => \"role\": \"guessed\" | must be read, gross, tare, volume, assumed or stated",
-        "\"trials\": => \"calorimeters\": [], \"trials\": | calorimeters must be an object",
-        "\"water\": \"4.184\" => \"change\": \"eyeball\" | names a convention unknown here, “change: eyeball”"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{ | That is not a JSON file",
+                "[] | The file must be an object",
+                "{\"format\":\"other\"} | format must be “sassafras-run”",
+                "\"method\": 1 => \"method\": \"1\" | method must be a whole number",
+                "\"trials\": 1 => \"trials\": 0 | trials must be a whole number from 1 to 50",
+                "\"bench\": => \"bank\": | bank is not a field of a run file",
+                "\"bench\": \"Alder\", => | bench is missing",
+                "\"55.08\" => 55.08 | must be a text in quotes, so that 20.0 stays 20.0",
+                "\"55.08\" => \"55,08\" | observations[1]: This lab period writes decimals with a point",
+                "\"55.08\" => \"1e400\" | observations[1]: “1e400” is not a plain number",
+                "\"unit\": \"g\", => | observations[1]: The unit is missing",
+                "cold[1]/mass => cold[7]/mass | There is no number 7 of cold",
+                "\"point\" => \"dot\" | decimalMark must be",
+                "\"foam-cup\" => \"tin\" | calorimeter.kind is not a kind of vessel known here",
+                "\"instrument\": \"balance\" => \"instrument\": \"scale\" | names no instrument of this file",
+                "\"role\": \"read\" => \"role\": \"guessed\" | must be read, gross, tare, volume, assumed or stated",
+                "\"trials\": => \"calorimeters\": [], \"trials\": | calorimeters must be an object",
+                "\"water\": \"4.184\" => \"change\": \"eyeball\" | names a convention unknown here, “change: eyeball”"
+            })
     void aFileIsRefusedWithThePlaceWhereItIsWrong(String change, String said) {
         String file = new String(demo("3-too-much-for-a-cup.json"), StandardCharsets.UTF_8);
         String[] parts = change.split("=>", -1);
-        String wrong = parts.length == 2 ? file.replaceFirst(java.util.regex.Pattern.quote(parts[0].strip()),
-                java.util.regex.Matcher.quoteReplacement(parts[1].strip())) : change;
+        String wrong = parts.length == 2
+                ? file.replaceFirst(
+                        java.util.regex.Pattern.quote(parts[0].strip()),
+                        java.util.regex.Matcher.quoteReplacement(parts[1].strip()))
+                : change;
         assertThat(wrong).isNotEqualTo(file);
         var answer = reduce(wrong);
         assertThat(answer.statusCode()).isEqualTo(422);
@@ -166,9 +174,11 @@ class BadInputTest extends HouseTest {
     @Test
     void aPageThatIsNotOursCannotChangeAnything() {
         int before = book.periods().size();
-        var answer = send(HttpRequest.newBuilder(URI.create(address("/periods"))).header("Origin", "http://elsewhere.example")
+        var answer = send(HttpRequest.newBuilder(URI.create(address("/periods")))
+                .header("Origin", "http://elsewhere.example")
                 .header("Accept", "text/html")
-                .header("Content-Type", "application/x-www-form-urlencoded").POST(BodyPublishers.ofString("title=x")));
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString("title=x")));
         assertThat(answer.statusCode()).isEqualTo(403);
         assertThat(answer.body()).contains("That was not done").doesNotContain("Exception");
         assertThat(book.periods()).hasSize(before);

@@ -16,11 +16,13 @@ import java.util.Map;
 /** A person at the bench with a browser. What the browser complains of is remembered and checked at the end. */
 public final class BenchBrowser implements AutoCloseable {
 
-    private static final Playwright PLAYWRIGHT = Playwright.create(new Playwright.CreateOptions()
-            .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private static final Browser CHROMIUM = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions()
-            .setExecutablePath(Path.of("/usr/bin/chromium"))
-            .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
+    private static final Playwright PLAYWRIGHT =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private static final Browser CHROMIUM = PLAYWRIGHT
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
 
     private final BrowserContext context;
     private final Page page;
@@ -29,7 +31,10 @@ public final class BenchBrowser implements AutoCloseable {
     private final List<String> allowed = new ArrayList<>(List.of("422"));
 
     BenchBrowser(String base, String locale, String zone) {
-        context = CHROMIUM.newContext(new Browser.NewContextOptions().setBaseURL(base).setLocale(locale).setTimezoneId(zone)
+        context = CHROMIUM.newContext(new Browser.NewContextOptions()
+                .setBaseURL(base)
+                .setLocale(locale)
+                .setTimezoneId(zone)
                 .setViewportSize(1280, 800));
         page = context.newPage();
         page.setDefaultTimeout(30_000);
@@ -138,8 +143,11 @@ public final class BenchBrowser implements AutoCloseable {
 
     /** What axe-core finds wrong with the page as it stands. */
     public List<String> axe() {
-        return new AxeBuilder(page).analyze().getViolations().stream()
-                .map(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml()).toList();
+        return new AxeBuilder(page)
+                .analyze().getViolations().stream()
+                        .map(rule ->
+                                rule.getId() + ": " + rule.getNodes().get(0).getHtml())
+                        .toList();
     }
 
     @Override

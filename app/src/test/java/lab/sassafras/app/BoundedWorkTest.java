@@ -57,18 +57,29 @@ class BoundedWorkTest extends HouseTest {
         ObjectNode run = file("2-grey-slug.json");
         run.put("trials", 50);
         ArrayNode observations = (ArrayNode) run.get("observations");
-        JsonNode mass = observations.valueStream().filter(each -> each.get("at").asString().equals("water[1]/start")).findFirst().orElseThrow();
+        JsonNode mass = observations
+                .valueStream()
+                .filter(each -> each.get("at").asString().equals("water[1]/start"))
+                .findFirst()
+                .orElseThrow();
         for (int i = observations.size(); i < 5000; i++) {
-            ObjectNode more = ((ObjectNode) mass.deepCopy()).put("id", "more" + i).put("at", "water[" + (3 + i % 48) + "]/start").put("text", "2" + i % 9 + ".0");
+            ObjectNode more = ((ObjectNode) mass.deepCopy())
+                    .put("id", "more" + i)
+                    .put("at", "water[" + (3 + i % 48) + "]/start")
+                    .put("text", "2" + i % 9 + ".0");
             if (i % 48 < 20 && i > 2000) {
-                more.put("supersedes", "more" + (i - 960)).put("reason", "read again").put("at", "water[" + (3 + (i - 960) % 48) + "]/start");
+                more.put("supersedes", "more" + (i - 960))
+                        .put("reason", "read again")
+                        .put("at", "water[" + (3 + (i - 960) % 48) + "]/start");
             }
             observations.add(more);
         }
         assertThat(reduce(run.toString()).statusCode()).isEqualTo(200);
         Entry entry = imports.take(run.toString().getBytes(StandardCharsets.UTF_8), "large.json", "a test");
         for (String page : List.of("", "/result", "/result?trial=50", "/observations.csv", "/run.json")) {
-            assertThat(get("/entries/" + entry.id() + page).statusCode()).as(page).isEqualTo(200);
+            assertThat(get("/entries/" + entry.id() + page).statusCode())
+                    .as(page)
+                    .isEqualTo(200);
         }
     }
 
@@ -80,25 +91,41 @@ class BoundedWorkTest extends HouseTest {
         Calibration own = adopted(hand, found);
         ObjectNode run = file("2-grey-slug.json");
         String name = "brought " + UUID.randomUUID().toString().substring(0, 8);
-        run.set("calorimeter", JSON.readTree("{\"name\": \"%s\", \"kind\": \"foam-cup\", \"constant\": {\"value\": 7.5, \"ownUncertainty\": 0.4, \"fill\": 100, \"from\": \"elsewhere\"}}"
-                .formatted(cup.name())));
+        run.set(
+                "calorimeter",
+                JSON.readTree(
+                        "{\"name\": \"%s\", \"kind\": \"foam-cup\", \"constant\": {\"value\": 7.5, \"ownUncertainty\": 0.4, \"fill\": 100, \"from\": \"elsewhere\"}}"
+                                .formatted(cup.name())));
         int instruments = this.instruments.all().size();
         Entry brought = imports.take(run.toString().getBytes(StandardCharsets.UTF_8), name, "bench Rowan");
         Shelf shelf = shelves.now();
         assertThat(shelf.inUse(cup).map(Calibration::id)).contains(own.id());
-        assertThat(this.instruments.all()).as("nothing that is here was changed").hasSize(instruments);
+        assertThat(this.instruments.all())
+                .as("nothing that is here was changed")
+                .hasSize(instruments);
         assertThat(book.broughtIn(brought.id()).map(BroughtIn::who)).contains("bench Rowan");
         Calibration proposed = shelf.calibrations(cup).get(0);
         assertThat(shelf.broughtIn(proposed)).isTrue();
         assertThat(get("/shelf/vessels/" + cup.id()).body()).contains("brought in with a file, not in use");
-        assertThat(hand.post("/shelf/calibrations/" + proposed.id(), "outcome=perhaps&reason=x").statusCode()).isEqualTo(422);
-        assertThat(hand.post("/shelf/calibrations/" + proposed.id(), "outcome=adopted&reason=" + Hand.encoded("found with the same cup")).statusCode()).isEqualTo(302);
+        assertThat(hand.post("/shelf/calibrations/" + proposed.id(), "outcome=perhaps&reason=x")
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(hand.post(
+                                "/shelf/calibrations/" + proposed.id(),
+                                "outcome=adopted&reason=" + Hand.encoded("found with the same cup"))
+                        .statusCode())
+                .isEqualTo(302);
         assertThat(shelves.now().inUse(cup).map(Calibration::id)).contains(proposed.id());
     }
 
     private Calibration adopted(Hand hand, Entry found) {
-        hand.post("/entries/" + found.id() + "/adopt", "reason=good" + newest(found).map(seen -> "&seen=" + seen).orElse(""));
-        return calorimeters.calibrations(calorimeters.vessel(found.vesselId().orElseThrow()).orElseThrow()).get(0);
+        hand.post(
+                "/entries/" + found.id() + "/adopt",
+                "reason=good" + newest(found).map(seen -> "&seen=" + seen).orElse(""));
+        return calorimeters
+                .calibrations(
+                        calorimeters.vessel(found.vesselId().orElseThrow()).orElseThrow())
+                .get(0);
     }
 
     /** Sixteen hands press Adopt on the same page: one constant is adopted, and the others are told so. */
@@ -110,16 +137,21 @@ class BoundedWorkTest extends HouseTest {
         String form = "reason=good" + newest(found).map(seen -> "&seen=" + seen).orElse("");
         ExecutorService hands = Executors.newFixedThreadPool(16);
         CountDownLatch start = new CountDownLatch(1);
-        List<Future<HttpResponse<String>>> answers = IntStream.range(0, 16).mapToObj(i -> hands.submit(() -> {
-            Hand hand = new Hand(address("")).join("/periods/" + found.period().id(), "Bench " + i);
-            start.await();
-            return hand.post("/entries/" + found.id() + "/adopt", form);
-        })).toList();
+        List<Future<HttpResponse<String>>> answers = IntStream.range(0, 16)
+                .mapToObj(i -> hands.submit(() -> {
+                    Hand hand = new Hand(address(""))
+                            .join("/periods/" + found.period().id(), "Bench " + i);
+                    start.await();
+                    return hand.post("/entries/" + found.id() + "/adopt", form);
+                }))
+                .toList();
         start.countDown();
         int done = 0;
         for (Future<HttpResponse<String>> answer : answers) {
             done += answer.get().statusCode() == 302 ? 1 : 0;
-            assertThat(answer.get().statusCode() == 302 || answer.get().body().contains("put another constant of")).as(answer.get().body()).isTrue();
+            assertThat(answer.get().statusCode() == 302 || answer.get().body().contains("put another constant of"))
+                    .as(answer.get().body())
+                    .isTrue();
         }
         hands.shutdown();
         assertThat(done).isEqualTo(1);

@@ -48,7 +48,13 @@ class DecisionsTest extends HouseTest {
             browser.page().click("button.act");
             browser.page().waitForURL("**/entries/**");
             String result = browser.page().url().replaceAll("\\?.*", "") + "/result";
-            book.decide(Optional.of(found.id()), lab.sassafras.app.record.Decision.Kind.TRIAL, "trial[3]", "out", "splashed", "Hawthorn");
+            book.decide(
+                    Optional.of(found.id()),
+                    lab.sassafras.app.record.Decision.Kind.TRIAL,
+                    "trial[3]",
+                    "out",
+                    "splashed",
+                    "Hawthorn");
             adoption.adopt(found, "without the splashed trial", "Hawthorn", newest(found));
             browser.open(result);
             assertThat(browser.text(".left")).contains("9.58 ±", "A newer constant was adopted", "8.91");
@@ -61,7 +67,8 @@ class DecisionsTest extends HouseTest {
             browser.page().fill("input[name=reason] >> nth=0", "the cup has a crack");
             browser.page().click("text=Set it aside >> nth=0");
             browser.page().waitForSelector(".calibrations .why");
-            assertThat(browser.text(".calibrations li >> nth=0")).contains("set aside by Hawthorn: “the cup has a crack”");
+            assertThat(browser.text(".calibrations li >> nth=0"))
+                    .contains("set aside by Hawthorn: “the cup has a crack”");
             assertThat(browser.text(".calibrations li >> nth=1")).contains("in use");
         }
     }
@@ -72,7 +79,8 @@ class DecisionsTest extends HouseTest {
         Entry entry = imported("2-grey-slug.json");
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result");
-            assertThat(browser.text(".findings")).contains("No constant was adopted for F-07", "the calorimeter is ignored");
+            assertThat(browser.text(".findings"))
+                    .contains("No constant was adopted for F-07", "the calorimeter is ignored");
             String before = browser.text("h1.result");
             browser.page().click("summary:has-text('Settle a question')");
             browser.page().selectOption("#school-bath", "fixed-point");
@@ -95,8 +103,13 @@ class DecisionsTest extends HouseTest {
             browser.page().waitForSelector(".row:has-text('what it is') .figure");
             browser.open("/entries/" + entry.id() + "/result");
             // cup ignored: 0.3797 against 0.388 is −2.1 %
-            assertThat(browser.text(".page.right")).contains("Reference for zinc: 0.388 J/(g·°C)", "CRC Handbook", "(memory)",
-                    "Per cent error −2.1 %", "differs by more than the uncertainty explains");
+            assertThat(browser.text(".page.right"))
+                    .contains(
+                            "Reference for zinc: 0.388 J/(g·°C)",
+                            "CRC Handbook",
+                            "(memory)",
+                            "Per cent error −2.1 %",
+                            "differs by more than the uncertainty explains");
         }
     }
 
@@ -105,12 +118,24 @@ class DecisionsTest extends HouseTest {
     void twoDevicesInOneSlotAreBothKeptAndTheConflictIsShown() {
         Entry entry = imported("4-still-at-the-bench.json");
         for (String text : new String[] {"21.3", "21.6"}) {
-            book.keep(UUID.randomUUID(), entry.id(), new Observation.Given("water[1]/start", "read", text, "°C", Optional.empty(),
-                    null, "tablet of " + text, Optional.empty(), null));
+            book.keep(
+                    UUID.randomUUID(),
+                    entry.id(),
+                    new Observation.Given(
+                            "water[1]/start",
+                            "read",
+                            text,
+                            "°C",
+                            Optional.empty(),
+                            null,
+                            "tablet of " + text,
+                            Optional.empty(),
+                            null));
         }
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id() + "?at=water%5B1%5D/start");
-            assertThat(browser.text(".findings")).contains("Two values stand", "21.3 (tablet of 21.3) and 21.6 (tablet of 21.6)");
+            assertThat(browser.text(".findings"))
+                    .contains("Two values stand", "21.3 (tablet of 21.3) and 21.6 (tablet of 21.6)");
             browser.page().fill("#reason-0", "the other tablet had it right");
             browser.page().click("form:has(#reason-0) button");
             browser.page().waitForSelector(".row s");

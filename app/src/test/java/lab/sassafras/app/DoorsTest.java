@@ -31,39 +31,60 @@ class DoorsTest extends HouseTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"localhost, 200", "127.0.0.1:8420, 200", "bench.lab.example, 200", "BENCH.lab.example:80, 200", "elsewhere.example, 421",
-        "127.0.0.1.elsewhere.example, 421", "localhost@elsewhere.example, 400"})
+    @CsvSource({
+        "localhost, 200",
+        "127.0.0.1:8420, 200",
+        "bench.lab.example, 200",
+        "BENCH.lab.example:80, 200",
+        "elsewhere.example, 421",
+        "127.0.0.1.elsewhere.example, 421",
+        "localhost@elsewhere.example, 400"
+    })
     void onlyNamesOnTheListReachTheBook(String host, int status) throws IOException {
-        assertThat(raw("GET /periods HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n")).startsWith("HTTP/1.1 " + status);
+        assertThat(raw("GET /periods HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n"))
+                .startsWith("HTTP/1.1 " + status);
     }
 
     @Test
     void aNameNotOnTheListIsToldWhereTheListIs() throws IOException {
-        assertThat(raw("GET / HTTP/1.1\r\nHost: elsewhere.example\r\nConnection: close\r\n\r\n")).contains("SASSAFRAS_HOSTS").doesNotContain("<html");
+        assertThat(raw("GET / HTTP/1.1\r\nHost: elsewhere.example\r\nConnection: close\r\n\r\n"))
+                .contains("SASSAFRAS_HOSTS")
+                .doesNotContain("<html");
     }
 
     /** A page of another name, of another port, or of nowhere cannot have a file taken in, however the address is spelt. */
     @ParameterizedTest
-    @CsvSource({"/import, ''", "/import, http://elsewhere.example", "/import, http://localhost:1", "/import, 'null'", "/%69mport, ''",
-        "/keeping/back-up, http://elsewhere.example"})
+    @CsvSource({
+        "/import, ''",
+        "/import, http://elsewhere.example",
+        "/import, http://localhost:1",
+        "/import, 'null'",
+        "/%69mport, ''",
+        "/keeping/back-up, http://elsewhere.example"
+    })
     void aFileComesFromOurOwnPageOnly(String path, String origin) throws IOException {
         int before = book.periods().size();
         String head = origin.isEmpty() ? "" : "Origin: " + origin + "\r\n";
-        assertThat(raw("POST " + path + " HTTP/1.1\r\nHost: localhost\r\n" + head + "Content-Length: 0\r\nConnection: close\r\n\r\n")).startsWith("HTTP/1.1 403");
+        assertThat(raw("POST " + path + " HTTP/1.1\r\nHost: localhost\r\n" + head
+                        + "Content-Length: 0\r\nConnection: close\r\n\r\n"))
+                .startsWith("HTTP/1.1 403");
         assertThat(book.periods()).hasSize(before);
     }
 
     @Test
     void everyCookieStaysWithUs() {
         List<String> cookies = get("/periods").headers().allValues("Set-Cookie");
-        assertThat(cookies).isNotEmpty().allSatisfy(cookie -> assertThat(cookie).containsPattern("SameSite=(Strict|Lax)"));
+        assertThat(cookies)
+                .isNotEmpty()
+                .allSatisfy(cookie -> assertThat(cookie).containsPattern("SameSite=(Strict|Lax)"));
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"\u200b\u200b", "\u202egnireve", "tab\tbed", "\u0000", "  ", "a\nb"})
     void aTitleNobodyCanSeeIsRefused(String title) {
         int before = book.periods().size();
-        var answer = new Hand(address("")).post("/periods", "title=" + Hand.encoded(title) + "&date=2026-11-18&zone=UTC&mark=POINT");
+        var answer = new Hand(address(""))
+                .post("/periods", "title=" + Hand.encoded(title) + "&date=2026-11-18&zone=UTC&mark=POINT");
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("id=\"title-problem\"");
         assertThat(book.periods()).hasSize(before);
@@ -71,35 +92,58 @@ class DoorsTest extends HouseTest {
 
     @Test
     void aDayNobodyLivesToSeeIsRefused() {
-        assertThat(new Hand(address("")).post("/periods", "title=Far&date=%2B999999999-01-01&zone=UTC&mark=POINT").body()).contains("1900 to 2199");
+        assertThat(new Hand(address(""))
+                        .post("/periods", "title=Far&date=%2B999999999-01-01&zone=UTC&mark=POINT")
+                        .body())
+                .contains("1900 to 2199");
         Entry entry = imported("2-grey-slug.json");
         Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Hawthorn");
-        assertThat(hand.keep("/entries/" + entry.id(), java.util.UUID.randomUUID(), "sample[1]/moved", "stated", "+1000000000-01-01T00:00:00Z", "").body())
+        assertThat(hand.keep(
+                                "/entries/" + entry.id(),
+                                java.util.UUID.randomUUID(),
+                                "sample[1]/moved",
+                                "stated",
+                                "+1000000000-01-01T00:00:00Z",
+                                "")
+                        .body())
                 .contains("1900 to 2199");
     }
 
     @Test
     void anUploadCutOffIsCalledMalformedAndNotLarge() {
-        var answer = send(HttpRequest.newBuilder(URI.create(address("/import"))).header("Origin", address("")).header("Accept", "text/html")
-                .header("Content-Type", "multipart/form-data; boundary=part").POST(BodyPublishers.ofString("--part\r\nContent-Disposition: form-da")));
+        var answer = send(HttpRequest.newBuilder(URI.create(address("/import")))
+                .header("Origin", address(""))
+                .header("Accept", "text/html")
+                .header("Content-Type", "multipart/form-data; boundary=part")
+                .POST(BodyPublishers.ofString("--part\r\nContent-Disposition: form-da")));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("no form with a file in it").doesNotContain("larger");
-        assertThat(send(HttpRequest.newBuilder(URI.create(address("/import"))).header("Origin", address("")).header("Accept", "text/html")
-                .header("Content-Type", "text/plain").POST(BodyPublishers.ofString("{}"))).body()).contains("no form with a file in it");
+        assertThat(send(HttpRequest.newBuilder(URI.create(address("/import")))
+                                .header("Origin", address(""))
+                                .header("Accept", "text/html")
+                                .header("Content-Type", "text/plain")
+                                .POST(BodyPublishers.ofString("{}")))
+                        .body())
+                .contains("no form with a file in it");
     }
 
     /** A body that trickles is given up after a while; meanwhile and afterwards everybody else is served. */
     @ParameterizedTest
-    @CsvSource({"/import, multipart/form-data; boundary=part", "/api/reduce, application/json", "/periods, application/x-www-form-urlencoded"})
+    @CsvSource({
+        "/import, multipart/form-data; boundary=part",
+        "/api/reduce, application/json",
+        "/periods, application/x-www-form-urlencoded"
+    })
     void aBodyThatTricklesIsGivenUpAndBlocksNobody(String path, String type) throws Exception {
         try (Socket slow = new Socket("127.0.0.1", URI.create(address("")).getPort())) {
             slow.setSoTimeout(20_000);
             OutputStream out = slow.getOutputStream();
-            out.write(("POST " + path + " HTTP/1.1\r\nHost: localhost\r\nOrigin: http://localhost\r\nContent-Type: " + type
-                    + "\r\nContent-Length: 1000000\r\n\r\n--part\r\n").getBytes(StandardCharsets.UTF_8));
+            out.write(("POST " + path + " HTTP/1.1\r\nHost: localhost\r\nOrigin: http://localhost\r\nContent-Type: "
+                            + type + "\r\nContent-Length: 1000000\r\n\r\n--part\r\n")
+                    .getBytes(StandardCharsets.UTF_8));
             Thread trickle = new Thread(() -> {
                 try {
-                    for (;;) {
+                    for (; ; ) {
                         out.write('x');
                         out.flush();
                         Thread.sleep(100);
@@ -121,7 +165,9 @@ class DoorsTest extends HouseTest {
         byte[] block = ("100000\r\n" + "x".repeat(0x100000) + "\r\n").getBytes(StandardCharsets.US_ASCII);
         int sent = 0;
         try (Socket endless = new Socket("127.0.0.1", URI.create(address("")).getPort())) {
-            endless.getOutputStream().write("POST /api/reduce HTTP/1.1\r\nHost: localhost\r\nTransfer-Encoding: chunked\r\n\r\n".getBytes(StandardCharsets.US_ASCII));
+            endless.getOutputStream()
+                    .write("POST /api/reduce HTTP/1.1\r\nHost: localhost\r\nTransfer-Encoding: chunked\r\n\r\n"
+                            .getBytes(StandardCharsets.US_ASCII));
             while (sent < 500) {
                 endless.getOutputStream().write(block);
                 sent++;
@@ -149,9 +195,17 @@ class DoorsTest extends HouseTest {
     void whatASpreadsheetWouldTakeForAFormulaIsGuardedInEveryCell() {
         Entry entry = imported("11-three-metals.json");
         Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "@lder");
-        Observation name = book.observations(entry.id()).standing().stream().filter(each -> each.address().endsWith("/name")).findFirst().orElseThrow();
-        assertThat(hand.post("/entries/" + entry.id() + "/observations", "at=" + Hand.encoded(name.address()) + "&role=stated&supersedes=" + name.id()
-                + "&text=" + Hand.encoded("=HYPERLINK(1)") + "&reason=" + Hand.encoded("+cmd")).statusCode()).isEqualTo(302);
-        assertThat(get("/entries/" + entry.id() + "/observations.csv").body()).contains(",'=HYPERLINK(1),", ",'@lder,", ",'+cmd\r\n");
+        Observation name = book.observations(entry.id()).standing().stream()
+                .filter(each -> each.address().endsWith("/name"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(hand.post(
+                                "/entries/" + entry.id() + "/observations",
+                                "at=" + Hand.encoded(name.address()) + "&role=stated&supersedes=" + name.id() + "&text="
+                                        + Hand.encoded("=HYPERLINK(1)") + "&reason=" + Hand.encoded("+cmd"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(get("/entries/" + entry.id() + "/observations.csv").body())
+                .contains(",'=HYPERLINK(1),", ",'@lder,", ",'+cmd\r\n");
     }
 }

@@ -27,7 +27,9 @@ class ExchangeTest extends HouseTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     static Stream<Path> examples() throws IOException {
-        return Files.list(DOCS.resolve("examples")).filter(path -> path.toString().endsWith(".json")).sorted();
+        return Files.list(DOCS.resolve("examples"))
+                .filter(path -> path.toString().endsWith(".json"))
+                .sorted();
     }
 
     @ParameterizedTest
@@ -37,7 +39,8 @@ class ExchangeTest extends HouseTest {
         var schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                 .getSchema(Files.readString(DOCS.resolve("run-file.schema.json")), InputFormat.JSON);
         assertThat(schema.validate(file, InputFormat.JSON)).isEmpty();
-        assertThat(schema.validate(file.replaceFirst("\"text\" : \"[^\"]*\"", "\"text\" : 20.0"), InputFormat.JSON)).isNotEmpty();
+        assertThat(schema.validate(file.replaceFirst("\"text\" : \"[^\"]*\"", "\"text\" : 20.0"), InputFormat.JSON))
+                .isNotEmpty();
         assertThat(reduce(file).statusCode()).isEqualTo(200);
         Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", "a test");
         assertThat(get("/entries/" + taken.id() + "/run.json").body()).isEqualTo(file.strip());
@@ -48,11 +51,14 @@ class ExchangeTest extends HouseTest {
     @MethodSource("examples")
     void anExampleComesToWhatWasWorkedByHandBesideIt(Path example) throws IOException {
         String page = Files.readString(Path.of(example.toString().replace(".json", ".md")));
-        Matcher result = Pattern.compile("(?m)^Result: (\\S+) (\\S+), to ± (\\S+)$").matcher(page);
+        Matcher result =
+                Pattern.compile("(?m)^Result: (\\S+) (\\S+), to ± (\\S+)$").matcher(page);
         assertThat(result.find()).isTrue();
         JsonNode answer = JSON.readTree(reduce(Files.readString(example)).body());
-        assertThat(answer.at("/unknown/value").asDouble()).isCloseTo(Double.parseDouble(result.group(1).replace('−', '-')),
-                within(Double.parseDouble(result.group(3))));
+        assertThat(answer.at("/unknown/value").asDouble())
+                .isCloseTo(
+                        Double.parseDouble(result.group(1).replace('−', '-')),
+                        within(Double.parseDouble(result.group(3))));
         assertThat(answer.at("/unknown/unit").asString()).isEqualTo(result.group(2));
         assertThat(answer.at("/trials/0/workingText").asString()).isNotBlank();
         assertThat(answer.at("/trials/0/missing").size()).isZero();
@@ -60,22 +66,31 @@ class ExchangeTest extends HouseTest {
 
     @Test
     void everyExperimentHasAnExampleWorkedByHand() throws IOException {
-        assertThat(examples().map(path -> path.getFileName().toString().replace(".json", ""))).containsAll(
-                lab.sassafras.experiment.Experiments.all().stream().map(each -> each.key()).filter(key -> !key.startsWith("vessel-from")).toList());
+        assertThat(examples().map(path -> path.getFileName().toString().replace(".json", "")))
+                .containsAll(lab.sassafras.experiment.Experiments.all().stream()
+                        .map(each -> each.key())
+                        .filter(key -> !key.startsWith("vessel-from"))
+                        .toList());
     }
 
     @Test
     void reducingAFileGivesTheUnknownTheHeatsTheWorkingAndKeepsNothing() {
         int before = book.periods().size();
-        JsonNode answer = JSON.readTree(reduce(new String(demo("3-too-much-for-a-cup.json"))).body());
+        JsonNode answer = JSON.readTree(
+                reduce(new String(demo("3-too-much-for-a-cup.json"))).body());
         // 54.31 · 4.184 · (39.6 − 61.4) = −4953.7; 55.08 · 4.184 · 18.0 = +4148.2; C = 805.5 ÷ 18.0
         assertThat(answer.at("/unknown/value").asDouble()).isCloseTo(44.75, within(0.01));
         assertThat(answer.at("/unknown/unit").asString()).isEqualTo("J/°C");
         assertThat(answer.at("/unknown/standardUncertainty").asDouble()).isBetween(0.5, 2.0);
         assertThat(answer.at("/trials/0/heats/0/heat").asDouble()).isCloseTo(-4953.7, within(0.1));
         assertThat(answer.at("/trials/0/heats/0/words").asString()).isEqualTo("given off");
-        assertThat(answer.at("/trials/0/workingText").asString()).contains("q(calorimeter) = −(q(hot water) + q(cold water))", "= 805.50 J ÷ (39.6 − 21.6) °C", "= 44.75 J/°C");
-        assertThat(answer.at("/alternatives").findValuesAsString("school")).contains("4.18", "1-cal", "iapws", "carried", "difference");
+        assertThat(answer.at("/trials/0/workingText").asString())
+                .contains(
+                        "q(calorimeter) = −(q(hot water) + q(cold water))",
+                        "= 805.50 J ÷ (39.6 − 21.6) °C",
+                        "= 44.75 J/°C");
+        assertThat(answer.at("/alternatives").findValuesAsString("school"))
+                .contains("4.18", "1-cal", "iapws", "carried", "difference");
         assertThat(answer.at("/findings").findValuesAsString("code")).contains("constant.too-large");
         assertThat(book.periods()).hasSize(before);
     }
@@ -89,17 +104,24 @@ class ExchangeTest extends HouseTest {
             browser.page().setInputFiles("#file", Path.of("src/main/resources/demo/2-grey-slug.json"));
             browser.page().click("button.act");
             // it is here already, so the page asks before it makes a second entry of it
-            assertThat(browser.text(".finding")).contains("This file was brought in before", "Specific heat of a solid", "2-grey-slug.json");
+            assertThat(browser.text(".finding"))
+                    .contains("This file was brought in before", "Specific heat of a solid", "2-grey-slug.json");
             browser.page().click("text=Bring it in again");
             browser.page().waitForURL("**/result");
-            assertThat(browser.text(".page.left")).contains("Brought in by somebody at no bench", "from 2-grey-slug.json");
+            assertThat(browser.text(".page.left"))
+                    .contains("Brought in by somebody at no bench", "from 2-grey-slug.json");
             assertThat(browser.text(".sheet")).contains("71.46");
             browser.page().click(".tabs-line a:has-text('trial 2')");
             assertThat(browser.text(".row s")).isEqualTo("26.3");
             String id = browser.page().url().replaceAll(".*/entries/([^/]+)/.*", "$1");
             String csv = get("/entries/" + id + "/observations.csv").body();
-            assertThat(csv.lines().count()).isEqualTo(1 + book.observations(java.util.UUID.fromString(id)).all().size());
-            assertThat(csv).contains("mixed[2]/final,\"after mixing, at the turn\",read,26.3,°C,thermometer R-2,,Hawthorn,")
+            assertThat(csv.lines().count())
+                    .isEqualTo(1
+                            + book.observations(java.util.UUID.fromString(id))
+                                    .all()
+                                    .size());
+            assertThat(csv)
+                    .contains("mixed[2]/final,\"after mixing, at the turn\",read,26.3,°C,thermometer R-2,,Hawthorn,")
                     .contains(",yes,\"read from above, not at eye level\"");
             browser.open("/import");
             browser.page().setInputFiles("#file", Path.of("pom.xml"));
@@ -112,8 +134,12 @@ class ExchangeTest extends HouseTest {
     @Tag("browser")
     @Test
     void underAGermanBrowserAndAFarZoneThePeriodsOwnSettingRules() {
-        var period = book.openPeriod("Abendkurs", java.time.LocalDate.of(2026, 11, 18), java.time.ZoneId.of("Pacific/Auckland"),
-                lab.sassafras.measure.DecimalMark.COMMA, java.util.Map.of());
+        var period = book.openPeriod(
+                "Abendkurs",
+                java.time.LocalDate.of(2026, 11, 18),
+                java.time.ZoneId.of("Pacific/Auckland"),
+                lab.sassafras.measure.DecimalMark.COMMA,
+                java.util.Map.of());
         equip("far");
         try (BenchBrowser browser = new BenchBrowser(address(""), "de-DE", "America/St_Johns")) {
             browser.join(period.id(), "Erle");
@@ -134,11 +160,14 @@ class ExchangeTest extends HouseTest {
             browser.open("/entries/" + id + "/result");
             // 418.4 · 3.50 ÷ (50 · 75.5) = 0.3879
             assertThat(browser.text(".result")).startsWith("0,3879 ±");
-            assertThat(browser.text("#working")).contains("100,00 g × 4,184 J/(g·°C) × (23,50 − 20,00) °C").doesNotContain("20.0");
+            assertThat(browser.text("#working"))
+                    .contains("100,00 g × 4,184 J/(g·°C) × (23,50 − 20,00) °C")
+                    .doesNotContain("20.0");
             assertThat(browser.page().locator("rect[width*=',']").count()).isZero();
             String file = get("/entries/" + id + "/run.json").body();
             assertThat(file).contains("\"20,00\"", "\"decimalMark\" : \"comma\"");
-            assertThat(JSON.readTree(reduce(file).body()).at("/unknown/value").asDouble()).isCloseTo(0.3879, within(0.004));
+            assertThat(JSON.readTree(reduce(file).body()).at("/unknown/value").asDouble())
+                    .isCloseTo(0.3879, within(0.004));
         }
     }
 }

@@ -24,7 +24,8 @@ public final class Hand {
     private static final Pattern SEAL = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
     private final String base;
-    private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
     private final Map<String, String> cookies = new LinkedHashMap<>();
     private String seal;
 
@@ -52,8 +53,10 @@ public final class Hand {
 
     /** Gives a value under a key of its own. */
     public HttpResponse<String> keep(String entry, UUID key, String at, String role, String text, String unit) {
-        return post(entry + "/observations", "key=" + key + "&at=" + encoded(at) + "&role=" + role + "&text=" + encoded(text)
-                + "&unit=" + encoded(unit));
+        return post(
+                entry + "/observations",
+                "key=" + key + "&at=" + encoded(at) + "&role=" + role + "&text=" + encoded(text) + "&unit="
+                        + encoded(unit));
     }
 
     public HttpResponse<String> get(String path) {
@@ -66,15 +69,19 @@ public final class Hand {
     }
 
     public HttpResponse<String> post(String path, String form) {
-        return send(request(path).header("Content-Type", "application/x-www-form-urlencoded")
+        return send(request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(BodyPublishers.ofString(form + "&_csrf=" + encoded(seal))));
     }
 
     /** Sends a run file through the import page. */
     public HttpResponse<String> upload(String name, byte[] file) {
         String head = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name + "\"\r\n\r\n";
-        byte[] body = (head + new String(file, StandardCharsets.ISO_8859_1) + "\r\n--part--\r\n").getBytes(StandardCharsets.ISO_8859_1);
-        return send(request("/import").header("Origin", base).header("Content-Type", "multipart/form-data; boundary=part")
+        byte[] body = (head + new String(file, StandardCharsets.ISO_8859_1) + "\r\n--part--\r\n")
+                .getBytes(StandardCharsets.ISO_8859_1);
+        return send(request("/import")
+                .header("Origin", base)
+                .header("Content-Type", "multipart/form-data; boundary=part")
                 .POST(BodyPublishers.ofByteArray(body)));
     }
 
@@ -85,9 +92,14 @@ public final class Hand {
 
     private HttpRequest.Builder request(String path) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : base + path))
-                .header("Accept", "text/html,*/*;q=0.5").timeout(Duration.ofSeconds(60));
+                .header("Accept", "text/html,*/*;q=0.5")
+                .timeout(Duration.ofSeconds(60));
         if (!cookies.isEmpty()) {
-            request.header("Cookie", cookies.entrySet().stream().map(each -> each.getKey() + "=" + each.getValue()).collect(Collectors.joining("; ")));
+            request.header(
+                    "Cookie",
+                    cookies.entrySet().stream()
+                            .map(each -> each.getKey() + "=" + each.getValue())
+                            .collect(Collectors.joining("; ")));
         }
         return request;
     }
@@ -95,7 +107,10 @@ public final class Hand {
     private HttpResponse<String> send(HttpRequest.Builder request) {
         try {
             HttpResponse<String> answer = http.send(request.build(), BodyHandlers.ofString());
-            answer.headers().allValues("Set-Cookie").forEach(each -> cookies.put(each.replaceAll("=.*", ""), each.replaceAll("^[^=]*=([^;]*).*", "$1")));
+            answer.headers()
+                    .allValues("Set-Cookie")
+                    .forEach(
+                            each -> cookies.put(each.replaceAll("=.*", ""), each.replaceAll("^[^=]*=([^;]*).*", "$1")));
             return answer;
         } catch (IOException gone) {
             throw new UncheckedIOException(gone);

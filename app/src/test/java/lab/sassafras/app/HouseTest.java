@@ -20,6 +20,7 @@ import lab.sassafras.app.exchange.RunImport;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.SettableWeather;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Instruments;
@@ -30,7 +31,6 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
 import org.springframework.beans.factory.annotation.Autowired;
-import lab.sassafras.app.record.SettableWeather;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -38,21 +38,31 @@ import org.springframework.context.annotation.Import;
 import org.springframework.util.FileSystemUtils;
 
 /** The whole application, started once for all tests, on a book of its own. */
-@SpringBootTest(webEnvironment = WebEnvironment.RANDOM_PORT, properties = {"sassafras.home=${user.dir}/target/test-book",
-        "sassafras.hosts=bench.lab.example", "sassafras.arrival-time=2s"})
+@SpringBootTest(
+        webEnvironment = WebEnvironment.RANDOM_PORT,
+        properties = {
+            "sassafras.home=${user.dir}/target/test-book",
+            "sassafras.hosts=bench.lab.example",
+            "sassafras.arrival-time=2s"
+        })
 @Import(SettableWeather.class)
 public abstract class HouseTest {
 
     @LocalServerPort
     private int port;
+
     @Autowired
     protected LabBook book;
+
     @Autowired
     protected Instruments instruments;
+
     @Autowired
     protected Calorimeters calorimeters;
+
     @Autowired
     protected Shelves shelves;
+
     @Autowired
     protected RunImport imports;
 
@@ -75,22 +85,37 @@ public abstract class HouseTest {
     }
 
     protected Period period(String title) {
-        return book.openPeriod(title, LocalDate.of(2026, 11, 18), ZoneId.of("Europe/Lisbon"), DecimalMark.POINT, Map.of());
+        return book.openPeriod(
+                title, LocalDate.of(2026, 11, 18), ZoneId.of("Europe/Lisbon"), DecimalMark.POINT, Map.of());
     }
 
     /** A cup, a balance and a thermometer, named after the test that uses them. */
     protected Vessel equip(String name) {
         return calorimeters.find("cup " + name, Calorimeter.Kind.FOAM_CUP).orElseGet(() -> {
-            instruments.add(new Instrument("", "balance " + name, Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0));
-            instruments.add(new Instrument("", "thermometer " + name, Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS,
-                    0.1, -10, 110, 0.2, 0));
+            instruments.add(new Instrument(
+                    "", "balance " + name, Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0));
+            instruments.add(new Instrument(
+                    "",
+                    "thermometer " + name,
+                    Instrument.Kind.THERMOMETER,
+                    BenchUnit.DEGREES_CELSIUS,
+                    0.1,
+                    -10,
+                    110,
+                    0.2,
+                    0));
             return calorimeters.add("cup " + name, Calorimeter.Kind.FOAM_CUP);
         });
     }
 
     /** The newest constant of the vessel an entry used, as whoever adopts has seen it. */
     protected Optional<UUID> newest(Entry entry) {
-        return calorimeters.calibrations(calorimeters.vessel(entry.vesselId().orElseThrow()).orElseThrow()).stream().map(Calibration::id).findFirst();
+        return calorimeters
+                .calibrations(
+                        calorimeters.vessel(entry.vesselId().orElseThrow()).orElseThrow())
+                .stream()
+                .map(Calibration::id)
+                .findFirst();
     }
 
     protected static byte[] demo(String name) {
@@ -106,7 +131,9 @@ public abstract class HouseTest {
     }
 
     protected HttpResponse<String> get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html,*/*").GET());
+        return send(HttpRequest.newBuilder(URI.create(address(path)))
+                .header("Accept", "text/html,*/*")
+                .GET());
     }
 
     protected HttpResponse<String> reduce(String file) {
@@ -114,7 +141,9 @@ public abstract class HouseTest {
     }
 
     protected HttpResponse<String> reduce(BodyPublisher file) {
-        return send(HttpRequest.newBuilder(URI.create(address("/api/reduce"))).header("Content-Type", "application/json").POST(file));
+        return send(HttpRequest.newBuilder(URI.create(address("/api/reduce")))
+                .header("Content-Type", "application/json")
+                .POST(file));
     }
 
     protected HttpResponse<String> send(HttpRequest.Builder request) {

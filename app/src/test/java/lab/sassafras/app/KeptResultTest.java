@@ -22,8 +22,10 @@ class KeptResultTest extends HouseTest {
 
     @Autowired
     private EntrySheets sheets;
+
     @Autowired
     private Adoption adoption;
+
     @Autowired
     private JdbcTemplate database;
 
@@ -39,13 +41,28 @@ class KeptResultTest extends HouseTest {
         Entry entry = imported("2-grey-slug.json");
         EntrySheet first = sheets.of(entry);
         assertThat(sheets.of(entry)).isSameAs(first);
-        assertThat(first.reduction().drawn(1)).isSameAs(first.reduction().drawn(1)).isPresent();
+        assertThat(first.reduction().drawn(1))
+                .isSameAs(first.reduction().drawn(1))
+                .isPresent();
 
         Observation mass = first.observations().standingAt("mixed[1]/final").get(0);
-        book.keep(UUID.randomUUID(), entry.id(), new Observation.Given(mass.address(), mass.role(), "", null, Optional.empty(), null, "Hawthorn",
-                Optional.of(mass.id()), "slip"));
+        book.keep(
+                UUID.randomUUID(),
+                entry.id(),
+                new Observation.Given(
+                        mass.address(),
+                        mass.role(),
+                        "",
+                        null,
+                        Optional.empty(),
+                        null,
+                        "Hawthorn",
+                        Optional.of(mass.id()),
+                        "slip"));
         EntrySheet struck = changed(entry, first);
-        assertThat(struck.reduction().mean().map(each -> each.estimate().value())).isNotEqualTo(first.reduction().mean().map(each -> each.estimate().value()));
+        assertThat(struck.reduction().mean().map(each -> each.estimate().value()))
+                .isNotEqualTo(
+                        first.reduction().mean().map(each -> each.estimate().value()));
         book.decide(Optional.of(entry.id()), Decision.Kind.SCHOOL, "water", "4.18", "test", "Hawthorn");
         EntrySheet settled = changed(entry, struck);
         book.open(entry.id(), LabBook.TRIAL, "Hawthorn");
@@ -63,11 +80,28 @@ class KeptResultTest extends HouseTest {
     @Test
     void itIsMadeAnewByTheEntriesItDrawsOn() {
         Entry source = imported("8-salt.json");
-        Entry entry = book.begin(source.bench(), new Entry.Plan("vessel-from-layers", 1, 1, Optional.empty(), Optional.empty(), java.util.Map.of()));
-        String reference = sheets.of(entry).experiment().groups().stream().flatMap(group -> group.slots().stream()
-                .filter(lab.sassafras.experiment.Slot.Reference.class::isInstance).map(slot -> group.key() + "[1]/" + slot.key())).findFirst().orElseThrow();
-        book.keep(UUID.randomUUID(), entry.id(), new Observation.Given(reference, "stated", source.id().toString(), null, Optional.empty(), null,
-                "Hawthorn", Optional.empty(), null));
+        Entry entry = book.begin(
+                source.bench(),
+                new Entry.Plan("vessel-from-layers", 1, 1, Optional.empty(), Optional.empty(), java.util.Map.of()));
+        String reference = sheets.of(entry).experiment().groups().stream()
+                .flatMap(group -> group.slots().stream()
+                        .filter(lab.sassafras.experiment.Slot.Reference.class::isInstance)
+                        .map(slot -> group.key() + "[1]/" + slot.key()))
+                .findFirst()
+                .orElseThrow();
+        book.keep(
+                UUID.randomUUID(),
+                entry.id(),
+                new Observation.Given(
+                        reference,
+                        "stated",
+                        source.id().toString(),
+                        null,
+                        Optional.empty(),
+                        null,
+                        "Hawthorn",
+                        Optional.empty(),
+                        null));
         EntrySheet first = sheets.of(entry);
         assertThat(first.stamps()).hasSize(2);
         assertThat(sheets.of(entry)).isSameAs(first);
@@ -79,12 +113,20 @@ class KeptResultTest extends HouseTest {
     void aNumberIsNotedWhenFirstShownAndAnotherOneFromTheSameReadingsIsSaid() {
         Entry entry = imported("1-calibration.json");
         assertThat(get("/entries/" + entry.id() + "/result").body()).doesNotContain("these same readings gave");
-        double shown = sheets.of(entry).reduction().constant().map(FoundConstant::mean).orElseThrow().estimate().value();
-        assertThat(database.queryForObject("select result from shown where entry_id = ?", Double.class, entry.id())).isEqualTo(shown);
+        double shown = sheets.of(entry)
+                .reduction()
+                .constant()
+                .map(FoundConstant::mean)
+                .orElseThrow()
+                .estimate()
+                .value();
+        assertThat(database.queryForObject("select result from shown where entry_id = ?", Double.class, entry.id()))
+                .isEqualTo(shown);
         String state = database.queryForObject("select state from shown where entry_id = ?", String.class, entry.id());
         // as if an earlier method had given 9.10 from these readings
         book.showing(new Shown.Key(entry.id(), state, 0), 9.1, 0.4, "J/°C");
         calorimeters.add("another cup, so that nothing is kept", lab.sassafras.experiment.Calorimeter.Kind.FOAM_CUP);
-        assertThat(get("/entries/" + entry.id() + "/result").body()).contains("these same readings gave 9.10 ± 0.40 J/°C, by method 0");
+        assertThat(get("/entries/" + entry.id() + "/result").body())
+                .contains("these same readings gave 9.10 ± 0.40 J/°C, by method 0");
     }
 }

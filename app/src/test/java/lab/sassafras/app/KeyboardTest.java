@@ -34,10 +34,13 @@ class KeyboardTest extends HouseTest {
         Entry entry = imported("4-still-at-the-bench.json");
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
-            assertThat((String) browser.page().evaluate("() => document.activeElement.id")).isEqualTo("text");
-            assertThat((Double) browser.page().evaluate("() => parseFloat(getComputedStyle(document.querySelector('#text')).fontSize)"))
+            assertThat((String) browser.page().evaluate("() => document.activeElement.id"))
+                    .isEqualTo("text");
+            assertThat((Double) browser.page()
+                            .evaluate("() => parseFloat(getComputedStyle(document.querySelector('#text')).fontSize)"))
                     .isGreaterThan(80);
-            assertThat((String) browser.page().evaluate("() => getComputedStyle(document.querySelector('#text')).fontFamily"))
+            assertThat((String) browser.page()
+                            .evaluate("() => getComputedStyle(document.querySelector('#text')).fontFamily"))
                     .contains("Mono");
         }
     }
@@ -62,8 +65,10 @@ class KeyboardTest extends HouseTest {
             assertThat(browser.text(".kept")).contains("Last kept 19:47:30");
             browser.give("21.2");
             assertThat(browser.text(".kept")).doesNotContain("19:47:30");
-            assertThat(browser.text(".row:has-text('calorimeter, settled') .leaf >> nth=0")).isEmpty();
-            assertThat(browser.page().getAttribute(".row:has-text('calorimeter, settled') svg", "aria-label")).isEqualTo("done");
+            assertThat(browser.text(".row:has-text('calorimeter, settled') .leaf >> nth=0"))
+                    .isEmpty();
+            assertThat(browser.page().getAttribute(".row:has-text('calorimeter, settled') svg", "aria-label"))
+                    .isEqualTo("done");
         }
     }
 
@@ -80,7 +85,8 @@ class KeyboardTest extends HouseTest {
             assertThat(browser.page().isVisible("#working")).isTrue();
             assertThat(browser.page().isVisible("text=Copy as text")).isFalse();
             assertThat(browser.page().isVisible("nav[aria-label=Rooms]")).isFalse();
-            assertThat((String) browser.page().evaluate("() => getComputedStyle(document.querySelector('.book')).backgroundColor"))
+            assertThat((String) browser.page()
+                            .evaluate("() => getComputedStyle(document.querySelector('.book')).backgroundColor"))
                     .isEqualTo("rgb(255, 255, 255)");
         }
     }
@@ -94,9 +100,13 @@ class KeyboardTest extends HouseTest {
             browser.page().click("text=Copy as LaTeX");
             browser.page().waitForSelector("text=copied");
             browser.open("/import");
-            browser.page().evaluate("() => { const t = document.createElement('textarea'); t.id = 'paste'; document.body.append(t); t.focus(); }");
+            browser.page()
+                    .evaluate(
+                            "() => { const t = document.createElement('textarea'); t.id = 'paste'; document.body.append(t); t.focus(); }");
             browser.press("Control+V");
-            assertThat(browser.page().inputValue("#paste")).startsWith("\\begin{aligned}").contains("q_{\\text{water}}");
+            assertThat(browser.page().inputValue("#paste"))
+                    .startsWith("\\begin{aligned}")
+                    .contains("q_{\\text{water}}");
         }
     }
 }

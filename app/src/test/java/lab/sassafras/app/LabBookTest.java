@@ -26,36 +26,53 @@ class LabBookTest extends HouseTest {
 
     private Entry begun(String bench) {
         Bench at = book.join(period("Book " + bench), bench);
-        return book.begin(at, new Entry.Plan("specific-heat-of-solid", 1, 1, Optional.empty(), Optional.empty(), Map.of()));
+        return book.begin(
+                at, new Entry.Plan("specific-heat-of-solid", 1, 1, Optional.empty(), Optional.empty(), Map.of()));
     }
 
     private static Observation.Given reading(String text, UUID supersedes, String reason) {
-        return new Observation.Given("water[1]/start", "read", text, "°C", Optional.empty(), null, "Rowan",
-                Optional.ofNullable(supersedes), reason);
+        return new Observation.Given(
+                "water[1]/start",
+                "read",
+                text,
+                "°C",
+                Optional.empty(),
+                null,
+                "Rowan",
+                Optional.ofNullable(supersedes),
+                reason);
     }
 
     @Test
     void manyHandsAtOnceLoseNothingAndKeepTheOrderGiven() throws Exception {
         Entry entry = begun("many");
         ExecutorService hands = Executors.newFixedThreadPool(6);
-        List<Callable<UUID>> given = IntStream.range(0, 120).<Callable<UUID>>mapToObj(i -> () ->
-                book.keep(UUID.randomUUID(), entry.id(), reading("2" + i + ".0", null, null)).id()).toList();
-        Set<UUID> acknowledged = hands.invokeAll(given).stream().map(each -> {
-            try {
-                return each.get();
-            } catch (Exception e) {
-                throw new AssertionError(e);
-            }
-        }).collect(Collectors.toSet());
+        List<Callable<UUID>> given = IntStream.range(0, 120)
+                .<Callable<UUID>>mapToObj(i ->
+                        () -> book.keep(UUID.randomUUID(), entry.id(), reading("2" + i + ".0", null, null))
+                                .id())
+                .toList();
+        Set<UUID> acknowledged = hands.invokeAll(given).stream()
+                .map(each -> {
+                    try {
+                        return each.get();
+                    } catch (Exception e) {
+                        throw new AssertionError(e);
+                    }
+                })
+                .collect(Collectors.toSet());
         hands.shutdown();
-        assertThat(book.observations(entry.id()).all()).extracting(Observation::id).containsExactlyInAnyOrderElementsOf(acknowledged);
+        assertThat(book.observations(entry.id()).all())
+                .extracting(Observation::id)
+                .containsExactlyInAnyOrderElementsOf(acknowledged);
     }
 
     @Test
     void aCorrectionLeavesTheOldValueAndItsReason() {
         Entry entry = begun("correction");
         Observation wrong = book.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
-        Observation right = book.keep(UUID.randomUUID(), entry.id(), reading("24.0", wrong.id(), "read above eye level"));
+        Observation right =
+                book.keep(UUID.randomUUID(), entry.id(), reading("24.0", wrong.id(), "read above eye level"));
         var observations = book.observations(entry.id());
         assertThat(observations.all()).hasSize(2);
         assertThat(observations.standing()).extracting(Observation::text).containsExactly("24.0");
@@ -69,7 +86,8 @@ class LabBookTest extends HouseTest {
         book.keep(UUID.randomUUID(), entry.id(), reading("", wrong.id(), "slip"));
         assertThat(book.observations(entry.id()).standing()).isEmpty();
         assertThatThrownBy(() -> book.keep(UUID.randomUUID(), entry.id(), reading("", wrong.id(), "again")))
-                .isInstanceOf(Refused.class).hasMessageContaining("already struck out");
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("already struck out");
         Entry other = begun("other");
         assertThatThrownBy(() -> book.keep(UUID.randomUUID(), other.id(), reading("24.0", wrong.id(), "not mine")))
                 .isInstanceOf(Refused.class);
@@ -80,7 +98,8 @@ class LabBookTest extends HouseTest {
     void ofManyCorrectionsAtOnceOneStrikesAndTheOthersAreSecondReadings() throws Exception {
         Entry entry = begun("sixteen");
         Observation wrong = book.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
-        List<Observation> kept = atOnce(16, i -> book.keep(UUID.randomUUID(), entry.id(), reading("24." + i, wrong.id(), "read again")));
+        List<Observation> kept =
+                atOnce(16, i -> book.keep(UUID.randomUUID(), entry.id(), reading("24." + i, wrong.id(), "read again")));
         assertThat(kept).filteredOn(each -> each.supersedes().isPresent()).hasSize(1);
         assertThat(book.observations(entry.id()).standing()).hasSize(16);
     }
@@ -92,32 +111,40 @@ class LabBookTest extends HouseTest {
         List<Observation> kept = atOnce(16, i -> book.keep(key, entry.id(), reading("21.0", null, null)));
         assertThat(kept).extracting(Observation::id).containsOnly(key);
         assertThat(book.observations(entry.id()).all()).hasSize(1);
-        assertThatThrownBy(() -> book.keep(key, entry.id(), reading("22.0", null, null))).isInstanceOf(Refused.class)
+        assertThatThrownBy(() -> book.keep(key, entry.id(), reading("22.0", null, null)))
+                .isInstanceOf(Refused.class)
                 .hasMessageContaining("Another value, 21.0, was kept under the same key");
     }
 
     @Test
     void trialsOpenedAtOnceAreAllThereAndBenchesJoinedAtOnceAreOne() throws Exception {
         Entry entry = begun("open");
-        assertThat(atOnce(12, i -> book.open(entry.id(), LabBook.TRIAL, "Rowan"))).doesNotHaveDuplicates().contains(2, 13);
+        assertThat(atOnce(12, i -> book.open(entry.id(), LabBook.TRIAL, "Rowan")))
+                .doesNotHaveDuplicates()
+                .contains(2, 13);
         var period = period("Join at once");
-        assertThat(atOnce(12, i -> book.join(period, "Alder").id())).containsOnly(book.benches(period).get(0).id());
+        assertThat(atOnce(12, i -> book.join(period, "Alder").id()))
+                .containsOnly(book.benches(period).get(0).id());
     }
 
     @Test
     void aDecisionIsOneOfTheKnownWords() {
         Entry entry = begun("words");
-        assertThatThrownBy(() -> book.decide(Optional.of(entry.id()), Decision.Kind.TRIAL, "trial[1]", "perhaps", "why", "Rowan"))
-                .isInstanceOf(Refused.class).hasMessageContaining("no way to decide");
+        assertThatThrownBy(() -> book.decide(
+                        Optional.of(entry.id()), Decision.Kind.TRIAL, "trial[1]", "perhaps", "why", "Rowan"))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("no way to decide");
     }
 
     private static <T> List<T> atOnce(int hands, java.util.function.IntFunction<T> work) throws Exception {
         ExecutorService pool = Executors.newFixedThreadPool(hands);
         java.util.concurrent.CountDownLatch start = new java.util.concurrent.CountDownLatch(1);
-        List<java.util.concurrent.Future<T>> all = IntStream.range(0, hands).mapToObj(i -> pool.submit(() -> {
-            start.await();
-            return work.apply(i);
-        })).toList();
+        List<java.util.concurrent.Future<T>> all = IntStream.range(0, hands)
+                .mapToObj(i -> pool.submit(() -> {
+                    start.await();
+                    return work.apply(i);
+                }))
+                .toList();
         start.countDown();
         List<T> done = new java.util.ArrayList<>();
         for (var each : all) {
@@ -130,9 +157,11 @@ class LabBookTest extends HouseTest {
     @Test
     void aBenchIsJoinedNotMadeTwice() {
         var period = period("Join");
-        assertThat(book.join(period, "Alder").id()).isEqualTo(book.join(period, "Alder").id());
+        assertThat(book.join(period, "Alder").id())
+                .isEqualTo(book.join(period, "Alder").id());
         assertThat(book.benches(period)).hasSize(1);
-        assertThat(book.join(period("Join again"), "Alder").id()).isNotEqualTo(book.benches(period).get(0).id());
+        assertThat(book.join(period("Join again"), "Alder").id())
+                .isNotEqualTo(book.benches(period).get(0).id());
     }
 
     @Test

@@ -19,14 +19,25 @@ class MainPathTest extends HouseTest {
             browser.join(period.id(), "Rowan");
             begin(browser, 0);
             browser.expectAsked("What stands in the calorimeter").answer("1");
-            browser.expectAsked("Weigh the cold water").tabTo(".tabs-line a:not([aria-current])").enter();
+            browser.expectAsked("Weigh the cold water")
+                    .tabTo(".tabs-line a:not([aria-current])")
+                    .enter();
             browser.page().waitForURL("**way=tare");
-            browser.expectAsked("first without it").give("2.34").expectAsked("now with it").give("62.34");
-            browser.expectAsked("Cold water, settled").give("21.0").expectAsked("Weigh the hot water").give("60.00")
-                    .expectAsked("moment of pouring").give("60.0").expectAsked("Pour the hot water");
+            browser.expectAsked("first without it")
+                    .give("2.34")
+                    .expectAsked("now with it")
+                    .give("62.34");
+            browser.expectAsked("Cold water, settled")
+                    .give("21.0")
+                    .expectAsked("Weigh the hot water")
+                    .give("60.00")
+                    .expectAsked("moment of pouring")
+                    .give("60.0")
+                    .expectAsked("Pour the hot water");
             assertThat(browser.text(".caution")).contains("Pouring hot water", "Your lab’s own rules");
             browser.answer(" ").expectAsked("reading turns").give("39.8").expectAsked("All read");
-            assertThat(browser.text(".row:has-text('by difference')")).contains("empty 2.34", "full 62.34", "by difference 60.00");
+            assertThat(browser.text(".row:has-text('by difference')"))
+                    .contains("empty 2.34", "full 62.34", "by difference 60.00");
 
             browser.tabTo("a.act").enter();
             // 60 · 4.184 · 20.2 = 5071 J; − 60 · 4.184 · 18.8 = 4720 J; 351.5 ÷ 18.8 = 18.69 J/°C: too much for a cup
@@ -41,13 +52,30 @@ class MainPathTest extends HouseTest {
 
             browser.open("/bench");
             begin(browser, 1);
-            browser.expectAsked("colour").answer("3").expectAsked("magnet").answer("2").expectAsked("Density").press("ArrowDown");
+            browser.expectAsked("colour")
+                    .answer("3")
+                    .expectAsked("magnet")
+                    .answer("2")
+                    .expectAsked("Density")
+                    .press("ArrowDown");
             browser.page().waitForURL("**sample**mass");
-            browser.expectAsked("Weigh the solid").give("84.20").expectAsked("What bath").answer("1")
-                    .expectAsked("Weigh the water").give("110.00").expectAsked("Bath, after").give("99.0")
-                    .expectAsked("settled").give("21.2").expectAsked("Move the solid").answer(" ")
-                    .expectAsked("reading turns").give("26.2").expectAsked("came over");
-            browser.open("/entries/" + book.entriesOf(book.benches(period).get(0)).get(0).id() + "/result");
+            browser.expectAsked("Weigh the solid")
+                    .give("84.20")
+                    .expectAsked("What bath")
+                    .answer("1")
+                    .expectAsked("Weigh the water")
+                    .give("110.00")
+                    .expectAsked("Bath, after")
+                    .give("99.0")
+                    .expectAsked("settled")
+                    .give("21.2")
+                    .expectAsked("Move the solid")
+                    .answer(" ")
+                    .expectAsked("reading turns")
+                    .give("26.2")
+                    .expectAsked("came over");
+            browser.open("/entries/"
+                    + book.entriesOf(book.benches(period).get(0)).get(0).id() + "/result");
             // (110 · 4.184 + 7.845) · 5.0 ÷ (84.20 · 72.8) = 0.3818
             assertThat(browser.text(".result")).startsWith("0.3818 ±");
             assertThat(browser.text(".lead")).contains("It may be", "copper");
@@ -61,11 +89,19 @@ class MainPathTest extends HouseTest {
     private static void begin(BenchBrowser browser, int place) {
         browser.tabTo("input[name=experiment]");
         String title = place == 0 ? "Calorimeter constant" : "Specific heat of a solid";
-        for (int i = 0; i < 5 && !browser.text("label.choice:has(input:checked)").startsWith(title); i++) {
+        for (int i = 0;
+                i < 5 && !browser.text("label.choice:has(input:checked)").startsWith(title);
+                i++) {
             browser.press("ArrowDown");
         }
-        browser.tabTo("#vessel").pick("cup main path").tabTo("#balance").pick("balance main path").tabTo("#thermometer")
-                .pick("thermometer main path").tabTo("button.act:not(.strike)").enter();
+        browser.tabTo("#vessel")
+                .pick("cup main path")
+                .tabTo("#balance")
+                .pick("balance main path")
+                .tabTo("#thermometer")
+                .pick("thermometer main path")
+                .tabTo("button.act:not(.strike)")
+                .enter();
         browser.page().waitForURL("**/entries/**");
     }
 

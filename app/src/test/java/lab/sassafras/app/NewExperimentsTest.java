@@ -24,10 +24,15 @@ class NewExperimentsTest extends HouseTest {
      * 104.47 · 4.184 · 3.7 ÷ 0.11254 = 14.37 and 105.71 · 4.184 · 2.8 ÷ 0.08431 = 14.69, mean 14.53.
      */
     @ParameterizedTest
-    @CsvSource({"5-ice.json, 334.8, 0.1, J/g", "6-liquid.json, 2.576, 0.001, J/(g·°C)", "7-steam.json, 2258.8, 0.3, J/g",
-            "8-salt.json, 14.53, 0.01, kJ/mol"})
+    @CsvSource({
+        "5-ice.json, 334.8, 0.1, J/g",
+        "6-liquid.json, 2.576, 0.001, J/(g·°C)",
+        "7-steam.json, 2258.8, 0.3, J/g",
+        "8-salt.json, 14.53, 0.01, kJ/mol"
+    })
     void aFileIsWorkedOutToTheHandWorkedNumber(String file, double value, double off, String unit) {
-        JsonNode answer = JSON.readTree(reduce(new String(demo(file), StandardCharsets.UTF_8)).body());
+        JsonNode answer = JSON.readTree(
+                reduce(new String(demo(file), StandardCharsets.UTF_8)).body());
         assertThat(answer.at("/unknown/value").asDouble()).isCloseTo(value, within(off));
         assertThat(answer.at("/unknown/unit").asString()).isEqualTo(unit);
         double sum = 0;
@@ -42,7 +47,8 @@ class NewExperimentsTest extends HouseTest {
         browser.page().selectOption("#vessel", "");
         browser.page().click("button.act");
         browser.page().waitForURL("**/entries/**");
-        return book.entry(java.util.UUID.fromString(browser.page().url().replaceAll(".*/entries/|[?].*", ""))).orElseThrow();
+        return book.entry(java.util.UUID.fromString(browser.page().url().replaceAll(".*/entries/|[?].*", "")))
+                .orElseThrow();
     }
 
     /** Neutralization by the keyboard alone: two solutions by volume, the second start assumed, a refused equation in between. */
@@ -57,8 +63,15 @@ class NewExperimentsTest extends HouseTest {
             browser.give("HCl(aq) + NaOH(aq) -> NaCl(aq)");
             assertThat(browser.text(".problem")).contains("does not balance", "H 2 left, 0 right");
             browser.page().fill("#text", "");
-            browser.give("HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)").expectAsked("both strong").answer("1").expectAsked("Formula of the acid").give("HCl")
-                    .give("1.00").give("NaOH").give("1.10").expectAsked("Acid in the calorimeter");
+            browser.give("HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)")
+                    .expectAsked("both strong")
+                    .answer("1")
+                    .expectAsked("Formula of the acid")
+                    .give("HCl")
+                    .give("1.00")
+                    .give("NaOH")
+                    .give("1.10")
+                    .expectAsked("Acid in the calorimeter");
             assertThat(browser.text(".caution")).contains("goggles");
             browser.tabTo("a[href*='way=volume']").enter();
             browser.page().waitForURL("**way=volume**");
@@ -69,12 +82,22 @@ class NewExperimentsTest extends HouseTest {
             browser.page().fill("#text", "21.5");
             browser.page().fill("#uncertainty", "0.5");
             browser.page().press("#text", "Enter");
-            browser.page().waitForFunction("() => document.querySelector('#ask-title').textContent.includes('just before pouring')");
-            browser.give("21.2").expectAsked("Pour the base in").answer(" ").expectAsked("Highest value").give("28.1");
+            browser.page()
+                    .waitForFunction(
+                            "() => document.querySelector('#ask-title').textContent.includes('just before pouring')");
+            browser.give("21.2")
+                    .expectAsked("Pour the base in")
+                    .answer(" ")
+                    .expectAsked("Highest value")
+                    .give("28.1");
             browser.open("/entries/" + entry.id() + "/result");
             // by hand: 50 · 4.184 · 6.9 + 50 · 4.184 · 6.6 = 2824.2 J in 0.0500 mol
-            assertThat(browser.text("h1.result")).startsWith("−56.5 ±").contains("kJ/mol, heat of neutralization per mole of water");
-            assertThat(browser.text(".page.right")).contains("Limiting reagent: acid", "the smaller of n(acid) or n(base)", "Reference for strong acid");
+            assertThat(browser.text("h1.result"))
+                    .startsWith("−56.5 ±")
+                    .contains("kJ/mol, heat of neutralization per mole of water");
+            assertThat(browser.text(".page.right"))
+                    .contains(
+                            "Limiting reagent: acid", "the smaller of n(acid) or n(base)", "Reference for strong acid");
             assertThat(browser.axe()).isEmpty();
         }
     }
@@ -113,11 +136,18 @@ class NewExperimentsTest extends HouseTest {
             browser.give("24.2");
             browser.open("/entries/" + entry.id() + "?at=water%5B1%5D/start");
             browser.page().fill("#text-0", "21.0");
-            browser.page().selectOption("#instrument-0", new com.microsoft.playwright.options.SelectOption().setLabel("thermometer Other"));
+            browser.page()
+                    .selectOption(
+                            "#instrument-0",
+                            new com.microsoft.playwright.options.SelectOption().setLabel("thermometer Other"));
             browser.page().fill("#reason-0", "the two probes were exchanged");
-            browser.page().waitForResponse(answer -> answer.request().method().equals("POST"), () -> browser.page().click("button.strike"));
+            browser.page()
+                    .waitForResponse(
+                            answer -> answer.request().method().equals("POST"),
+                            () -> browser.page().click("button.strike"));
             browser.open("/entries/" + entry.id() + "/result");
-            assertThat(browser.text(".page.right")).contains("Foretold 25.0 °C, read 24.2 °C: −0.8 °C off.", "Their offsets do not cancel");
+            assertThat(browser.text(".page.right"))
+                    .contains("Foretold 25.0 °C, read 24.2 °C: −0.8 °C off.", "Their offsets do not cancel");
             assertThat(browser.text(".page.left")).contains("the two probes were exchanged");
         }
     }
@@ -129,11 +159,15 @@ class NewExperimentsTest extends HouseTest {
         Entry salt = imported("15-saltpetre.json");
         try (BenchBrowser browser = browser()) {
             browser.open("/entries/" + metals.id() + "/result");
-            assertThat(browser.text(".page.right .tables >> nth=0")).contains("A0.3925 ± 0.0035", "B0.8908 ± 0.0080", "C0.3993 ± 0.0043");
+            assertThat(browser.text(".page.right .tables >> nth=0"))
+                    .contains("A0.3925 ± 0.0035", "B0.8908 ± 0.0080", "C0.3993 ± 0.0043");
             browser.page().click(".page.right .tables a:has-text('B')");
-            assertThat(browser.text(".page.right")).contains("0.8908 ± 0.0080", "aluminium").doesNotContain("Sample A:");
+            assertThat(browser.text(".page.right"))
+                    .contains("0.8908 ± 0.0080", "aluminium")
+                    .doesNotContain("Sample A:");
             browser.open("/entries/" + salt.id() + "/result");
-            assertThat(browser.text(".page.right")).contains("+264 ± 17 J", "every trial carries the same heat", "heat lost = heat gained");
+            assertThat(browser.text(".page.right"))
+                    .contains("+264 ± 17 J", "every trial carries the same heat", "heat lost = heat gained");
             browser.open("/entries/" + imported("12-ice-water.json").id() + "/result");
             assertThat(browser.text("h1.result")).startsWith("0 °C");
             assertThat(browser.text(".page.right")).contains("ice melted; the rest stays, at 0 °C: 62.2 ±");
@@ -147,13 +181,19 @@ class NewExperimentsTest extends HouseTest {
         Entry slug = imported("2-grey-slug.json");
         Entry cup = imported("13-heater.json");
         var metal = calorimeters.vessel(cup.vesselId().orElseThrow()).orElseThrow();
-        calorimeters.add(metal, java.util.Optional.empty(), lab.sassafras.measure.Measured.independent(40, 1), 200,
+        calorimeters.add(
+                metal,
+                java.util.Optional.empty(),
+                lab.sassafras.measure.Measured.independent(40, 1),
+                200,
                 new lab.sassafras.app.shelf.Calibration.Adoption("by hand", "Alder", "for the test"));
         double before = value(slug);
         try (BenchBrowser browser = browser()) {
             browser.join(slug.period().id(), "Hawthorn").open("/entries/" + slug.id() + "?trial=2");
             browser.page().click("text=another calorimeter for this trial");
-            browser.page().selectOption("#pick", new com.microsoft.playwright.options.SelectOption().setLabel("M-03, metal cup"));
+            browser.page()
+                    .selectOption(
+                            "#pick", new com.microsoft.playwright.options.SelectOption().setLabel("M-03, metal cup"));
             browser.page().click("text=Keep, go on");
             browser.page().waitForFunction("() => document.querySelector('.page.left').textContent.includes('M-03')");
             browser.open("/entries/" + slug.id() + "/result?trial=2");
@@ -163,18 +203,23 @@ class NewExperimentsTest extends HouseTest {
     }
 
     private double value(Entry entry) {
-        return JSON.readTree(reduce(get("/entries/" + entry.id() + "/run.json").body()).body()).at("/unknown/value").asDouble();
+        return JSON.readTree(reduce(get("/entries/" + entry.id() + "/run.json").body())
+                        .body())
+                .at("/unknown/value")
+                .asDouble();
     }
 
     /** Equal moles: neither is surely limiting, so the answer by random draws stands in front, in the file's answer and on the page. */
     @Test
     void nearEqualMolesTheDrawnAnswerStandsInFront() throws java.io.IOException {
-        String even = java.nio.file.Files.readString(java.nio.file.Path.of("../docs/examples/neutralization.json")).replace("\"1.10\"", "\"1.00\"");
+        String even = java.nio.file.Files.readString(java.nio.file.Path.of("../docs/examples/neutralization.json"))
+                .replace("\"1.10\"", "\"1.00\"");
         JsonNode answer = JSON.readTree(reduce(even).body());
         assertThat(answer.at("/trials/0/draws/bearsOutLinear").asBoolean()).isFalse();
         assertThat(answer.at("/trials/0/draws/high").asDouble()).isLessThan(-54);
         Entry entry = imports.take(even.getBytes(StandardCharsets.UTF_8), "run.json", "a test");
-        assertThat(get("/entries/" + entry.id() + "/result").body()).contains("lead drawn", "go by this one", "equal within their uncertainty");
+        assertThat(get("/entries/" + entry.id() + "/result").body())
+                .contains("lead drawn", "go by this one", "equal within their uncertainty");
     }
 
     @Tag("browser")
@@ -184,12 +229,20 @@ class NewExperimentsTest extends HouseTest {
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Alder").open("/entries/" + entry.id() + "/result");
             assertThat(browser.text("h1.result")).startsWith("+14.53 ± 0.16 kJ/mol");
-            assertThat(browser.text(".page.right")).contains("endothermic, and ΔH is positive", "heat of solution per gram weighed",
-                    "+268.7", "infinite dilution", "the water alone").doesNotContain("does not lie between");
+            assertThat(browser.text(".page.right"))
+                    .contains(
+                            "endothermic, and ΔH is positive",
+                            "heat of solution per gram weighed",
+                            "+268.7",
+                            "infinite dilution",
+                            "the water alone")
+                    .doesNotContain("does not lie between");
             browser.page().click(".tabs-line a:has-text('trial 2')");
             assertThat(browser.text("#working")).contains("n(solid)", "4.51 g ÷ 53.49", "kJ/mol, taken up");
         }
-        JsonNode derived = JSON.readTree(reduce(new String(demo("8-salt.json"), StandardCharsets.UTF_8)).body()).at("/trials/0/derived");
+        JsonNode derived = JSON.readTree(reduce(new String(demo("8-salt.json"), StandardCharsets.UTF_8))
+                        .body())
+                .at("/trials/0/derived");
         assertThat(derived.get(0).get("unit").asString()).isEqualTo("J/g");
         assertThat(derived.get(0).get("value").asDouble()).isCloseTo(268.7, within(0.1));
     }

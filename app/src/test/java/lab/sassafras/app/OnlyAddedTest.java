@@ -17,11 +17,22 @@ class OnlyAddedTest extends HouseTest {
     private JdbcTemplate database;
 
     @ParameterizedTest
-    @ValueSource(strings = {"update observation set text = '1'", "delete from observation", "update decision set outcome = 'in'",
-            "delete from decision"})
+    @ValueSource(
+            strings = {
+                "update observation set text = '1'",
+                "delete from observation",
+                "update decision set outcome = 'in'",
+                "delete from decision"
+            })
     void whatWasReadOrDecidedIsNeitherChangedNorRemoved(String statement) {
         Entry entry = imported("2-grey-slug.json");
-        book.decide(java.util.Optional.of(entry.id()), lab.sassafras.app.record.Decision.Kind.TRIAL, "trial[1]", "out", "test", "Rowan");
+        book.decide(
+                java.util.Optional.of(entry.id()),
+                lab.sassafras.app.record.Decision.Kind.TRIAL,
+                "trial[1]",
+                "out",
+                "test",
+                "Rowan");
         int before = book.observations(entry.id()).all().size();
         assertThatThrownBy(() -> database.execute(statement)).hasStackTraceContaining("only ever added");
         assertThat(book.observations(entry.id()).all()).hasSize(before);
@@ -30,8 +41,16 @@ class OnlyAddedTest extends HouseTest {
     @Test
     void aValueGivenTwiceUnderOneKeyIsKeptOnce() {
         Entry entry = imported("4-still-at-the-bench.json");
-        var given = new lab.sassafras.app.record.Observation.Given("water[1]/start", "read", "21.3", "°C", java.util.Optional.empty(),
-                null, "Rowan", java.util.Optional.empty(), null);
+        var given = new lab.sassafras.app.record.Observation.Given(
+                "water[1]/start",
+                "read",
+                "21.3",
+                "°C",
+                java.util.Optional.empty(),
+                null,
+                "Rowan",
+                java.util.Optional.empty(),
+                null);
         var key = java.util.UUID.randomUUID();
         book.keep(key, entry.id(), given);
         book.keep(key, entry.id(), given);

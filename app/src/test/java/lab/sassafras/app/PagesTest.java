@@ -23,16 +23,40 @@ class PagesTest extends HouseTest {
         Entry neutral = imported("9-acid-and-base.json");
         Entry metals = imported("11-three-metals.json");
         String instrument = instruments.all().get(0).key();
-        return Stream.of("/periods", "/periods/" + slug.period().id(), "/bench", "/entries/" + begun.id(),
-                "/entries/" + begun.id() + "?at=sample%5B1%5D/bath", "/entries/" + begun.id() + "?at=seen%5B1%5D/magnetic",
-                "/entries/" + begun.id() + "?at=seen%5B1%5D/density&way=assumed", "/entries/" + begun.id() + "?at=sample%5B1%5D/moved",
-                "/entries/" + begun.id() + "?at=seen%5B1%5D/known", "/entries/" + slug.id(), "/entries/" + slug.id() + "/result?trial=2",
-                "/entries/" + cup.id() + "/result", "/entries/" + flagged.id() + "/result", "/entries/" + begun.id() + "/result",
-                "/entries/" + neutral.id() + "?at=first%5B1%5D/amount", "/entries/" + neutral.id() + "/result", "/entries/" + metals.id() + "/result?trial=2",
-                "/entries/" + imported("12-ice-water.json").id() + "/result", "/entries/" + imported("14-cup-from-its-parts.json").id() + "/result",
-                "/entries/" + imported("15-saltpetre.json").id() + "/result", "/entries/" + metals.id() + "?at=calorimeter%5B2%5D/vessel",
-                "/shelf/solutions", "/shelf/formation", "/shelf/values", "/notebook", "/shelf", "/shelf/new", "/shelf/water", "/shelf/substances/copper", "/shelf/instruments/" + instrument,
-                "/shelf/vessels/" + cup.vesselId().orElseThrow(), "/import", "/nowhere");
+        return Stream.of(
+                "/periods",
+                "/periods/" + slug.period().id(),
+                "/bench",
+                "/entries/" + begun.id(),
+                "/entries/" + begun.id() + "?at=sample%5B1%5D/bath",
+                "/entries/" + begun.id() + "?at=seen%5B1%5D/magnetic",
+                "/entries/" + begun.id() + "?at=seen%5B1%5D/density&way=assumed",
+                "/entries/" + begun.id() + "?at=sample%5B1%5D/moved",
+                "/entries/" + begun.id() + "?at=seen%5B1%5D/known",
+                "/entries/" + slug.id(),
+                "/entries/" + slug.id() + "/result?trial=2",
+                "/entries/" + cup.id() + "/result",
+                "/entries/" + flagged.id() + "/result",
+                "/entries/" + begun.id() + "/result",
+                "/entries/" + neutral.id() + "?at=first%5B1%5D/amount",
+                "/entries/" + neutral.id() + "/result",
+                "/entries/" + metals.id() + "/result?trial=2",
+                "/entries/" + imported("12-ice-water.json").id() + "/result",
+                "/entries/" + imported("14-cup-from-its-parts.json").id() + "/result",
+                "/entries/" + imported("15-saltpetre.json").id() + "/result",
+                "/entries/" + metals.id() + "?at=calorimeter%5B2%5D/vessel",
+                "/shelf/solutions",
+                "/shelf/formation",
+                "/shelf/values",
+                "/notebook",
+                "/shelf",
+                "/shelf/new",
+                "/shelf/water",
+                "/shelf/substances/copper",
+                "/shelf/instruments/" + instrument,
+                "/shelf/vessels/" + cup.vesselId().orElseThrow(),
+                "/import",
+                "/nowhere");
     }
 
     /** On the wide page axe looks at all, on the narrower ones at one page of each kind; whether it fits is looked at everywhere. */
@@ -50,7 +74,8 @@ class PagesTest extends HouseTest {
                 if (kinds.add(page.replaceAll("[0-9a-f-]{36}|\\?.*", "")) || width == 1280) {
                     assertThat(browser.axe()).as(page + " at " + width).isEmpty();
                 }
-                assertThat((Integer) browser.page().evaluate("() => document.documentElement.scrollWidth")).as(page)
+                assertThat((Integer) browser.page().evaluate("() => document.documentElement.scrollWidth"))
+                        .as(page)
                         .isLessThanOrEqualTo(width);
             }
         }
@@ -61,10 +86,13 @@ class PagesTest extends HouseTest {
     @Test
     void aFirstVisitIsLight() {
         Entry slug = imported("2-grey-slug.json");
-        for (String page : List.of("/periods", "/entries/" + slug.id(), "/entries/" + slug.id() + "/result", "/shelf/formation")) {
+        for (String page :
+                List.of("/periods", "/entries/" + slug.id(), "/entries/" + slug.id() + "/result", "/shelf/formation")) {
             try (BenchBrowser browser = browser()) {
                 java.util.concurrent.atomic.AtomicInteger bytes = new java.util.concurrent.atomic.AtomicInteger();
-                browser.page().onRequestFinished(request -> bytes.addAndGet(request.sizes().responseBodySize + request.sizes().responseHeadersSize));
+                browser.page()
+                        .onRequestFinished(request -> bytes.addAndGet(
+                                request.sizes().responseBodySize + request.sizes().responseHeadersSize));
                 browser.open(page).page().waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
                 assertThat(bytes.get()).as(page).isBetween(50_000, 130_000);
             }
@@ -89,19 +117,34 @@ class PagesTest extends HouseTest {
     void thePolicyAllowsNothingUnsafeAndNothingFromElsewhere() {
         pages().forEach(page -> {
             var answer = get(page);
-            String policy = answer.headers().firstValue("Content-Security-Policy").orElse("");
-            assertThat(policy).as(page).contains("default-src 'none'").doesNotContain("unsafe").doesNotContain("http");
-            assertThat(answer.body()).as(page).doesNotContain(" style=\"").doesNotContain(" onclick=").doesNotContain("<style");
+            String policy =
+                    answer.headers().firstValue("Content-Security-Policy").orElse("");
+            assertThat(policy)
+                    .as(page)
+                    .contains("default-src 'none'")
+                    .doesNotContain("unsafe")
+                    .doesNotContain("http");
+            assertThat(answer.body())
+                    .as(page)
+                    .doesNotContain(" style=\"")
+                    .doesNotContain(" onclick=")
+                    .doesNotContain("<style");
         });
     }
 
     @Test
     void whatIsNotThereIsSaidPlainly() {
-        for (String path : List.of("/nowhere", "/entries/not-an-id", "/entries/00000000-0000-0000-0000-000000000000",
-                "/periods/00000000-0000-0000-0000-000000000000", "/shelf/substances/unobtainium")) {
+        for (String path : List.of(
+                "/nowhere",
+                "/entries/not-an-id",
+                "/entries/00000000-0000-0000-0000-000000000000",
+                "/periods/00000000-0000-0000-0000-000000000000",
+                "/shelf/substances/unobtainium")) {
             var answer = get(path);
             assertThat(answer.statusCode()).as(path).isEqualTo(404);
-            assertThat(answer.body()).contains("There is no such page", "To the bench").doesNotContain("Exception");
+            assertThat(answer.body())
+                    .contains("There is no such page", "To the bench")
+                    .doesNotContain("Exception");
         }
         assertThat(get("/health").body()).contains("\"UP\"");
     }

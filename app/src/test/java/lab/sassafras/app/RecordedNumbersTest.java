@@ -19,20 +19,32 @@ class RecordedNumbersTest extends HouseTest {
     private static final List<Path> FOLDERS = List.of(Path.of("../docs/examples"), Path.of("src/main/resources/demo"));
 
     static List<String> files() throws IOException {
-        return Files.readAllLines(RECORDED).stream().filter(line -> !line.startsWith("#")).map(line -> line.split(";")[0]).distinct().toList();
+        return Files.readAllLines(RECORDED).stream()
+                .filter(line -> !line.startsWith("#"))
+                .map(line -> line.split(";")[0])
+                .distinct()
+                .toList();
     }
 
     @ParameterizedTest
     @MethodSource("files")
     void everyNumberIsAsRecorded(String file) throws IOException {
-        Path path = FOLDERS.stream().map(folder -> folder.resolve(file)).filter(Files::exists).findFirst().orElseThrow();
-        JsonNode answer = JsonMapper.builder().build().readTree(reduce(Files.readString(path)).body());
+        Path path = FOLDERS.stream()
+                .map(folder -> folder.resolve(file))
+                .filter(Files::exists)
+                .findFirst()
+                .orElseThrow();
+        JsonNode answer = JsonMapper.builder()
+                .build()
+                .readTree(reduce(Files.readString(path)).body());
         for (String line : Files.readAllLines(RECORDED)) {
             String[] cell = line.split(";");
             if (cell[0].equals(file)) {
                 double recorded = Double.parseDouble(cell[2]);
                 assertThat(answer.at(cell[1]).isNumber()).as(cell[1]).isTrue();
-                assertThat(answer.at(cell[1]).asDouble()).as(cell[1]).isCloseTo(recorded, within(1e-12 * Math.max(1e-300, Math.abs(recorded))));
+                assertThat(answer.at(cell[1]).asDouble())
+                        .as(cell[1])
+                        .isCloseTo(recorded, within(1e-12 * Math.max(1e-300, Math.abs(recorded))));
             }
         }
     }

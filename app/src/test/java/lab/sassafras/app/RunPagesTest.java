@@ -27,21 +27,26 @@ class RunPagesTest extends HouseTest {
     }
 
     private HttpResponse<String> keep(String at, String role, String text, String unit, String more) {
-        return post("/entries/" + entry.id() + "/observations", "at=" + Hand.encoded(at) + "&role=" + role + "&text=" + Hand.encoded(text)
-                + "&unit=" + Hand.encoded(unit) + more);
+        return post(
+                "/entries/" + entry.id() + "/observations",
+                "at=" + Hand.encoded(at) + "&role=" + role + "&text=" + Hand.encoded(text) + "&unit="
+                        + Hand.encoded(unit) + more);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "water[1]/start | read | 21.3 | '' | The unit is missing",
-        "water[1]/start | read | 21.3 | g | is not a unit of temperature",
-        "water[1]/start | gross | 21.3 | °C | cannot be given as gross",
-        "water[1]/start | guess | 21.3 | °C | Say how the value was got",
-        "water[1]/start | read | -274 | °C | Nothing is colder than",
-        "sample[1]/carried | read | -1.0 | g | cannot be negative",
-        "seen[1]/magnetic | stated | perhaps | '' | is not one of the answers: yes, no",
-        "seen[1]/known | stated | cheese | '' | is not a solid on the reference shelf",
-        "seen[1]/density | assumed | 2.7 | g/mL | needs a ±"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "water[1]/start | read | 21.3 | '' | The unit is missing",
+                "water[1]/start | read | 21.3 | g | is not a unit of temperature",
+                "water[1]/start | gross | 21.3 | °C | cannot be given as gross",
+                "water[1]/start | guess | 21.3 | °C | Say how the value was got",
+                "water[1]/start | read | -274 | °C | Nothing is colder than",
+                "sample[1]/carried | read | -1.0 | g | cannot be negative",
+                "seen[1]/magnetic | stated | perhaps | '' | is not one of the answers: yes, no",
+                "seen[1]/known | stated | cheese | '' | is not a solid on the reference shelf",
+                "seen[1]/density | assumed | 2.7 | g/mL | needs a ±"
+            })
     void whatCannotBeIsRefusedAtItsPlace(String at, String role, String text, String unit, String said) {
         int before = book.observations(entry.id()).all().size();
         HttpResponse<String> answer = keep(at, role, text, unit, "");
@@ -52,24 +57,32 @@ class RunPagesTest extends HouseTest {
 
     @Test
     void fullBelowEmptyIsRefusedAndTheTypedValueKept() {
-        assertThat(keep("sample[1]/carried", "tare", "5.00", "g", "").statusCode()).isEqualTo(302);
+        assertThat(keep("sample[1]/carried", "tare", "5.00", "g", "").statusCode())
+                .isEqualTo(302);
         HttpResponse<String> answer = keep("sample[1]/carried", "gross", "4.00", "g", "");
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("Full (4.00) is less than empty (5.00)", "value=\"4.00\"");
-        assertThat(keep("sample[1]/carried", "gross", "5.50", "g", "").statusCode()).isEqualTo(302);
+        assertThat(keep("sample[1]/carried", "gross", "5.50", "g", "").statusCode())
+                .isEqualTo(302);
     }
 
     @Test
     void aCorrectionMayTurnTheDifferenceRound() {
         keep("sample[1]/carried", "tare", "5.00", "g", "");
         keep("sample[1]/carried", "gross", "6.00", "g", "");
-        Observation empty = book.observations(entry.id()).at("sample[1]/carried").get(0);
-        assertThat(keep("sample[1]/carried", "tare", "7.00", "g", "&supersedes=" + empty.id() + "&reason=misread").statusCode())
-                .as("full would then be below empty").isEqualTo(422);
-        assertThat(keep("sample[1]/carried", "tare", "5.20", "g", "&supersedes=" + empty.id() + "&reason=misread").statusCode())
+        Observation empty =
+                book.observations(entry.id()).at("sample[1]/carried").get(0);
+        assertThat(keep("sample[1]/carried", "tare", "7.00", "g", "&supersedes=" + empty.id() + "&reason=misread")
+                        .statusCode())
+                .as("full would then be below empty")
+                .isEqualTo(422);
+        assertThat(keep("sample[1]/carried", "tare", "5.20", "g", "&supersedes=" + empty.id() + "&reason=misread")
+                        .statusCode())
                 .isEqualTo(302);
-        assertThat(book.observations(entry.id()).standing()).filteredOn(each -> each.address().equals("sample[1]/carried"))
-                .extracting(Observation::text).containsExactly("6.00", "5.20");
+        assertThat(book.observations(entry.id()).standing())
+                .filteredOn(each -> each.address().equals("sample[1]/carried"))
+                .extracting(Observation::text)
+                .containsExactly("6.00", "5.20");
     }
 
     @ParameterizedTest
@@ -83,7 +96,8 @@ class RunPagesTest extends HouseTest {
     @Test
     void aReasonHasAnEnd() {
         Observation any = book.observations(entry.id()).standing().get(1);
-        HttpResponse<String> answer = keep(any.address(), any.role(), "48.90", "g", "&supersedes=" + any.id() + "&reason=" + "x".repeat(5000));
+        HttpResponse<String> answer = keep(
+                any.address(), any.role(), "48.90", "g", "&supersedes=" + any.id() + "&reason=" + "x".repeat(5000));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("at most 200 characters");
     }
@@ -98,13 +112,20 @@ class RunPagesTest extends HouseTest {
 
     @Test
     void onlyWhatTheExperimentRepeatsCanBeOpened() {
-        assertThat(post("/entries/" + entry.id() + "/open", "what=trial").statusCode()).isEqualTo(302);
+        assertThat(post("/entries/" + entry.id() + "/open", "what=trial").statusCode())
+                .isEqualTo(302);
         assertThat(book.opened(entry.id(), "trial")).isEqualTo(2);
-        assertThat(post("/entries/" + entry.id() + "/open", "what=water").body()).contains("There is nothing of that name to add");
+        assertThat(post("/entries/" + entry.id() + "/open", "what=water").body())
+                .contains("There is nothing of that name to add");
         assertThat(post("/entries", "experiment=alchemy").body()).contains("Choose an experiment to begin");
         assertThat(post("/entries", "experiment=constant-by-mixing").body()).contains("Choose the vessel");
-        assertThat(post("/entries/" + entry.id() + "/school", "question=water&school=4.2").body()).contains("There is no such convention");
-        assertThat(post("/entries/" + entry.id() + "/trials/7", "outcome=out&reason=x").statusCode()).isEqualTo(404);
-        assertThat(post("/entries/" + entry.id() + "/adopt", "reason=x").body()).contains("There is no constant to adopt yet");
+        assertThat(post("/entries/" + entry.id() + "/school", "question=water&school=4.2")
+                        .body())
+                .contains("There is no such convention");
+        assertThat(post("/entries/" + entry.id() + "/trials/7", "outcome=out&reason=x")
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(post("/entries/" + entry.id() + "/adopt", "reason=x").body())
+                .contains("There is no constant to adopt yet");
     }
 }

@@ -35,7 +35,9 @@ class ShelfPagesTest extends HouseTest {
             // 0.05 ÷ √12 = 0.0144
             assertThat(browser.text(".page.right")).contains("thermometer Q-9", "0.05 °C", "−10 to 50 °C", "0.014");
         }
-        assertThat(instruments.of(Instrument.Kind.THERMOMETER)).extracting(Instrument::name).contains("thermometer Q-9");
+        assertThat(instruments.of(Instrument.Kind.THERMOMETER))
+                .extracting(Instrument::name)
+                .contains("thermometer Q-9");
     }
 
     @Tag("browser")
@@ -49,7 +51,8 @@ class ShelfPagesTest extends HouseTest {
             browser.page().selectOption("#vesselKind", "METAL_CUP");
             browser.page().click("text=Add the vessel");
             browser.page().waitForURL("**/shelf/vessels/**");
-            assertThat(browser.text(".page.right")).contains("tin T-1", "metal cup", "No constant was adopted yet", "ignored in the books");
+            assertThat(browser.text(".page.right"))
+                    .contains("tin T-1", "metal cup", "No constant was adopted yet", "ignored in the books");
         }
     }
 
@@ -60,7 +63,9 @@ class ShelfPagesTest extends HouseTest {
             browser.open("/shelf");
             assertThat(browser.page().locator(".tables tbody tr").count()).isGreaterThanOrEqualTo(20);
             assertThat(browser.text("tr:has-text('zinc') >> nth=0")).contains("0.388", "CRC Handbook", "memory");
-            assertThat(browser.text("tr:has(a:text-is('water'))")).contains("IAPWS-IF97").doesNotContain("memory");
+            assertThat(browser.text("tr:has(a:text-is('water'))"))
+                    .contains("IAPWS-IF97")
+                    .doesNotContain("memory");
             browser.page().click("a:text-is('copper')");
             assertThat(browser.text(".page.right")).contains("0.385 ± 0.002", "molar heat", "24.5", "nobody opened it");
             browser.open("/shelf/water");
@@ -75,14 +80,24 @@ class ShelfPagesTest extends HouseTest {
         try (BenchBrowser browser = browser()) {
             browser.open("/periods");
             browser.page().fill("#title", "Conventions");
-            lab.sassafras.convention.Question.all().forEach(question -> browser.page().selectOption("#school-" + question.key(),
-                    question.schools().get(question.schools().size() - 1).key()));
+            lab.sassafras.convention.Question.all()
+                    .forEach(question -> browser.page()
+                            .selectOption(
+                                    "#school-" + question.key(),
+                                    question.schools()
+                                            .get(question.schools().size() - 1)
+                                            .key()));
             browser.page().selectOption("#school-water", "4.18");
             browser.page().click("text=Open the period");
             browser.page().waitForURL("**/periods/*");
             assertThat(browser.text(".page.left")).contains("specific heat of water 4.18 J/(g·°C)", "decimal point");
-            Period period = book.period(java.util.UUID.fromString(browser.page().url().replaceAll(".*/", ""))).orElseThrow();
-            assertThat(period.schools()).containsEntry("water", "4.18").containsEntry("change", "integral").containsEntry("rounding", "figures")
+            Period period = book.period(
+                            java.util.UUID.fromString(browser.page().url().replaceAll(".*/", "")))
+                    .orElseThrow();
+            assertThat(period.schools())
+                    .containsEntry("water", "4.18")
+                    .containsEntry("change", "integral")
+                    .containsEntry("rounding", "figures")
                     .hasSize(lab.sassafras.convention.Question.all().size());
             browser.type("Elder").enter();
             browser.page().waitForURL("**/bench");
@@ -91,7 +106,8 @@ class ShelfPagesTest extends HouseTest {
             browser.page().waitForURL("**/entries/**");
             browser.open(browser.page().url().replaceAll("\\?.*", "") + "/result");
             assertThat(browser.text(".page.left")).contains("4.18 J/(g·°C)");
-            assertThat(browser.text(".page.right")).contains("No result yet", "Still to be read for trial 1", "cold water, settled");
+            assertThat(browser.text(".page.right"))
+                    .contains("No result yet", "Still to be read for trial 1", "cold water, settled");
         }
     }
 
@@ -103,7 +119,8 @@ class ShelfPagesTest extends HouseTest {
             browser.open("/bench");
             assertThat(browser.page().url()).endsWith("/periods");
             browser.open("/entries/" + entry.id() + "/result");
-            assertThat(browser.page().locator("text=Adopt this constant").count()).isZero();
+            assertThat(browser.page().locator("text=Adopt this constant").count())
+                    .isZero();
             assertThat(browser.text(".page.right")).contains("Join a bench to take decisions here");
         }
     }

@@ -22,7 +22,8 @@ class StandingLinesTest extends HouseTest {
 
     @Test
     void manyLinesAreWorkedByAnotherHandAndSaidToBeUntilThen() {
-        String file = new String(demo("2-grey-slug.json"), StandardCharsets.UTF_8).replaceFirst("\"title\"\\s*:\\s*\"[^\"]*\"", "\"title\": \"A large class\"");
+        String file = new String(demo("2-grey-slug.json"), StandardCharsets.UTF_8)
+                .replaceFirst("\"title\"\\s*:\\s*\"[^\"]*\"", "\"title\": \"A large class\"");
         Entry last = null;
         for (int i = 0; i < 40; i++) {
             last = imports.take(file.getBytes(StandardCharsets.UTF_8), "slug.json", "a test");
@@ -31,12 +32,16 @@ class StandingLinesTest extends HouseTest {
         List<Entry> entries = book.entriesOf(period);
         assertThat(lines.of(entries, period, Duration.ZERO)).hasSize(40).anyMatch(StandingLine::waiting);
         List<StandingLine> worked = lines.of(entries, period, Duration.ofMinutes(1));
-        assertThat(worked).noneMatch(StandingLine::waiting).allMatch(line -> line.result().isPresent());
+        assertThat(worked)
+                .noneMatch(StandingLine::waiting)
+                .allMatch(line -> line.result().isPresent());
         assertThat(get("/notebook?period=" + period.id()).body()).doesNotContain("being worked out");
 
         book.decide(Optional.of(last.id()), Decision.Kind.TRIAL, "trial[1]", "out", "splashed", "Hawthorn");
         List<StandingLine> after = lines.of(entries, period, Duration.ofMinutes(1));
-        assertThat(after.get(0).result()).as("the entry decided about").isNotEqualTo(worked.get(0).result());
+        assertThat(after.get(0).result())
+                .as("the entry decided about")
+                .isNotEqualTo(worked.get(0).result());
         assertThat(after.subList(1, 40)).as("the others").isEqualTo(worked.subList(1, 40));
     }
 }

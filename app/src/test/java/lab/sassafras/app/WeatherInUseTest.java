@@ -33,15 +33,25 @@ class WeatherInUseTest extends HouseTest {
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("the disk the book lies on is full", "value=\"21.37\"");
         assertThat(hand.post(path + "/open", "what=trial").statusCode()).isEqualTo(507);
-        assertThat(hand.post("/shelf/vessels", "vessel=F-99&vesselKind=FOAM_CUP").statusCode()).isEqualTo(507);
-        assertThat(hand.upload("run.json", demo("1-calibration.json")).body()).containsAnyOf("the disk the book lies on is full", "brought in before");
-        for (String page : List.of(path, path + "/result", path + "/observations.csv", "/notebook?period=" + entry.period().id(), "/shelf")) {
+        assertThat(hand.post("/shelf/vessels", "vessel=F-99&vesselKind=FOAM_CUP")
+                        .statusCode())
+                .isEqualTo(507);
+        assertThat(hand.upload("run.json", demo("1-calibration.json")).body())
+                .containsAnyOf("the disk the book lies on is full", "brought in before");
+        for (String page : List.of(
+                path,
+                path + "/result",
+                path + "/observations.csv",
+                "/notebook?period=" + entry.period().id(),
+                "/shelf")) {
             assertThat(get(page).statusCode()).as(page).isEqualTo(200);
         }
         assertThat(get("/health").body()).contains("\"DOWN\"");
 
         SettableWeather.fair();
-        assertThat(hand.keep(path, UUID.randomUUID(), "water[1]/start", "read", "21.37", "°C").statusCode()).isEqualTo(302);
+        assertThat(hand.keep(path, UUID.randomUUID(), "water[1]/start", "read", "21.37", "°C")
+                        .statusCode())
+                .isEqualTo(302);
         assertThat(get("/health").body()).contains("\"UP\"");
     }
 
@@ -50,10 +60,22 @@ class WeatherInUseTest extends HouseTest {
     void aClockSetBackChangesNoOrder() {
         Entry first = imported("4-still-at-the-bench.json");
         Vessel cup = equip("clock");
-        calorimeters.add(cup, Optional.empty(), Measured.independent(8, 1), 100, new Calibration.Adoption("first", "Alder", "test"));
+        calorimeters.add(
+                cup,
+                Optional.empty(),
+                Measured.independent(8, 1),
+                100,
+                new Calibration.Adoption("first", "Alder", "test"));
         SettableWeather.clockOff(Duration.ofDays(-400));
-        Calibration second = calorimeters.add(cup, Optional.empty(), Measured.independent(9, 1), 100, new Calibration.Adoption("second", "Alder", "test"));
-        Entry later = book.begin(first.bench(), new Entry.Plan("fusion-of-ice", 1, 2, Optional.empty(), Optional.empty(), java.util.Map.of()));
+        Calibration second = calorimeters.add(
+                cup,
+                Optional.empty(),
+                Measured.independent(9, 1),
+                100,
+                new Calibration.Adoption("second", "Alder", "test"));
+        Entry later = book.begin(
+                first.bench(),
+                new Entry.Plan("fusion-of-ice", 1, 2, Optional.empty(), Optional.empty(), java.util.Map.of()));
         assertThat(shelves.now().inUse(cup).map(Calibration::id)).contains(second.id());
         assertThat(book.entriesOf(first.bench()).get(0).id()).isEqualTo(later.id());
         assertThat(later.createdAt()).isBefore(first.createdAt());

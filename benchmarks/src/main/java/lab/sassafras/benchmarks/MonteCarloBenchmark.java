@@ -31,15 +31,25 @@ public class MonteCarloBenchmark {
 
     private static final int DRAWS = 1_000_000;
 
-    private final Solution solution = Reduction.of(Runs.solid(1), Conventions.standard()).trials().get(0).solution().orElseThrow();
+    private final Solution solution = Reduction.of(Runs.solid(1), Conventions.standard())
+            .trials()
+            .get(0)
+            .solution()
+            .orElseThrow();
     private final int sources = sources(solution);
 
     /** Gaussians one draw takes: one for each input with a spread of its own, one for each shared source. */
     private static int sources(Solution solution) {
-        var inputs = solution.result().inputs().stream().map(solution.bindings()::of).toList();
+        var inputs =
+                solution.result().inputs().stream().map(solution.bindings()::of).toList();
         long own = inputs.stream().filter(each -> each.ownUncertainty() > 0).count();
-        long shared = inputs.stream().flatMap(each -> each.shares().stream()).map(Measured.Share::source)
-                .filter(each -> each.standardUncertainty() > 0).map(Shared::key).distinct().count();
+        long shared = inputs.stream()
+                .flatMap(each -> each.shares().stream())
+                .map(Measured.Share::source)
+                .filter(each -> each.standardUncertainty() > 0)
+                .map(Shared::key)
+                .distinct()
+                .count();
         return (int) (own + shared);
     }
 

@@ -27,7 +27,8 @@ public class ReductionBenchmark {
 
     private final Sheet solid = Runs.solid(1);
     private final Sheet salt = Runs.salt();
-    private final List<Sheet> thousand = IntStream.range(0, 1000).mapToObj(Runs::solid).toList();
+    private final List<Sheet> thousand =
+            IntStream.range(0, 1000).mapToObj(Runs::solid).toList();
 
     /** A sheet remembers what was asked of it; every entry looked at brings its own. */
     private static Sheet fresh(Sheet sheet) {

@@ -40,14 +40,17 @@ import org.openjdk.jmh.annotations.Warmup;
 public class SheetBenchmark {
 
     private static final int TRIALS = 50;
-    private static final List<String> SLOTS = List.of("sample/mass", "water/mass", "water/start", "sample/start", "mixed/final");
+    private static final List<String> SLOTS =
+            List.of("sample/mass", "water/mass", "water/start", "sample/start", "mixed/final");
     private static final List<String> TEXTS = List.of("10.00", "100.00", "20.0", "99.0", "20.7");
 
     @Param({"500", "2000", "5000", "20000"})
     private int observations;
 
-    private final Experiment experiment = Experiments.find("specific-heat-of-solid").orElseThrow();
-    private final Setting setting = new Setting(Optional.empty(), Map.of(), TRIALS, Map.of(), Set.of(), Map.of(), Figures.POINT, Conventions.standard());
+    private final Experiment experiment =
+            Experiments.find("specific-heat-of-solid").orElseThrow();
+    private final Setting setting = new Setting(
+            Optional.empty(), Map.of(), TRIALS, Map.of(), Set.of(), Map.of(), Figures.POINT, Conventions.standard());
     private List<Readback.Row> rows;
     private Sheet sheet;
 
@@ -57,8 +60,11 @@ public class SheetBenchmark {
         for (int i = 0; i < observations; i++) {
             int slot = i % SLOTS.size();
             Address address = Address.of(SLOTS.get(slot), 1 + i / SLOTS.size() % TRIALS);
-            rows.add(new Readback.Row(i, address.toString(), Role.READ.key(), new Intake.Given(TEXTS.get(slot), slot < 2 ? "g" : "°C", Optional.empty(),
-                    null, "bench")));
+            rows.add(new Readback.Row(
+                    i,
+                    address.toString(),
+                    Role.READ.key(),
+                    new Intake.Given(TEXTS.get(slot), slot < 2 ? "g" : "°C", Optional.empty(), null, "bench")));
         }
         sheet = readBack().sheet();
     }
@@ -77,7 +83,8 @@ public class SheetBenchmark {
 
     @Benchmark
     public Object readBackAndWorked() {
-        return Reduction.of(Readback.of(experiment, setting, rows).sheet(), Conventions.standard()).findings();
+        return Reduction.of(Readback.of(experiment, setting, rows).sheet(), Conventions.standard())
+                .findings();
     }
 
     /** How the sheet was filled before: every line copied the lines before it. */

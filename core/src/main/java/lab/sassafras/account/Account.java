@@ -12,8 +12,7 @@ public sealed interface Account permits Ledger, Cases, Tally, Account.Incomplete
     int trial();
 
     /** Something not yet read, by address and in words. */
-    record Missing(String address, String label) {
-    }
+    record Missing(String address, String label) {}
 
     /**
      * Books that cannot be drawn up.

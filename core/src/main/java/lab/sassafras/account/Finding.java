@@ -12,7 +12,9 @@ public record Finding(Grade grade, String code, String message, String about) {
 
     /** Refuse: no number can be given. Question: saved, but implausible. Note: worth knowing. */
     public enum Grade {
-        REFUSE, QUESTION, NOTE;
+        REFUSE,
+        QUESTION,
+        NOTE;
 
         public String word() {
             return name().toLowerCase(java.util.Locale.ROOT);

@@ -24,7 +24,10 @@ public record Grubbs(int index, double distance, double critical) {
             return Optional.empty();
         }
         double mean = values.stream().mapToDouble(Double::doubleValue).average().orElse(0);
-        double s = Math.sqrt(values.stream().mapToDouble(each -> (each - mean) * (each - mean)).sum() / (n - 1));
+        double s = Math.sqrt(values.stream()
+                        .mapToDouble(each -> (each - mean) * (each - mean))
+                        .sum()
+                / (n - 1));
         if (s == 0) {
             return Optional.empty();
         }

@@ -17,8 +17,14 @@ import org.hipparchus.stat.regression.SimpleRegression;
  * @param throughZero          slope of the line made to pass through zero
  * @param throughZeroUncertainty standard error of it
  */
-public record HeatLine(int points, double slope, double slopeUncertainty, double intercept, double interceptUncertainty,
-                       double throughZero, double throughZeroUncertainty) {
+public record HeatLine(
+        int points,
+        double slope,
+        double slopeUncertainty,
+        double intercept,
+        double interceptUncertainty,
+        double throughZero,
+        double throughZeroUncertainty) {
 
     private static final int FEWEST = 3;
 
@@ -39,8 +45,14 @@ public record HeatLine(int points, double slope, double slopeUncertainty, double
             free.addData(amounts.get(i), heats.get(i));
             bound.addData(amounts.get(i), heats.get(i));
         }
-        return Optional.of(new HeatLine(amounts.size(), free.getSlope(), free.getSlopeStdErr(), free.getIntercept(),
-                free.getInterceptStdErr(), bound.getSlope(), bound.getSlopeStdErr()));
+        return Optional.of(new HeatLine(
+                amounts.size(),
+                free.getSlope(),
+                free.getSlopeStdErr(),
+                free.getIntercept(),
+                free.getInterceptStdErr(),
+                bound.getSlope(),
+                bound.getSlopeStdErr()));
     }
 
     /** Through the trials that have an amount: mol against kJ. */
@@ -48,8 +60,10 @@ public record HeatLine(int points, double slope, double slopeUncertainty, double
         if (trials.size() < FEWEST) {
             return Optional.empty();
         }
-        List<Solution.Point> points = trials.stream().flatMap(trial -> trial.point().stream()).toList();
-        return of(points.stream().map(point -> point.amount().value()).toList(),
+        List<Solution.Point> points =
+                trials.stream().flatMap(trial -> trial.point().stream()).toList();
+        return of(
+                points.stream().map(point -> point.amount().value()).toList(),
                 points.stream().map(point -> point.heat().value() / 1000).toList());
     }
 

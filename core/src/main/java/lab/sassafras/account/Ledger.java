@@ -23,13 +23,20 @@ import lab.sassafras.expression.Linear;
  * @param answer  what is reported where the unknown is only a means to it
  * @param remarks what is to be said once the numbers are in
  */
-public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Expression> fill, List<Derived> derived,
-                     Optional<Named> amount, Optional<Bounds> bounds, Optional<Named> answer,
-                     List<Remark> remarks) implements Account {
+public record Ledger(
+        int trial,
+        List<Party> parties,
+        Input unknown,
+        Optional<Expression> fill,
+        List<Derived> derived,
+        Optional<Named> amount,
+        Optional<Bounds> bounds,
+        Optional<Named> answer,
+        List<Remark> remarks)
+        implements Account {
 
     /** Between which values an unknown is looked for (its unit). */
-    public record Bounds(double low, double high) {
-    }
+    public record Bounds(double low, double high) {}
 
     public Ledger {
         parties = List.copyOf(parties);
@@ -38,7 +45,15 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
     }
 
     public static Ledger of(int trial, List<Party> parties, Input unknown) {
-        return new Ledger(trial, parties, unknown, Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(),
+        return new Ledger(
+                trial,
+                parties,
+                unknown,
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 List.of());
     }
 
@@ -55,7 +70,8 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
     }
 
     public Ledger between(double low, double high) {
-        return new Ledger(trial, parties, unknown, fill, derived, amount, Optional.of(new Bounds(low, high)), answer, remarks);
+        return new Ledger(
+                trial, parties, unknown, fill, derived, amount, Optional.of(new Bounds(low, high)), answer, remarks);
     }
 
     public Ledger answering(Named value) {
@@ -63,7 +79,16 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
     }
 
     public Ledger remarking(List<? extends Remark> more) {
-        return new Ledger(trial, parties, unknown, fill, derived, amount, bounds, answer, Stream.concat(remarks.stream(), more.stream()).toList());
+        return new Ledger(
+                trial,
+                parties,
+                unknown,
+                fill,
+                derived,
+                amount,
+                bounds,
+                answer,
+                Stream.concat(remarks.stream(), more.stream()).toList());
     }
 
     /** Whether the school in force asks for a party these books cannot have. */
@@ -99,7 +124,9 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
             return crooked();
         }
         Party balanced = carrier.withHeat(new Sum(others).negated());
-        Expression numerator = split.rest().<Expression>map(rest -> balanced.heat().minus(rest)).orElse(balanced.heat());
+        Expression numerator = split.rest()
+                .<Expression>map(rest -> balanced.heat().minus(rest))
+                .orElse(balanced.heat());
         Named result = numerator.over(split.coefficient().get()).named(unknown.symbol(), unknown.unit());
         List<Party> known = new ArrayList<>(parties);
         known.set(parties.indexOf(carrier), balanced.demandingOf(unknown, result));
@@ -112,14 +139,16 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
         if (!split.straight() || split.coefficient().isEmpty()) {
             return crooked();
         }
-        Named result = Linear.opposite(split.rest().orElse(Expression.number(0, "0"))).over(split.coefficient().get())
+        Named result = Linear.opposite(split.rest().orElse(Expression.number(0, "0")))
+                .over(split.coefficient().get())
                 .named(unknown.symbol(), unknown.unit());
         return Optional.of(new Solved(result, known(result), split.coefficient(), result, ""));
     }
 
     private Optional<Solved> crooked() {
         return bounds.map(range -> {
-            Named result = new Expression.Root(unknown, sum(), range.low(), range.high()).named(unknown.symbol(), unknown.unit());
+            Named result = new Expression.Root(unknown, sum(), range.low(), range.high())
+                    .named(unknown.symbol(), unknown.unit());
             return new Solved(result, known(result), Optional.empty(), result, "");
         });
     }
@@ -144,8 +173,11 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Exp
 
         /** Everything that must hold. */
         List<Party.Demand> demands() {
-            return parties.stream().allMatch(party -> party.demands().isEmpty()) ? List.of()
-                    : parties.stream().flatMap(party -> party.demands().stream()).toList();
+            return parties.stream().allMatch(party -> party.demands().isEmpty())
+                    ? List.of()
+                    : parties.stream()
+                            .flatMap(party -> party.demands().stream())
+                            .toList();
         }
     }
 }

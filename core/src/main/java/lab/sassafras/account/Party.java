@@ -20,8 +20,13 @@ import lab.sassafras.measure.BenchUnit;
  * @param end   its temperature after (°C)
  * @param demands what must hold for its heat to be this one
  */
-public record Party(String key, String label, Named heat, Optional<Expression> start, Optional<Expression> end,
-                    List<Demand> demands) {
+public record Party(
+        String key,
+        String label,
+        Named heat,
+        Optional<Expression> start,
+        Optional<Expression> end,
+        List<Demand> demands) {
 
     /**
      * What must lie above what: a change of state runs to its end only on one side of its temperature.
@@ -30,8 +35,7 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      * @param below     what must be less (same unit)
      * @param otherwise what is said where it is not, in plain words
      */
-    public record Demand(Expression above, Expression below, String otherwise) {
-    }
+    public record Demand(Expression above, Expression below, String otherwise) {}
 
     /**
      * A body that warms or cools without changing: q = m c (T_f − T_i).
@@ -41,8 +45,8 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      * @param start        own temperature before (°C)
      * @param end          common temperature after (°C)
      */
-    public static Party body(String key, String label, Expression mass, Expression specificHeat, Expression start,
-                             Expression end) {
+    public static Party body(
+            String key, String label, Expression mass, Expression specificHeat, Expression start, Expression end) {
         Expression product = new Expression.Product(List.of(mass, specificHeat, end.minus(start)));
         return of(key, label, product, start, end);
     }
@@ -79,14 +83,28 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      * @param start  own temperature before (°C)
      * @param end    common temperature after (°C)
      */
-    public static Party melting(String key, String label, Expression mass, Expression melted, Change change, Expression solid,
-                                Expression liquid, Expression start, Expression end) {
+    public static Party melting(
+            String key,
+            String label,
+            Expression mass,
+            Expression melted,
+            Change change,
+            Expression solid,
+            Expression liquid,
+            Expression start,
+            Expression end) {
         Expression warming = heat(label + " warming", mass, solid, change.at().minus(start));
         Expression after = heat(label + " water", melted, liquid, end.minus(change.at()));
         Party party = of(key, label, new Sum(List.of(warming, melted.times(change.heat()), after)), start, end);
-        return melted != mass ? party : party.demanding(new Demand(end, change.at(), "The final temperature is not above the melting "
-                + "point, so not all of the " + label + " can have melted, and how much did is not known. Use more or warmer water, "
-                + "or weigh what is left."));
+        return melted != mass
+                ? party
+                : party.demanding(new Demand(
+                        end,
+                        change.at(),
+                        "The final temperature is not above the melting "
+                                + "point, so not all of the " + label
+                                + " can have melted, and how much did is not known. Use more or warmer water, "
+                                + "or weigh what is left."));
     }
 
     /**
@@ -99,13 +117,25 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      * @param liquid    specific heat of the condensate (J/(g·°C))
      * @param end       common temperature after (°C)
      */
-    public static Party condensing(String key, String label, Expression mass, Expression condensed, Change change, Expression liquid,
-                                   Expression end) {
+    public static Party condensing(
+            String key,
+            String label,
+            Expression mass,
+            Expression condensed,
+            Change change,
+            Expression liquid,
+            Expression end) {
         Expression after = heat(label + " water", condensed, liquid, end.minus(change.at()));
         Party party = of(key, label, after.minus(condensed.times(change.heat())), change.at(), end);
-        return condensed != mass ? party : party.demanding(new Demand(change.at(), end, "The final temperature is not below "
-                + "the boiling point, so not all of the " + label + " can have condensed. Use more or colder water, or say how much "
-                + "came through uncondensed."));
+        return condensed != mass
+                ? party
+                : party.demanding(new Demand(
+                        change.at(),
+                        end,
+                        "The final temperature is not below "
+                                + "the boiling point, so not all of the " + label
+                                + " can have condensed. Use more or colder water, or say how much "
+                                + "came through uncondensed."));
     }
 
     /**
@@ -114,18 +144,28 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
      * @param at   temperature it happens at (°C)
      * @param heat taken up by it from the lower state to the higher (J/g)
      */
-    public record Change(Expression at, Expression heat) {
-    }
+    public record Change(Expression at, Expression heat) {}
 
     /** A process with a heat of its own, such as dissolving or a reaction: its heat is what is given (J). */
     public static Party process(String key, String label, Expression heat) {
-        return new Party(key, label, heat.named(new Symbol("q", label), BenchUnit.JOULES), Optional.empty(), Optional.empty(),
+        return new Party(
+                key,
+                label,
+                heat.named(new Symbol("q", label), BenchUnit.JOULES),
+                Optional.empty(),
+                Optional.empty(),
                 List.of());
     }
 
     /** The same party, which is so only where the demand is met. */
     public Party demanding(Demand more) {
-        return new Party(key, label, heat, start, end, Stream.concat(demands.stream(), Stream.of(more)).toList());
+        return new Party(
+                key,
+                label,
+                heat,
+                start,
+                end,
+                Stream.concat(demands.stream(), Stream.of(more)).toList());
     }
 
     /** The same party with its heat found another way. */
@@ -135,13 +175,31 @@ public record Party(String key, String label, Named heat, Optional<Expression> s
 
     /** The same party with the unknown replaced by what it was found to be. */
     Party with(Input unknown, Expression found) {
-        return new Party(key, label, (Named) heat.with(unknown, found), start.map(each -> each.with(unknown, found)),
-                end.map(each -> each.with(unknown, found)), demands).demandingOf(unknown, found);
+        return new Party(
+                        key,
+                        label,
+                        (Named) heat.with(unknown, found),
+                        start.map(each -> each.with(unknown, found)),
+                        end.map(each -> each.with(unknown, found)),
+                        demands)
+                .demandingOf(unknown, found);
     }
 
     /** The same party with the unknown replaced in what it demands. */
     Party demandingOf(Input unknown, Expression found) {
-        return demands.isEmpty() ? this : new Party(key, label, heat, start, end, demands.stream().map(demand -> new Demand(
-                demand.above().with(unknown, found), demand.below().with(unknown, found), demand.otherwise())).toList());
+        return demands.isEmpty()
+                ? this
+                : new Party(
+                        key,
+                        label,
+                        heat,
+                        start,
+                        end,
+                        demands.stream()
+                                .map(demand -> new Demand(
+                                        demand.above().with(unknown, found),
+                                        demand.below().with(unknown, found),
+                                        demand.otherwise()))
+                                .toList());
     }
 }

@@ -39,7 +39,8 @@ public record Reagents(Reagent first, Reagent second) {
 
     /** How often the equation as written could run (mol). */
     public Named extent() {
-        return new Expression.Least(List.of(first.runs(), second.runs())).named(Symbol.of("n:reaction"), BenchUnit.MOLES);
+        return new Expression.Least(List.of(first.runs(), second.runs()))
+                .named(Symbol.of("n:reaction"), BenchUnit.MOLES);
     }
 
     /** The reagent that runs out first with these numbers. */
@@ -53,43 +54,59 @@ public record Reagents(Reagent first, Reagent second) {
 
     /** What is to be said of the amounts. */
     public List<Remark> remarks(Figures figures) {
-        return List.of(bindings -> nothing(bindings), bindings -> slip(bindings), bindings -> even(bindings),
+        return List.of(
+                bindings -> nothing(bindings),
+                bindings -> slip(bindings),
+                bindings -> even(bindings),
                 bindings -> Optional.of(excess(bindings, figures)));
     }
 
     private Optional<Finding> nothing(Bindings bindings) {
         Reagent limiting = limiting(bindings);
-        return amount(limiting, bindings).value() > 0 ? Optional.empty() : Optional.of(Finding.refuse("reagents.none",
-                "There was no " + limiting.name() + " at all, so nothing can have reacted. Check its amount and its concentration."));
+        return amount(limiting, bindings).value() > 0
+                ? Optional.empty()
+                : Optional.of(Finding.refuse(
+                        "reagents.none",
+                        "There was no " + limiting.name()
+                                + " at all, so nothing can have reacted. Check its amount and its concentration."));
     }
 
     private Optional<Finding> slip(Bindings bindings) {
         double one = amount(first, bindings).value();
         double other = amount(second, bindings).value();
         double ratio = Math.max(one, other) / Math.min(one, other);
-        return ratio < A_THOUSAND || !Double.isFinite(ratio) ? Optional.empty() : Optional.of(Finding.question("reagents.thousand",
-                "The moles of " + first.name() + " and " + second.name() + " are " + Figures.POINT.significant(ratio, 2)
-                + " times apart. That is what mL typed for L does, or mmol/L for mol/L: look at the units of both."));
+        return ratio < A_THOUSAND || !Double.isFinite(ratio)
+                ? Optional.empty()
+                : Optional.of(
+                        Finding.question(
+                                "reagents.thousand",
+                                "The moles of " + first.name() + " and " + second.name() + " are "
+                                        + Figures.POINT.significant(ratio, 2)
+                                        + " times apart. That is what mL typed for L does, or mmol/L for mol/L: look at the units of both."));
     }
 
     /** Where neither is surely the smaller, the result has a kink there, and the linear uncertainty cannot be trusted. */
     private Optional<Finding> even(Bindings bindings) {
         Estimate apart = new Computation(first.runs().minus(second.runs()), bindings).estimate();
-        return Math.abs(apart.value()) > 2 * apart.uncertainty() || apart.uncertainty() == 0 ? Optional.empty()
-                : Optional.of(Finding.note("reagents.even", "The moles of " + first.name() + " and " + second.name()
-                + " are equal within their uncertainty, so which one ran out first is not certain. The result by random draws takes "
-                + "both into account and stands in front. Take one in clear excess next time."));
+        return Math.abs(apart.value()) > 2 * apart.uncertainty() || apart.uncertainty() == 0
+                ? Optional.empty()
+                : Optional.of(Finding.note(
+                        "reagents.even",
+                        "The moles of " + first.name() + " and " + second.name()
+                                + " are equal within their uncertainty, so which one ran out first is not certain. The result by random draws takes "
+                                + "both into account and stands in front. Take one in clear excess next time."));
     }
 
     private Finding excess(Bindings bindings, Figures figures) {
         Reagent limiting = limiting(bindings);
         Reagent other = limiting == first ? second : first;
-        double left = amount(other, bindings).value() - amount(limiting, bindings).value();
+        double left =
+                amount(other, bindings).value() - amount(limiting, bindings).value();
         double share = 100 * left / amount(limiting, bindings).value();
         List<String> words = new ArrayList<>(List.of("Limiting reagent: " + limiting.name() + "."));
         if (share > 0.05) {
-            words.add("Of " + other.name() + " there were " + figures.significant(left * other.count(), 3) + " mol more than needed ("
-                    + figures.significant(share, 2) + " %).");
+            words.add("Of " + other.name() + " there were " + figures.significant(left * other.count(), 3)
+                    + " mol more than needed (" + figures.significant(share, 2) + " %).");
         }
         return Finding.note("reagents.limiting", String.join(" ", words));
     }

@@ -32,39 +32,66 @@ public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble s
             return new TrialMean(List.of(trials.get(0).value()), trials.get(0), OptionalDouble.empty());
         }
         double mean = trials.stream().mapToDouble(Estimate::value).sum() / n;
-        double s = Math.sqrt(trials.stream().mapToDouble(t -> Math.pow(t.value() - mean, 2)).sum() / (n - 1));
-        double instruments = Math.sqrt(trials.stream().mapToDouble(t -> Math.pow(t.ownUncertainty(), 2)).sum()) / n;
+        double s = Math.sqrt(trials.stream()
+                        .mapToDouble(t -> Math.pow(t.value() - mean, 2))
+                        .sum()
+                / (n - 1));
+        double instruments = Math.sqrt(trials.stream()
+                        .mapToDouble(t -> Math.pow(t.ownUncertainty(), 2))
+                        .sum())
+                / n;
         double fromScatter = s / Math.sqrt(n);
         boolean scattered = fromScatter >= instruments;
         double own = scattered ? fromScatter : instruments;
 
         List<Contribution> contributions = new ArrayList<>();
-        contributions.addAll(scattered ? List.of(new Contribution("scatter", "scatter between trials", 1, own, null))
-                : readings(trials));
-        sharedSlopes(trials).forEach((source, slope) -> contributions.add(new Contribution(source.key(),
-                source.label(), slope / n, Math.abs(slope / n) * source.standardUncertainty(), source)));
-        double variance = contributions.stream().mapToDouble(c -> c.uncertainty() * c.uncertainty()).sum();
+        contributions.addAll(
+                scattered
+                        ? List.of(new Contribution("scatter", "scatter between trials", 1, own, null))
+                        : readings(trials));
+        sharedSlopes(trials)
+                .forEach((source, slope) -> contributions.add(new Contribution(
+                        source.key(),
+                        source.label(),
+                        slope / n,
+                        Math.abs(slope / n) * source.standardUncertainty(),
+                        source)));
+        double variance = contributions.stream()
+                .mapToDouble(c -> c.uncertainty() * c.uncertainty())
+                .sum();
         double fourthPowers = scattered ? Math.pow(own, 4) / (n - 1) : 0;
         for (Contribution each : contributions) {
-            fourthPowers += each.source() == null ? 0 : Math.pow(each.uncertainty(), 4) / each.source().degreesOfFreedom();
+            fourthPowers += each.source() == null
+                    ? 0
+                    : Math.pow(each.uncertainty(), 4) / each.source().degreesOfFreedom();
         }
         double dof = fourthPowers > 0 ? variance * variance / fourthPowers : Double.POSITIVE_INFINITY;
-        return new TrialMean(trials.stream().map(Estimate::value).toList(),
-                new Estimate(mean, Math.sqrt(variance), dof, contributions), OptionalDouble.of(s));
+        return new TrialMean(
+                trials.stream().map(Estimate::value).toList(),
+                new Estimate(mean, Math.sqrt(variance), dof, contributions),
+                OptionalDouble.of(s));
     }
 
     /** The same reading of every trial taken together, by its words. */
     private static List<Contribution> readings(List<Estimate> trials) {
         Map<String, Double> squares = new LinkedHashMap<>();
-        trials.forEach(trial -> trial.contributions().stream().filter(c -> c.source() == null)
+        trials.forEach(trial -> trial.contributions().stream()
+                .filter(c -> c.source() == null)
                 .forEach(c -> squares.merge(c.label(), c.uncertainty() * c.uncertainty(), Double::sum)));
-        return squares.entrySet().stream().map(each -> new Contribution("readings:" + each.getKey(), each.getKey(), 1,
-                Math.sqrt(each.getValue()) / trials.size(), null)).toList();
+        return squares.entrySet().stream()
+                .map(each -> new Contribution(
+                        "readings:" + each.getKey(),
+                        each.getKey(),
+                        1,
+                        Math.sqrt(each.getValue()) / trials.size(),
+                        null))
+                .toList();
     }
 
     private static Map<Shared, Double> sharedSlopes(List<Estimate> trials) {
         Map<Shared, Double> slopes = new LinkedHashMap<>();
-        trials.forEach(trial -> trial.contributions().stream().filter(c -> c.source() != null)
+        trials.forEach(trial -> trial.contributions().stream()
+                .filter(c -> c.source() != null)
                 .forEach(c -> slopes.merge(c.source(), c.sensitivity(), Double::sum)));
         return slopes;
     }

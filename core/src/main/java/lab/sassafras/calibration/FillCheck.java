@@ -12,15 +12,17 @@ public final class FillCheck {
     /** Relative difference of the fill from which to warn. Common practice ("a similar fill"), no source. */
     static final double TOLERANCE = 0.2;
 
-    private FillCheck() {
-    }
+    private FillCheck() {}
 
     /** A warning where the two fills differ by more than a fifth. */
     public static Optional<Finding> of(Calorimeter.Pinned pinned, Solution solution, Figures figures) {
-        return solution.fill().filter(fill -> pinned.fill() > 0
-                && Math.abs(fill - pinned.fill()) > TOLERANCE * pinned.fill()).map(fill ->
-                Finding.question("calibration.fill", "The constant was found with " + figures.fixed(pinned.fill(), 0)
-                        + " g in the vessel; this run held " + figures.fixed(fill, 0) + " g. More or less of the wall was "
-                        + "wetted, so the constant may not fit."));
+        return solution.fill()
+                .filter(fill -> pinned.fill() > 0 && Math.abs(fill - pinned.fill()) > TOLERANCE * pinned.fill())
+                .map(fill -> Finding.question(
+                        "calibration.fill",
+                        "The constant was found with " + figures.fixed(pinned.fill(), 0)
+                                + " g in the vessel; this run held " + figures.fixed(fill, 0)
+                                + " g. More or less of the wall was "
+                                + "wetted, so the constant may not fit."));
     }
 }

@@ -18,8 +18,12 @@ public record FoundConstant(TrialMean mean, double fill) {
         if (trials.isEmpty()) {
             return Optional.empty();
         }
-        double fill = trials.stream().flatMap(trial -> trial.fill().stream()).mapToDouble(Double::doubleValue)
-                .average().orElse(0);
-        return Optional.of(new FoundConstant(TrialMean.of(trials.stream().map(Solution::estimate).toList()), fill));
+        double fill = trials.stream()
+                .flatMap(trial -> trial.fill().stream())
+                .mapToDouble(Double::doubleValue)
+                .average()
+                .orElse(0);
+        return Optional.of(new FoundConstant(
+                TrialMean.of(trials.stream().map(Solution::estimate).toList()), fill));
     }
 }

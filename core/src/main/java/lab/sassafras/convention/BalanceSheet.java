@@ -6,25 +6,31 @@ import java.util.stream.Collectors;
 
 /** A way of opening the books. The numbers are the same; the first line of the working is not. */
 public enum BalanceSheet implements School {
-
     SUM_ZERO("sum-zero", "Σq = 0", "All heats, each with its sign, add up to nothing.") {
         @Override
         String opening(List<String> sought, List<String> others, UnaryOperator<String> words) {
             return plus(sought) + " + " + plus(others) + " = 0";
         }
     },
-    LOST_GAINED("lost-gained", "heat lost = heat gained", "What one side lost the other gained; the side that lost is written with a minus, so "
-            + "that both are positive.") {
+    LOST_GAINED(
+            "lost-gained",
+            "heat lost = heat gained",
+            "What one side lost the other gained; the side that lost is written with a minus, so "
+                    + "that both are positive.") {
         @Override
         String opening(List<String> sought, List<String> others, UnaryOperator<String> words) {
-            return words.apply("heat lost = heat gained:") + " −" + (sought.size() > 1 ? "(" + plus(sought) + ")" : plus(sought)) + " = "
-                    + plus(others);
+            return words.apply("heat lost = heat gained:") + " −"
+                    + (sought.size() > 1 ? "(" + plus(sought) + ")" : plus(sought)) + " = " + plus(others);
         }
     },
-    SYSTEM("system", "q(system) = −q(surroundings)", "What is looked at is the system; water, vessel and the rest are its surroundings.") {
+    SYSTEM(
+            "system",
+            "q(system) = −q(surroundings)",
+            "What is looked at is the system; water, vessel and the rest are its surroundings.") {
         @Override
         String opening(List<String> sought, List<String> others, UnaryOperator<String> words) {
-            return words.apply("q(system) = −q(surroundings):") + " " + plus(sought) + " = −" + (others.size() > 1 ? "(" + plus(others) + ")" : plus(others));
+            return words.apply("q(system) = −q(surroundings):") + " " + plus(sought) + " = −"
+                    + (others.size() > 1 ? "(" + plus(others) + ")" : plus(others));
         }
     };
 

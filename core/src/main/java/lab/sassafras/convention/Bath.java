@@ -4,7 +4,9 @@ import java.util.Optional;
 
 /** What a solid was brought to temperature in. */
 public enum Bath {
-    BOILING(100), ICE(0), OTHER(Double.NaN);
+    BOILING(100),
+    ICE(0),
+    OTHER(Double.NaN);
 
     private final double fixedPoint;
 

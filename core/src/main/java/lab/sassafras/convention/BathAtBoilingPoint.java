@@ -9,7 +9,9 @@ import lab.sassafras.substance.BoilingPoint;
 /** Boiling water at the temperature the barometer allows. */
 public record BathAtBoilingPoint() implements BathStart {
 
-    private static final Said SAID = new Said("barometer", "boiling point at the barometer’s pressure",
+    private static final Said SAID = new Said(
+            "barometer",
+            "boiling point at the barometer’s pressure",
             "Boiling water is as warm as the barometer lets it be (IAPWS-IF97); ice water is at 0 °C; any other bath goes by its reading.");
 
     @Override
@@ -20,7 +22,9 @@ public record BathAtBoilingPoint() implements BathStart {
     @Override
     public Expression start(Bath bath, Supplier<Expression> read, Supplier<Expression> pressure) {
         return switch (bath) {
-            case BOILING -> new Expression.Applied(BoilingPoint.ofWater(), pressure.get()).named(Symbol.of("T:bath"), BenchUnit.DEGREES_CELSIUS);
+            case BOILING ->
+                new Expression.Applied(BoilingPoint.ofWater(), pressure.get())
+                        .named(Symbol.of("T:bath"), BenchUnit.DEGREES_CELSIUS);
             case ICE -> new BathAtFixedPoint().start(bath, read, pressure);
             case OTHER -> read.get();
         };

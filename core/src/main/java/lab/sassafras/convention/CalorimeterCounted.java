@@ -7,7 +7,9 @@ import lab.sassafras.account.Party;
 /** A constant in J/°C, without the water, found beforehand. */
 public record CalorimeterCounted() implements CalorimeterTreatment {
 
-    private static final Said SAID = new Said("constant", "constant in J/°C",
+    private static final Said SAID = new Said(
+            "constant",
+            "constant in J/°C",
             "The vessel and its thermometer are a party with a constant of their own, without the water.");
 
     @Override
@@ -23,7 +25,9 @@ public record CalorimeterCounted() implements CalorimeterTreatment {
     @Override
     public List<Party> parties(Cup cup, Contents contents) {
         List<Party> parties = new ArrayList<>(contents.parties());
-        cup.constant().ifPresent(constant -> parties.add(Party.vessel("calorimeter", cup.label(), constant, contents.start(), contents.end())));
+        cup.constant()
+                .ifPresent(constant -> parties.add(
+                        Party.vessel("calorimeter", cup.label(), constant, contents.start(), contents.end())));
         return parties;
     }
 }

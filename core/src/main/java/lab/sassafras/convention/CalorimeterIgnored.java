@@ -6,8 +6,8 @@ import lab.sassafras.account.Party;
 /** The vessel is taken to swallow nothing. */
 public record CalorimeterIgnored() implements CalorimeterTreatment {
 
-    private static final Said SAID = new Said("ignored", "ignored",
-            "The vessel is taken to swallow nothing; the answer leans by what it did swallow.");
+    private static final Said SAID = new Said(
+            "ignored", "ignored", "The vessel is taken to swallow nothing; the answer leans by what it did swallow.");
 
     @Override
     public Said said() {

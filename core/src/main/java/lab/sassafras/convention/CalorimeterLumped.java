@@ -9,7 +9,9 @@ import lab.sassafras.measure.BenchUnit;
 /** Vessel and usual water as one number. */
 public record CalorimeterLumped() implements CalorimeterTreatment {
 
-    private static final Said SAID = new Said("lumped", "one lumped number with the usual water",
+    private static final Said SAID = new Said(
+            "lumped",
+            "one lumped number with the usual water",
             "Vessel and usual water as one number, from the constant and the fill it was found at. It is right only for that fill: weigh the same water every time.");
 
     @Override
@@ -24,12 +26,14 @@ public record CalorimeterLumped() implements CalorimeterTreatment {
 
     @Override
     public List<Party> parties(Cup cup, Contents contents) {
-        return cup.constant().flatMap(constant -> cup.foundAt().map(fill -> List.of(lumped(cup, contents, constant, fill))))
+        return cup.constant()
+                .flatMap(constant -> cup.foundAt().map(fill -> List.of(lumped(cup, contents, constant, fill))))
                 .orElse(contents.parties());
     }
 
     private static Party lumped(Cup cup, Contents contents, Expression constant, Expression fill) {
-        Expression whole = constant.plus(fill.times(contents.specificHeat())).named(Symbol.of("C:with its water"), BenchUnit.JOULES_PER_DEGREE);
+        Expression whole = constant.plus(fill.times(contents.specificHeat()))
+                .named(Symbol.of("C:with its water"), BenchUnit.JOULES_PER_DEGREE);
         return Party.vessel("calorimeter", cup.label() + " with its water", whole, contents.blended(), contents.end());
     }
 }

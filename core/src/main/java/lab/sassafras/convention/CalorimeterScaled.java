@@ -9,7 +9,9 @@ import lab.sassafras.measure.BenchUnit;
 /** The constant grows with the fill. */
 public record CalorimeterScaled() implements CalorimeterTreatment {
 
-    private static final Said SAID = new Said("scaled", "constant scaled with the fill",
+    private static final Said SAID = new Said(
+            "scaled",
+            "constant scaled with the fill",
             "The constant times this fill over the fill it was found at. Misleading for a cup: wall, lid and probe do not grow with the water.");
 
     @Override
@@ -25,9 +27,16 @@ public record CalorimeterScaled() implements CalorimeterTreatment {
     @Override
     public List<Party> parties(Cup cup, Contents contents) {
         List<Party> parties = new ArrayList<>(contents.parties());
-        cup.constant().ifPresent(constant -> cup.foundAt().ifPresent(fill -> parties.add(Party.vessel("calorimeter", cup.label(),
-                constant.times(contents.mass()).over(fill).named(Symbol.of("C:scaled"), BenchUnit.JOULES_PER_DEGREE),
-                contents.start(), contents.end()))));
+        cup.constant()
+                .ifPresent(constant -> cup.foundAt()
+                        .ifPresent(fill -> parties.add(Party.vessel(
+                                "calorimeter",
+                                cup.label(),
+                                constant.times(contents.mass())
+                                        .over(fill)
+                                        .named(Symbol.of("C:scaled"), BenchUnit.JOULES_PER_DEGREE),
+                                contents.start(),
+                                contents.end()))));
         return parties;
     }
 }

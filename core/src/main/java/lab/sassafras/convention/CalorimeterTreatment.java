@@ -7,7 +7,12 @@ import lab.sassafras.account.Party;
 public interface CalorimeterTreatment extends School {
 
     /** What the vessel must have on record for this school to say anything of its own. */
-    enum Needs { NOTHING, CONSTANT, CONSTANT_AND_FILL, MATERIAL }
+    enum Needs {
+        NOTHING,
+        CONSTANT,
+        CONSTANT_AND_FILL,
+        MATERIAL
+    }
 
     Needs needs();
 

@@ -14,14 +14,21 @@ import lab.sassafras.expression.Expression;
  * @param blended      start of the liquids taken together, weighted by what they take (°C)
  * @param end          (°C)
  */
-public record Contents(List<Party> parties, Expression mass, Expression specificHeat, Expression start, Expression blended, Expression end) {
+public record Contents(
+        List<Party> parties,
+        Expression mass,
+        Expression specificHeat,
+        Expression start,
+        Expression blended,
+        Expression end) {
 
     public Contents {
         parties = List.copyOf(parties);
     }
 
     /** One liquid, which starts as warm as its vessel. */
-    public static Contents of(List<Party> parties, Expression mass, Expression specificHeat, Expression start, Expression end) {
+    public static Contents of(
+            List<Party> parties, Expression mass, Expression specificHeat, Expression start, Expression end) {
         return new Contents(parties, mass, specificHeat, start, start, end);
     }
 }

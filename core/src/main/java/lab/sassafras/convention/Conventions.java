@@ -26,16 +26,21 @@ public final class Conventions {
     /** Choices by question key and school key; names that are not known are left to {@link #unknown}. */
     public static Conventions of(Map<String, String> chosen) {
         Map<String, School> found = new HashMap<>();
-        Question.all().forEach(question -> Optional.ofNullable(chosen.get(question.key())).flatMap(question::school)
-                .ifPresent(school -> found.put(question.key(), school)));
+        Question.all()
+                .forEach(question -> Optional.ofNullable(chosen.get(question.key()))
+                        .flatMap(question::school)
+                        .ifPresent(school -> found.put(question.key(), school)));
         return new Conventions(found);
     }
 
     /** The first name in a set of choices that no question or school goes by, in words. */
     public static Optional<String> unknown(Map<String, String> chosen) {
-        return chosen.entrySet().stream().filter(each -> Question.all().stream().noneMatch(question ->
-                        question.key().equals(each.getKey()) && question.school(each.getValue()).isPresent()))
-                .map(each -> each.getKey() + ": " + each.getValue()).findFirst();
+        return chosen.entrySet().stream()
+                .filter(each -> Question.all().stream()
+                        .noneMatch(question -> question.key().equals(each.getKey())
+                                && question.school(each.getValue()).isPresent()))
+                .map(each -> each.getKey() + ": " + each.getValue())
+                .findFirst();
     }
 
     /** The school in force. Only a question's own schools are put under its key. */
@@ -72,9 +77,10 @@ public final class Conventions {
 
     /** Every way to settle one of these questions differently, one at a time. */
     public Stream<Alternative> alternatives(List<Question<?>> questions) {
-        return questions.stream().flatMap(question -> question.schools().stream()
-                .filter(school -> !school.key().equals(in(question).key()))
-                .map(school -> new Alternative(question, school, this)));
+        return questions.stream()
+                .flatMap(question -> question.schools().stream()
+                        .filter(school -> !school.key().equals(in(question).key()))
+                        .map(school -> new Alternative(question, school, this)));
     }
 
     /**

@@ -12,6 +12,9 @@ import lab.sassafras.expression.Expression;
  * @param mass         of cup, stirrer and lid that changes temperature (g)
  * @param specificHeat of their material (J/(g·°C))
  */
-public record Cup(String label, Optional<Expression> constant, Optional<Expression> foundAt, Optional<Expression> mass,
-                  Optional<Expression> specificHeat) {
-}
+public record Cup(
+        String label,
+        Optional<Expression> constant,
+        Optional<Expression> foundAt,
+        Optional<Expression> mass,
+        Optional<Expression> specificHeat) {}

@@ -6,10 +6,16 @@ import lab.sassafras.measure.BenchUnit;
 
 /** One number for water at every temperature. */
 public enum FixedWaterHeat implements WaterHeat {
-    THERMOCHEMICAL("4.184", 4.184, "4.184 J/(g·°C)",
+    THERMOCHEMICAL(
+            "4.184",
+            4.184,
+            "4.184 J/(g·°C)",
             "The value that defines the thermochemical calorie; within 0.9 % from 0 to 100 °C."),
     ROUNDED("4.18", 4.18, "4.18 J/(g·°C)", "Rounded to three figures; right near 25 to 40 °C."),
-    CALORIE("1-cal", 4.184, "1 cal/(g·°C)",
+    CALORIE(
+            "1-cal",
+            4.184,
+            "1 cal/(g·°C)",
             "One calorie for each gram and degree, 4.184 J exactly (NIST SP 811): the same number as 4.184.");
 
     private final Said said;

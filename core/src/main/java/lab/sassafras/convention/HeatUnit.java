@@ -4,17 +4,11 @@ import lab.sassafras.measure.BenchUnit;
 
 /** The unit heats are written in. */
 public enum HeatUnit implements School {
-
-    STANDARD("standard", "J, and kJ per mole",
-            "Joules; kilojoules for a mole."),
-    JOULE("J", "J",
-            "Joules throughout."),
-    KILOJOULE("kJ", "kJ",
-            "Kilojoules throughout."),
-    CALORIE("cal", "cal",
-            "Thermochemical calories, 4.184 J exactly (NIST SP 811)."),
-    KILOCALORIE("kcal", "kcal",
-            "Thermochemical kilocalories.");
+    STANDARD("standard", "J, and kJ per mole", "Joules; kilojoules for a mole."),
+    JOULE("J", "J", "Joules throughout."),
+    KILOJOULE("kJ", "kJ", "Kilojoules throughout."),
+    CALORIE("cal", "cal", "Thermochemical calories, 4.184 J exactly (NIST SP 811)."),
+    KILOCALORIE("kcal", "kcal", "Thermochemical kilocalories.");
 
     private final Said said;
 
@@ -29,7 +23,10 @@ public enum HeatUnit implements School {
             return unit;
         }
         String rest = symbol.substring(symbol.indexOf('J') + 1);
-        return unit.sameDimension().stream().filter(each -> each.symbol().equals(key() + rest)).findFirst().orElse(unit);
+        return unit.sameDimension().stream()
+                .filter(each -> each.symbol().equals(key() + rest))
+                .findFirst()
+                .orElse(unit);
     }
 
     @Override

@@ -7,10 +7,17 @@ import lab.sassafras.measure.BenchUnit;
 
 /** A way of turning a volume of water or dilute solution into a mass, and back. */
 public enum LiquidDensity implements School {
-
     ONE("1", "1 g/mL", 1.0, "One gram a millilitre: 0.2 % too much at 20 °C, 1 to 2 % too much for hot water."),
-    AT_TWENTY("0.998", "0.998 g/mL", 0.998, "Pure water at 20 °C (IAPWS-IF97 gives 0.9982); a solution is a little denser."),
-    MEASURED("measured", "a measured density", Double.NaN, "The density of this very liquid, measured and typed with the run.") {
+    AT_TWENTY(
+            "0.998",
+            "0.998 g/mL",
+            0.998,
+            "Pure water at 20 °C (IAPWS-IF97 gives 0.9982); a solution is a little denser."),
+    MEASURED(
+            "measured",
+            "a measured density",
+            Double.NaN,
+            "The density of this very liquid, measured and typed with the run.") {
         @Override
         public Expression density(Supplier<Expression> measured) {
             return measured.get();
@@ -31,7 +38,8 @@ public enum LiquidDensity implements School {
      * @param measured asks for a measured one (g/mL); asked only where the school needs it
      */
     public Expression density(Supplier<Expression> measured) {
-        return new Expression.Constant(value, key(), BenchUnit.GRAMS_PER_MILLILITRE).named(Symbol.of("ρ:water"), BenchUnit.GRAMS_PER_MILLILITRE);
+        return new Expression.Constant(value, key(), BenchUnit.GRAMS_PER_MILLILITRE)
+                .named(Symbol.of("ρ:water"), BenchUnit.GRAMS_PER_MILLILITRE);
     }
 
     @Override

@@ -2,14 +2,21 @@ package lab.sassafras.convention;
 
 /** A way of getting a mass. Where a mass was got in several ways, the one in force counts; else the last given. */
 public enum MassWay implements School {
-
-    AS_GIVEN("as-given", "as it was given last",
+    AS_GIVEN(
+            "as-given",
+            "as it was given last",
             "Zeroed, by difference or by volume, whichever the bench used; where a mass was got twice, the later counts."),
-    ZEROED("zeroed", "zeroed",
+    ZEROED(
+            "zeroed",
+            "zeroed",
             "Vessel on, zero pressed, weighed. What is on the pan when zero is pressed must be dry and complete."),
-    DIFFERENCE("difference", "by difference",
+    DIFFERENCE(
+            "difference",
+            "by difference",
             "Full less empty: both readings are kept, and an offset of the balance cancels."),
-    VOLUME("volume", "volume × density",
+    VOLUME(
+            "volume",
+            "volume × density",
             "Read in a cylinder or pipette. Drops that stay behind and the density of hot water come in.");
 
     private final Said said;

@@ -14,8 +14,8 @@ import lab.sassafras.expression.Expression;
  * @param water    what warming water takes
  * @param measured asks for the measured specific heat of the solution (J/(g·°C)); asked only where the school needs it
  */
-public record Mixture(List<Portion> liquids, List<Portion> solids, Expression end, WaterHeat water,
-                      Supplier<Expression> measured) {
+public record Mixture(
+        List<Portion> liquids, List<Portion> solids, Expression end, WaterHeat water, Supplier<Expression> measured) {
 
     /**
      * One part of it.
@@ -26,8 +26,8 @@ public record Mixture(List<Portion> liquids, List<Portion> solids, Expression en
      * @param start        own temperature before (°C)
      * @param specificHeat asks for its own (J/(g·°C)); empty where there is none
      */
-    public record Portion(String key, String label, Expression mass, Expression start, Optional<Supplier<Expression>> specificHeat) {
-    }
+    public record Portion(
+            String key, String label, Expression mass, Expression start, Optional<Supplier<Expression>> specificHeat) {}
 
     public Mixture {
         liquids = List.copyOf(liquids);

@@ -9,8 +9,8 @@ import java.util.function.UnaryOperator;
 import lab.sassafras.account.Solution;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
-import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Script;
 import lab.sassafras.expression.SignificantFigures;
 import lab.sassafras.expression.Symbol;
@@ -47,8 +47,12 @@ public record Presentation(Conventions conventions, Figures figures) {
 
     /** A result, rounded by the school in force from the readings it comes of. */
     public Written written(Estimate estimate, Named result, Bindings bindings) {
-        return written(estimate, result.unit(), conventions.in(Question.ROUNDING) == Rounding.FIGURES
-                ? SignificantFigures.of(result, bindings) : OptionalInt.empty());
+        return written(
+                estimate,
+                result.unit(),
+                conventions.in(Question.ROUNDING) == Rounding.FIGURES
+                        ? SignificantFigures.of(result, bindings)
+                        : OptionalInt.empty());
     }
 
     /** An estimate in the unit shown, to so many significant figures where they are given. */
@@ -57,18 +61,24 @@ public record Presentation(Conventions conventions, Figures figures) {
         double size = factor(unit, shown);
         double value = estimate.value() * size;
         double uncertainty = estimate.uncertainty() * size;
-        int decimals = figuresAllowed.isPresent() ? Figures.decimalsOf(value, figuresAllowed.getAsInt()) : Figures.decimalsFor(uncertainty);
+        int decimals = figuresAllowed.isPresent()
+                ? Figures.decimalsOf(value, figuresAllowed.getAsInt())
+                : Figures.decimalsFor(uncertainty);
         boolean signed = unit.dimension().directed();
         if (estimate.uncertainty() == 0) {
             return new Written(figures.plain(value), "0", shown.symbol());
         }
-        return new Written(signed ? figures.signed(value, decimals) : figures.fixed(value, decimals),
-                figuresAllowed.isPresent() ? besideFigures(uncertainty, decimals) : figures.uncertainty(uncertainty), shown.symbol());
+        return new Written(
+                signed ? figures.signed(value, decimals) : figures.fixed(value, decimals),
+                figuresAllowed.isPresent() ? besideFigures(uncertainty, decimals) : figures.uncertainty(uncertainty),
+                shown.symbol());
     }
 
     /** An uncertainty beside a value rounded by its figures: to the same place, and never to nothing. */
     private String besideFigures(double uncertainty, int decimals) {
-        return uncertainty < 0.5 * Math.pow(10, -decimals) ? figures.significant(uncertainty, 1) : figures.fixed(uncertainty, decimals);
+        return uncertainty < 0.5 * Math.pow(10, -decimals)
+                ? figures.significant(uncertainty, 1)
+                : figures.fixed(uncertainty, decimals);
     }
 
     /** A reference value in the unit shown, as far as it is known, its sign printed where it has one. */
@@ -76,7 +86,9 @@ public record Presentation(Conventions conventions, Figures figures) {
         BenchUnit shown = unit(reference.unit());
         double size = factor(reference.unit(), shown);
         double value = reference.value() * size;
-        String known = figures.plain(new BigDecimal(value).setScale(Figures.decimalsFor(reference.uncertainty() * size), RoundingMode.HALF_UP).doubleValue());
+        String known = figures.plain(new BigDecimal(value)
+                .setScale(Figures.decimalsFor(reference.uncertainty() * size), RoundingMode.HALF_UP)
+                .doubleValue());
         return (value > 0 && reference.unit().dimension().directed() ? "+" : "") + known + " " + shown.symbol();
     }
 
@@ -95,29 +107,54 @@ public record Presentation(Conventions conventions, Figures figures) {
         double size = factor(result.unit(), shown);
         boolean smaller = size < 1;
         double number = smaller ? 1 / size : size;
-        Expression factor = Expression.number(number, plain(number) + " " + (smaller ? result.unit().symbol() + " per " + shown.symbol()
-                : shown.symbol() + " per " + result.unit().symbol()));
-        return (smaller ? result.over(factor) : result.times(factor)).named(new Symbol(result.symbol().letter(),
-                join(result.symbol().word(), "in " + shown.symbol())), shown);
+        Expression factor = Expression.number(
+                number,
+                plain(number) + " "
+                        + (smaller
+                                ? result.unit().symbol() + " per " + shown.symbol()
+                                : shown.symbol() + " per " + result.unit().symbol()));
+        return (smaller ? result.over(factor) : result.times(factor))
+                .named(
+                        new Symbol(
+                                result.symbol().letter(), join(result.symbol().word(), "in " + shown.symbol())),
+                        shown);
     }
 
     /** The working of a solved account: the books opened by the school in force, then step by step to the unit shown. */
     public Working working(Solution solution) {
         Working steps = Working.of(shown(solution.worked()), solution.forWorking(), figures, script());
         BalanceSheet sheet = conventions.in(Question.SHEET);
-        return solution.entries().size() < 2 ? steps : steps.opened(
-                sheet.opening(heats(solution, true, Symbol::text), heats(solution, false, Symbol::text), UnaryOperator.identity()),
-                sheet.opening(heats(solution, true, Symbol::latex), heats(solution, false, Symbol::latex), words -> "\\text{" + words + "}\\;")
-                        .replace("−", "-"));
+        return solution.entries().size() < 2
+                ? steps
+                : steps.opened(
+                        sheet.opening(
+                                heats(solution, true, Symbol::text),
+                                heats(solution, false, Symbol::text),
+                                UnaryOperator.identity()),
+                        sheet.opening(
+                                        heats(solution, true, Symbol::latex),
+                                        heats(solution, false, Symbol::latex),
+                                        words -> "\\text{" + words + "}\\;")
+                                .replace("−", "-"));
     }
 
     /** The heats on one side of the books: the unknown's, or those that gave; and on the other. */
     private List<String> heats(Solution solution, boolean side, Function<Symbol, String> written) {
-        boolean one = !conventions.in(Question.SHEET).bySign() && solution.entries().stream().anyMatch(Solution.Entry::sought);
-        List<Solution.Entry> gave = solution.entries().stream().filter(entry -> entry.heat().value() < 0).toList();
+        boolean one = !conventions.in(Question.SHEET).bySign()
+                && solution.entries().stream().anyMatch(Solution.Entry::sought);
+        List<Solution.Entry> gave = solution.entries().stream()
+                .filter(entry -> entry.heat().value() < 0)
+                .toList();
         boolean split = !gave.isEmpty() && gave.size() < solution.entries().size();
-        return solution.entries().stream().filter(entry -> side == (one ? entry.sought() : split ? entry.heat().value() < 0
-                        : entry == solution.entries().get(0))).map(entry -> written.apply(script().symbol(entry.party().heat().symbol()))).toList();
+        return solution.entries().stream()
+                .filter(entry -> side
+                        == (one
+                                ? entry.sought()
+                                : split
+                                        ? entry.heat().value() < 0
+                                        : entry == solution.entries().get(0)))
+                .map(entry -> written.apply(script().symbol(entry.party().heat().symbol())))
+                .toList();
     }
 
     private static String join(String word, String more) {

@@ -14,56 +14,75 @@ import java.util.List;
 public record Question<S extends School>(String key, String words, List<S> schools, S standard) {
 
     /** Specific heat of water. */
-    public static final Question<WaterHeat> WATER = new Question<>("water", "specific heat of water",
-            List.of(FixedWaterHeat.THERMOCHEMICAL, FixedWaterHeat.ROUNDED, FixedWaterHeat.CALORIE,
-                    new WaterHeatByTemperature(), new TypedWaterHeat()), FixedWaterHeat.THERMOCHEMICAL);
+    public static final Question<WaterHeat> WATER = new Question<>(
+            "water",
+            "specific heat of water",
+            List.of(
+                    FixedWaterHeat.THERMOCHEMICAL,
+                    FixedWaterHeat.ROUNDED,
+                    FixedWaterHeat.CALORIE,
+                    new WaterHeatByTemperature(),
+                    new TypedWaterHeat()),
+            FixedWaterHeat.THERMOCHEMICAL);
 
     /** What is done about the calorimeter itself. */
-    public static final Question<CalorimeterTreatment> CALORIMETER = new Question<>("calorimeter", "the calorimeter",
-            List.of(new CalorimeterCounted(), new CalorimeterIgnored(), new CalorimeterLumped(), new CalorimeterOfMaterial(),
-                    new CalorimeterScaled()), new CalorimeterCounted());
+    public static final Question<CalorimeterTreatment> CALORIMETER = new Question<>(
+            "calorimeter",
+            "the calorimeter",
+            List.of(
+                    new CalorimeterCounted(),
+                    new CalorimeterIgnored(),
+                    new CalorimeterLumped(),
+                    new CalorimeterOfMaterial(),
+                    new CalorimeterScaled()),
+            new CalorimeterCounted());
 
     /** What the start of a bath-warmed or ice-cooled solid is taken to be. */
-    public static final Question<BathStart> BATH = new Question<>("bath", "start of the solid",
-            List.of(new BathAsRead(), new BathAtFixedPoint(), new BathAtBoilingPoint()), new BathAsRead());
+    public static final Question<BathStart> BATH = new Question<>(
+            "bath",
+            "start of the solid",
+            List.of(new BathAsRead(), new BathAtFixedPoint(), new BathAtBoilingPoint()),
+            new BathAsRead());
 
     /** Which mass warms or cools when something dissolves or reacts. */
-    public static final Question<SolutionMass> SOLUTION = new Question<>("solution", "which mass warms",
-            List.of(SolutionMass.values()), SolutionMass.WHOLE);
+    public static final Question<SolutionMass> SOLUTION =
+            new Question<>("solution", "which mass warms", List.of(SolutionMass.values()), SolutionMass.WHOLE);
 
     /** What counts as the temperatures before and after. */
-    public static final Question<TemperatureChange> CHANGE = new Question<>("change", "temperature change",
-            List.of(TemperatureChange.values()), TemperatureChange.EXTREME);
+    public static final Question<TemperatureChange> CHANGE = new Question<>(
+            "change", "temperature change", List.of(TemperatureChange.values()), TemperatureChange.EXTREME);
 
     /** How a mass was got. */
-    public static final Question<MassWay> MASS = new Question<>("mass", "mass", List.of(MassWay.values()),
-            MassWay.AS_GIVEN);
+    public static final Question<MassWay> MASS =
+            new Question<>("mass", "mass", List.of(MassWay.values()), MassWay.AS_GIVEN);
 
     /** What a millilitre weighs. */
-    public static final Question<LiquidDensity> DENSITY = new Question<>("density", "density of what was poured",
-            List.of(LiquidDensity.values()), LiquidDensity.ONE);
+    public static final Question<LiquidDensity> DENSITY =
+            new Question<>("density", "density of what was poured", List.of(LiquidDensity.values()), LiquidDensity.ONE);
 
     /** What the heat of a process is divided by. */
-    public static final Question<ResultBasis> BASIS = new Question<>("basis", "heat of a process", List.of(ResultBasis.values()),
-            ResultBasis.PER_MOLE);
+    public static final Question<ResultBasis> BASIS =
+            new Question<>("basis", "heat of a process", List.of(ResultBasis.values()), ResultBasis.PER_MOLE);
 
     /** How the books are opened. */
-    public static final Question<BalanceSheet> SHEET = new Question<>("sheet", "balance sheet", List.of(BalanceSheet.values()),
-            BalanceSheet.SUM_ZERO);
+    public static final Question<BalanceSheet> SHEET =
+            new Question<>("sheet", "balance sheet", List.of(BalanceSheet.values()), BalanceSheet.SUM_ZERO);
 
     /** The unit of heat. */
-    public static final Question<HeatUnit> HEAT = new Question<>("heat", "unit of heat", List.of(HeatUnit.values()), HeatUnit.STANDARD);
+    public static final Question<HeatUnit> HEAT =
+            new Question<>("heat", "unit of heat", List.of(HeatUnit.values()), HeatUnit.STANDARD);
 
     /** How the other units are written. */
-    public static final Question<UnitStyle> UNITS = new Question<>("units", "other units", List.of(UnitStyle.values()), UnitStyle.BENCH);
+    public static final Question<UnitStyle> UNITS =
+            new Question<>("units", "other units", List.of(UnitStyle.values()), UnitStyle.BENCH);
 
     /** How far a result is written out. */
-    public static final Question<Rounding> ROUNDING = new Question<>("rounding", "rounding", List.of(Rounding.values()),
-            Rounding.UNCERTAINTY);
+    public static final Question<Rounding> ROUNDING =
+            new Question<>("rounding", "rounding", List.of(Rounding.values()), Rounding.UNCERTAINTY);
 
     private static final List<Question<?>> WRITTEN = List.of(SHEET, HEAT, UNITS, ROUNDING);
-    private static final List<Question<?>> ALL = List.of(WATER, SOLUTION, CALORIMETER, CHANGE, MASS, DENSITY, BATH, BASIS, SHEET, HEAT,
-            UNITS, ROUNDING);
+    private static final List<Question<?>> ALL =
+            List.of(WATER, SOLUTION, CALORIMETER, CHANGE, MASS, DENSITY, BATH, BASIS, SHEET, HEAT, UNITS, ROUNDING);
 
     /** Questions about how a result is written; they leave the number alone and concern every experiment. */
     public static List<Question<?>> ofWriting() {

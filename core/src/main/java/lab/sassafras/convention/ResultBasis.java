@@ -2,13 +2,9 @@ package lab.sassafras.convention;
 
 /** What the heat of a process is divided by. */
 public enum ResultBasis implements School {
-
-    PER_MOLE("per-mole", "per mole",
-            "By the moles of the limiting reagent, for comparing substances."),
-    PER_GRAM("per-gram", "per gram",
-            "By the grams weighed, where no formula is wanted."),
-    HEAT("heat", "the heat alone",
-            "What this run gave off or took up, where nothing was weighed to divide it by.");
+    PER_MOLE("per-mole", "per mole", "By the moles of the limiting reagent, for comparing substances."),
+    PER_GRAM("per-gram", "per gram", "By the grams weighed, where no formula is wanted."),
+    HEAT("heat", "the heat alone", "What this run gave off or took up, where nothing was weighed to divide it by.");
 
     private final Said said;
 

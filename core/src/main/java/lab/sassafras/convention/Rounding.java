@@ -2,10 +2,10 @@ package lab.sassafras.convention;
 
 /** How far a result is written out. */
 public enum Rounding implements School {
-
-    UNCERTAINTY("uncertainty", "by the uncertainty",
-            "To the second digit of the standard uncertainty."),
-    FIGURES("figures", "significant figures",
+    UNCERTAINTY("uncertainty", "by the uncertainty", "To the second digit of the standard uncertainty."),
+    FIGURES(
+            "figures",
+            "significant figures",
             "To as many figures as the least exact reading allows: the schoolbook rule.");
 
     private final Said said;

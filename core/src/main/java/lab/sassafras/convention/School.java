@@ -10,8 +10,7 @@ public interface School {
      * @param words       as a person would say it, short
      * @param explanation what it does and when it misleads, in a sentence
      */
-    record Said(String key, String words, String explanation) {
-    }
+    record Said(String key, String words, String explanation) {}
 
     Said said();
 

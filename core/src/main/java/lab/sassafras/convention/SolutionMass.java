@@ -12,42 +12,66 @@ import lab.sassafras.measure.BenchUnit;
 
 /** A way of saying which mass warms or cools, and with which specific heat, when something happens in a solution. */
 public enum SolutionMass implements School {
-    WHOLE("whole", "the whole solution", "Water and what dissolved in it change temperature together, with the specific heat of "
-            + "water; right to a few per cent in dilute solutions.") {
+    WHOLE(
+            "whole",
+            "the whole solution",
+            "Water and what dissolved in it change temperature together, with the specific heat of "
+                    + "water; right to a few per cent in dilute solutions.") {
         @Override
         public List<Party> parties(Mixture mixture) {
-            return together(mixture, mixture.solids(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
+            return together(
+                    mixture, mixture.solids(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
         }
     },
-    WATER_ALONE("water", "the water alone", "What dissolved or stood in it is left out of the mass that changes temperature. Salts in "
-            + "solution do take less heat than water, so the truth lies between this and the whole solution.") {
+    WATER_ALONE(
+            "water",
+            "the water alone",
+            "What dissolved or stood in it is left out of the mass that changes temperature. Salts in "
+                    + "solution do take less heat than water, so the truth lies between this and the whole solution.") {
         @Override
         public List<Party> parties(Mixture mixture) {
-            return together(mixture, List.of(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
+            return together(
+                    mixture, List.of(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
         }
     },
-    MEASURED("measured", "the whole solution, with a measured specific heat", "Water and what dissolved in it change temperature "
-            + "together, with a specific heat measured for this very solution: the best there is, where somebody measured it.") {
+    MEASURED(
+            "measured",
+            "the whole solution, with a measured specific heat",
+            "Water and what dissolved in it change temperature "
+                    + "together, with a specific heat measured for this very solution: the best there is, where somebody measured it.") {
         @Override
         public List<Party> parties(Mixture mixture) {
             Expression measured = mixture.measured().get();
             return together(mixture, mixture.solids(), start -> measured);
         }
     },
-    OF_THEIR_OWN("parties", "water and solids as parties of their own", "Water with its specific heat, each solid with its own. A "
-            + "dissolved salt no longer behaves as the solid did, so this is best for metals and solids that stay.") {
+    OF_THEIR_OWN(
+            "parties",
+            "water and solids as parties of their own",
+            "Water with its specific heat, each solid with its own. A "
+                    + "dissolved salt no longer behaves as the solid did, so this is best for metals and solids that stay.") {
         @Override
         public List<Party> parties(Mixture mixture) {
-            List<Party> parties = new ArrayList<>(together(mixture, List.of(),
-                    start -> mixture.water().specificHeat("solution", start, mixture.end())));
-            mixture.solids().forEach(solid -> solid.specificHeat().ifPresent(heat -> parties.add(
-                    Party.body(solid.key(), solid.label(), solid.mass(), heat.get(), solid.start(), mixture.end()))));
+            List<Party> parties = new ArrayList<>(together(
+                    mixture, List.of(), start -> mixture.water().specificHeat("solution", start, mixture.end())));
+            mixture.solids()
+                    .forEach(solid -> solid.specificHeat()
+                            .ifPresent(heat -> parties.add(Party.body(
+                                    solid.key(),
+                                    solid.label(),
+                                    solid.mass(),
+                                    heat.get(),
+                                    solid.start(),
+                                    mixture.end()))));
             return parties;
         }
 
         @Override
         public List<Omission> omissions(Mixture mixture) {
-            return mixture.solids().stream().filter(solid -> solid.specificHeat().isEmpty()).map(solid -> new Omission(solid.label())).toList();
+            return mixture.solids().stream()
+                    .filter(solid -> solid.specificHeat().isEmpty())
+                    .map(solid -> new Omission(solid.label()))
+                    .toList();
         }
     };
 
@@ -68,7 +92,8 @@ public enum SolutionMass implements School {
     }
 
     /** Solids counted with the first liquid, each liquid from its own start; one liquid is simply the solution. */
-    private static List<Party> together(Mixture mixture, List<Portion> solids, Function<Expression, Expression> specificHeat) {
+    private static List<Party> together(
+            Mixture mixture, List<Portion> solids, Function<Expression, Expression> specificHeat) {
         List<Party> parties = new ArrayList<>();
         for (Portion liquid : mixture.liquids()) {
             boolean first = liquid == mixture.liquids().get(0);
@@ -77,10 +102,23 @@ public enum SolutionMass implements School {
                 solids.forEach(solid -> masses.add(solid.mass()));
             }
             boolean alone = mixture.liquids().size() == 1;
-            Expression mass = masses.size() == 1 ? liquid.mass() : new Expression.Sum(masses)
-                    .named(new Symbol("m", alone && !liquid.label().equals(SOLUTION) ? SOLUTION : liquid.label() + " and solid"), BenchUnit.GRAMS);
-            parties.add(Party.body(liquid.key(), alone ? SOLUTION : liquid.label(), mass, specificHeat.apply(liquid.start()),
-                    liquid.start(), mixture.end()));
+            Expression mass = masses.size() == 1
+                    ? liquid.mass()
+                    : new Expression.Sum(masses)
+                            .named(
+                                    new Symbol(
+                                            "m",
+                                            alone && !liquid.label().equals(SOLUTION)
+                                                    ? SOLUTION
+                                                    : liquid.label() + " and solid"),
+                                    BenchUnit.GRAMS);
+            parties.add(Party.body(
+                    liquid.key(),
+                    alone ? SOLUTION : liquid.label(),
+                    mass,
+                    specificHeat.apply(liquid.start()),
+                    liquid.start(),
+                    mixture.end()));
         }
         return parties;
     }

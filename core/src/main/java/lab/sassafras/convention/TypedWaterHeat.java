@@ -6,7 +6,9 @@ import lab.sassafras.expression.Expression;
 /** A value somebody typed, from whatever handbook lies on the bench. Far from every accepted value it is questioned. */
 public record TypedWaterHeat() implements WaterHeat {
 
-    private static final Said SAID = new Said("typed", "a value typed from a handbook",
+    private static final Said SAID = new Said(
+            "typed",
+            "a value typed from a handbook",
             "A value typed with the run; one more than 0.3 % from every accepted value is questioned.");
 
     @Override

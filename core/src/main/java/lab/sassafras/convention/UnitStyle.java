@@ -6,11 +6,8 @@ import lab.sassafras.measure.BenchUnit;
 
 /** How units and temperatures are written. */
 public enum UnitStyle implements School {
-
-    BENCH("bench", "J/(g·°C), mL, T",
-            "The units the instruments show."),
-    SI("si", "J/(kg·K), cm³, θ",
-            "Kilograms and kelvins in results, cubic centimetres, θ for a Celsius temperature.");
+    BENCH("bench", "J/(g·°C), mL, T", "The units the instruments show."),
+    SI("si", "J/(kg·K), cm³, θ", "Kilograms and kelvins in results, cubic centimetres, θ for a Celsius temperature.");
 
     private final Said said;
 
@@ -20,7 +17,8 @@ public enum UnitStyle implements School {
 
     /** The unit a result is written in. */
     public BenchUnit unit(BenchUnit unit) {
-        return this == SI && unit == BenchUnit.JOULES_PER_GRAM_DEGREE ? BenchUnit.JOULES_PER_KILOGRAM_KELVIN
+        return this == SI && unit == BenchUnit.JOULES_PER_GRAM_DEGREE
+                ? BenchUnit.JOULES_PER_KILOGRAM_KELVIN
                 : this == SI && unit == BenchUnit.JOULES_PER_GRAM ? BenchUnit.KILOJOULES_PER_KILOGRAM : unit;
     }
 

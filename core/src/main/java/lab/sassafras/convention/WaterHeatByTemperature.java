@@ -8,7 +8,9 @@ import lab.sassafras.substance.LiquidWater;
 /** The value at the mean of the two temperatures, by the IAPWS-IF97 formulation at 0.101325 MPa. */
 public final class WaterHeatByTemperature implements WaterHeat {
 
-    private static final Said SAID = new Said("iapws", "value at the mean temperature",
+    private static final Said SAID = new Said(
+            "iapws",
+            "value at the mean temperature",
             "Liquid water at 0.101325 MPa by IAPWS-IF97, taken halfway between start and end.");
 
     @Override

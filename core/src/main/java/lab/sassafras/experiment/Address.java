@@ -11,6 +11,7 @@ public final class Address {
 
     /** Declared paths are few, and most stand at index 1. */
     private static final Map<String, Address> FIRST = new ConcurrentHashMap<>();
+
     private static final Pattern WRITTEN = Pattern.compile("([a-z0-9-]{1,40})\\[(\\d{1,4})]/([a-z0-9-]{1,40})");
 
     private final String group;

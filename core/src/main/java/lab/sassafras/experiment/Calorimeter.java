@@ -20,7 +20,11 @@ import lab.sassafras.measure.Measured;
 public record Calorimeter(String name, Kind kind, Optional<Pinned> constant) {
 
     /** How an experiment stands to the calorimeter. */
-    public enum Use { FINDS_CONSTANT, NEEDS_CONSTANT, NONE }
+    public enum Use {
+        FINDS_CONSTANT,
+        NEEDS_CONSTANT,
+        NONE
+    }
 
     /**
      * What it is, with the largest constant cup and probe can be believed to have. Common practice, no source.
@@ -81,20 +85,34 @@ public record Calorimeter(String name, Kind kind, Optional<Pinned> constant) {
         return switch (needs) {
             case NOTHING, MATERIAL -> true;
             case CONSTANT -> constant.isPresent();
-            case CONSTANT_AND_FILL -> constant.filter(pinned -> pinned.fill() > 0).isPresent();
+            case CONSTANT_AND_FILL ->
+                constant.filter(pinned -> pinned.fill() > 0).isPresent();
         };
     }
 
     /** What a school may count of it. */
     Cup cup(Optional<Expression> mass, Optional<Expression> specificHeat) {
-        return new Cup(kind.words(), constant.map(pinned -> new Input(pinned.input(), new Symbol("C", kind.words()), "calorimeter constant",
-                BenchUnit.JOULES_PER_DEGREE)), constant.filter(pinned -> pinned.fill() > 0).map(pinned -> new Input(
-                pinned.fillInput(), Symbol.of("m:fill then"), "fill the constant was found at", BenchUnit.GRAMS)), mass, specificHeat);
+        return new Cup(
+                kind.words(),
+                constant.map(pinned -> new Input(
+                        pinned.input(),
+                        new Symbol("C", kind.words()),
+                        "calorimeter constant",
+                        BenchUnit.JOULES_PER_DEGREE)),
+                constant.filter(pinned -> pinned.fill() > 0)
+                        .map(pinned -> new Input(
+                                pinned.fillInput(),
+                                Symbol.of("m:fill then"),
+                                "fill the constant was found at",
+                                BenchUnit.GRAMS)),
+                mass,
+                specificHeat);
     }
 
     void bind(Map<String, Measured> values) {
         constant.ifPresent(pinned -> {
-            values.put(pinned.input(), pinned.value().heldInCommon("calibration:" + pinned.key(), "calorimeter constant"));
+            values.put(
+                    pinned.input(), pinned.value().heldInCommon("calibration:" + pinned.key(), "calorimeter constant"));
             values.put(pinned.fillInput(), Measured.exact(pinned.fill()));
         });
     }

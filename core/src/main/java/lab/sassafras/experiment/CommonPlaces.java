@@ -39,23 +39,50 @@ final class CommonPlaces {
     List<Group> with(List<Group> own) {
         List<Group> groups = new ArrayList<>(own);
         List<Slot> constants = new ArrayList<>();
-        asks(Question.WATER, () -> constants.add(Slot.specificHeat("water").accepting(WATER_ACCEPTED).ifKnown()));
-        asks(Question.SOLUTION, () -> constants.add(Slot.specificHeat("solution").usually(3.5, 4.2).ifKnown()));
-        asks(Question.DENSITY, () -> constants.add(Slot.density("density").usually(0.95, 1.1).ifKnown()));
+        asks(
+                Question.WATER,
+                () -> constants.add(
+                        Slot.specificHeat("water").accepting(WATER_ACCEPTED).ifKnown()));
+        asks(
+                Question.SOLUTION,
+                () -> constants.add(
+                        Slot.specificHeat("solution").usually(3.5, 4.2).ifKnown()));
+        asks(
+                Question.DENSITY,
+                () -> constants.add(Slot.density("density").usually(0.95, 1.1).ifKnown()));
         if (!constants.isEmpty()) {
             groups.add(new Group("constants", Cardinality.ONCE, constants));
         }
-        asks(Question.CALORIMETER, () -> groups.add(Group.once("wall", Slot.mass("mass").usually(2, 200).ifKnown(),
-                Slot.specificHeat("heat").accepting(ReferenceShelf.standard().solidHeats()).ifKnown())));
-        asks(Question.BATH, () -> groups.add(Group.once("room", Slot.quantity("pressure", BenchUnit.HECTOPASCALS).usually(850, 1040).ifKnown())));
+        asks(
+                Question.CALORIMETER,
+                () -> groups.add(Group.once(
+                        "wall",
+                        Slot.mass("mass").usually(2, 200).ifKnown(),
+                        Slot.specificHeat("heat")
+                                .accepting(ReferenceShelf.standard().solidHeats())
+                                .ifKnown())));
+        asks(
+                Question.BATH,
+                () -> groups.add(Group.once(
+                        "room",
+                        Slot.quantity("pressure", BenchUnit.HECTOPASCALS)
+                                .usually(850, 1040)
+                                .ifKnown())));
         if (vessel) {
             groups.add(Group.perTrial("calorimeter", new Slot.Vessel("vessel", true)));
         }
         if (span.isPresent()) {
             groups.add(Group.once("prediction", Slot.temperature("final").ifKnown()));
-            groups.add(Group.perTrial("drift", Slot.temperature("early").ifKnown(), Slot.seconds("fore").ifKnown(), Slot.seconds("wait").ifKnown(),
-                    Slot.seconds("since").ifKnown(), Slot.temperature("later").ifKnown(), Slot.seconds("between").ifKnown(),
-                    Slot.seconds("reached").ifKnown(), Slot.temperature("mean").ifKnown()));
+            groups.add(Group.perTrial(
+                    "drift",
+                    Slot.temperature("early").ifKnown(),
+                    Slot.seconds("fore").ifKnown(),
+                    Slot.seconds("wait").ifKnown(),
+                    Slot.seconds("since").ifKnown(),
+                    Slot.temperature("later").ifKnown(),
+                    Slot.seconds("between").ifKnown(),
+                    Slot.seconds("reached").ifKnown(),
+                    Slot.temperature("mean").ifKnown()));
         }
         return List.copyOf(groups);
     }
@@ -76,8 +103,10 @@ final class CommonPlaces {
         asks(Question.WATER, () -> steps.add(Step.of(WATER).under(Question.WATER, "typed")));
         asks(Question.SOLUTION, () -> steps.add(Step.of(SOLUTION).under(Question.SOLUTION, "measured")));
         asks(Question.DENSITY, () -> steps.add(Step.of(DENSITY).under(Question.DENSITY, "measured")));
-        asks(Question.CALORIMETER, () -> Stream.of(WALL_MASS, WALL_HEAT).forEach(path ->
-                steps.add(Step.of(path).under(Question.CALORIMETER, "material"))));
+        asks(
+                Question.CALORIMETER,
+                () -> Stream.of(WALL_MASS, WALL_HEAT)
+                        .forEach(path -> steps.add(Step.of(path).under(Question.CALORIMETER, "material"))));
         asks(Question.BATH, () -> steps.add(Step.of(PRESSURE).under(Question.BATH, "barometer")));
         own.forEach(step -> steps.addAll(withDrift(step)));
         return List.copyOf(steps);
@@ -88,8 +117,14 @@ final class CommonPlaces {
             return List.of(drift("early"), step, drift("fore"));
         }
         if (span.filter(each -> each.end().equals(step.path())).isPresent()) {
-            return List.of(step, drift("wait"), drift("since"), drift("later").taking(3), drift("between"),
-                    Step.of("drift/reached").under(Question.CHANGE, "fraction"), Step.of("drift/mean").under(Question.CHANGE, "integral"));
+            return List.of(
+                    step,
+                    drift("wait"),
+                    drift("since"),
+                    drift("later").taking(3),
+                    drift("between"),
+                    Step.of("drift/reached").under(Question.CHANGE, "fraction"),
+                    Step.of("drift/mean").under(Question.CHANGE, "integral"));
         }
         return List.of(step);
     }

@@ -102,21 +102,29 @@ public final class Draft {
             return Role.READ;
         });
         return switch (role) {
-            case GROSS, TARE -> side(address, Role.GROSS, symbol, "with it").minus(side(address, Role.TARE, symbol, "without it"))
-                    .named(symbol, slot.unit());
+            case GROSS, TARE ->
+                side(address, Role.GROSS, symbol, "with it")
+                        .minus(side(address, Role.TARE, symbol, "without it"))
+                        .named(symbol, slot.unit());
             case VOLUME -> poured(address, symbol).times(density()).named(symbol, slot.unit());
             default -> new Input(address + "." + role.key(), symbol, words().label(path), slot.unit());
         };
     }
 
     private Input poured(Address address, Symbol symbol) {
-        return new Input(address + "." + Role.VOLUME.key(), new Symbol("V", symbol.word()), words().label(address.path()) + ", volume",
+        return new Input(
+                address + "." + Role.VOLUME.key(),
+                new Symbol("V", symbol.word()),
+                words().label(address.path()) + ", volume",
                 BenchUnit.MILLILITRES);
     }
 
     private Input side(Address address, Role role, Symbol symbol, String words) {
-        return new Input(address + "." + role.key(), new Symbol(symbol.letter(), symbol.word() + ", " + role.key()),
-                words().label(address.path()) + ", " + words, BenchUnit.GRAMS);
+        return new Input(
+                address + "." + role.key(),
+                new Symbol(symbol.letter(), symbol.word() + ", " + role.key()),
+                words().label(address.path()) + ", " + words,
+                BenchUnit.GRAMS);
     }
 
     private Expression density() {
@@ -128,7 +136,10 @@ public final class Draft {
     public Expression volume(String path) {
         Address address = address(path);
         Symbol symbol = words().symbol(path);
-        return sheet.way(address, conventions.in(Question.MASS)).filter(Role.VOLUME::equals).isPresent() ? poured(address, symbol)
+        return sheet.way(address, conventions.in(Question.MASS))
+                        .filter(Role.VOLUME::equals)
+                        .isPresent()
+                ? poured(address, symbol)
                 : quantity(address).over(density()).named(new Symbol("V", symbol.word()), BenchUnit.MILLILITRES);
     }
 
@@ -202,7 +213,9 @@ public final class Draft {
 
     /** Start of a solid from a bath (°C), by the school in force. */
     public Expression fromBath(String bath, String read) {
-        Bath stood = choice(bath).map(each -> Bath.valueOf(each.toUpperCase(Locale.ROOT))).orElse(Bath.OTHER);
+        Bath stood = choice(bath)
+                .map(each -> Bath.valueOf(each.toUpperCase(Locale.ROOT)))
+                .orElse(Bath.OTHER);
         return conventions.in(Question.BATH).start(stood, () -> quantity(read), () -> quantity(CommonPlaces.PRESSURE));
     }
 
@@ -212,7 +225,8 @@ public final class Draft {
         boolean material = treatment.needs() == CalorimeterTreatment.Needs.MATERIAL;
         Optional<Expression> mass = material ? Optional.of(quantity(CommonPlaces.WALL_MASS)) : Optional.empty();
         Optional<Expression> heat = material ? Optional.of(quantity(CommonPlaces.WALL_HEAT)) : Optional.empty();
-        Cup cup = sheet.calorimeter(trial).map(vessel -> vessel.cup(mass, heat))
+        Cup cup = sheet.calorimeter(trial)
+                .map(vessel -> vessel.cup(mass, heat))
                 .orElseGet(() -> new Cup("calorimeter", Optional.empty(), Optional.empty(), mass, heat));
         return treatment.parties(cup, contents);
     }
@@ -220,7 +234,8 @@ public final class Draft {
     /** A single body of water in the calorimeter, with the calorimeter. */
     public List<Party> waterInCalorimeter(Expression mass, Expression start, Expression end) {
         Expression heat = water().specificHeat("water", start, end);
-        return withCalorimeter(Contents.of(List.of(Party.body("water", "water", mass, heat, start, end)), mass, heat, start, end));
+        return withCalorimeter(
+                Contents.of(List.of(Party.body("water", "water", mass, heat, start, end)), mass, heat, start, end));
     }
 
     /** What warms or cools of a solution, by the school in force. */
@@ -231,17 +246,30 @@ public final class Draft {
     }
 
     /** A solution in the calorimeter, with the calorimeter. */
-    public List<Party> solutionInCalorimeter(List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
+    public List<Party> solutionInCalorimeter(
+            List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
         Expression start = liquids.get(0).start();
         Expression mass = liquids.get(0).mass();
         Expression blended = start;
         if (liquids.size() > 1) {
-            mass = liquids.stream().map(Mixture.Portion::mass).reduce(Expression::plus).orElseThrow();
-            blended = liquids.stream().map(each -> each.mass().times(each.start())).reduce(Expression::plus).orElseThrow().over(mass)
+            mass = liquids.stream()
+                    .map(Mixture.Portion::mass)
+                    .reduce(Expression::plus)
+                    .orElseThrow();
+            blended = liquids.stream()
+                    .map(each -> each.mass().times(each.start()))
+                    .reduce(Expression::plus)
+                    .orElseThrow()
+                    .over(mass)
                     .named(Symbol.of("T:start"), BenchUnit.DEGREES_CELSIUS);
         }
-        return withCalorimeter(new Contents(solution(liquids, solids, end), mass,
-                water().specificHeat("solution", start, end), start, blended, end));
+        return withCalorimeter(new Contents(
+                solution(liquids, solids, end),
+                mass,
+                water().specificHeat("solution", start, end),
+                start,
+                blended,
+                end));
     }
 
     /** Molar mass of the formula in a slot (g/mol). */
@@ -268,22 +296,31 @@ public final class Draft {
 
     /** How often something is formed in the equation of a slot; 1 while it lacks. One that does not form it is a finding. */
     public int produced(String equation, String formula) {
-        return equation(equation).map(each -> each.formed(ChemicalFormula.read(formula))).orElse(1);
+        return equation(equation)
+                .map(each -> each.formed(ChemicalFormula.read(formula)))
+                .orElse(1);
     }
 
     private Optional<WrittenEquation> equation(String path) {
-        return sheet.stated(address(path)).map(text -> new WrittenEquation(ChemicalEquation.read(text), address(path), findings));
+        return sheet.stated(address(path))
+                .map(text -> new WrittenEquation(ChemicalEquation.read(text), address(path), findings));
     }
 
     /** Result of the entry a slot refers to. */
     public Expression reference(String path) {
         Address address = address(path);
-        boolean known = sheet.stated(address).map(sheet.setting().references()::get)
-                .flatMap(Setting.Referenced::value).isPresent();
+        boolean known = sheet.stated(address)
+                .map(sheet.setting().references()::get)
+                .flatMap(Setting.Referenced::value)
+                .isPresent();
         if (!known) {
             missing.add(new Account.Missing(address.toString(), words().label(path) + " (a result of that entry)"));
         }
-        return new Input(address + "." + Role.STATED.key(), words().symbol(path), words().label(path), ((Slot.Reference) slot(path)).unit());
+        return new Input(
+                address + "." + Role.STATED.key(),
+                words().symbol(path),
+                words().label(path),
+                ((Slot.Reference) slot(path)).unit());
     }
 
     /** Specific heat of the substance chosen from the shelf in a slot (J/(g·°C)). */
@@ -298,8 +335,12 @@ public final class Draft {
 
     /** Specific heat of what a formula names (J/(g·°C)), where the shelf has it. */
     public Optional<Supplier<Expression>> specificHeatOfFormula(String path) {
-        return formula(path).flatMap(formula -> sheet.setting().shelf().byFormula(formula)).map(substance -> () ->
-                new Input("shelf:" + substance.key(), Symbol.of("c:" + substance.name()), "specific heat of " + substance.name(),
+        return formula(path)
+                .flatMap(formula -> sheet.setting().shelf().byFormula(formula))
+                .map(substance -> () -> new Input(
+                        "shelf:" + substance.key(),
+                        Symbol.of("c:" + substance.name()),
+                        "specific heat of " + substance.name(),
                         BenchUnit.JOULES_PER_GRAM_DEGREE));
     }
 
@@ -313,8 +354,11 @@ public final class Draft {
         if (!sheet.filled(address)) {
             lacks(address);
         }
-        return new Input(address + "." + Role.STATED.key(), numbered(words().symbol(address.path()), address),
-                words().label(address.path()), unit);
+        return new Input(
+                address + "." + Role.STATED.key(),
+                numbered(words().symbol(address.path()), address),
+                words().label(address.path()),
+                unit);
     }
 
     /** How many parts a repeated group has. */
@@ -329,7 +373,9 @@ public final class Draft {
 
     /** The number something comes to with what is on the sheet; empty while something lacks. */
     public OptionalDouble value(Expression expression) {
-        return missing.isEmpty() ? OptionalDouble.of(new Computation(expression, sheet.bindings()).value()) : OptionalDouble.empty();
+        return missing.isEmpty()
+                ? OptionalDouble.of(new Computation(expression, sheet.bindings()).value())
+                : OptionalDouble.empty();
     }
 
     /** The finished books, or what is still missing. */
@@ -337,7 +383,10 @@ public final class Draft {
         if (missing.isEmpty() && findings.isEmpty()) {
             return drawnUp instanceof Ledger ledger && !omissions.isEmpty() ? ledger.remarking(omissions) : drawnUp;
         }
-        return new Account.Incomplete(trial, missing.stream().distinct().toList(), findings.stream().distinct().toList());
+        return new Account.Incomplete(
+                trial,
+                missing.stream().distinct().toList(),
+                findings.stream().distinct().toList());
     }
 
     /** Plain books over some parties. */
@@ -359,7 +408,8 @@ public final class Draft {
 
     private Symbol numbered(Symbol symbol, Address address) {
         return group(address.group()).cardinality() == Cardinality.PER_PART
-                ? new Symbol(symbol.letter(), symbol.word() + " " + address.index()) : symbol;
+                ? new Symbol(symbol.letter(), symbol.word() + " " + address.index())
+                : symbol;
     }
 
     private Group group(String key) {

@@ -59,9 +59,14 @@ public interface Experiment {
 
     /** Paths of what a school asks for beyond the usual. */
     default List<String> neededBy(Question<?> question, School school) {
-        return procedure().stream().filter(step -> step.under().filter(under -> under.question().equals(question)
-                && under.schools().contains(school.key()) && !under.schools().contains(question.standard().key())).isPresent())
-                .map(Step::path).toList();
+        return procedure().stream()
+                .filter(step -> step.under()
+                        .filter(under -> under.question().equals(question)
+                                && under.schools().contains(school.key())
+                                && !under.schools().contains(question.standard().key()))
+                        .isPresent())
+                .map(Step::path)
+                .toList();
     }
 
     /** Draws up the books, one for each trial. */
@@ -74,7 +79,9 @@ public interface Experiment {
     /** The slot declared under group and slot key. */
     default Optional<Slot> slot(String path) {
         int slash = path.indexOf('/');
-        return group(path.substring(0, Math.max(slash, 0))).flatMap(group -> group.slots().stream()
-                .filter(slot -> slot.key().equals(path.substring(slash + 1))).findFirst());
+        return group(path.substring(0, Math.max(slash, 0)))
+                .flatMap(group -> group.slots().stream()
+                        .filter(slot -> slot.key().equals(path.substring(slash + 1)))
+                        .findFirst());
     }
 }

@@ -8,10 +8,10 @@ import java.util.ServiceLoader;
 public final class Experiments {
 
     private static final List<Experiment> ALL = ServiceLoader.load(Experiment.class).stream()
-            .map(ServiceLoader.Provider::get).toList();
+            .map(ServiceLoader.Provider::get)
+            .toList();
 
-    private Experiments() {
-    }
+    private Experiments() {}
 
     public static List<Experiment> all() {
         return ALL;

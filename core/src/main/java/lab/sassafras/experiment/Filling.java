@@ -75,21 +75,29 @@ public final class Filling {
     }
 
     private Line changed(Optional<Line> struck, Optional<Address> taken, java.util.function.Supplier<Line> change) {
-        boolean renames = struck.map(Line::address).filter(places::names).or(() -> taken.filter(places::names)).isPresent();
-        boolean negative = struck.filter(line -> places.negativePair(line.address())).isPresent();
+        boolean renames = struck.map(Line::address)
+                .filter(places::names)
+                .or(() -> taken.filter(places::names))
+                .isPresent();
+        boolean negative =
+                struck.filter(line -> places.negativePair(line.address())).isPresent();
         Map<Address, Boolean> stood = new HashMap<>();
         if (renames) {
             places.addresses().stream().filter(this::perSample).forEach(address -> stood.put(address, stands(address)));
         }
         Line line = change.get();
-        struck.map(Line::address).filter(address -> !negative && places.negativePair(address)).ifPresent(address -> {
-            throw new Refused("Without it, full (" + text(address, Role.GROSS) + ") would be less than empty (" + text(address, Role.TARE)
-                    + "), and a mass by difference cannot be negative. Strike out the other one first.");
-        });
+        struck.map(Line::address)
+                .filter(address -> !negative && places.negativePair(address))
+                .ifPresent(address -> {
+                    throw new Refused("Without it, full (" + text(address, Role.GROSS) + ") would be less than empty ("
+                            + text(address, Role.TARE)
+                            + "), and a mass by difference cannot be negative. Strike out the other one first.");
+                });
         stood.forEach((address, before) -> {
             if (before && places.holds(address) && !stands(address)) {
                 throw new Refused("With that, trial " + address.index() + " would be of the same sample as trial "
-                        + places.firstOfSample(address.index()) + ", and “" + places.experiment().words().label(address.path())
+                        + places.firstOfSample(address.index()) + ", and “"
+                        + places.experiment().words().label(address.path())
                         + "”, written down for it alone, would have no place. Strike that out first.");
             }
         });
@@ -97,11 +105,17 @@ public final class Filling {
     }
 
     private boolean perSample(Address address) {
-        return places.experiment().group(address.group()).filter(group -> group.cardinality() == Cardinality.PER_SAMPLE).isPresent();
+        return places.experiment()
+                .group(address.group())
+                .filter(group -> group.cardinality() == Cardinality.PER_SAMPLE)
+                .isPresent();
     }
 
     private boolean stands(Address address) {
-        return places.experiment().group(address.group()).filter(group -> places.stands(group, address.index())).isPresent();
+        return places.experiment()
+                .group(address.group())
+                .filter(group -> places.stands(group, address.index()))
+                .isPresent();
     }
 
     private String text(Address address, Role role) {

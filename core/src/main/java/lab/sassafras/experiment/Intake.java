@@ -35,8 +35,7 @@ public final class Intake {
      * @param uncertainty as typed, for an assumed value; null otherwise
      * @param who         the bench
      */
-    public record Given(String text, String unit, Optional<Instrument> instrument, String uncertainty, String who) {
-    }
+    public record Given(String text, String unit, Optional<Instrument> instrument, String uncertainty, String who) {}
 
     /**
      * Accepts a value.
@@ -44,16 +43,22 @@ public final class Intake {
      * @throws Refused where it cannot stand in that place
      */
     public Line accept(Address address, Role role, Given given) {
-        places.experiment().group(address.group()).filter(group -> !places.stands(group, address.index())).ifPresent(group -> {
-            throw new Refused("There is no number " + address.index() + " of " + address.group() + " in this entry.");
-        });
+        places.experiment()
+                .group(address.group())
+                .filter(group -> !places.stands(group, address.index()))
+                .ifPresent(group -> {
+                    throw new Refused(
+                            "There is no number " + address.index() + " of " + address.group() + " in this entry.");
+                });
         Line line = reading.line(address, role, given);
         Slot slot = places.experiment().slot(address.path()).orElseThrow();
         if (slot instanceof Slot.Name) {
             Names.checked(line.text(), "A name", LONGEST_NAME);
-        } else if (slot instanceof Slot.Vessel && !places.setting().calorimeters().containsKey(line.text())) {
+        } else if (slot instanceof Slot.Vessel
+                && !places.setting().calorimeters().containsKey(line.text())) {
             throw new Refused("“" + line.text() + "” is not a vessel that can be used here.");
-        } else if (slot instanceof Slot.Reference && !places.setting().references().containsKey(line.text())) {
+        } else if (slot instanceof Slot.Reference
+                && !places.setting().references().containsKey(line.text())) {
             throw new Refused("“" + line.text() + "” is not an entry that can be used here.");
         }
         refuseNegativeDifference(line);

@@ -57,16 +57,22 @@ public abstract class LedgerExperiment implements Experiment {
     }
 
     /** Everything declared, put together once. */
-    private record Declared(List<Group> groups, List<Step> procedure, List<Question<?>> questions, Map<String, Group> byKey,
-                            Map<String, Slot> byPath, Optional<String> sampleName) {
-    }
+    private record Declared(
+            List<Group> groups,
+            List<Step> procedure,
+            List<Question<?>> questions,
+            Map<String, Group> byKey,
+            Map<String, Slot> byPath,
+            Optional<String> sampleName) {}
 
     private Declared declared() {
         if (declared == null) {
             List<Question<?>> questions = new ArrayList<>(questions());
             span().ifPresent(any -> questions.add(Question.CHANGE));
-            List<Slot> slots = slots().stream().flatMap(group -> group.slots().stream()).toList();
-            questions.addAll(Question.ofWeighing(slots.stream().anyMatch(slot -> slot.roles().contains(Role.GROSS)),
+            List<Slot> slots =
+                    slots().stream().flatMap(group -> group.slots().stream()).toList();
+            questions.addAll(Question.ofWeighing(
+                    slots.stream().anyMatch(slot -> slot.roles().contains(Role.GROSS)),
                     slots.stream().anyMatch(slot -> slot.roles().contains(Role.VOLUME))));
             CommonPlaces common = new CommonPlaces(questions, span(), calorimeter());
             declared = declare(common.with(slots()), common.around(steps()), List.copyOf(questions));
@@ -79,9 +85,17 @@ public abstract class LedgerExperiment implements Experiment {
         Map<String, Slot> byPath = new HashMap<>();
         groups.forEach(group -> byKey.put(group.key(), group));
         groups.forEach(group -> group.slots().forEach(slot -> byPath.put(group.key() + "/" + slot.key(), slot)));
-        return new Declared(groups, procedure, questions, byKey, byPath, groups.stream()
-                .flatMap(group -> group.slots().stream().filter(Slot.Name.class::isInstance).map(slot -> group.key() + "/" + slot.key()))
-                .findFirst());
+        return new Declared(
+                groups,
+                procedure,
+                questions,
+                byKey,
+                byPath,
+                groups.stream()
+                        .flatMap(group -> group.slots().stream()
+                                .filter(Slot.Name.class::isInstance)
+                                .map(slot -> group.key() + "/" + slot.key()))
+                        .findFirst());
     }
 
     @Override

@@ -19,8 +19,16 @@ import lab.sassafras.measure.Measured;
  * @param uncertainty stated standard uncertainty of an assumed value (bench unit)
  * @param who         the bench that gave it
  */
-public record Line(Address address, Role role, String text, double value, int decimals, Optional<BenchUnit> unit,
-                   Optional<Instrument> instrument, OptionalDouble uncertainty, String who) {
+public record Line(
+        Address address,
+        Role role,
+        String text,
+        double value,
+        int decimals,
+        Optional<BenchUnit> unit,
+        Optional<Instrument> instrument,
+        OptionalDouble uncertainty,
+        String who) {
 
     /** Name of this line among the inputs of an account. */
     public String key() {
@@ -30,10 +38,16 @@ public record Line(Address address, Role role, String text, double value, int de
     /** The number with what is known of its error. */
     Measured measured() {
         if (uncertainty.isPresent()) {
-            return new Measured(value, uncertainty.getAsDouble(), Double.POSITIVE_INFINITY, java.util.List.of(), decimals);
+            return new Measured(
+                    value, uncertainty.getAsDouble(), Double.POSITIVE_INFINITY, java.util.List.of(), decimals);
         }
-        return instrument.map(read -> Measured.read(value, decimals, read)).orElseGet(() -> new Measured(value,
-                Math.pow(10, -Math.max(decimals, 0)) / Math.sqrt(12), Double.POSITIVE_INFINITY, java.util.List.of(),
-                decimals));
+        return instrument
+                .map(read -> Measured.read(value, decimals, read))
+                .orElseGet(() -> new Measured(
+                        value,
+                        Math.pow(10, -Math.max(decimals, 0)) / Math.sqrt(12),
+                        Double.POSITIVE_INFINITY,
+                        java.util.List.of(),
+                        decimals));
     }
 }

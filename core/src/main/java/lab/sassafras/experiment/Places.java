@@ -96,7 +96,13 @@ final class Places {
     }
 
     String sample(int trial) {
-        return names > 0 ? experiment.sampleName().flatMap(path -> line(Address.of(path, trial), Role.STATED)).map(Line::text).orElse("") : "";
+        return names > 0
+                ? experiment
+                        .sampleName()
+                        .flatMap(path -> line(Address.of(path, trial), Role.STATED))
+                        .map(Line::text)
+                        .orElse("")
+                : "";
     }
 
     int firstOfSample(int trial) {
@@ -122,8 +128,8 @@ final class Places {
     }
 
     IntStream indices(Group group) {
-        return IntStream.rangeClosed(1, count(group)).filter(index -> group.cardinality() != Cardinality.PER_SAMPLE
-                || firstOfSample(index) == index);
+        return IntStream.rangeClosed(1, count(group))
+                .filter(index -> group.cardinality() != Cardinality.PER_SAMPLE || firstOfSample(index) == index);
     }
 
     private int count(Group group) {
@@ -136,11 +142,15 @@ final class Places {
 
     /** Whether a group has such a number. */
     boolean stands(Group group, int index) {
-        return index >= 1 && index <= count(group) && (group.cardinality() != Cardinality.PER_SAMPLE || firstOfSample(index) == index);
+        return index >= 1
+                && index <= count(group)
+                && (group.cardinality() != Cardinality.PER_SAMPLE || firstOfSample(index) == index);
     }
 
     /** Whether both sides of a weighing by difference stand, and full is less than empty. */
     boolean negativePair(Address address) {
-        return line(address, Role.GROSS).flatMap(gross -> line(address, Role.TARE).filter(tare -> gross.value() < tare.value())).isPresent();
+        return line(address, Role.GROSS)
+                .flatMap(gross -> line(address, Role.TARE).filter(tare -> gross.value() < tare.value()))
+                .isPresent();
     }
 }

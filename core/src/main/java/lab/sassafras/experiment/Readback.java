@@ -27,8 +27,7 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
      * @param role    as stored
      * @param given   what it holds
      */
-    public record Row(Object key, String address, String role, Intake.Given given) {
-    }
+    public record Row(Object key, String address, String role, Intake.Given given) {}
 
     /** Reads the standing rows of an entry, in the order they were given. */
     public static Readback of(Experiment experiment, Setting setting, List<Row> rows) {
@@ -45,11 +44,18 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
         Map<Object, Line> lines = new LinkedHashMap<>();
         Map<Object, String> aside = new LinkedHashMap<>();
         List<Finding> reservations = new ArrayList<>();
-        Conventions.unknown(schools).ifPresent(school -> reservations.add(Finding.question("school.unknown", "“" + school + "” was put in force, "
-                + "and this version knows no such convention. What is usual is in force in its place.")));
+        Conventions.unknown(schools)
+                .ifPresent(
+                        school -> reservations.add(
+                                Finding.question(
+                                        "school.unknown",
+                                        "“" + school + "” was put in force, "
+                                                + "and this version knows no such convention. What is usual is in force in its place.")));
         for (Row row : rows) {
             try {
-                Role role = Role.of(row.role()).orElseThrow(() -> new Refused("“" + row.role() + "” is no way to get a value in this version."));
+                Role role = Role.of(row.role())
+                        .orElseThrow(
+                                () -> new Refused("“" + row.role() + "” is no way to get a value in this version."));
                 lines.put(row.key(), reading.line(Address.read(row.address()), role, row.given()));
             } catch (Refused refused) {
                 aside.put(row.key(), refused.getMessage());
@@ -68,8 +74,11 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
 
     private static Finding reservation(Experiment experiment, Row row, Refused refused) {
         String place = place(experiment, row.address()).orElse(row.address());
-        return Finding.question("row.unreadable", "What was kept for " + place + ", “" + shortened(row.given().text())
-                + "”, cannot be read by this version and is not used: " + refused.getMessage() + " It is kept, and can be struck out.");
+        return Finding.question(
+                "row.unreadable",
+                "What was kept for " + place + ", “" + shortened(row.given().text())
+                        + "”, cannot be read by this version and is not used: " + refused.getMessage()
+                        + " It is kept, and can be struck out.");
     }
 
     private static Optional<String> place(Experiment experiment, String address) {

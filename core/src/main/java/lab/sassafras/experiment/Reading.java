@@ -25,11 +25,16 @@ final class Reading {
 
     /** @throws Refused where the text says nothing in that slot and role */
     Line line(Address address, Role role, Intake.Given given) {
-        Slot slot = experiment.slot(address.path()).orElseThrow(() -> new Refused("This experiment has no place called " + address + "."));
+        Slot slot = experiment
+                .slot(address.path())
+                .orElseThrow(() -> new Refused("This experiment has no place called " + address + "."));
         if (!slot.roles().contains(role)) {
-            throw new Refused("“" + experiment.words().label(address.path()) + "” cannot be given as " + role.key() + ".");
+            throw new Refused(
+                    "“" + experiment.words().label(address.path()) + "” cannot be given as " + role.key() + ".");
         }
-        return slot instanceof Slot.Quantity quantity ? number(address, role, quantity, given) : word(address, slot, given);
+        return slot instanceof Slot.Quantity quantity
+                ? number(address, role, quantity, given)
+                : word(address, slot, given);
     }
 
     private Line number(Address address, Role role, Slot.Quantity slot, Intake.Given given) {
@@ -40,22 +45,34 @@ final class Reading {
         refuseBeyond(dimension, value, slot.unit(role));
         Optional<Instrument> instrument = role == Role.ASSUMED ? Optional.empty() : given.instrument();
         instrument.filter(each -> each.unit().dimension() != dimension).ifPresent(wrong -> {
-            throw new Refused(wrong.name() + " reads " + wrong.unit().dimension().word() + ", not " + dimension.word() + ".");
+            throw new Refused(
+                    wrong.name() + " reads " + wrong.unit().dimension().word() + ", not " + dimension.word() + ".");
         });
-        return new Line(address, role, typed.text(), value, decimals(typed, unit), Optional.of(unit), instrument,
-                role == Role.ASSUMED ? assumedUncertainty(slot, given, unit) : OptionalDouble.empty(), given.who());
+        return new Line(
+                address,
+                role,
+                typed.text(),
+                value,
+                decimals(typed, unit),
+                Optional.of(unit),
+                instrument,
+                role == Role.ASSUMED ? assumedUncertainty(slot, given, unit) : OptionalDouble.empty(),
+                given.who());
     }
 
     private static void refuseBeyond(Dimension dimension, double value, BenchUnit unit) {
         dimension.floor().ifPresent(floor -> {
             if (value < floor) {
-                throw new Refused(floor == 0 ? "A " + dimension.word() + " cannot be negative."
-                        : "Nothing is colder than " + Figures.POINT.fixed(floor, 2) + " °C.");
+                throw new Refused(
+                        floor == 0
+                                ? "A " + dimension.word() + " cannot be negative."
+                                : "Nothing is colder than " + Figures.POINT.fixed(floor, 2) + " °C.");
             }
         });
         dimension.ceiling().ifPresent(ceiling -> {
             if (value > ceiling) {
-                throw new Refused("A " + dimension.word() + " cannot be more than " + Figures.POINT.plain(ceiling) + " " + unit.symbol() + ".");
+                throw new Refused("A " + dimension.word() + " cannot be more than " + Figures.POINT.plain(ceiling) + " "
+                        + unit.symbol() + ".");
             }
         });
     }
@@ -64,9 +81,11 @@ final class Reading {
         if (symbol == null || symbol.isBlank()) {
             throw new Refused("The unit is missing. Say which unit the number is in, such as " + usual.symbol() + ".");
         }
-        return usual.sameDimension().stream().filter(unit -> unit.symbol().equals(symbol)).findFirst()
-                .orElseThrow(() -> new Refused((symbol.length() > 20 ? "That" : "“" + symbol + "”") + " is not a unit of "
-                        + usual.dimension().word() + " used here. Use " + usual.symbol() + "."));
+        return usual.sameDimension().stream()
+                .filter(unit -> unit.symbol().equals(symbol))
+                .findFirst()
+                .orElseThrow(() -> new Refused((symbol.length() > 20 ? "That" : "“" + symbol + "”")
+                        + " is not a unit of " + usual.dimension().word() + " used here. Use " + usual.symbol() + "."));
     }
 
     private static int decimals(TypedNumber typed, BenchUnit unit) {
@@ -78,10 +97,13 @@ final class Reading {
         String text = given.uncertainty();
         if (text == null || text.isBlank()) {
             throw new Refused("An assumed value needs a ±: how far off may it be? "
-                    + slot.assumed().map(each -> Figures.POINT.significant(each.uncertainty(), 2) + " "
-                    + slot.unit().symbol() + " is common here.").orElse(""));
+                    + slot.assumed()
+                            .map(each -> Figures.POINT.significant(each.uncertainty(), 2) + " "
+                                    + slot.unit().symbol() + " is common here.")
+                            .orElse(""));
         }
-        double value = unit.widthToBench(TypedNumber.read(text, setting.figures().mark()).value());
+        double value = unit.widthToBench(
+                TypedNumber.read(text, setting.figures().mark()).value());
         if (value < 0) {
             throw new Refused("The ± of an assumed value cannot be negative.");
         }
@@ -99,12 +121,25 @@ final class Reading {
             ChemicalEquation.read(text);
         } else if (slot instanceof Slot.Choice choice && !choice.options().contains(text)) {
             throw new Refused("“" + text + "” is not one of the answers: " + String.join(", ", choice.options()) + ".");
-        } else if (slot instanceof Slot.FromShelf shelf && setting.shelf().find(text)
-                .filter(each -> each.kind().solid() == shelf.solid()).isEmpty()) {
-            throw new Refused("“" + text + "” is not a " + (shelf.solid() ? "solid" : "liquid") + " on the reference shelf.");
+        } else if (slot instanceof Slot.FromShelf shelf
+                && setting.shelf()
+                        .find(text)
+                        .filter(each -> each.kind().solid() == shelf.solid())
+                        .isEmpty()) {
+            throw new Refused(
+                    "“" + text + "” is not a " + (shelf.solid() ? "solid" : "liquid") + " on the reference shelf.");
         } else if (slot instanceof Slot.Moment) {
             BookTime.instant(text);
         }
-        return new Line(address, Role.STATED, text, 0, -1, Optional.empty(), Optional.empty(), OptionalDouble.empty(), given.who());
+        return new Line(
+                address,
+                Role.STATED,
+                text,
+                0,
+                -1,
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                given.who());
     }
 }

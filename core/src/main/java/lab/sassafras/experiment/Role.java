@@ -32,6 +32,8 @@ public enum Role {
     }
 
     public static java.util.Optional<Role> of(String key) {
-        return java.util.Arrays.stream(values()).filter(role -> role.key.equals(key)).findFirst();
+        return java.util.Arrays.stream(values())
+                .filter(role -> role.key.equals(key))
+                .findFirst();
     }
 }

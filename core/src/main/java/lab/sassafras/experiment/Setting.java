@@ -21,14 +21,37 @@ import lab.sassafras.substance.ReferenceShelf;
  * @param conventions  the schools in force, which decide what is asked
  * @param shelf        the handbook values the entry is reduced with
  */
-public record Setting(Optional<Calorimeter> calorimeter, Map<String, Calorimeter> calorimeters, int trials,
-                      Map<String, Integer> parts, Set<Integer> leftOut, Map<String, Referenced> references,
-                      Figures figures, Conventions conventions, ReferenceShelf shelf) {
+public record Setting(
+        Optional<Calorimeter> calorimeter,
+        Map<String, Calorimeter> calorimeters,
+        int trials,
+        Map<String, Integer> parts,
+        Set<Integer> leftOut,
+        Map<String, Referenced> references,
+        Figures figures,
+        Conventions conventions,
+        ReferenceShelf shelf) {
 
     /** With the newest shelf. */
-    public Setting(Optional<Calorimeter> calorimeter, Map<String, Calorimeter> calorimeters, int trials, Map<String, Integer> parts,
-                   Set<Integer> leftOut, Map<String, Referenced> references, Figures figures, Conventions conventions) {
-        this(calorimeter, calorimeters, trials, parts, leftOut, references, figures, conventions, ReferenceShelf.standard());
+    public Setting(
+            Optional<Calorimeter> calorimeter,
+            Map<String, Calorimeter> calorimeters,
+            int trials,
+            Map<String, Integer> parts,
+            Set<Integer> leftOut,
+            Map<String, Referenced> references,
+            Figures figures,
+            Conventions conventions) {
+        this(
+                calorimeter,
+                calorimeters,
+                trials,
+                parts,
+                leftOut,
+                references,
+                figures,
+                conventions,
+                ReferenceShelf.standard());
     }
 
     /**
@@ -37,11 +60,11 @@ public record Setting(Optional<Calorimeter> calorimeter, Map<String, Calorimeter
      * @param label in words
      * @param value its result; empty where that entry has none yet
      */
-    public record Referenced(String label, Optional<Measured> value) {
-    }
+    public record Referenced(String label, Optional<Measured> value) {}
 
     public static Setting plain(Figures figures) {
-        return new Setting(Optional.empty(), Map.of(), 1, Map.of(), Set.of(), Map.of(), figures, Conventions.standard());
+        return new Setting(
+                Optional.empty(), Map.of(), 1, Map.of(), Set.of(), Map.of(), figures, Conventions.standard());
     }
 
     /** The same, reduced with a version of the shelf. */
@@ -50,7 +73,8 @@ public record Setting(Optional<Calorimeter> calorimeter, Map<String, Calorimeter
     }
 
     public Setting with(Calorimeter other) {
-        return new Setting(Optional.of(other), calorimeters, trials, parts, leftOut, references, figures, conventions, shelf);
+        return new Setting(
+                Optional.of(other), calorimeters, trials, parts, leftOut, references, figures, conventions, shelf);
     }
 
     public Setting with(Conventions other) {
@@ -59,8 +83,16 @@ public record Setting(Optional<Calorimeter> calorimeter, Map<String, Calorimeter
 
     /** The same, open to more vessels and more results. */
     public Setting knowing(Map<String, Calorimeter> moreCalorimeters, Map<String, Referenced> moreReferences) {
-        return new Setting(calorimeter, joined(calorimeters, moreCalorimeters), trials, parts, leftOut,
-                joined(references, moreReferences), figures, conventions, shelf);
+        return new Setting(
+                calorimeter,
+                joined(calorimeters, moreCalorimeters),
+                trials,
+                parts,
+                leftOut,
+                joined(references, moreReferences),
+                figures,
+                conventions,
+                shelf);
     }
 
     private static <T> Map<String, T> joined(Map<String, T> known, Map<String, T> more) {

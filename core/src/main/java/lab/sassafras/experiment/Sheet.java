@@ -37,8 +37,7 @@ public final class Sheet {
     private final Map<Ways, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
 
     /** What decides how a quantity of a trial is drawn up. */
-    private record Ways(int trial, MassWay mass, LiquidDensity density) {
-    }
+    private record Ways(int trial, MassWay mass, LiquidDensity density) {}
 
     public Sheet(Experiment experiment, List<Line> lines, Setting setting) {
         this(experiment, lines, setting, List.of());
@@ -71,7 +70,8 @@ public final class Sheet {
     }
 
     public Sheet with(Line more) {
-        return new Sheet(experiment, Stream.concat(lines.stream(), Stream.of(more)).toList(), setting, reservations);
+        return new Sheet(
+                experiment, Stream.concat(lines.stream(), Stream.of(more)).toList(), setting, reservations);
     }
 
     /** What of the stored rows could not be read, and why; empty for a sheet never stored. */
@@ -123,7 +123,10 @@ public final class Sheet {
     /** Whether there is such a place: its group is declared and has that number now. */
     public boolean stands(Address address) {
         return experiment.slot(address.path()).isPresent()
-                && experiment.group(address.group()).filter(group -> places.stands(group, address.index())).isPresent();
+                && experiment
+                        .group(address.group())
+                        .filter(group -> places.stands(group, address.index()))
+                        .isPresent();
     }
 
     /** What the sample of a trial is called; empty where no names were given. */
@@ -158,7 +161,10 @@ public final class Sheet {
     /** Where a slot stands for a trial. */
     public Address address(String path, int trial) {
         Address any = Address.of(path, 1);
-        return experiment.group(any.group()).map(group -> Address.of(path, index(group, trial))).orElse(any);
+        return experiment
+                .group(any.group())
+                .map(group -> Address.of(path, index(group, trial)))
+                .orElse(any);
     }
 
     /** The final temperature foretold before mixing. */
@@ -168,12 +174,15 @@ public final class Sheet {
 
     /** The vessel a trial used. */
     public Optional<Calorimeter> calorimeter(int trial) {
-        return stated(CommonPlaces.VESSEL, trial).map(setting.calorimeters()::get).or(setting::calorimeter);
+        return stated(CommonPlaces.VESSEL, trial)
+                .map(setting.calorimeters()::get)
+                .or(setting::calorimeter);
     }
 
     /** Whether the slot at an address has all it needs. */
     public boolean filled(Address address) {
-        boolean pair = line(address, Role.GROSS).isPresent() && line(address, Role.TARE).isPresent();
+        boolean pair = line(address, Role.GROSS).isPresent()
+                && line(address, Role.TARE).isPresent();
         return pair || at(address).stream().anyMatch(line -> line.role() != Role.GROSS && line.role() != Role.TARE);
     }
 
@@ -196,10 +205,18 @@ public final class Sheet {
         if (here.size() == 1 && !here.get(0).role().half()) {
             return Optional.of(here.get(0).role());
         }
-        boolean pair = difference(address).filter(mass -> mass >= 0 || here.stream().allMatch(line -> line.role().half())).isPresent();
-        List<Role> got = here.stream().map(Line::role).filter(role -> !role.half() || pair)
-                .map(role -> role.half() ? Role.GROSS : role).toList();
-        return got.stream().filter(role -> inForce == wayOf(role)).findFirst()
+        boolean pair = difference(address)
+                .filter(mass ->
+                        mass >= 0 || here.stream().allMatch(line -> line.role().half()))
+                .isPresent();
+        List<Role> got = here.stream()
+                .map(Line::role)
+                .filter(role -> !role.half() || pair)
+                .map(role -> role.half() ? Role.GROSS : role)
+                .toList();
+        return got.stream()
+                .filter(role -> inForce == wayOf(role))
+                .findFirst()
                 .or(() -> got.stream().reduce((earlier, later) -> later));
     }
 
@@ -220,8 +237,10 @@ public final class Sheet {
         if (school instanceof FixedWaterHeat one && inForce instanceof FixedWaterHeat other) {
             return one.sameNumber(other);
         }
-        return school instanceof MassWay one && inForce instanceof MassWay other
-                && places.addresses().stream().allMatch(address -> way(address, one).equals(way(address, other)));
+        return school instanceof MassWay one
+                && inForce instanceof MassWay other
+                && places.addresses().stream()
+                        .allMatch(address -> way(address, one).equals(way(address, other)));
     }
 
     /** Whether the readings and the vessel could tell a school from the one in force. */
@@ -232,7 +251,10 @@ public final class Sheet {
         if (question.equals(Question.DENSITY)) {
             return lines.stream().anyMatch(line -> line.role() == Role.VOLUME);
         }
-        if (school instanceof CalorimeterTreatment treatment && setting.calorimeter().filter(vessel -> vessel.serves(treatment.needs())).isEmpty()) {
+        if (school instanceof CalorimeterTreatment treatment
+                && setting.calorimeter()
+                        .filter(vessel -> vessel.serves(treatment.needs()))
+                        .isEmpty()) {
             return false;
         }
         return experiment.neededBy(question, school).stream().allMatch(path -> places.holds(Address.of(path, 1)));
@@ -240,14 +262,15 @@ public final class Sheet {
 
     /** The line a plain quantity goes by: the last one given that is not half of a pair. */
     public Optional<Line> plain(Address address) {
-        return at(address).stream().filter(line -> !line.role().half() && line.role() != Role.STATED)
+        return at(address).stream()
+                .filter(line -> !line.role().half() && line.role() != Role.STATED)
                 .reduce((earlier, later) -> later);
     }
 
     /** The mass by difference (g), where both sides were read. */
     public Optional<Double> difference(Address address) {
-        return line(address, Role.GROSS).flatMap(gross -> line(address, Role.TARE)
-                .map(tare -> gross.value() - tare.value()));
+        return line(address, Role.GROSS)
+                .flatMap(gross -> line(address, Role.TARE).map(tare -> gross.value() - tare.value()));
     }
 
     /** A fresh draft of the books of one trial. */
@@ -269,8 +292,16 @@ public final class Sheet {
         Map<String, Measured> values = new LinkedHashMap<>();
         for (Line line : lines) {
             if (line.role() != Role.STATED) {
-                values.put(line.key(), perTrial(line) ? line.measured()
-                        : line.measured().heldInCommon(line.key(), experiment.words().label(line.address().path())));
+                values.put(
+                        line.key(),
+                        perTrial(line)
+                                ? line.measured()
+                                : line.measured()
+                                        .heldInCommon(
+                                                line.key(),
+                                                experiment
+                                                        .words()
+                                                        .label(line.address().path())));
             } else {
                 stated(line).ifPresent(value -> values.put(line.key(), value));
             }
@@ -282,7 +313,8 @@ public final class Sheet {
 
     /** Quantities of a trial already drawn up the same way, by path: the schools differ in little, and ask for the same readings. */
     Map<String, Expression> quantities(int trial, Conventions conventions) {
-        return quantities.computeIfAbsent(new Ways(trial, conventions.in(Question.MASS), conventions.in(Question.DENSITY)),
+        return quantities.computeIfAbsent(
+                new Ways(trial, conventions.in(Question.MASS), conventions.in(Question.DENSITY)),
                 any -> new ConcurrentHashMap<>());
     }
 
@@ -293,48 +325,70 @@ public final class Sheet {
             return Optional.of(Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
         }
         if (slot instanceof Slot.FromShelf) {
-            return setting.shelf().find(line.text()).map(each -> each.specificHeatOnRecord().asInput());
+            return setting.shelf()
+                    .find(line.text())
+                    .map(each -> each.specificHeatOnRecord().asInput());
         }
-        return slot instanceof Slot.Reference ? Optional.ofNullable(setting.references().get(line.text()))
-                .flatMap(Setting.Referenced::value).map(value -> value.heldInCommon("entry:" + line.text(), "result of another entry"))
+        return slot instanceof Slot.Reference
+                ? Optional.ofNullable(setting.references().get(line.text()))
+                        .flatMap(Setting.Referenced::value)
+                        .map(value -> value.heldInCommon("entry:" + line.text(), "result of another entry"))
                 : Optional.empty();
     }
 
     private boolean perTrial(Line line) {
-        return experiment.group(line.address().group())
-                .filter(group -> group.cardinality() == Cardinality.PER_TRIAL).isPresent();
+        return experiment
+                .group(line.address().group())
+                .filter(group -> group.cardinality() == Cardinality.PER_TRIAL)
+                .isPresent();
     }
 
     /** The steps of one trial in order, each at its address; steps whose condition fails are left out. */
     public List<Ask> asks(int trial) {
-        return steps(trial).filter(ask -> !ask.step().aside() || filled(ask.address())).toList();
+        return steps(trial)
+                .filter(ask -> !ask.step().aside() || filled(ask.address()))
+                .toList();
     }
 
     /** What may be added to a trial and was not. */
     public List<Ask> asides(int trial) {
-        return steps(trial).filter(ask -> ask.step().aside() && !filled(ask.address())).toList();
+        return steps(trial)
+                .filter(ask -> ask.step().aside() && !filled(ask.address()))
+                .toList();
     }
 
     private Stream<Ask> steps(int trial) {
-        return experiment.procedure().stream().filter(step -> step.under().map(under -> under.holds(setting.conventions()))
-                .orElse(true)).flatMap(step -> {
-            Group group = experiment.group(Address.of(step.path(), 1).group()).orElseThrow();
-            boolean each = group.cardinality() == Cardinality.PER_TRIAL || group.cardinality() == Cardinality.PER_SAMPLE;
-            return indices(group).filter(index -> each ? index == trial : trial == 1)
-                    .mapToObj(index -> Address.of(step.path(), index)).filter(address -> asked(step, address))
-                    .map(address -> new Ask(step, address));
-        });
+        return experiment.procedure().stream()
+                .filter(step -> step.under()
+                        .map(under -> under.holds(setting.conventions()))
+                        .orElse(true))
+                .flatMap(step -> {
+                    Group group =
+                            experiment.group(Address.of(step.path(), 1).group()).orElseThrow();
+                    boolean each = group.cardinality() == Cardinality.PER_TRIAL
+                            || group.cardinality() == Cardinality.PER_SAMPLE;
+                    return indices(group)
+                            .filter(index -> each ? index == trial : trial == 1)
+                            .mapToObj(index -> Address.of(step.path(), index))
+                            .filter(address -> asked(step, address))
+                            .map(address -> new Ask(step, address));
+                });
     }
 
     /** One step at its address. */
-    public record Ask(Step step, Address address) {
-    }
+    public record Ask(Step step, Address address) {}
 
     private boolean asked(Step step, Address address) {
-        return step.condition().map(condition -> {
-            Group group = experiment.group(Address.of(condition.path(), 1).group()).orElseThrow();
-            int index = group.cardinality() == Cardinality.ONCE ? 1 : address.index();
-            return stated(Address.of(condition.path(), index)).filter(condition.answers()::contains).isPresent();
-        }).orElse(true);
+        return step.condition()
+                .map(condition -> {
+                    Group group = experiment
+                            .group(Address.of(condition.path(), 1).group())
+                            .orElseThrow();
+                    int index = group.cardinality() == Cardinality.ONCE ? 1 : address.index();
+                    return stated(Address.of(condition.path(), index))
+                            .filter(condition.answers()::contains)
+                            .isPresent();
+                })
+                .orElse(true);
     }
 }

@@ -20,6 +20,7 @@ public final class SheetFindings {
 
     /** Relative distance from every accepted value from which a typed constant is questioned. */
     private static final double FAR_FROM_ACCEPTED = 0.003;
+
     private static final int CONFLICTS_NAMED = 4;
 
     private final Sheet sheet;
@@ -58,11 +59,16 @@ public final class SheetFindings {
     }
 
     private Optional<Finding> outsideRange(Line line) {
-        return line.instrument().filter(instrument -> !instrument.covers(line.value())).map(instrument ->
-                Finding.question("reading.outside-range", label(line) + ", " + line.text() + " "
-                        + line.unit().map(unit -> unit.symbol()).orElse("") + ", lies outside the range of "
-                        + instrument.name() + " (" + figures.plain(instrument.low()) + " to "
-                        + figures.plain(instrument.high()) + " " + instrument.unit().symbol() + ").")
+        return line.instrument()
+                .filter(instrument -> !instrument.covers(line.value()))
+                .map(instrument -> Finding.question(
+                                "reading.outside-range",
+                                label(line) + ", " + line.text() + " "
+                                        + line.unit().map(unit -> unit.symbol()).orElse("")
+                                        + ", lies outside the range of "
+                                        + instrument.name() + " (" + figures.plain(instrument.low()) + " to "
+                                        + figures.plain(instrument.high()) + " "
+                                        + instrument.unit().symbol() + ").")
                         .at(line.address().toString()));
     }
 
@@ -75,49 +81,83 @@ public final class SheetFindings {
         if (line.decimals() >= shown) {
             return Optional.empty();
         }
-        return Optional.of(Finding.note("reading.decimals", label(line) + " was written as " + line.text() + "; "
-                + instrument.name() + " shows " + shown + " decimal" + (shown == 1 ? "" : "s")
-                + ". Record every decimal it shows.").at(line.address().toString()));
+        return Optional.of(Finding.note(
+                        "reading.decimals",
+                        label(line) + " was written as " + line.text() + "; "
+                                + instrument.name() + " shows " + shown + " decimal" + (shown == 1 ? "" : "s")
+                                + ". Record every decimal it shows.")
+                .at(line.address().toString()));
     }
 
     /** A constant typed from a handbook that no handbook has, as after two digits were swapped. */
     private Optional<Finding> unaccepted(Line line) {
-        List<Double> accepted = sheet.experiment().slot(line.address().path()).filter(Slot.Quantity.class::isInstance)
-                .map(slot -> ((Slot.Quantity) slot).accepted()).orElse(List.of());
-        if (accepted.isEmpty() || accepted.stream().anyMatch(each -> Math.abs(line.value() - each) <= FAR_FROM_ACCEPTED * each)) {
+        List<Double> accepted = sheet.experiment()
+                .slot(line.address().path())
+                .filter(Slot.Quantity.class::isInstance)
+                .map(slot -> ((Slot.Quantity) slot).accepted())
+                .orElse(List.of());
+        if (accepted.isEmpty()
+                || accepted.stream().anyMatch(each -> Math.abs(line.value() - each) <= FAR_FROM_ACCEPTED * each)) {
             return Optional.empty();
         }
-        double nearest = accepted.stream().min(Comparator.comparingDouble(each -> Math.abs(each - line.value()))).orElseThrow();
-        return Optional.of(Finding.question("constant.unaccepted", label(line) + " was typed as " + line.text() + " "
-                + line.unit().map(BenchUnit::symbol).orElse("") + ", more than 0.3 % from every value in use; the nearest is "
-                + figures.plain(nearest) + ". Were two digits exchanged?").at(line.address().toString()));
+        double nearest = accepted.stream()
+                .min(Comparator.comparingDouble(each -> Math.abs(each - line.value())))
+                .orElseThrow();
+        return Optional.of(Finding.question(
+                        "constant.unaccepted",
+                        label(line) + " was typed as " + line.text() + " "
+                                + line.unit().map(BenchUnit::symbol).orElse("")
+                                + ", more than 0.3 % from every value in use; the nearest is "
+                                + figures.plain(nearest) + ". Were two digits exchanged?")
+                .at(line.address().toString()));
     }
 
     /** A prediction is one only as long as the final reading is not known. */
     private Optional<Finding> latePrediction() {
         Optional<Line> prediction = sheet.prediction();
         Optional<Line> read = sheet.experiment().finalReading().flatMap(path -> sheet.plain(path, 1));
-        return prediction.filter(line -> read.filter(last -> sheet.lines().indexOf(last) < sheet.lines().indexOf(line)).isPresent())
-                .map(line -> Finding.note("prediction.late", "The prediction was written down after the final temperature was read.")
+        return prediction
+                .filter(line -> read.filter(last ->
+                                sheet.lines().indexOf(last) < sheet.lines().indexOf(line))
+                        .isPresent())
+                .map(line -> Finding.note(
+                                "prediction.late",
+                                "The prediction was written down after the final temperature was read.")
                         .at(line.address().toString()));
     }
 
     /** What stands for a trial, a part or a sample that the entry has not, as after two samples were found to be one. */
     private Optional<Finding> outOfPlace(Address address) {
-        return sheet.stands(address) ? Optional.empty() : Optional.of(Finding.question("row.out-of-place", words.label(address.path()) + " “"
-                + sheet.at(address).get(0).text() + "” stands as number " + address.index() + ", which this entry has not"
-                + (sheet.firstOfSample(address.index()) == address.index() ? "" : ": trial " + address.index() + " is of the same sample as trial "
-                + sheet.firstOfSample(address.index())) + ". It is kept and not used; strike it out where it is not wanted."));
+        return sheet.stands(address)
+                ? Optional.empty()
+                : Optional.of(Finding.question(
+                        "row.out-of-place",
+                        words.label(address.path()) + " “"
+                                + sheet.at(address).get(0).text() + "” stands as number " + address.index()
+                                + ", which this entry has not"
+                                + (sheet.firstOfSample(address.index()) == address.index()
+                                        ? ""
+                                        : ": trial " + address.index() + " is of the same sample as trial "
+                                                + sheet.firstOfSample(address.index()))
+                                + ". It is kept and not used; strike it out where it is not wanted."));
     }
 
     /** A vessel or an entry that was named and is not to be found. */
     private Optional<Finding> gone(Line line) {
         Optional<Slot> slot = sheet.experiment().slot(line.address().path());
-        boolean vessel = slot.filter(Slot.Vessel.class::isInstance).isPresent() && !sheet.setting().calorimeters().containsKey(line.text());
-        boolean entry = slot.filter(Slot.Reference.class::isInstance).isPresent() && !sheet.setting().references().containsKey(line.text());
-        return !vessel && !entry ? Optional.empty() : Optional.of(Finding.question("row.gone", label(line) + " names "
-                + (vessel ? "a vessel" : "an entry") + " that cannot be found here, or leads back to this entry. It is kept and not used; "
-                + "strike it out or choose another.").at(line.address().toString()));
+        boolean vessel = slot.filter(Slot.Vessel.class::isInstance).isPresent()
+                && !sheet.setting().calorimeters().containsKey(line.text());
+        boolean entry = slot.filter(Slot.Reference.class::isInstance).isPresent()
+                && !sheet.setting().references().containsKey(line.text());
+        return !vessel && !entry
+                ? Optional.empty()
+                : Optional.of(Finding.question(
+                                "row.gone",
+                                label(line) + " names "
+                                        + (vessel ? "a vessel" : "an entry")
+                                        + " that cannot be found here, or leads back to this entry. It is kept and not used; "
+                                        + "strike it out or choose another.")
+                        .at(line.address().toString()));
     }
 
     private Optional<Finding> conflict(Address address) {
@@ -125,32 +165,63 @@ public final class SheetFindings {
             return Optional.empty();
         }
         Map<Role, List<Line>> byRole = sheet.at(address).stream().collect(Collectors.groupingBy(Line::role));
-        return byRole.values().stream().filter(lines -> lines.size() > 1).findFirst().map(lines ->
-                Finding.question("reading.conflict", (lines.size() == 2 ? "Two" : String.valueOf(lines.size())) + " values stand for "
-                        + words.label(address.path()) + ": " + lines.stream().limit(CONFLICTS_NAMED).map(line -> line.text() + " (" + line.who() + ")")
-                                .collect(Collectors.joining(" and ")) + (lines.size() > CONFLICTS_NAMED ? " and others" : "")
-                        + ". " + (lines.size() == 2 ? "Both" : "All") + " are kept; the last is used until one is struck out.").at(address.toString()));
+        return byRole.values().stream()
+                .filter(lines -> lines.size() > 1)
+                .findFirst()
+                .map(lines -> Finding.question(
+                                "reading.conflict",
+                                (lines.size() == 2 ? "Two" : String.valueOf(lines.size())) + " values stand for "
+                                        + words.label(address.path()) + ": "
+                                        + lines.stream()
+                                                .limit(CONFLICTS_NAMED)
+                                                .map(line -> line.text() + " (" + line.who() + ")")
+                                                .collect(Collectors.joining(" and "))
+                                        + (lines.size() > CONFLICTS_NAMED ? " and others" : "")
+                                        + ". " + (lines.size() == 2 ? "Both" : "All")
+                                        + " are kept; the last is used until one is struck out.")
+                        .at(address.toString()));
     }
 
     private Optional<Finding> negativeDifference(Address address) {
-        return sheet.difference(address).filter(mass -> mass < 0 && sheet.stands(address) && sheet.way(address, sheet.setting().conventions().in(Question.MASS))
-                .filter(Role::half).isPresent()).map(mass -> Finding.refuse("reading.negative-mass", words.label(address.path())
-                        + " comes out negative: full is less than empty. Correct one of the two readings.").at(address.toString()));
+        return sheet.difference(address)
+                .filter(mass -> mass < 0
+                        && sheet.stands(address)
+                        && sheet.way(address, sheet.setting().conventions().in(Question.MASS))
+                                .filter(Role::half)
+                                .isPresent())
+                .map(mass -> Finding.refuse(
+                                "reading.negative-mass",
+                                words.label(address.path())
+                                        + " comes out negative: full is less than empty. Correct one of the two readings.")
+                        .at(address.toString()));
     }
 
     private Optional<Finding> twoThermometers() {
         Set<String> names = new LinkedHashSet<>();
-        sheet.lines().forEach(line -> line.instrument().filter(instrument -> instrument.kind().dimension() == Dimension.TEMPERATURE)
-                .ifPresent(instrument -> names.add(instrument.name())));
-        return names.size() < 2 ? Optional.empty() : Optional.of(Finding.note("reading.two-thermometers",
-                "Temperatures were read on " + String.join(" and ", names) + ". Their offsets do not cancel in a "
-                        + "difference, and the uncertainty counts them. One thermometer for one difference is better."));
+        sheet.lines()
+                .forEach(line -> line.instrument()
+                        .filter(instrument -> instrument.kind().dimension() == Dimension.TEMPERATURE)
+                        .ifPresent(instrument -> names.add(instrument.name())));
+        return names.size() < 2
+                ? Optional.empty()
+                : Optional.of(
+                        Finding.note(
+                                "reading.two-thermometers",
+                                "Temperatures were read on " + String.join(" and ", names)
+                                        + ". Their offsets do not cancel in a "
+                                        + "difference, and the uncertainty counts them. One thermometer for one difference is better."));
     }
 
     private Optional<Finding> caveat(Line line) {
-        return sheet.experiment().caveats().stream().filter(each -> each.path().equals(line.address().path())
-                && each.answer().equals(line.text())).findFirst().map(each -> new Finding(each.voids() ? Finding.Grade.REFUSE : Finding.Grade.NOTE,
-                "caveat." + each.answer(), words.get("caveat." + each.path() + "." + each.answer()), line.address().toString()));
+        return sheet.experiment().caveats().stream()
+                .filter(each -> each.path().equals(line.address().path())
+                        && each.answer().equals(line.text()))
+                .findFirst()
+                .map(each -> new Finding(
+                        each.voids() ? Finding.Grade.REFUSE : Finding.Grade.NOTE,
+                        "caveat." + each.answer(),
+                        words.get("caveat." + each.path() + "." + each.answer()),
+                        line.address().toString()));
     }
 
     private String label(Line line) {

@@ -4,7 +4,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-
 import lab.sassafras.measure.BenchUnit;
 
 /** A place for one thing the bench tells. */
@@ -29,8 +28,15 @@ public sealed interface Slot {
      * @param roles    how it may be got
      * @param accepted values the handbooks agree on (bench unit); a typed one far from all of them is questioned
      */
-    record Quantity(String key, BenchUnit unit, Optional<Usual> usual, Optional<Assumption> assumed, Set<Role> roles,
-                    List<Double> accepted, boolean optional) implements Slot {
+    record Quantity(
+            String key,
+            BenchUnit unit,
+            Optional<Usual> usual,
+            Optional<Assumption> assumed,
+            Set<Role> roles,
+            List<Double> accepted,
+            boolean optional)
+            implements Slot {
 
         public Quantity {
             roles = Set.copyOf(roles);
@@ -44,7 +50,8 @@ public sealed interface Slot {
         public Quantity orAssumed(double value, double uncertainty) {
             Set<Role> more = EnumSet.copyOf(roles);
             more.add(Role.ASSUMED);
-            return new Quantity(key, unit, usual, Optional.of(new Assumption(value, uncertainty)), more, accepted, optional);
+            return new Quantity(
+                    key, unit, usual, Optional.of(new Assumption(value, uncertainty)), more, accepted, optional);
         }
 
         public Quantity ifKnown() {
@@ -63,12 +70,10 @@ public sealed interface Slot {
     }
 
     /** A range of ordinary readings (bench unit). */
-    record Usual(double low, double high) {
-    }
+    record Usual(double low, double high) {}
 
     /** A value to propose with its standard uncertainty (bench unit). */
-    record Assumption(double value, double uncertainty) {
-    }
+    record Assumption(double value, double uncertainty) {}
 
     /** One of a few words. */
     record Choice(String key, List<String> options, boolean optional) implements Slot {
@@ -78,32 +83,25 @@ public sealed interface Slot {
     }
 
     /** A solid, or a liquid, of the reference shelf, by key. */
-    record FromShelf(String key, boolean solid, boolean optional) implements Slot {
-    }
+    record FromShelf(String key, boolean solid, boolean optional) implements Slot {}
 
     /** A chemical formula. */
-    record Formula(String key, boolean optional) implements Slot {
-    }
+    record Formula(String key, boolean optional) implements Slot {}
 
     /** A balanced equation. */
-    record Equation(String key, boolean optional) implements Slot {
-    }
+    record Equation(String key, boolean optional) implements Slot {}
 
     /** A name the bench gives, such as what is scratched on a sample. */
-    record Name(String key, boolean optional) implements Slot {
-    }
+    record Name(String key, boolean optional) implements Slot {}
 
     /** A vessel with its constant, where a trial used another than the entry says. */
-    record Vessel(String key, boolean optional) implements Slot {
-    }
+    record Vessel(String key, boolean optional) implements Slot {}
 
     /** The instant something was done. */
-    record Moment(String key, boolean optional) implements Slot {
-    }
+    record Moment(String key, boolean optional) implements Slot {}
 
     /** Another entry, whose result (in this unit) is used here. */
-    record Reference(String key, BenchUnit unit, boolean optional) implements Slot {
-    }
+    record Reference(String key, BenchUnit unit, boolean optional) implements Slot {}
 
     /** Any number that is simply read. */
     static Quantity quantity(String key, BenchUnit unit) {
@@ -112,14 +110,26 @@ public sealed interface Slot {
 
     /** A mass, zeroed or by difference. */
     static Quantity mass(String key) {
-        return new Quantity(key, BenchUnit.GRAMS, Optional.empty(), Optional.empty(), Set.of(Role.READ, Role.GROSS, Role.TARE),
-                List.of(), false);
+        return new Quantity(
+                key,
+                BenchUnit.GRAMS,
+                Optional.empty(),
+                Optional.empty(),
+                Set.of(Role.READ, Role.GROSS, Role.TARE),
+                List.of(),
+                false);
     }
 
     /** The mass of a liquid: as any mass, or by its volume. */
     static Quantity liquid(String key) {
-        return new Quantity(key, BenchUnit.GRAMS, Optional.empty(), Optional.empty(),
-                Set.of(Role.READ, Role.GROSS, Role.TARE, Role.VOLUME), List.of(), false);
+        return new Quantity(
+                key,
+                BenchUnit.GRAMS,
+                Optional.empty(),
+                Optional.empty(),
+                Set.of(Role.READ, Role.GROSS, Role.TARE, Role.VOLUME),
+                List.of(),
+                false);
     }
 
     static Quantity temperature(String key) {

@@ -6,5 +6,4 @@ package lab.sassafras.experiment;
  * @param start path of the settled reading before
  * @param end   path of the reading after
  */
-public record Span(String start, String end) {
-}
+public record Span(String start, String end) {}

@@ -2,7 +2,6 @@ package lab.sassafras.experiment;
 
 import java.util.List;
 import java.util.Optional;
-
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
@@ -20,8 +19,7 @@ import lab.sassafras.convention.School;
 public record Step(String path, int minutes, Optional<Condition> condition, Optional<Under> under, boolean aside) {
 
     /** Asked only where a choice was answered in one of these ways. */
-    public record Condition(String path, List<String> answers) {
-    }
+    public record Condition(String path, List<String> answers) {}
 
     /** Asked only where one of these schools is in force. */
     public record Under(Question<? extends School> question, List<String> schools) {

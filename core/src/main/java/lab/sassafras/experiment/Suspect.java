@@ -28,6 +28,10 @@ public record Suspect(String key, String path, double error, Optional<String> fr
     public double error(Sheet sheet, int trial) {
         Optional<Line> here = sheet.plain(path, trial);
         Optional<Line> there = from.flatMap(other -> sheet.plain(other, trial));
-        return here.isPresent() && there.isPresent() && here.get().value() < there.get().value() ? -error : error;
+        return here.isPresent()
+                        && there.isPresent()
+                        && here.get().value() < there.get().value()
+                ? -error
+                : error;
     }
 }

@@ -31,8 +31,10 @@ final class UnknownExperiment implements Experiment {
 
     @Override
     public Words words() {
-        return Words.plain("An experiment not known here", "This version has no experiment called “" + key + "”. What was read is kept "
-                + "and can be looked at, saved as a file and struck out.");
+        return Words.plain(
+                "An experiment not known here",
+                "This version has no experiment called “" + key + "”. What was read is kept "
+                        + "and can be looked at, saved as a file and struck out.");
     }
 
     @Override
@@ -62,7 +64,9 @@ final class UnknownExperiment implements Experiment {
 
     @Override
     public List<Account> accounts(Sheet sheet, Conventions conventions) {
-        return IntStream.rangeClosed(1, sheet.trials()).<Account>mapToObj(trial -> new Account.Incomplete(trial, List.of(),
-                List.of(Finding.question("experiment.unknown", words().get("lead"))))).toList();
+        return IntStream.rangeClosed(1, sheet.trials())
+                .<Account>mapToObj(trial -> new Account.Incomplete(
+                        trial, List.of(), List.of(Finding.question("experiment.unknown", words().get("lead")))))
+                .toList();
     }
 }

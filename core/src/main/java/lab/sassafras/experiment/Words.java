@@ -26,9 +26,13 @@ public final class Words {
     private final String origin;
 
     private Words(Properties properties, String origin) {
-        properties.stringPropertyNames().forEach(key -> words.put(key, properties.getProperty(key).strip()));
-        words.keySet().stream().filter(key -> key.endsWith(SYMBOL) && find(key).isPresent()).forEach(key ->
-                symbols.put(key.substring(0, key.length() - SYMBOL.length()), Symbol.of(words.get(key))));
+        properties
+                .stringPropertyNames()
+                .forEach(key -> words.put(key, properties.getProperty(key).strip()));
+        words.keySet().stream()
+                .filter(key -> key.endsWith(SYMBOL) && find(key).isPresent())
+                .forEach(key ->
+                        symbols.put(key.substring(0, key.length() - SYMBOL.length()), Symbol.of(words.get(key))));
         this.origin = origin;
     }
 

@@ -17,18 +17,29 @@ record WrittenEquation(ChemicalEquation equation, Address at, List<Finding> find
 
     /** How often a reagent is taken. */
     int taken(ChemicalFormula reagent) {
-        return equation.reagent(reagent).map(ChemicalEquation.Term::count).orElseGet(() -> equation.formed(reagent) > 0
-                ? wrong("equation.backwards", reagent.text() + " stands only to the right of the arrow, so the equation is written backwards "
-                + "for this run, and every sign would be the wrong way round. Write what was put together on the left.")
-                : wrong("equation.without-reagent", reagent.text() + " does not stand in the equation " + equation.text()
-                + ". Write it there as it is written here."));
+        return equation.reagent(reagent)
+                .map(ChemicalEquation.Term::count)
+                .orElseGet(() -> equation.formed(reagent) > 0
+                        ? wrong(
+                                "equation.backwards",
+                                reagent.text()
+                                        + " stands only to the right of the arrow, so the equation is written backwards "
+                                        + "for this run, and every sign would be the wrong way round. Write what was put together on the left.")
+                        : wrong(
+                                "equation.without-reagent",
+                                reagent.text() + " does not stand in the equation " + equation.text()
+                                        + ". Write it there as it is written here."));
     }
 
     /** How often a product is formed. */
     int formed(ChemicalFormula product) {
         int count = equation.formed(product);
-        return count > 0 ? count : wrong("equation.without-product", "The equation " + equation.text() + " forms no " + product.text()
-                + ". Write what was put together on the left and what came of it on the right.");
+        return count > 0
+                ? count
+                : wrong(
+                        "equation.without-product",
+                        "The equation " + equation.text() + " forms no " + product.text()
+                                + ". Write what was put together on the left and what came of it on the right.");
     }
 
     private int wrong(String code, String message) {

@@ -6,20 +6,16 @@ import java.util.Optional;
 public sealed interface Yardstick {
 
     /** Nothing to judge by. */
-    record None() implements Yardstick {
-    }
+    record None() implements Yardstick {}
 
     /** What a vessel of its kind can hold. */
-    record OfVessel() implements Yardstick {
-    }
+    record OfVessel() implements Yardstick {}
 
     /** One value on the reference shelf, by its key there. */
-    record OfProperty(String property) implements Yardstick {
-    }
+    record OfProperty(String property) implements Yardstick {}
 
     /** The heat of solution on the shelf for the formula in this slot. */
-    record OfDissolving(String formula) implements Yardstick {
-    }
+    record OfDissolving(String formula) implements Yardstick {}
 
     /**
      * The heat of a reaction, from the formation enthalpies on the shelf where every substance of its equation has one.
@@ -28,12 +24,10 @@ public sealed interface Yardstick {
      * @param perMole  formula of the product the result is per mole of; empty where it is of the limiting reagent
      * @param strength path of the answer that says whether acid and base are both strong; empty where that is no question
      */
-    record OfReaction(String equation, Optional<String> perMole, Optional<String> strength) implements Yardstick {
-    }
+    record OfReaction(String equation, Optional<String> perMole, Optional<String> strength) implements Yardstick {}
 
     /** The liquids on the reference shelf; {@code known} is the path of the slot that says which it is, where told. */
-    record OfLiquids(String known) implements Yardstick {
-    }
+    record OfLiquids(String known) implements Yardstick {}
 
     /**
      * The solids on the reference shelf, with what was seen of the sample.
@@ -43,6 +37,5 @@ public sealed interface Yardstick {
      * @param magnetic path of the magnet's answer
      * @param density  path of its density
      */
-    record OfSolids(String known, String colour, String magnetic, String density) implements Yardstick {
-    }
+    record OfSolids(String known, String colour, String magnetic, String density) implements Yardstick {}
 }

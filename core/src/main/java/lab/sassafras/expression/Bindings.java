@@ -43,7 +43,13 @@ public record Bindings(Map<String, Measured> values, Map<String, Measured> benea
     /** The same, one input's value moved by a step (bench unit). */
     public Bindings shifted(Input input, double step) {
         Measured old = of(input);
-        return with(input.key(), new Measured(old.value() + step, old.ownUncertainty(), old.degreesOfFreedom(),
-                old.shares(), old.decimals()));
+        return with(
+                input.key(),
+                new Measured(
+                        old.value() + step,
+                        old.ownUncertainty(),
+                        old.degreesOfFreedom(),
+                        old.shares(),
+                        old.decimals()));
     }
 }

@@ -43,7 +43,9 @@ public final class Computation {
     /** Several expressions with the same numbers; what they share is computed once. */
     public static List<Computation> all(List<? extends Expression> expressions, Bindings bindings) {
         Computation shared = new Computation(Tape.of(expressions), bindings);
-        return IntStream.range(0, expressions.size()).mapToObj(i -> new Computation(shared, i)).toList();
+        return IntStream.range(0, expressions.size())
+                .mapToObj(i -> new Computation(shared, i))
+                .toList();
     }
 
     /** Every input that enters, in the order met. */

@@ -15,10 +15,10 @@ import org.hipparchus.distribution.continuous.TDistribution;
  * @param degreesOfFreedom effective, by Welch–Satterthwaite (JCGM 100:2008, G.4.1); may be infinite
  * @param contributions    what the uncertainty is made of, longest first
  */
-public record Estimate(double value, double uncertainty, double degreesOfFreedom,
-                       List<Contribution> contributions) {
+public record Estimate(double value, double uncertainty, double degreesOfFreedom, List<Contribution> contributions) {
 
-    private static final Comparator<Contribution> LONGEST_FIRST = Comparator.comparingDouble(Contribution::uncertainty).reversed();
+    private static final Comparator<Contribution> LONGEST_FIRST =
+            Comparator.comparingDouble(Contribution::uncertainty).reversed();
 
     /**
      * One source of the uncertainty.
@@ -55,14 +55,18 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
 
     /** Part of the uncertainty that is not shared with anything else (bench unit). */
     public double ownUncertainty() {
-        return Math.sqrt(contributions.stream().filter(each -> each.source() == null)
-                .mapToDouble(each -> each.uncertainty() * each.uncertainty()).sum());
+        return Math.sqrt(contributions.stream()
+                .filter(each -> each.source() == null)
+                .mapToDouble(each -> each.uncertainty() * each.uncertainty())
+                .sum());
     }
 
     /** This result as an input of a further account: its shared sources stay shared. */
     public Measured asInput() {
-        List<Measured.Share> shares = contributions.stream().filter(each -> each.source() != null)
-                .map(each -> new Measured.Share(each.source(), each.sensitivity())).toList();
+        List<Measured.Share> shares = contributions.stream()
+                .filter(each -> each.source() != null)
+                .map(each -> new Measured.Share(each.source(), each.sensitivity()))
+                .toList();
         return new Measured(value, ownUncertainty(), degreesOfFreedom, shares, -1);
     }
 

@@ -18,8 +18,7 @@ import lab.sassafras.expression.Tape.Step;
 /** Reads a tree from the leaves up, giving each node a slot; a named step met twice is laid out once. */
 final class Layout implements Interpretation<Integer> {
 
-    private record Placed(Input input, int slot) {
-    }
+    private record Placed(Input input, int slot) {}
 
     private final Map<String, Placed> inputs = new LinkedHashMap<>();
     private final Map<Named, Integer> named = new IdentityHashMap<>();

@@ -16,7 +16,9 @@ record Leaves(Set<Input> met) implements Walk {
 
     @Override
     public Void root(Root root, Supplier<Void> balance) {
-        root.balance().inputs().stream().filter(input -> !input.key().equals(root.unknown().key())).forEach(met::add);
+        root.balance().inputs().stream()
+                .filter(input -> !input.key().equals(root.unknown().key()))
+                .forEach(met::add);
         return null;
     }
 }

@@ -49,12 +49,15 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
         if (!straight || !other.straight) {
             return CROOKED;
         }
-        return new Linear(true, joined(rest, other.rest, join, alone),
-                joined(coefficient, other.coefficient, join, alone));
+        return new Linear(
+                true, joined(rest, other.rest, join, alone), joined(coefficient, other.coefficient, join, alone));
     }
 
-    private static Optional<Expression> joined(Optional<Expression> one, Optional<Expression> other,
-            BinaryOperator<Expression> join, UnaryOperator<Expression> alone) {
+    private static Optional<Expression> joined(
+            Optional<Expression> one,
+            Optional<Expression> other,
+            BinaryOperator<Expression> join,
+            UnaryOperator<Expression> alone) {
         if (one.isEmpty()) {
             return other.map(alone);
         }
@@ -70,9 +73,16 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
     /** Minus a sum, term by term, what comes out positive first: as a person would bring it to the other side. */
     public static Expression opposite(Expression rest) {
         List<Expression> terms = rest instanceof Sum sum ? sum.terms() : List.of(rest);
-        List<Expression> flipped = terms.stream().filter(term -> !nothing(term)).map(Linear::negated).toList();
-        List<Expression> plus = flipped.stream().filter(term -> !(term instanceof Negative)).toList();
-        List<Expression> minus = flipped.stream().filter(Negative.class::isInstance).map(term -> ((Negative) term).body()).toList();
+        List<Expression> flipped = terms.stream()
+                .filter(term -> !nothing(term))
+                .map(Linear::negated)
+                .toList();
+        List<Expression> plus =
+                flipped.stream().filter(term -> !(term instanceof Negative)).toList();
+        List<Expression> minus = flipped.stream()
+                .filter(Negative.class::isInstance)
+                .map(term -> ((Negative) term).body())
+                .toList();
         if (plus.isEmpty()) {
             return negated(minus.size() == 1 ? minus.get(0) : new Sum(minus));
         }
@@ -88,11 +98,15 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
     }
 
     private static boolean zero(Expression factor) {
-        return factor instanceof Constant constant && constant.value() == 0 || factor instanceof Negative minus && zero(minus.body());
+        return factor instanceof Constant constant && constant.value() == 0
+                || factor instanceof Negative minus && zero(minus.body());
     }
 
     private static Expression sum(Expression one, Expression other) {
-        return one instanceof Sum first ? new Sum(Stream.concat(first.terms().stream(), Stream.of(other)).toList()) : one.plus(other);
+        return one instanceof Sum first
+                ? new Sum(
+                        Stream.concat(first.terms().stream(), Stream.of(other)).toList())
+                : one.plus(other);
     }
 
     private static Expression difference(Expression one, Expression other) {
@@ -100,12 +114,19 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
     }
 
     private static Expression signed(Expression body) {
-        if (body instanceof Product product && product.factors().stream().filter(Negative.class::isInstance).count() == 1) {
-            return new Product(product.factors().stream().map(each -> each instanceof Negative minus ? minus.body() : each).toList())
+        if (body instanceof Product product
+                && product.factors().stream().filter(Negative.class::isInstance).count() == 1) {
+            return new Product(product.factors().stream()
+                            .map(each -> each instanceof Negative minus ? minus.body() : each)
+                            .toList())
                     .negated();
         }
         if (body instanceof Sum sum && sum.terms().stream().map(Linear::signed).allMatch(Negative.class::isInstance)) {
-            return new Sum(sum.terms().stream().map(Linear::signed).map(each -> ((Negative) each).body()).toList()).negated();
+            return new Sum(sum.terms().stream()
+                            .map(Linear::signed)
+                            .map(each -> ((Negative) each).body())
+                            .toList())
+                    .negated();
         }
         return body;
     }
@@ -132,7 +153,8 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
 
         @Override
         public Linear sum(List<Linear> terms) {
-            return terms.stream().reduce((a, b) -> a.with(b, Linear::sum, UnaryOperator.identity()))
+            return terms.stream()
+                    .reduce((a, b) -> a.with(b, Linear::sum, UnaryOperator.identity()))
                     .orElse(new Linear(true, Optional.empty(), Optional.empty()));
         }
 
@@ -150,12 +172,15 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
             if (one.free() && one.rest.isPresent()) {
                 return other.each(part -> isOne(part) ? one.restOrZero() : product(one.restOrZero(), part));
             }
-            return other.free() ? one.each(part -> isOne(part) ? other.restOrZero() : product(part, other.restOrZero()))
+            return other.free()
+                    ? one.each(part -> isOne(part) ? other.restOrZero() : product(part, other.restOrZero()))
                     : CROOKED;
         }
 
         private static Expression product(Expression one, Expression other) {
-            return one instanceof Product first ? new Product(Stream.concat(first.factors().stream(), Stream.of(other)).toList())
+            return one instanceof Product first
+                    ? new Product(Stream.concat(first.factors().stream(), Stream.of(other))
+                            .toList())
                     : one.times(other);
         }
 
@@ -177,7 +202,9 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
         @Override
         public Linear least(List<Linear> parts) {
             return parts.stream().allMatch(Linear::free)
-                    ? known(new Expression.Least(parts.stream().map(Linear::restOrZero).toList())) : CROOKED;
+                    ? known(new Expression.Least(
+                            parts.stream().map(Linear::restOrZero).toList()))
+                    : CROOKED;
         }
 
         @Override

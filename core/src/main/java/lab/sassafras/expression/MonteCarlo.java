@@ -34,7 +34,10 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
         for (double each : drawn) {
             squares += (each - mean) * (each - mean);
         }
-        return new MonteCarlo(mean, Math.sqrt(squares / (draws - 1)), drawn[(int) Math.round(0.025 * draws) - 1],
+        return new MonteCarlo(
+                mean,
+                Math.sqrt(squares / (draws - 1)),
+                drawn[(int) Math.round(0.025 * draws) - 1],
                 drawn[(int) Math.round(0.975 * draws) - 1]);
     }
 
@@ -49,7 +52,8 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
     public boolean bearsOut(Estimate linear) {
         double half = linear.halfWidth(0.95);
         double tolerance = 0.5 * Math.pow(10, Math.floor(Math.log10(linear.uncertainty())));
-        return linear.uncertainty() > 0 && Math.abs(linear.value() - half - low) <= tolerance
+        return linear.uncertainty() > 0
+                && Math.abs(linear.value() - half - low) <= tolerance
                 && Math.abs(linear.value() + half - high) <= tolerance;
     }
 
@@ -58,7 +62,8 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
         private final Tape tape;
         private final List<Measured> inputs;
         private final Map<Shared, double[]> shared = new LinkedHashMap<>();
-        private final RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(SEED);
+        private final RandomGenerator random =
+                RandomGeneratorFactory.of("L64X128MixRandom").create(SEED);
 
         Draws(Tape tape, Bindings bindings) {
             this.tape = tape;
@@ -72,7 +77,8 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
             for (int done = 0; done < draws; done += BLOCK) {
                 TimeBudget.check();
                 int count = Math.min(BLOCK, draws - done);
-                shared.forEach((source, row) -> fill(row, count, 0, source.standardUncertainty(), source.degreesOfFreedom()));
+                shared.forEach(
+                        (source, row) -> fill(row, count, 0, source.standardUncertainty(), source.degreesOfFreedom()));
                 for (int i = 0; i < rows.length; i++) {
                     draw(inputs.get(i), rows[i], count);
                 }

@@ -10,7 +10,12 @@ package lab.sassafras.expression;
 record Phrase(String text, Level level, String unit) {
 
     /** Loosest first. */
-    enum Level { SUM, PRODUCT, NEGATIVE, ATOM }
+    enum Level {
+        SUM,
+        PRODUCT,
+        NEGATIVE,
+        ATOM
+    }
 
     static Phrase atom(String text, String unit) {
         return new Phrase(text, text.startsWith("−") || text.startsWith("-") ? Level.NEGATIVE : Level.ATOM, unit);
@@ -35,7 +40,9 @@ record Phrase(String text, Level level, String unit) {
 
     /** As a term that is not the first. */
     String asLaterTerm() {
-        return level == Level.NEGATIVE || level == Level.SUM || text.startsWith("−") || text.startsWith("-") ? "(" + text + ")" : text;
+        return level == Level.NEGATIVE || level == Level.SUM || text.startsWith("−") || text.startsWith("-")
+                ? "(" + text + ")"
+                : text;
     }
 
     private String spaced(String body) {

@@ -19,7 +19,8 @@ public record Script(String temperature, Map<String, String> units) {
 
     /** A number with units in words, such as 1000 mL/L. */
     String words(String text) {
-        return units.entrySet().stream().reduce(text, (so, each) -> so.replace(each.getKey(), each.getValue()), (one, other) -> one);
+        return units.entrySet().stream()
+                .reduce(text, (so, each) -> so.replace(each.getKey(), each.getValue()), (one, other) -> one);
     }
 
     String unit(String symbol) {

@@ -33,7 +33,9 @@ public final class SignificantFigures implements Interpretation<SignificantFigur
     record Kept(double value, int decimals) {
 
         int figures() {
-            return decimals >= EXACT || value == 0 ? EXACT : Math.max(1, decimals + 1 + (int) Math.floor(Math.log10(Math.abs(value))));
+            return decimals >= EXACT || value == 0
+                    ? EXACT
+                    : Math.max(1, decimals + 1 + (int) Math.floor(Math.log10(Math.abs(value))));
         }
 
         static Kept ofFigures(double value, int figures) {
@@ -66,7 +68,9 @@ public final class SignificantFigures implements Interpretation<SignificantFigur
 
     @Override
     public Kept sum(List<Kept> terms) {
-        return new Kept(terms.stream().mapToDouble(Kept::value).sum(), terms.stream().mapToInt(Kept::decimals).min().orElse(EXACT));
+        return new Kept(
+                terms.stream().mapToDouble(Kept::value).sum(),
+                terms.stream().mapToInt(Kept::decimals).min().orElse(EXACT));
     }
 
     @Override
@@ -76,7 +80,8 @@ public final class SignificantFigures implements Interpretation<SignificantFigur
 
     @Override
     public Kept product(List<Kept> factors) {
-        return Kept.ofFigures(factors.stream().mapToDouble(Kept::value).reduce(1, (a, b) -> a * b),
+        return Kept.ofFigures(
+                factors.stream().mapToDouble(Kept::value).reduce(1, (a, b) -> a * b),
                 factors.stream().mapToInt(Kept::figures).min().orElse(EXACT));
     }
 
@@ -92,12 +97,18 @@ public final class SignificantFigures implements Interpretation<SignificantFigur
 
     @Override
     public Kept least(List<Kept> parts) {
-        return parts.stream().min(java.util.Comparator.comparingDouble(Kept::value)).orElseThrow();
+        return parts.stream()
+                .min(java.util.Comparator.comparingDouble(Kept::value))
+                .orElseThrow();
     }
 
     @Override
     public Kept root(Root root, Supplier<Kept> balance) {
-        int least = root.inputs().stream().map(this::input).mapToInt(Kept::figures).min().orElse(EXACT);
+        int least = root.inputs().stream()
+                .map(this::input)
+                .mapToInt(Kept::figures)
+                .min()
+                .orElse(EXACT);
         return Kept.ofFigures(new Computation(root, bindings).value(), least);
     }
 

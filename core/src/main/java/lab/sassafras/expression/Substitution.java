@@ -22,7 +22,8 @@ record Substitution(Input sought, Expression found) implements Interpretation<Ex
     @Override
     public Expression named(Named step, Supplier<Expression> body) {
         return step.inputs().stream().anyMatch(input -> input.key().equals(sought.key()))
-                ? new Named(step.symbol(), step.unit(), body.get()) : step;
+                ? new Named(step.symbol(), step.unit(), body.get())
+                : step;
     }
 
     @Override

@@ -11,7 +11,8 @@ public record Symbol(String letter, String word) {
     /** Reads {@code m:hot water}. */
     public static Symbol of(String written) {
         int colon = written.indexOf(':');
-        return colon < 0 ? new Symbol(written, "")
+        return colon < 0
+                ? new Symbol(written, "")
                 : new Symbol(written.substring(0, colon), written.substring(colon + 1));
     }
 

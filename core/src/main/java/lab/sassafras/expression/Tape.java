@@ -13,15 +13,22 @@ import org.hipparchus.exception.MathRuntimeException;
  */
 final class Tape {
 
-    enum Op { ADD, SUBTRACT, MULTIPLY, DIVIDE, NEGATE, LEAST, APPLY, ROOT }
+    enum Op {
+        ADD,
+        SUBTRACT,
+        MULTIPLY,
+        DIVIDE,
+        NEGATE,
+        LEAST,
+        APPLY,
+        ROOT
+    }
 
     /** One step; {@code right} is the left slot again where there is one operand, {@code beside} what the kind needs. */
-    record Step(Op op, int left, int right, int out, Object beside) {
-    }
+    record Step(Op op, int left, int right, int out, Object beside) {}
 
     /** A balance to be brought to zero: its own tape, and the slots of ours its inputs stand in. */
-    record Balance(Tape tape, int unknown, int[] from, double low, double high) {
-    }
+    record Balance(Tape tape, int unknown, int[] from, double low, double high) {}
 
     private final List<Input> inputs;
     private final int[] places;
@@ -96,10 +103,15 @@ final class Tape {
             at[i] = i == balance.unknown ? 0 : values[balance.from[i]];
         }
         try {
-            return new BracketingNthOrderBrentSolver(1e-14, 1e-11, 5).solve(200, x -> {
-                at[balance.unknown] = x;
-                return balance.tape.result(balance.tape.run(at));
-            }, balance.low, balance.high);
+            return new BracketingNthOrderBrentSolver(1e-14, 1e-11, 5)
+                    .solve(
+                            200,
+                            x -> {
+                                at[balance.unknown] = x;
+                                return balance.tape.result(balance.tape.run(at));
+                            },
+                            balance.low,
+                            balance.high);
         } catch (MathRuntimeException notBracketed) {
             return Double.NaN;
         }

@@ -26,8 +26,11 @@ record Wording(Notation notation, Script script, Function<Input, Phrase> inputs,
 
     @Override
     public Phrase constant(Constant constant) {
-        return Phrase.atom(notation.number(script.words(constant.text())),
-                constant.unit().symbol().isEmpty() ? "" : notation.unit(script.unit(constant.unit().symbol())));
+        return Phrase.atom(
+                notation.number(script.words(constant.text())),
+                constant.unit().symbol().isEmpty()
+                        ? ""
+                        : notation.unit(script.unit(constant.unit().symbol())));
     }
 
     @Override
@@ -51,17 +54,21 @@ record Wording(Notation notation, Script script, Function<Input, Phrase> inputs,
     private static Phrase additive(List<Phrase> terms, String sign) {
         String unit = terms.get(0).unit();
         boolean oneUnit = terms.stream().allMatch(term -> term.unit().equals(unit));
-        String later = terms.stream().skip(1)
-                .map(term -> oneUnit || term.level() == Phrase.Level.PRODUCT ? term.asLaterTerm() : term.asLaterFactor())
+        String later = terms.stream()
+                .skip(1)
+                .map(term ->
+                        oneUnit || term.level() == Phrase.Level.PRODUCT ? term.asLaterTerm() : term.asLaterFactor())
                 .collect(Collectors.joining(sign));
         Phrase first = terms.get(0);
-        return new Phrase((oneUnit ? first.text() : first.whole()) + sign + later, Phrase.Level.SUM,
-                oneUnit ? unit : "");
+        return new Phrase(
+                (oneUnit ? first.text() : first.whole()) + sign + later, Phrase.Level.SUM, oneUnit ? unit : "");
     }
 
     @Override
     public Phrase product(List<Phrase> factors) {
-        String later = factors.stream().skip(1).map(factor -> notation.times + factor.asLaterFactor())
+        String later = factors.stream()
+                .skip(1)
+                .map(factor -> notation.times + factor.asLaterFactor())
                 .collect(Collectors.joining());
         return new Phrase(factors.get(0).asFactor() + later, Phrase.Level.PRODUCT, "");
     }
@@ -79,13 +86,20 @@ record Wording(Notation notation, Script script, Function<Input, Phrase> inputs,
 
     @Override
     public Phrase least(List<Phrase> parts) {
-        return Phrase.atom(parts.stream().map(Phrase::whole).collect(Collectors.joining(notation.words(" or "), notation.words("the smaller of "), "")), "");
+        return Phrase.atom(
+                parts.stream()
+                        .map(Phrase::whole)
+                        .collect(Collectors.joining(notation.words(" or "), notation.words("the smaller of "), "")),
+                "");
     }
 
     @Override
     public Phrase root(Expression.Root root, Supplier<Phrase> balance) {
-        return Phrase.atom(notation.words("the ") + notation.symbol(script.symbol(root.unknown().symbol())) + notation.words(" at which ")
-                + balance.get().whole() + " = 0", "");
+        return Phrase.atom(
+                notation.words("the ")
+                        + notation.symbol(script.symbol(root.unknown().symbol())) + notation.words(" at which ")
+                        + balance.get().whole() + " = 0",
+                "");
     }
 
     @Override

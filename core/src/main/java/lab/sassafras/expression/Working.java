@@ -35,8 +35,7 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
      * @param words   which way a heat went; empty for other quantities
      * @param latex   the whole step for LaTeX, aligned at the equals sign
      */
-    public record Line(String name, String law, String numbers, String result, String words, String latex) {
-    }
+    public record Line(String name, String law, String numbers, String result, String words, String latex) {}
 
     /** Writes out every named step of a result, inner ones first. */
     public static Working of(Expression result, Bindings bindings, Figures figures) {
@@ -47,7 +46,8 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
     public static Working of(Expression result, Bindings bindings, Figures figures, Script script) {
         Map<String, Named> steps = new LinkedHashMap<>();
         result.read(new Steps(steps));
-        Writer writer = new Writer(result, bindings, figures, script, shownStep(result, bindings), 0).alikeIn(steps.values());
+        Writer writer =
+                new Writer(result, bindings, figures, script, shownStep(result, bindings), 0).alikeIn(steps.values());
         return new Working("", "", steps.values().stream().map(writer::line).toList());
     }
 
@@ -69,8 +69,10 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
         for (Line line : lines) {
             out.append(line.name()).append(" ".repeat(width - line.name().length()));
             for (String right : rights(line)) {
-                out.append(out.charAt(out.length() - 1) == '\n' ? " ".repeat(width) : "").append(" = ")
-                        .append(right).append('\n');
+                out.append(out.charAt(out.length() - 1) == '\n' ? " ".repeat(width) : "")
+                        .append(" = ")
+                        .append(right)
+                        .append('\n');
             }
         }
         return out.toString();
@@ -78,8 +80,12 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
 
     /** For LaTeX: one aligned block. */
     public String latex() {
-        return lines.stream().map(Line::latex)
-                .collect(Collectors.joining(" \\\\\n", "\\begin{aligned}\n" + (openingLatex.isEmpty() ? "" : "& " + openingLatex + " \\\\\n"), "\n\\end{aligned}\n"));
+        return lines.stream()
+                .map(Line::latex)
+                .collect(Collectors.joining(
+                        " \\\\\n",
+                        "\\begin{aligned}\n" + (openingLatex.isEmpty() ? "" : "& " + openingLatex + " \\\\\n"),
+                        "\n\\end{aligned}\n"));
     }
 
     /** What stands right of the equals signs of one step, repeats left out. */
@@ -93,49 +99,78 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
     }
 
     /** @param heats places all heats are written to, so that their sum can be checked on the page */
-    private record Writer(Expression result, Bindings bindings, Figures figures, Script script, double shownStep, int heats) {
+    private record Writer(
+            Expression result, Bindings bindings, Figures figures, Script script, double shownStep, int heats) {
 
         /** All heats to the places the finest of them needs. */
         Writer alikeIn(Collection<Named> steps) {
-            return new Writer(result, bindings, figures, script, shownStep, steps.stream().filter(step -> step != result && step.unit() == BenchUnit.JOULES)
-                    .mapToInt(step -> decimals(step, new Computation(step, bindings).estimate())).max().orElse(0));
+            return new Writer(
+                    result,
+                    bindings,
+                    figures,
+                    script,
+                    shownStep,
+                    steps.stream()
+                            .filter(step -> step != result && step.unit() == BenchUnit.JOULES)
+                            .mapToInt(step -> decimals(step, new Computation(step, bindings).estimate()))
+                            .max()
+                            .orElse(0));
         }
 
         Line line(Named step) {
             String law = body(step, Notation.PLAIN, false);
             String numbers = body(step, Notation.PLAIN, true);
             double value = new Computation(step, bindings).value();
-            String latex = Notation.LATEX.symbol(script.symbol(step.symbol())) + " &= " + body(step, Notation.LATEX, false)
-                    + " \\\\\n &= " + body(step, Notation.LATEX, true)
-                    + " \\\\\n &= " + number(step, Notation.LATEX, true).whole();
-            return new Line(script.symbol(step.symbol()).text(), law, numbers, number(step, Notation.PLAIN, true).whole(),
-                    words(step, value), latex);
+            String latex =
+                    Notation.LATEX.symbol(script.symbol(step.symbol())) + " &= " + body(step, Notation.LATEX, false)
+                            + " \\\\\n &= " + body(step, Notation.LATEX, true)
+                            + " \\\\\n &= " + number(step, Notation.LATEX, true).whole();
+            return new Line(
+                    script.symbol(step.symbol()).text(),
+                    law,
+                    numbers,
+                    number(step, Notation.PLAIN, true).whole(),
+                    words(step, value),
+                    latex);
         }
 
         private String body(Named step, Notation notation, boolean inNumbers) {
             Wording wording = inNumbers
-                    ? new Wording(notation, script, input -> number(input, notation), named -> number(named, notation, false))
-                    : new Wording(notation, script, input -> Phrase.atom(notation.symbol(script.symbol(input.symbol())), ""),
+                    ? new Wording(
+                            notation, script, input -> number(input, notation), named -> number(named, notation, false))
+                    : new Wording(
+                            notation,
+                            script,
+                            input -> Phrase.atom(notation.symbol(script.symbol(input.symbol())), ""),
                             named -> Phrase.atom(notation.symbol(script.symbol(named.symbol())), ""));
             return step.body().read(wording).whole();
         }
 
         private Phrase number(Input input, Notation notation) {
             Measured measured = bindings.of(input);
-            String shown = measured.decimals() >= 0 ? figures.fixed(measured.value(), measured.decimals())
+            String shown = measured.decimals() >= 0
+                    ? figures.fixed(measured.value(), measured.decimals())
                     : figures.byUncertainty(measured.value(), measured.uncertainty());
-            return Phrase.atom(notation.number(shown), notation.unit(script.unit(input.unit().symbol())));
+            return Phrase.atom(
+                    notation.number(shown),
+                    notation.unit(script.unit(input.unit().symbol())));
         }
 
         private Phrase number(Named step, Notation notation, boolean signed) {
-            String unit = step.unit().symbol().isEmpty() ? "" : notation.unit(script.unit(step.unit().symbol()));
+            String unit = step.unit().symbol().isEmpty()
+                    ? ""
+                    : notation.unit(script.unit(step.unit().symbol()));
             if (step.body() instanceof Constant constant) {
-                return Phrase.atom(notation.number(constant.text().replace('.', figures.mark().sign())), unit);
+                return Phrase.atom(
+                        notation.number(
+                                constant.text().replace('.', figures.mark().sign())),
+                        unit);
             }
             Estimate estimate = new Computation(step, bindings).estimate();
             int decimals = decimals(step, estimate);
             boolean heat = step.unit().dimension().directed();
-            String shown = signed && heat ? figures.signed(estimate.value(), decimals)
+            String shown = signed && heat
+                    ? figures.signed(estimate.value(), decimals)
                     : figures.fixed(estimate.value(), decimals);
             return Phrase.atom(notation.number(shown), unit);
         }
@@ -146,17 +181,25 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
          */
         private int decimals(Named step, Estimate estimate) {
             Set<Input> inputs = step.inputs();
-            boolean readings = !inputs.isEmpty() && inputs.stream().allMatch(input ->
-                    input.unit() == step.unit() && bindings.of(input).decimals() >= 0);
+            boolean readings = !inputs.isEmpty()
+                    && inputs.stream()
+                            .allMatch(input -> input.unit() == step.unit()
+                                    && bindings.of(input).decimals() >= 0);
             if (readings) {
-                return inputs.stream().mapToInt(input -> bindings.of(input).decimals()).min().orElse(0);
+                return inputs.stream()
+                        .mapToInt(input -> bindings.of(input).decimals())
+                        .min()
+                        .orElse(0);
             }
             if (step == result) {
                 return Figures.decimalsFor(estimate.uncertainty());
             }
             double needed = Math.ceil(-Math.log10(2 * shownStep * Math.abs(estimate.value())) - 1e-9);
-            int byUncertainty = Math.max(Figures.decimalsFor(estimate.uncertainty()), step.unit() == BenchUnit.JOULES ? heats : 0);
-            return Double.isFinite(needed) ? (int) Math.max(byUncertainty, Math.min(needed, byUncertainty + 2)) : byUncertainty;
+            int byUncertainty =
+                    Math.max(Figures.decimalsFor(estimate.uncertainty()), step.unit() == BenchUnit.JOULES ? heats : 0);
+            return Double.isFinite(needed)
+                    ? (int) Math.max(byUncertainty, Math.min(needed, byUncertainty + 2))
+                    : byUncertainty;
         }
 
         private static String words(Named step, double value) {
@@ -172,7 +215,8 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
 
         @Override
         public Void named(Named step, Supplier<Void> body) {
-            if (!(step.body() instanceof Constant) && !met.containsKey(step.symbol().text())) {
+            if (!(step.body() instanceof Constant)
+                    && !met.containsKey(step.symbol().text())) {
                 body.get();
                 met.put(step.symbol().text(), step);
             }

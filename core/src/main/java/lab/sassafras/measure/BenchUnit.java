@@ -56,18 +56,21 @@ public enum BenchUnit {
     KILOJOULES_PER_MOLE("kJ/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).divide(MOLE)),
     JOULES_PER_MOLE("J/mol", Dimension.MOLAR_ENERGY, JOULE.divide(MOLE)),
     CALORIES_PER_MOLE("cal/mol", Dimension.MOLAR_ENERGY, JOULE.multiply(4.184).divide(MOLE)),
-    KILOCALORIES_PER_MOLE("kcal/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).multiply(4.184).divide(MOLE)),
+    KILOCALORIES_PER_MOLE(
+            "kcal/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).multiply(4.184).divide(MOLE)),
     PERCENT("%", Dimension.FRACTION, Units.PERCENT),
     JOULES_PER_GRAM("J/g", Dimension.SPECIFIC_ENERGY, JOULE.divide(GRAM)),
     KILOJOULES_PER_KILOGRAM("kJ/kg", Dimension.SPECIFIC_ENERGY, KILO(JOULE).divide(KILO(GRAM))),
     CALORIES_PER_GRAM("cal/g", Dimension.SPECIFIC_ENERGY, JOULE.multiply(4.184).divide(GRAM)),
     /** The heat of a process per gram: the same unit, with a sign that says which way the heat went. */
     JOULES_PER_GRAM_OF_PROCESS("J/g", Dimension.PROCESS_ENERGY, JOULE.divide(GRAM)),
-    CALORIES_PER_GRAM_OF_PROCESS("cal/g", Dimension.PROCESS_ENERGY, JOULE.multiply(4.184).divide(GRAM)),
+    CALORIES_PER_GRAM_OF_PROCESS(
+            "cal/g", Dimension.PROCESS_ENERGY, JOULE.multiply(4.184).divide(GRAM)),
     JOULES_PER_GRAM_DEGREE("J/(g·°C)", Dimension.SPECIFIC_HEAT, JOULE.divide(GRAM.multiply(KELVIN))),
-    JOULES_PER_KILOGRAM_KELVIN("J/(kg·K)", Dimension.SPECIFIC_HEAT, JOULE.divide(KILO(GRAM).multiply(KELVIN))),
-    CALORIES_PER_GRAM_DEGREE("cal/(g·°C)", Dimension.SPECIFIC_HEAT,
-            JOULE.multiply(4.184).divide(GRAM.multiply(KELVIN))),
+    JOULES_PER_KILOGRAM_KELVIN(
+            "J/(kg·K)", Dimension.SPECIFIC_HEAT, JOULE.divide(KILO(GRAM).multiply(KELVIN))),
+    CALORIES_PER_GRAM_DEGREE(
+            "cal/(g·°C)", Dimension.SPECIFIC_HEAT, JOULE.multiply(4.184).divide(GRAM.multiply(KELVIN))),
     DEGREES_PER_SECOND("°C/s", Dimension.RATE, KELVIN.divide(SECOND)),
     PER_SECOND("1/s", Dimension.RATE_CONSTANT, AbstractUnit.ONE.divide(SECOND)),
     JOULES_PER_DEGREE("J/°C", Dimension.HEAT_CAPACITY, JOULE.divide(KELVIN)),
@@ -86,7 +89,9 @@ public enum BenchUnit {
 
     /** The unit whose symbol is written so; empty for an unknown or missing symbol. */
     public static Optional<BenchUnit> of(String symbol) {
-        return Arrays.stream(values()).filter(each -> each.symbol.equals(symbol)).findFirst();
+        return Arrays.stream(values())
+                .filter(each -> each.symbol.equals(symbol))
+                .findFirst();
     }
 
     public String symbol() {
@@ -99,7 +104,9 @@ public enum BenchUnit {
 
     /** All units of the same dimension, the bench's own first. */
     public List<BenchUnit> sameDimension() {
-        return Arrays.stream(values()).filter(each -> each.dimension == dimension).toList();
+        return Arrays.stream(values())
+                .filter(each -> each.dimension == dimension)
+                .toList();
     }
 
     /** The unit this dimension is computed in. */

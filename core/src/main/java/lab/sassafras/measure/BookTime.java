@@ -10,8 +10,7 @@ public final class BookTime {
     private static final Instant FIRST = Instant.parse("1900-01-01T00:00:00Z");
     private static final Instant BEYOND = Instant.parse("2200-01-01T00:00:00Z");
 
-    private BookTime() {
-    }
+    private BookTime() {}
 
     /** @throws Refused where it is no instant, or one that no bench can have seen */
     public static Instant instant(String typed) {
@@ -23,7 +22,8 @@ public final class BookTime {
         } catch (DateTimeException e) {
             // said below
         }
-        throw new Refused("“" + typed + "” is not an instant such as 2026-02-03T18:40:00Z, of a year from 1900 to 2199.");
+        throw new Refused(
+                "“" + typed + "” is not an instant such as 2026-02-03T18:40:00Z, of a year from 1900 to 2199.");
     }
 
     public static boolean holds(Instant instant) {
@@ -40,6 +40,7 @@ public final class BookTime {
         } catch (DateTimeException e) {
             // said below
         }
-        throw new Refused("“" + typed + "” is not a date. Write year-month-day, such as 2026-02-03, of a year from 1900 to 2199.");
+        throw new Refused("“" + typed
+                + "” is not a date. Write year-month-day, such as 2026-02-03, of a year from 1900 to 2199.");
     }
 }

@@ -10,6 +10,7 @@ public record Figures(DecimalMark mark) {
     public static final Figures POINT = new Figures(DecimalMark.POINT);
     /** Finer than any instrument of the bench: an uncertainty below is the noise of the arithmetic. */
     private static final int MOST_DECIMALS = 6;
+
     private static final String UNKNOWN = "not known";
 
     /** Fixed decimals; a negative count rounds left of the mark. */
@@ -55,7 +56,9 @@ public record Figures(DecimalMark mark) {
         if (!(uncertainty > 0) || !Double.isFinite(uncertainty)) {
             return 3;
         }
-        double rounded = new BigDecimal(uncertainty).round(new MathContext(2, RoundingMode.HALF_UP)).doubleValue();
+        double rounded = new BigDecimal(uncertainty)
+                .round(new MathContext(2, RoundingMode.HALF_UP))
+                .doubleValue();
         return Math.max(0, Math.min(MOST_DECIMALS, decimalsOf(rounded, 2)));
     }
 

@@ -14,8 +14,16 @@ package lab.sassafras.measure;
  * @param readingUncertainty standard uncertainty of one reading where the record states one; 0 stands for
  *                           resolution ÷ √12 (rectangular, JCGM 100:2008, 4.3.7)
  */
-public record Instrument(String key, String name, Kind kind, BenchUnit unit, double resolution,
-                         double low, double high, double offsetUncertainty, double readingUncertainty) {
+public record Instrument(
+        String key,
+        String name,
+        Kind kind,
+        BenchUnit unit,
+        double resolution,
+        double low,
+        double high,
+        double offsetUncertainty,
+        double readingUncertainty) {
 
     /** What an instrument is, and which dimension it reads. */
     public enum Kind {
@@ -47,8 +55,7 @@ public record Instrument(String key, String name, Kind kind, BenchUnit unit, dou
 
     /** The offset shared by all readings of this instrument. */
     public Shared offset() {
-        return new Shared("instrument:" + key, "offset of " + name, offsetUncertainty,
-                Double.POSITIVE_INFINITY);
+        return new Shared("instrument:" + key, "offset of " + name, offsetUncertainty, Double.POSITIVE_INFINITY);
     }
 
     public boolean covers(double value) {

@@ -14,8 +14,7 @@ import java.util.List;
  * @param shares            common sources with how strongly each enters
  * @param decimals          digits after the mark to show it with; negative where its uncertainty decides
  */
-public record Measured(double value, double ownUncertainty, double degreesOfFreedom, List<Share> shares,
-                       int decimals) {
+public record Measured(double value, double ownUncertainty, double degreesOfFreedom, List<Share> shares, int decimals) {
 
     /**
      * One common source in one input.
@@ -43,8 +42,12 @@ public record Measured(double value, double ownUncertainty, double degreesOfFree
 
     /** A reading on an instrument: resolution its own, offset shared. */
     public static Measured read(double value, int decimals, Instrument instrument) {
-        return new Measured(value, instrument.standardUncertainty(), Double.POSITIVE_INFINITY,
-                List.of(new Share(instrument.offset(), 1)), decimals);
+        return new Measured(
+                value,
+                instrument.standardUncertainty(),
+                Double.POSITIVE_INFINITY,
+                List.of(new Share(instrument.offset(), 1)),
+                decimals);
     }
 
     /**
@@ -62,7 +65,9 @@ public record Measured(double value, double ownUncertainty, double degreesOfFree
 
     /** Combined standard uncertainty (bench unit). */
     public double uncertainty() {
-        double shared = shares.stream().mapToDouble(share -> Math.pow(share.uncertainty(), 2)).sum();
+        double shared = shares.stream()
+                .mapToDouble(share -> Math.pow(share.uncertainty(), 2))
+                .sum();
         return Math.sqrt(ownUncertainty * ownUncertainty + shared);
     }
 }

@@ -7,10 +7,10 @@ public final class Names {
 
     /** Control and format signs (among them the ones that turn the direction of writing), and half characters. */
     private static final Pattern UNSEEN = Pattern.compile("[\\p{Cc}\\p{Cf}\\p{Cs}\\p{Co}\\p{Cn}\\p{Zl}\\p{Zp}]");
+
     private static final Pattern SEEN = Pattern.compile("[\\p{L}\\p{N}\\p{P}\\p{S}]");
 
-    private Names() {
-    }
+    private Names() {}
 
     /**
      * A name as it will be kept: without blanks around it.
@@ -29,7 +29,8 @@ public final class Names {
             throw new Refused(what + " has at most " + longest + " characters; this one has " + length + ".");
         }
         if (UNSEEN.matcher(name).find() || !SEEN.matcher(name).find()) {
-            throw new Refused(what + " holds signs that nobody can see, or nothing else. Type it with letters and digits.");
+            throw new Refused(
+                    what + " holds signs that nobody can see, or nothing else. Type it with letters and digits.");
         }
         return name;
     }

@@ -8,5 +8,4 @@ package lab.sassafras.measure;
  * @param standardUncertainty of the source itself (its own unit)
  * @param degreesOfFreedom    of that uncertainty; infinite where it is taken as known
  */
-public record Shared(String key, String label, double standardUncertainty, double degreesOfFreedom) {
-}
+public record Shared(String key, String label, double standardUncertainty, double degreesOfFreedom) {}

@@ -31,12 +31,12 @@ public record TypedNumber(String text, double value, int decimals) {
             throw new Refused("There are two decimal marks in “" + text + "”. A reading has one at most.");
         }
         if (text.indexOf(mark.other().sign()) >= 0) {
-            throw new Refused("This lab period writes decimals with a " + mark.word() + ". “" + text
-                    + "” has a " + mark.other().word() + ", and is not guessed at.");
+            throw new Refused("This lab period writes decimals with a " + mark.word() + ". “" + text + "” has a "
+                    + mark.other().word() + ", and is not guessed at.");
         }
         if (!PLAIN.matcher(text).matches()) {
-            throw new Refused("“" + text + "” is not a plain number. Use digits and one decimal "
-                    + mark.word() + ", no letters and no exponent.");
+            throw new Refused("“" + text + "” is not a plain number. Use digits and one decimal " + mark.word()
+                    + ", no letters and no exponent.");
         }
         double value = Double.parseDouble(text.replace(',', '.').replace('−', '-'));
         int at = text.indexOf(mark.sign());

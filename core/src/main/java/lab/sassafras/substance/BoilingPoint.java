@@ -15,8 +15,7 @@ public final class BoilingPoint implements SmoothFunction {
 
     private final IF97 steamTables = new IF97();
 
-    private BoilingPoint() {
-    }
+    private BoilingPoint() {}
 
     public static BoilingPoint ofWater() {
         return WATER;
@@ -38,7 +37,9 @@ public final class BoilingPoint implements SmoothFunction {
      */
     @Override
     public double value(double pressure) {
-        return pressure >= LOWEST && pressure <= HIGHEST ? steamTables.saturationTemperatureP(pressure / 10_000) - 273.15 : Double.NaN;
+        return pressure >= LOWEST && pressure <= HIGHEST
+                ? steamTables.saturationTemperatureP(pressure / 10_000) - 273.15
+                : Double.NaN;
     }
 
     /** Central difference over 1 hPa: the curve bends by less than 10⁻⁷ °C there. */

@@ -53,7 +53,8 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
         }
         String[] sides = ARROW.split(text, -1);
         if (sides.length != 2 || sides[0].isBlank() || sides[1].isBlank()) {
-            throw new Refused("An equation has one arrow, ->, with something on both sides, such as Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s).");
+            throw new Refused(
+                    "An equation has one arrow, ->, with something on both sides, such as Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s).");
         }
         ChemicalEquation equation = new ChemicalEquation(text, side(sides[0]), side(sides[1]));
         equation.refuseUnlessBalanced();
@@ -65,7 +66,8 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
         for (String part : written.strip().split("\\s\\+\\s|(?<=\\))\\s*\\+\\s*", -1)) {
             Matcher term = TERM.matcher(part.strip());
             if (!term.matches()) {
-                throw new Refused("“" + part.strip() + "” needs a formula and a state, such as 2 Ag^+(aq): (s), (l), (g) or (aq).");
+                throw new Refused("“" + part.strip()
+                        + "” needs a formula and a state, such as 2 Ag^+(aq): (s), (l), (g) or (aq).");
             }
             int count = term.group(1) == null ? 1 : Integer.parseInt(term.group(1));
             if (count == 0) {
@@ -82,7 +84,8 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
         reagents.forEach(term -> elements.addAll(term.formula().atoms().keySet()));
         products.forEach(term -> elements.addAll(term.formula().atoms().keySet()));
         for (String element : elements) {
-            compare(element, formula -> formula.atoms().getOrDefault(element, 0)).ifPresent(off::add);
+            compare(element, formula -> formula.atoms().getOrDefault(element, 0))
+                    .ifPresent(off::add);
         }
         compare("charge", ChemicalFormula::charge).ifPresent(off::add);
         if (!off.isEmpty()) {
@@ -97,7 +100,9 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
     }
 
     private static int total(List<Term> terms, ToIntFunction<ChemicalFormula> count) {
-        return terms.stream().mapToInt(term -> term.count() * count.applyAsInt(term.formula())).sum();
+        return terms.stream()
+                .mapToInt(term -> term.count() * count.applyAsInt(term.formula()))
+                .sum();
     }
 
     /** The reagent of this formula; empty where it does not stand left. */
@@ -107,6 +112,9 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
 
     /** How often this formula stands right, in whatever states; 0 where it does not. */
     public int formed(ChemicalFormula formula) {
-        return products.stream().filter(term -> term.formula().sameAs(formula)).mapToInt(Term::count).sum();
+        return products.stream()
+                .filter(term -> term.formula().sameAs(formula))
+                .mapToInt(Term::count)
+                .sum();
     }
 }

@@ -30,14 +30,17 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     private static final int MOST_ATOMS = 10_000;
     /** Largest molar mass of a formula (g/mol). */
     private static final int HEAVIEST = 100_000;
+
     private static final int KEPT = 500;
     /** Formulas met lately: a class types the same few again and again. */
-    private static final Map<String, ChemicalFormula> MET = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, ChemicalFormula> eldest) {
-            return size() > KEPT;
-        }
-    });
+    private static final Map<String, ChemicalFormula> MET =
+            Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<String, ChemicalFormula> eldest) {
+                    return size() > KEPT;
+                }
+            });
+
     private static final Map<String, Double> ATOMIC_WEIGHTS = new ConcurrentHashMap<>();
 
     /**
@@ -64,8 +67,11 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
         }
         Matcher charged = CHARGED.matcher(text);
         boolean ion = charged.matches();
-        if (ion && charged.group(4) != null && TWO_WAYS.matcher(charged.group(1)).matches()) {
-            throw new Refused("“" + text + "” can be read in two ways. Write a charge of more than one after a ^, such as Cu^2+ or "
+        if (ion
+                && charged.group(4) != null
+                && TWO_WAYS.matcher(charged.group(1)).matches()) {
+            throw new Refused("“" + text
+                    + "” can be read in two ways. Write a charge of more than one after a ^, such as Cu^2+ or "
                     + "SO4^2-.");
         }
         Map<String, Integer> atoms = new LinkedHashMap<>();
@@ -75,11 +81,15 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
                 throw unreadable(text, part);
             }
             int times = count(hydrate.group(1), text);
-            new Group(text, hydrate.group(2)).read().forEach((element, n) -> put(atoms, element, (long) n * times, text));
+            new Group(text, hydrate.group(2))
+                    .read()
+                    .forEach((element, n) -> put(atoms, element, (long) n * times, text));
         }
-        ChemicalFormula formula = new ChemicalFormula(text, Collections.unmodifiableMap(atoms), ion ? charge(charged) : 0);
+        ChemicalFormula formula =
+                new ChemicalFormula(text, Collections.unmodifiableMap(atoms), ion ? charge(charged) : 0);
         if (formula.molarMass() > HEAVIEST) {
-            throw new Refused("A mole of “" + text + "” would weigh more than " + HEAVIEST / 1000 + " kg. No formula a class weighs out does.");
+            throw new Refused("A mole of “" + text + "” would weigh more than " + HEAVIEST / 1000
+                    + " kg. No formula a class weighs out does.");
         }
         return formula;
     }
@@ -97,8 +107,10 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
 
     /** Molar mass (g/mol), from the standard atomic weights the Chemistry Development Kit carries. */
     public double molarMass() {
-        return atoms.entrySet().stream().mapToDouble(atom -> atom.getValue()
-                * ATOMIC_WEIGHTS.computeIfAbsent(atom.getKey(), ChemicalFormula::naturalMass)).sum();
+        return atoms.entrySet().stream()
+                .mapToDouble(atom ->
+                        atom.getValue() * ATOMIC_WEIGHTS.computeIfAbsent(atom.getKey(), ChemicalFormula::naturalMass))
+                .sum();
     }
 
     private static double naturalMass(String element) {
@@ -113,7 +125,8 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     private static void put(Map<String, Integer> atoms, String element, long count, String formula) {
         long all = atoms.getOrDefault(element, 0) + count;
         if (all > MOST_ATOMS) {
-            throw new Refused("“" + formula + "” has more than " + MOST_ATOMS + " atoms of " + element + ". No formula a class weighs out does.");
+            throw new Refused("“" + formula + "” has more than " + MOST_ATOMS + " atoms of " + element
+                    + ". No formula a class weighs out does.");
         }
         atoms.put(element, (int) all);
     }
@@ -129,8 +142,9 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     }
 
     private static Refused unreadable(String formula, String rest) {
-        return new Refused("“" + formula + "” cannot be read as a formula" + (rest.isEmpty() ? "."
-                : " from “" + rest + "” on.") + " Write element symbols, counts and brackets, such as Ca(OH)2.");
+        return new Refused(
+                "“" + formula + "” cannot be read as a formula" + (rest.isEmpty() ? "." : " from “" + rest + "” on.")
+                        + " Write element symbols, counts and brackets, such as Ca(OH)2.");
     }
 
     /** One part between hydrate dots, read from left to right; every character must belong to a token. */
@@ -182,13 +196,13 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
                 throw new Refused("There is no element “" + symbol + "” (in “" + formula + "”).");
             }
             if (ATOMIC_WEIGHTS.computeIfAbsent(symbol, ChemicalFormula::naturalMass) <= 0) {
-                throw new Refused(symbol + " has no standard atomic weight, since none of its isotopes is found in nature to be weighed; "
+                throw new Refused(symbol
+                        + " has no standard atomic weight, since none of its isotopes is found in nature to be weighed; "
                         + "the molar mass of “" + formula + "” cannot be given.");
             }
             return symbol;
         }
 
-        private record Bracket(Map<String, Integer> atoms, int times) {
-        }
+        private record Bracket(Map<String, Integer> atoms, int times) {}
     }
 }

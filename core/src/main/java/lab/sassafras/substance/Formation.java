@@ -41,7 +41,9 @@ public final class Formation {
     }
 
     private Optional<Row> of(ChemicalEquation.Term term) {
-        return rows.stream().filter(row -> row.state().equals(term.state()) && row.formula().sameAs(term.formula())).findFirst();
+        return rows.stream()
+                .filter(row -> row.state().equals(term.state()) && row.formula().sameAs(term.formula()))
+                .findFirst();
     }
 
     /** Substances of an equation that have no row, as written. */
@@ -58,11 +60,19 @@ public final class Formation {
             return Optional.empty();
         }
         double heat = sum(equation.products()) - sum(equation.reagents());
-        return Optional.of(new Reference(equation.text(), "the reaction, from formation enthalpies at 25 °C and infinite dilution", heat,
-                UNCERTAINTY, BenchUnit.KILOJOULES_PER_MOLE, SOURCE, false));
+        return Optional.of(new Reference(
+                equation.text(),
+                "the reaction, from formation enthalpies at 25 °C and infinite dilution",
+                heat,
+                UNCERTAINTY,
+                BenchUnit.KILOJOULES_PER_MOLE,
+                SOURCE,
+                false));
     }
 
     private double sum(List<ChemicalEquation.Term> terms) {
-        return terms.stream().mapToDouble(term -> term.count() * of(term).orElseThrow().enthalpy()).sum();
+        return terms.stream()
+                .mapToDouble(term -> term.count() * of(term).orElseThrow().enthalpy())
+                .sum();
     }
 }

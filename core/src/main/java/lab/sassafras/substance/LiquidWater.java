@@ -27,8 +27,7 @@ public final class LiquidWater implements SmoothFunction {
     private final PolynomialSplineFunction specificHeat = fit();
     private final PolynomialSplineFunction slope = specificHeat.polynomialSplineDerivative();
 
-    private LiquidWater() {
-    }
+    private LiquidWater() {}
 
     public static LiquidWater specificHeat() {
         return INSTANCE;

@@ -14,8 +14,8 @@ import lab.sassafras.measure.Measured;
  * @param source      the publication
  * @param opened      false where the number was set down from memory of that source
  */
-public record Reference(String key, String name, double value, double uncertainty, BenchUnit unit, String source,
-                        boolean opened) {
+public record Reference(
+        String key, String name, double value, double uncertainty, BenchUnit unit, String source, boolean opened) {
 
     /** The source as the page names it, with the mark of a number nobody looked up. */
     public String sourceInWords() {

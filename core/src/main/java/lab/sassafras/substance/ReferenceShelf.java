@@ -23,6 +23,7 @@ public final class ReferenceShelf {
 
     /** Shelves by version; a row stands in those from its since to its until. */
     private static final Map<Integer, ReferenceShelf> VERSIONS = new ConcurrentHashMap<>();
+
     private static final ReferenceShelf STANDARD = at(VERSION);
 
     private final List<Substance> substances;
@@ -35,8 +36,12 @@ public final class ReferenceShelf {
     private final Map<String, Measured> inputs;
     private final Map<Map<String, Integer>, Substance> byAtoms = new HashMap<>();
 
-    private ReferenceShelf(List<Substance> substances, List<Reference> properties, List<Dissolution> heatsOfSolution, Formation formation,
-                           List<Reference> reactions) {
+    private ReferenceShelf(
+            List<Substance> substances,
+            List<Reference> properties,
+            List<Dissolution> heatsOfSolution,
+            Formation formation,
+            List<Reference> reactions) {
         this.substances = List.copyOf(substances);
         this.solids = substances.stream().filter(each -> each.kind().solid()).toList();
         this.liquids = substances.stream().filter(each -> !each.kind().solid()).toList();
@@ -46,10 +51,13 @@ public final class ReferenceShelf {
         this.reactions = List.copyOf(reactions);
         Map<String, Measured> all = new HashMap<>();
         properties.forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
-        substances.forEach(each -> all.put("shelf:" + each.key(), each.specificHeatOnRecord().asInput()));
+        substances.forEach(each ->
+                all.put("shelf:" + each.key(), each.specificHeatOnRecord().asInput()));
         this.inputs = Map.copyOf(all);
-        substances.stream().filter(each -> !each.formula().isEmpty())
-                .forEach(each -> byAtoms.putIfAbsent(ChemicalFormula.read(each.formula()).atoms(), each));
+        substances.stream()
+                .filter(each -> !each.formula().isEmpty())
+                .forEach(each ->
+                        byAtoms.putIfAbsent(ChemicalFormula.read(each.formula()).atoms(), each));
     }
 
     /** Every value an account may draw on, as an input of that name: {@code shelf:} and its key. */
@@ -78,7 +86,8 @@ public final class ReferenceShelf {
      * @param waters moles of water to each mole at the bench
      */
     public Optional<Dissolution> heatOfSolution(ChemicalFormula formula, double waters) {
-        return heatsOfSolution.stream().filter(each -> each.formula().sameAs(formula))
+        return heatsOfSolution.stream()
+                .filter(each -> each.formula().sameAs(formula))
                 .min(Comparator.comparingDouble(each -> each.distance(waters)));
     }
 
@@ -94,7 +103,9 @@ public final class ReferenceShelf {
 
     /** @throws IllegalArgumentException for a property nobody put on the shelf */
     public Reference property(String key) {
-        return properties.stream().filter(each -> each.key().equals(key)).findFirst()
+        return properties.stream()
+                .filter(each -> each.key().equals(key))
+                .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("nothing on the shelf is called " + key));
     }
 
@@ -110,12 +121,24 @@ public final class ReferenceShelf {
 
     /** As it was at a version, for entries reduced with that one; the newest where the version is later than this program. */
     public static ReferenceShelf at(int version) {
-        return VERSIONS.computeIfAbsent(Math.max(1, Math.min(version, VERSION)), any -> new ReferenceShelf(
-                rows("specific-heats.csv", any).map(ReferenceShelf::substance).toList(),
-                rows("properties.csv", any).map(ReferenceShelf::property).toList(),
-                rows("heats-of-solution.csv", any).map(ReferenceShelf::dissolution).toList(),
-                new Formation(rows("formation.csv", any).map(ReferenceShelf::formation).toList()),
-                rows("reaction-heats.csv", any).map(ReferenceShelf::reaction).toList()));
+        return VERSIONS.computeIfAbsent(
+                Math.max(1, Math.min(version, VERSION)),
+                any -> new ReferenceShelf(
+                        rows("specific-heats.csv", any)
+                                .map(ReferenceShelf::substance)
+                                .toList(),
+                        rows("properties.csv", any)
+                                .map(ReferenceShelf::property)
+                                .toList(),
+                        rows("heats-of-solution.csv", any)
+                                .map(ReferenceShelf::dissolution)
+                                .toList(),
+                        new Formation(rows("formation.csv", any)
+                                .map(ReferenceShelf::formation)
+                                .toList()),
+                        rows("reaction-heats.csv", any)
+                                .map(ReferenceShelf::reaction)
+                                .toList()));
     }
 
     public List<Substance> all() {
@@ -146,8 +169,10 @@ public final class ReferenceShelf {
 
     private static Stream<String[]> rows(String resource) {
         try (InputStream in = ReferenceShelf.class.getResourceAsStream(resource)) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines()
-                    .filter(line -> !line.isBlank() && !line.startsWith("#")).skip(1)
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(line -> !line.isBlank() && !line.startsWith("#"))
+                    .skip(1)
                     .map(line -> line.split(";", -1));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -155,30 +180,65 @@ public final class ReferenceShelf {
     }
 
     private static Dissolution dissolution(String[] cell) {
-        OptionalInt waters = cell[1].equals("infinite") ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(cell[1]));
-        return new Dissolution(ChemicalFormula.read(cell[0]), waters, new Reference(cell[0], cell[2] + ", " + Dissolution.words(waters), Double.parseDouble(cell[3]),
-                Double.parseDouble(cell[4]), BenchUnit.of(cell[5]).orElseThrow(), cell[6], cell[7].equals("opened")));
+        OptionalInt waters =
+                cell[1].equals("infinite") ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(cell[1]));
+        return new Dissolution(
+                ChemicalFormula.read(cell[0]),
+                waters,
+                new Reference(
+                        cell[0],
+                        cell[2] + ", " + Dissolution.words(waters),
+                        Double.parseDouble(cell[3]),
+                        Double.parseDouble(cell[4]),
+                        BenchUnit.of(cell[5]).orElseThrow(),
+                        cell[6],
+                        cell[7].equals("opened")));
     }
 
     private static Formation.Row formation(String[] cell) {
         int bracket = cell[0].lastIndexOf('(');
-        return new Formation.Row(ChemicalFormula.read(cell[0].substring(0, bracket)), cell[0].substring(bracket + 1, cell[0].length() - 1),
-                cell[1], Double.parseDouble(cell[2]));
+        return new Formation.Row(
+                ChemicalFormula.read(cell[0].substring(0, bracket)),
+                cell[0].substring(bracket + 1, cell[0].length() - 1),
+                cell[1],
+                Double.parseDouble(cell[2]));
     }
 
     private static Reference reaction(String[] cell) {
-        return new Reference(cell[0], cell[0], Double.parseDouble(cell[1]), Double.parseDouble(cell[2]), BenchUnit.KILOJOULES_PER_MOLE,
-                cell[3], cell[4].equals("opened"));
+        return new Reference(
+                cell[0],
+                cell[0],
+                Double.parseDouble(cell[1]),
+                Double.parseDouble(cell[2]),
+                BenchUnit.KILOJOULES_PER_MOLE,
+                cell[3],
+                cell[4].equals("opened"));
     }
 
     private static Reference property(String[] cell) {
-        return new Reference(cell[0], cell[1], Double.parseDouble(cell[2]), Double.parseDouble(cell[3]),
-                BenchUnit.of(cell[4]).orElseThrow(), cell[5], cell[6].equals("opened"));
+        return new Reference(
+                cell[0],
+                cell[1],
+                Double.parseDouble(cell[2]),
+                Double.parseDouble(cell[3]),
+                BenchUnit.of(cell[4]).orElseThrow(),
+                cell[5],
+                cell[6].equals("opened"));
     }
 
     private static Substance substance(String[] cell) {
-        return new Substance(cell[0], cell[1], Substance.Kind.valueOf(cell[2]), cell[3], Double.parseDouble(cell[4]),
-                Double.parseDouble(cell[5]), Double.parseDouble(cell[6]), cell[7], cell[8].equals("yes"),
-                cell[9].equals("yes"), cell[10], cell[11].equals("opened"));
+        return new Substance(
+                cell[0],
+                cell[1],
+                Substance.Kind.valueOf(cell[2]),
+                cell[3],
+                Double.parseDouble(cell[4]),
+                Double.parseDouble(cell[5]),
+                Double.parseDouble(cell[6]),
+                cell[7],
+                cell[8].equals("yes"),
+                cell[9].equals("yes"),
+                cell[10],
+                cell[11].equals("opened"));
     }
 }

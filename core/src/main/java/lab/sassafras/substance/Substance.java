@@ -19,13 +19,26 @@ import lab.sassafras.measure.BenchUnit;
  * @param source       the publication
  * @param opened       false where the number was set down from memory of that source
  */
-public record Substance(String key, String name, Kind kind, String formula, double specificHeat, double uncertainty,
-                        double density, String colour, boolean magnetic, boolean everyday, String source,
-                        boolean opened) {
+public record Substance(
+        String key,
+        String name,
+        Kind kind,
+        String formula,
+        double specificHeat,
+        double uncertainty,
+        double density,
+        String colour,
+        boolean magnetic,
+        boolean everyday,
+        String source,
+        boolean opened) {
 
     /** What sort of thing. */
     public enum Kind {
-        METAL("metal"), ALLOY("alloy"), SOLID("other solid"), LIQUID("liquid");
+        METAL("metal"),
+        ALLOY("alloy"),
+        SOLID("other solid"),
+        LIQUID("liquid");
 
         private final String word;
 
@@ -49,7 +62,9 @@ public record Substance(String key, String name, Kind kind, String formula, doub
 
     /** Molar mass (g/mol); empty without a formula. */
     public Optional<Double> molarMass() {
-        return formula.isEmpty() ? Optional.empty() : Optional.of(ChemicalFormula.read(formula).molarMass());
+        return formula.isEmpty()
+                ? Optional.empty()
+                : Optional.of(ChemicalFormula.read(formula).molarMass());
     }
 
     /** Molar heat c · M (J/(mol·°C)); empty without a formula. */

@@ -14,7 +14,9 @@ public record Agreement(Reference reference, double percentError, double distanc
 
     static Agreement of(Estimate result, Reference reference) {
         double difference = result.value() - reference.value();
-        return new Agreement(reference, Estimate.percent(reference.value(), result.value()),
+        return new Agreement(
+                reference,
+                Estimate.percent(reference.value(), result.value()),
                 Math.abs(difference) / Math.hypot(result.uncertainty(), reference.uncertainty()));
     }
 
@@ -24,7 +26,8 @@ public record Agreement(Reference reference, double percentError, double distanc
     }
 
     public String words() {
-        return agrees() ? "agrees within the uncertainty (2 u)"
+        return agrees()
+                ? "agrees within the uncertainty (2 u)"
                 : "differs by more than the uncertainty explains (over 2 u)";
     }
 }

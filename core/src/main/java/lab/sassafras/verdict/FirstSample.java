@@ -42,8 +42,15 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
      * @param known   the mean under them
      */
     List<Reduction.Alternative> alternatives(List<Account> inForce, Estimate known) {
-        return conventions.alternatives(sheet.experiment().conventions()).map(each -> sheet.allows(each.question(), each.school())
-                ? under(each, inForce, known) : new Reduction.Alternative(each, Optional.empty(), sheet.experiment().unknown().unit())).toList();
+        return conventions
+                .alternatives(sheet.experiment().conventions())
+                .map(each -> sheet.allows(each.question(), each.school())
+                        ? under(each, inForce, known)
+                        : new Reduction.Alternative(
+                                each,
+                                Optional.empty(),
+                                sheet.experiment().unknown().unit()))
+                .toList();
     }
 
     private Reduction.Alternative under(Conventions.Alternative alternative, List<Account> inForce, Estimate known) {
@@ -72,7 +79,8 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
 
     private List<Account> accounts(Conventions schools) {
         List<Account> all = new ArrayList<>(sheet.experiment().accounts(sheet, schools));
-        all.removeIf(each -> sheet.firstOfSample(each.trial()) != 1 || sheet.setting().leftOut().contains(each.trial())
+        all.removeIf(each -> sheet.firstOfSample(each.trial()) != 1
+                || sheet.setting().leftOut().contains(each.trial())
                 || Reduction.refused(sheet, each.trial(), refusals));
         return all;
     }
@@ -80,6 +88,8 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
     private Optional<Estimate> mean(List<Account> accounts) {
         List<Estimate> found = new ArrayList<>();
         accounts.forEach(each -> Solution.estimate(each, bindings).ifPresent(found::add));
-        return found.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(found).estimate());
+        return found.isEmpty()
+                ? Optional.empty()
+                : Optional.of(TrialMean.of(found).estimate());
     }
 }

@@ -17,8 +17,7 @@ import lab.sassafras.measure.Measured;
 /** What leaving the calorimeter out of the books does to the result. */
 final class IgnoredCalorimeter {
 
-    private IgnoredCalorimeter() {
-    }
+    private IgnoredCalorimeter() {}
 
     /**
      * The effect, by working the same readings with a constant usual for such a vessel; empty where there is none.
@@ -32,18 +31,31 @@ final class IgnoredCalorimeter {
             return Optional.empty();
         }
         Optional<Calorimeter.Pinned> pinned = vessel.get().constant();
-        double supposed = pinned.map(each -> each.value().value()).orElse(vessel.get().kind().typical());
+        double supposed = pinned.map(each -> each.value().value())
+                .orElse(vessel.get().kind().typical());
         Sheet with = sheet.with(sheet.setting().with(vessel.get().with(Measured.exact(supposed))));
-        Optional<Estimate> counted = FirstSample.meanUnder(with, conventions.with(Question.CALORIMETER, new CalorimeterCounted()));
+        Optional<Estimate> counted =
+                FirstSample.meanUnder(with, conventions.with(Question.CALORIMETER, new CalorimeterCounted()));
         Figures figures = sheet.setting().figures();
         return counted.filter(value -> value.value() != ignored.get().value()).map(value -> {
-            String why = pinned.isPresent() ? "The calorimeter is ignored here, though it has a constant. "
+            String why = pinned.isPresent()
+                    ? "The calorimeter is ignored here, though it has a constant. "
                     : "No constant was adopted for " + vessel.get().name() + ", so the calorimeter is ignored. ";
-            return Finding.note("calorimeter.ignored", why + "With " + figures.significant(supposed, 2)
-                    + " J/°C" + (pinned.isPresent() ? "" : ", middling for a " + vessel.get().kind().words())
-                    + ", the result would be " + written(value, unit, new Presentation(conventions, figures))
-                    + (unit.dimension() == Dimension.TEMPERATURE ? "." : " ("
-                    + figures.signed(Estimate.percent(ignored.get().value(), value.value()), 1) + " %)."));
+            return Finding.note(
+                    "calorimeter.ignored",
+                    why + "With " + figures.significant(supposed, 2)
+                            + " J/°C"
+                            + (pinned.isPresent()
+                                    ? ""
+                                    : ", middling for a " + vessel.get().kind().words())
+                            + ", the result would be " + written(value, unit, new Presentation(conventions, figures))
+                            + (unit.dimension() == Dimension.TEMPERATURE
+                                    ? "."
+                                    : " ("
+                                            + figures.signed(
+                                                    Estimate.percent(
+                                                            ignored.get().value(), value.value()),
+                                                    1) + " %)."));
         });
     }
 

@@ -13,8 +13,9 @@ import lab.sassafras.experiment.Sheet;
 public record Prediction(Line foretold, Optional<Line> read) {
 
     static Optional<Prediction> of(Sheet sheet) {
-        return sheet.experiment().finalReading().flatMap(path -> sheet.prediction()
-                .map(foretold -> new Prediction(foretold, sheet.plain(path, 1))));
+        return sheet.experiment()
+                .finalReading()
+                .flatMap(path -> sheet.prediction().map(foretold -> new Prediction(foretold, sheet.plain(path, 1))));
     }
 
     /** What was read less what was foretold (°C). */

@@ -56,8 +56,7 @@ public final class Reduction {
     }
 
     /** Where the run stands. */
-    private record Standing(List<Trial> trials, List<Sample> samples, List<Finding> findings, List<Finding> refusals) {
-    }
+    private record Standing(List<Trial> trials, List<Sample> samples, List<Finding> findings, List<Finding> refusals) {}
 
     /**
      * One trial.
@@ -84,12 +83,13 @@ public final class Reduction {
      * @param estimate    the mean then; empty where the readings do not allow it
      * @param unit        of it, which differs where the question is what to divide by
      */
-    public record Alternative(Conventions.Alternative alternative, Optional<Estimate> estimate, BenchUnit unit) {
-    }
+    public record Alternative(Conventions.Alternative alternative, Optional<Estimate> estimate, BenchUnit unit) {}
 
     /** Whether another school gives the same number, to one part in twenty thousand. */
     public boolean same(Alternative other) {
-        return pair(other).filter(two -> Math.abs(two.get(1) - two.get(0)) <= Math.abs(two.get(0)) / 20_000).isPresent();
+        return pair(other)
+                .filter(two -> Math.abs(two.get(1) - two.get(0)) <= Math.abs(two.get(0)) / 20_000)
+                .isPresent();
     }
 
     /**
@@ -97,14 +97,16 @@ public final class Reduction {
      * a temperature, of which no per cent can be taken.
      */
     public Optional<Double> percentTo(Alternative other) {
-        return pair(other).filter(two -> two.get(0) != 0 && unit().dimension() != Dimension.TEMPERATURE)
+        return pair(other)
+                .filter(two -> two.get(0) != 0 && unit().dimension() != Dimension.TEMPERATURE)
                 .map(two -> Estimate.percent(two.get(0), two.get(1)));
     }
 
     /** The result in force and the other, where both are of one kind. */
     private Optional<List<Double>> pair(Alternative other) {
-        return mean().filter(any -> other.unit() == unit()).flatMap(now -> other.estimate()
-                .map(then -> List.of(now.estimate().value(), then.value())));
+        return mean().filter(any -> other.unit() == unit())
+                .flatMap(now ->
+                        other.estimate().map(then -> List.of(now.estimate().value(), then.value())));
     }
 
     /** Nothing is worked before it is asked for. */
@@ -126,8 +128,11 @@ public final class Reduction {
     }
 
     private List<Alternative> worked() {
-        return mean().map(TrialMean::estimate).map(inForce -> FirstSample.of(sheet, conventions, standing.get().refusals())
-                .alternatives(trials().stream().map(Trial::account).toList(), inForce)).orElse(List.of());
+        return mean().map(TrialMean::estimate)
+                .map(inForce -> FirstSample.of(
+                                sheet, conventions, standing.get().refusals())
+                        .alternatives(trials().stream().map(Trial::account).toList(), inForce))
+                .orElse(List.of());
     }
 
     private List<SuspectSize> suspected() {
@@ -180,18 +185,28 @@ public final class Reduction {
     }
 
     private Optional<Solution> solution(int trial) {
-        return trials().stream().filter(each -> each.number() == trial).findFirst().flatMap(Trial::solution);
+        return trials().stream()
+                .filter(each -> each.number() == trial)
+                .findFirst()
+                .flatMap(Trial::solution);
     }
 
     /** The result of a trial by random draws; empty where it is not solved, carries no uncertainty, or a draw is no number. */
     public Optional<MonteCarlo> drawn(int trial) {
-        return draws.computeIfAbsent(trial, any -> new Later<>(() -> solution(trial).filter(each -> each.estimate().uncertainty() > 0)
-                .map(each -> each.drawn(DRAWS)).filter(MonteCarlo::finite))).get();
+        return draws.computeIfAbsent(
+                        trial,
+                        any -> new Later<>(() -> solution(trial)
+                                .filter(each -> each.estimate().uncertainty() > 0)
+                                .map(each -> each.drawn(DRAWS))
+                                .filter(MonteCarlo::finite)))
+                .get();
     }
 
     /** The working of a trial the way the schools in force write it; empty where it is not solved. */
     public Optional<Working> working(int trial) {
-        return workings.computeIfAbsent(trial, any -> new Later<>(() -> solution(trial).map(presentation()::working))).get();
+        return workings.computeIfAbsent(
+                        trial, any -> new Later<>(() -> solution(trial).map(presentation()::working)))
+                .get();
     }
 
     /** How the schools in force write numbers. */
@@ -211,7 +226,10 @@ public final class Reduction {
 
     /** The sample a trial was made with. */
     public Sample sampleOf(int trial) {
-        return samples().stream().filter(sample -> sample.trials().contains(trial)).findFirst().orElse(samples().get(0));
+        return samples().stream()
+                .filter(sample -> sample.trials().contains(trial))
+                .findFirst()
+                .orElse(samples().get(0));
     }
 
     /** The unit of the result; the experiment's usual one while there is none. */
@@ -220,15 +238,24 @@ public final class Reduction {
     }
 
     private static BenchUnit unit(List<Trial> trials, Sheet sheet) {
-        return trials.stream().flatMap(trial -> trial.solution().stream()).findFirst().map(solution -> solution.result().unit())
+        return trials.stream()
+                .flatMap(trial -> trial.solution().stream())
+                .findFirst()
+                .map(solution -> solution.result().unit())
                 .orElse(sheet.experiment().unknown().unit());
     }
 
     /** What is found, in words. */
     public String unknown() {
-        return trials().stream().flatMap(trial -> trial.account().sought().stream()).findFirst()
-                .filter(sought -> sought.unit() == unit()).map(sought -> sought.label())
-                .orElse(sheet.experiment().words().find("unknown-final").filter(word -> unit() == BenchUnit.DEGREES_CELSIUS)
+        return trials().stream()
+                .flatMap(trial -> trial.account().sought().stream())
+                .findFirst()
+                .filter(sought -> sought.unit() == unit())
+                .map(sought -> sought.label())
+                .orElse(sheet.experiment()
+                        .words()
+                        .find("unknown-final")
+                        .filter(word -> unit() == BenchUnit.DEGREES_CELSIUS)
                         .orElse(sheet.experiment().unknown().label()));
     }
 
@@ -239,29 +266,41 @@ public final class Reduction {
 
     /** What a calibration found here, where this experiment finds a constant. */
     public Optional<FoundConstant> constant() {
-        return sheet.experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT ? FoundConstant.of(counted(trials())) : Optional.empty();
+        return sheet.experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT
+                ? FoundConstant.of(counted(trials()))
+                : Optional.empty();
     }
 
     private static List<Solution> counted(List<Trial> trials) {
-        return trials.stream().filter(Trial::counts).flatMap(trial -> trial.solution().stream()).toList();
+        return trials.stream()
+                .filter(Trial::counts)
+                .flatMap(trial -> trial.solution().stream())
+                .toList();
     }
 
     private static List<Trial> trials(Sheet sheet, Conventions conventions, List<Finding> findings) {
         Bindings bindings = sheet.bindings();
         Map<Finding, List<Integer>> said = new LinkedHashMap<>();
         List<Trial> trials = sheet.experiment().accounts(sheet, conventions).stream()
-                .map(account -> trial(sheet, account, bindings, findings, said)).toList();
-        said.forEach((finding, numbers) -> findings.add(finding.about().isEmpty() && numbers.size() < trials.size()
-                ? new Finding(finding.grade(), finding.code(), prefix(numbers) + finding.message(), finding.about()) : finding));
+                .map(account -> trial(sheet, account, bindings, findings, said))
+                .toList();
+        said.forEach((finding, numbers) -> findings.add(
+                finding.about().isEmpty() && numbers.size() < trials.size()
+                        ? new Finding(
+                                finding.grade(), finding.code(), prefix(numbers) + finding.message(), finding.about())
+                        : finding));
         return trials;
     }
 
     private static String prefix(List<Integer> trials) {
-        return trials.stream().map(String::valueOf).collect(Collectors.joining(", ", trials.size() == 1 ? "Trial " : "Trials ", ": "));
+        return trials.stream()
+                .map(String::valueOf)
+                .collect(Collectors.joining(", ", trials.size() == 1 ? "Trial " : "Trials ", ": "));
     }
 
     /** @param said takes what was found, with the numbers of the trials it was found of */
-    private static Trial trial(Sheet sheet, Account account, Bindings bindings, List<Finding> findings, Map<Finding, List<Integer>> said) {
+    private static Trial trial(
+            Sheet sheet, Account account, Bindings bindings, List<Finding> findings, Map<Finding, List<Integer>> said) {
         boolean leftOut = sheet.setting().leftOut().contains(account.trial());
         if (refused(sheet, account.trial(), findings)) {
             return new Trial(account, Optional.empty(), leftOut);
@@ -269,50 +308,72 @@ public final class Reduction {
         TimeBudget.check();
         Solution.Outcome outcome = Solution.of(account, bindings);
         if (!leftOut) {
-            outcome.findings().forEach(finding -> said.computeIfAbsent(finding, any -> new ArrayList<>()).add(account.trial()));
+            outcome.findings()
+                    .forEach(finding -> said.computeIfAbsent(finding, any -> new ArrayList<>())
+                            .add(account.trial()));
         }
         return new Trial(account, outcome.solution(), leftOut);
     }
 
     static List<Finding> refusals(List<Finding> findings) {
-        return findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE).toList();
+        return findings.stream()
+                .filter(finding -> finding.grade() == Finding.Grade.REFUSE)
+                .toList();
     }
 
     /** A refusal about one trial's slot is that trial's; one about a slot all trials draw on is everybody's. */
     static boolean refused(Sheet sheet, int trial, List<Finding> findings) {
-        return findings.stream().filter(finding -> finding.grade() == Finding.Grade.REFUSE && !finding.about().isEmpty())
-                .map(finding -> Address.read(finding.about())).anyMatch(address -> address.index() == trial
-                        || sheet.experiment().group(address.group()).filter(group -> group.cardinality() == Cardinality.PER_TRIAL).isEmpty());
+        return findings.stream()
+                .filter(finding -> finding.grade() == Finding.Grade.REFUSE
+                        && !finding.about().isEmpty())
+                .map(finding -> Address.read(finding.about()))
+                .anyMatch(address -> address.index() == trial
+                        || sheet.experiment()
+                                .group(address.group())
+                                .filter(group -> group.cardinality() == Cardinality.PER_TRIAL)
+                                .isEmpty());
     }
 
     private static List<Sample> samples(Sheet sheet, List<Trial> trials, List<Finding> findings) {
         Map<String, List<Trial>> byName = new LinkedHashMap<>();
-        trials.forEach(trial -> byName.computeIfAbsent(sheet.sample(trial.number()), any -> new ArrayList<>()).add(trial));
-        return byName.entrySet().stream().map(each -> sample(sheet, each.getKey(), each.getValue(), byName.size() > 1, findings)).toList();
+        trials.forEach(trial -> byName.computeIfAbsent(sheet.sample(trial.number()), any -> new ArrayList<>())
+                .add(trial));
+        return byName.entrySet().stream()
+                .map(each -> sample(sheet, each.getKey(), each.getValue(), byName.size() > 1, findings))
+                .toList();
     }
 
-    private static Sample sample(Sheet sheet, String name, List<Trial> trials, boolean oneOfSeveral, List<Finding> findings) {
+    private static Sample sample(
+            Sheet sheet, String name, List<Trial> trials, boolean oneOfSeveral, List<Finding> findings) {
         List<Solution> counted = counted(trials);
         Optional<TrialMean> mean = mean(trials);
         Optional<HeatLine> line = HeatLine.through(counted);
-        Optional<Verdict> verdict = mean.map(value -> Verdict.of(sheet, trials.get(0).number(), value.estimate(), counted));
+        Optional<Verdict> verdict =
+                mean.map(value -> Verdict.of(sheet, trials.get(0).number(), value.estimate(), counted));
         List<Finding> own = new ArrayList<>();
         verdict.ifPresent(given -> own.addAll(given.findings()));
-        mean.ifPresent(value -> own.addAll(TrialFindings.of(value, trials.stream().filter(Trial::counts).map(Trial::number).toList(), line,
+        mean.ifPresent(value -> own.addAll(TrialFindings.of(
+                value,
+                trials.stream().filter(Trial::counts).map(Trial::number).toList(),
+                line,
                 sheet.setting().figures())));
         Sample sample = new Sample(name, trials.stream().map(Trial::number).toList(), mean, line, verdict);
-        own.stream().map(each -> oneOfSeveral ? new Finding(each.grade(), each.code(), sample.prefix() + each.message(), each.about()) : each)
+        own.stream()
+                .map(each -> oneOfSeveral
+                        ? new Finding(each.grade(), each.code(), sample.prefix() + each.message(), each.about())
+                        : each)
                 .forEach(findings::add);
         return sample;
     }
 
     private static Optional<TrialMean> mean(List<Trial> trials) {
-        List<Estimate> counted = counted(trials).stream().map(Solution::estimate).toList();
+        List<Estimate> counted =
+                counted(trials).stream().map(Solution::estimate).toList();
         return counted.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(counted));
     }
 
-    private static void calorimeterFindings(Sheet sheet, Conventions conventions, Solution first,
-                                            List<Finding> findings) {
+    private static void calorimeterFindings(
+            Sheet sheet, Conventions conventions, Solution first, List<Finding> findings) {
         if (sheet.experiment().calorimeter() != Calorimeter.Use.NEEDS_CONSTANT) {
             return;
         }

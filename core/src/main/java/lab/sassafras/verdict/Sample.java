@@ -14,7 +14,12 @@ import lab.sassafras.account.TrialMean;
  * @param line    of heat against amount through them
  * @param verdict judgement of the mean; empty where there is none
  */
-public record Sample(String name, List<Integer> trials, Optional<TrialMean> mean, Optional<HeatLine> line, Optional<Verdict> verdict) {
+public record Sample(
+        String name,
+        List<Integer> trials,
+        Optional<TrialMean> mean,
+        Optional<HeatLine> line,
+        Optional<Verdict> verdict) {
 
     public Sample {
         trials = List.copyOf(trials);

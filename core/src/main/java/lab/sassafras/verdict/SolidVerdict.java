@@ -41,15 +41,21 @@ final class SolidVerdict {
     private List<Finding> plausibility() {
         List<Finding> findings = new ArrayList<>();
         if (result.value() <= 0) {
-            findings.add(Finding.question("specific-heat.negative", "A specific heat cannot be zero or negative. Usually "
-                    + "two temperatures were exchanged, or the sign of a difference was dropped."));
+            findings.add(Finding.question(
+                    "specific-heat.negative",
+                    "A specific heat cannot be zero or negative. Usually "
+                            + "two temperatures were exchanged, or the sign of a difference was dropped."));
         } else if (result.value() > WATER) {
-            findings.add(Finding.question("specific-heat.above-water", "That is more than water takes, which no common "
-                    + "solid does. Check the mass of the solid and the temperature of its bath."));
+            findings.add(Finding.question(
+                    "specific-heat.above-water",
+                    "That is more than water takes, which no common "
+                            + "solid does. Check the mass of the solid and the temperature of its bath."));
         } else if (result.value() > 1) {
-            findings.add(Finding.question("specific-heat.above-one", "Nearly all metals lie well below 1 J/(g·°C); "
-                    + "lithium, beryllium and magnesium are exceptions. Water carried over with the solid makes the "
-                    + "number too large."));
+            findings.add(Finding.question(
+                    "specific-heat.above-one",
+                    "Nearly all metals lie well below 1 J/(g·°C); "
+                            + "lithium, beryllium and magnesium are exceptions. Water carried over with the solid makes the "
+                            + "number too large."));
         }
         if (result.value() > 0 && result.value() < WATER) {
             findings.add(molar());
@@ -60,19 +66,29 @@ final class SolidVerdict {
     /** The molar heat of what it is; else the molar mass it would have as a metallic element (Dulong and Petit, 1819). */
     private Finding molar() {
         Figures figures = sheet.setting().figures();
-        return stated(seen.known()).flatMap(sheet.setting().shelf()::find).flatMap(Substance::molarMass).map(mass ->
-                Finding.note("specific-heat.molar", "Molar heat c · M = " + figures.significant(result.value() * mass, 3)
-                        + " J/(mol·°C); metallic elements lie near 25 (Dulong and Petit)."))
-                .orElseGet(() -> Finding.note("specific-heat.molar", "If it is a metallic element, its molar mass is near "
-                        + figures.significant(DULONG_PETIT / result.value(), 2) + " g/mol: c · M lies near 25 J/(mol·°C) for most (Dulong and Petit)."));
+        return stated(seen.known())
+                .flatMap(sheet.setting().shelf()::find)
+                .flatMap(Substance::molarMass)
+                .map(mass -> Finding.note(
+                        "specific-heat.molar",
+                        "Molar heat c · M = " + figures.significant(result.value() * mass, 3)
+                                + " J/(mol·°C); metallic elements lie near 25 (Dulong and Petit)."))
+                .orElseGet(() -> Finding.note(
+                        "specific-heat.molar",
+                        "If it is a metallic element, its molar mass is near "
+                                + figures.significant(DULONG_PETIT / result.value(), 2)
+                                + " g/mol: c · M lies near 25 J/(mol·°C) for most (Dulong and Petit)."));
     }
 
     private List<Candidate> candidates() {
         return sheet.setting().shelf().solids().stream()
-                .filter(each -> squares(each) <= WORTH_NAMING).map(this::candidate)
-                .sorted(Comparator.comparing((Candidate each) -> !each.objections().isEmpty())
+                .filter(each -> squares(each) <= WORTH_NAMING)
+                .map(this::candidate)
+                .sorted(Comparator.comparing(
+                                (Candidate each) -> !each.objections().isEmpty())
                         .thenComparing(Candidate::compatibility, Comparator.reverseOrder()))
-                .limit(SHOWN).toList();
+                .limit(SHOWN)
+                .toList();
     }
 
     /** Specific heat, and density where it was given, together in one chi-squared. */
@@ -85,7 +101,10 @@ final class SolidVerdict {
             squares += Math.pow((density.get().value() - substance.density()) / spread, 2);
             terms = 2;
         }
-        return new Candidate(substance, result.value() - substance.specificHeat(), compatibility(squares, terms),
+        return new Candidate(
+                substance,
+                result.value() - substance.specificHeat(),
+                compatibility(squares, terms),
                 objections(substance));
     }
 
@@ -101,11 +120,13 @@ final class SolidVerdict {
 
     private List<String> objections(Substance substance) {
         List<String> objections = new ArrayList<>();
-        stated(seen.colour()).filter(colour -> !looksLike(colour, substance.colour()))
+        stated(seen.colour())
+                .filter(colour -> !looksLike(colour, substance.colour()))
                 .ifPresent(colour -> objections.add("it is " + substance.colour()));
-        stated(seen.magnetic()).filter(answer -> answer.equals("yes") != substance.magnetic())
-                .ifPresent(answer -> objections.add(substance.magnetic() ? "a magnet would hold it"
-                        : "no magnet would hold it"));
+        stated(seen.magnetic())
+                .filter(answer -> answer.equals("yes") != substance.magnetic())
+                .ifPresent(answer ->
+                        objections.add(substance.magnetic() ? "a magnet would hold it" : "no magnet would hold it"));
         if (!substance.everyday()) {
             objections.add("not handed out in a class");
         }
@@ -122,7 +143,8 @@ final class SolidVerdict {
     }
 
     private Optional<Agreement> agreement() {
-        return stated(seen.known()).flatMap(sheet.setting().shelf()::find)
+        return stated(seen.known())
+                .flatMap(sheet.setting().shelf()::find)
                 .map(known -> Agreement.of(result, known.specificHeatOnRecord()));
     }
 

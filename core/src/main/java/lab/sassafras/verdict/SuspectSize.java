@@ -29,7 +29,8 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
 
     /** Every suspect: those whose reading enters this solution, and those whose quantity may be left out and was. */
     static List<SuspectSize> all(Sheet sheet, Conventions conventions, Solution solution) {
-        return Stream.concat(read(sheet, solution).stream(), leftOut(sheet, conventions, solution).stream()).toList();
+        return Stream.concat(read(sheet, solution).stream(), leftOut(sheet, conventions, solution).stream())
+                .toList();
     }
 
     /** Those whose reading enters this solution. */
@@ -40,7 +41,11 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
             Optional<Input> input = input(result.inputs(), suspect);
             if (input.isPresent() && !slot(sheet, suspect).optional()) {
                 double error = suspect.error(sheet, solution.account().trial());
-                sizes.add(new SuspectSize(suspect, words(sheet, suspect), input.get().unit().symbol(), error,
+                sizes.add(new SuspectSize(
+                        suspect,
+                        words(sheet, suspect),
+                        input.get().unit().symbol(),
+                        error,
                         result.shifted(input.get(), error) - result.value()));
             }
         }
@@ -55,10 +60,22 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
             Address address = sheet.address(suspect.path(), trial);
             Slot.Quantity slot = slot(sheet, suspect);
             if (slot.optional() && !sheet.filled(address)) {
-                Sheet with = sheet.with(new Line(address, Role.READ, "", suspect.error(), -1, Optional.of(slot.unit()), Optional.empty(),
-                        OptionalDouble.of(0), ""));
-                Solution.estimate(with.experiment().accounts(with, conventions).get(trial - 1), with.bindings()).ifPresent(corrected ->
-                        sizes.add(new SuspectSize(suspect, words(sheet, suspect), slot.unit().symbol(), suspect.error(),
+                Sheet with = sheet.with(new Line(
+                        address,
+                        Role.READ,
+                        "",
+                        suspect.error(),
+                        -1,
+                        Optional.of(slot.unit()),
+                        Optional.empty(),
+                        OptionalDouble.of(0),
+                        ""));
+                Solution.estimate(with.experiment().accounts(with, conventions).get(trial - 1), with.bindings())
+                        .ifPresent(corrected -> sizes.add(new SuspectSize(
+                                suspect,
+                                words(sheet, suspect),
+                                slot.unit().symbol(),
+                                suspect.error(),
                                 corrected.value() - solution.estimate().value())));
             }
         }
@@ -82,6 +99,8 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
         int slash = suspect.path().indexOf('/');
         String group = suspect.path().substring(0, slash) + "[";
         String slot = "]" + suspect.path().substring(slash) + ".";
-        return inputs.stream().filter(input -> input.key().startsWith(group) && input.key().contains(slot)).findFirst();
+        return inputs.stream()
+                .filter(input -> input.key().startsWith(group) && input.key().contains(slot))
+                .findFirst();
     }
 }

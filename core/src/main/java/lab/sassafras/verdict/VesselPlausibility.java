@@ -34,8 +34,10 @@ final class VesselPlausibility {
         plausibility.negative().ifPresent(findings::add);
         sheet.setting().calorimeter().flatMap(plausibility::tooLarge).ifPresent(findings::add);
         if (trials.size() < FEWEST && trials.get(0).entries().size() > 1) {
-            findings.add(Finding.note("constant.few-trials", "A constant rests on three trials or more: it is a small difference of large "
-                    + "heats, and one trial cannot show its scatter."));
+            findings.add(Finding.note(
+                    "constant.few-trials",
+                    "A constant rests on three trials or more: it is a small difference of large "
+                            + "heats, and one trial cannot show its scatter."));
         }
         return findings;
     }
@@ -45,12 +47,18 @@ final class VesselPlausibility {
             return Optional.empty();
         }
         boolean nearZero = constant.value() > -2 * constant.uncertainty();
-        return Optional.of(nearZero
-                ? Finding.note("constant.negative-near-zero", "The constant is negative, but within 2 u of zero. It stays "
-                        + "in the mean: leaving it out would bias the mean.")
-                : Finding.question("constant.negative", "A vessel cannot give heat while it warms, so a constant of "
-                        + figures.byUncertainty(constant.value(), constant.uncertainty()) + " J/°C cannot be. Hot water read "
-                        + "while still warming, a final value read too high, or two thermometers that disagree do this."));
+        return Optional.of(
+                nearZero
+                        ? Finding.note(
+                                "constant.negative-near-zero",
+                                "The constant is negative, but within 2 u of zero. It stays "
+                                        + "in the mean: leaving it out would bias the mean.")
+                        : Finding.question(
+                                "constant.negative",
+                                "A vessel cannot give heat while it warms, so a constant of "
+                                        + figures.byUncertainty(constant.value(), constant.uncertainty())
+                                        + " J/°C cannot be. Hot water read "
+                                        + "while still warming, a final value read too high, or two thermometers that disagree do this."));
     }
 
     private Optional<Finding> tooLarge(Calorimeter vessel) {
@@ -65,13 +73,18 @@ final class VesselPlausibility {
 
     /** The first suspect that pushes the right way, and how large it would have to be. */
     private String explanation(Calorimeter.Kind kind) {
-        return SuspectSize.read(sheet, trial).stream().filter(size -> size.change() < 0).findFirst().map(size -> {
-            Input input = SuspectSize.input(trial, size.suspect()).orElseThrow();
-            double perUnit = size.change() / size.error();
-            double needed = (kind.typical() - constant.value()) / perUnit;
-            return "If " + size.words() + ", " + figures.significant(Math.abs(needed), 2) + " " + input.unit().symbol()
-                    + " would explain it: each " + input.unit().symbol() + " lost that way adds "
-                    + figures.significant(Math.abs(perUnit), 2) + " J/°C.";
-        }).orElse("Check the readings.");
+        return SuspectSize.read(sheet, trial).stream()
+                .filter(size -> size.change() < 0)
+                .findFirst()
+                .map(size -> {
+                    Input input = SuspectSize.input(trial, size.suspect()).orElseThrow();
+                    double perUnit = size.change() / size.error();
+                    double needed = (kind.typical() - constant.value()) / perUnit;
+                    return "If " + size.words() + ", " + figures.significant(Math.abs(needed), 2) + " "
+                            + input.unit().symbol()
+                            + " would explain it: each " + input.unit().symbol() + " lost that way adds "
+                            + figures.significant(Math.abs(perUnit), 2) + " J/°C.";
+                })
+                .orElse("Check the readings.");
     }
 }

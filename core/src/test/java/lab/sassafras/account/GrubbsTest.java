@@ -24,7 +24,10 @@ class GrubbsTest {
             assertThat(test.index()).isEqualTo(5);
         });
         assertThat(Grubbs.of(List.of(10.1, 10.2, 10.1, 10.0, 12.5))).isEmpty();
-        assertThat(Grubbs.of(List.of(10.1, 10.3, 9.9, 10.0, 10.2, 10.4)).orElseThrow().outlier()).isFalse();
+        assertThat(Grubbs.of(List.of(10.1, 10.3, 9.9, 10.0, 10.2, 10.4))
+                        .orElseThrow()
+                        .outlier())
+                .isFalse();
         assertThat(Grubbs.of(List.of(10.0, 10.0, 10.0, 10.0, 10.0, 10.0))).isEmpty();
     }
 }

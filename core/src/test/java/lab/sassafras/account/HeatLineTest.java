@@ -23,13 +23,18 @@ class HeatLineTest {
     private static final String CARRIER = "/org/apache/commons/math3/stat/regression/SimpleRegressionTest.java";
 
     @ParameterizedTest
-    @CsvSource({"data, 36, false, 1.00211681802045, 0.429796848199937e-3", "noint1, 11, true, 2.07438016528926, 0.165289256198347e-1",
-            "noint2, 3, true, 0.727272727272727, 0.420827318078432e-1"})
-    void slopesOfTheReferenceDatasets(String name, int points, boolean throughZero, double slope, double error) throws IOException {
+    @CsvSource({
+        "data, 36, false, 1.00211681802045, 0.429796848199937e-3",
+        "noint1, 11, true, 2.07438016528926, 0.165289256198347e-1",
+        "noint2, 3, true, 0.727272727272727, 0.420827318078432e-1"
+    })
+    void slopesOfTheReferenceDatasets(String name, int points, boolean throughZero, double slope, double error)
+            throws IOException {
         HeatLine line = line(name);
         assertThat(line.points()).isEqualTo(points);
         assertThat(throughZero ? line.throughZero() : line.slope()).isCloseTo(slope, within(1e-12));
-        assertThat(throughZero ? line.throughZeroUncertainty() : line.slopeUncertainty()).isCloseTo(error, within(1e-12));
+        assertThat(throughZero ? line.throughZeroUncertainty() : line.slopeUncertainty())
+                .isCloseTo(error, within(1e-12));
     }
 
     @Test
@@ -52,7 +57,8 @@ class HeatLineTest {
             source = new String(in.readAllBytes(), StandardCharsets.UTF_8);
         }
         int from = source.indexOf("double[][] " + name + " = {");
-        Matcher row = Pattern.compile("\\{\\s*([\\d.]+)\\s*,\\s*([\\d.]+)\\s*}").matcher(source.substring(from, source.indexOf("};", from)));
+        Matcher row = Pattern.compile("\\{\\s*([\\d.]+)\\s*,\\s*([\\d.]+)\\s*}")
+                .matcher(source.substring(from, source.indexOf("};", from)));
         List<Double> x = new ArrayList<>();
         List<Double> y = new ArrayList<>();
         while (row.find()) {

@@ -53,7 +53,8 @@ class MonteCarloTest {
             drawn[i] = run.applyAsDouble(bench.nextRun());
         }
         double mean = Arrays.stream(drawn).average().orElseThrow();
-        double u = Math.sqrt(Arrays.stream(drawn).map(x -> (x - mean) * (x - mean)).sum() / (DRAWS - 1));
+        double u =
+                Math.sqrt(Arrays.stream(drawn).map(x -> (x - mean) * (x - mean)).sum() / (DRAWS - 1));
         assertThat(estimate.value()).isCloseTo(mean, within(0.05 * u));
         assertThat(estimate.uncertainty() / u).isCloseTo(1, within(0.02));
     }
@@ -64,29 +65,44 @@ class MonteCarloTest {
             double cold = bench.temperature(24.2);
             double hot = bench.temperature(56.9);
             double end = bench.temperature(39.7);
-            return (4.184 * bench.mass(49.661) * (hot - end) - 4.184 * bench.mass(50.098) * (end - cold)) / (end - cold);
+            return (4.184 * bench.mass(49.661) * (hot - end) - 4.184 * bench.mass(50.098) * (end - cold))
+                    / (end - cold);
         });
     }
 
     @Test
     void specificHeatWithAMassByDifference() {
         var balance = java.util.Optional.of(BenchSheet.BALANCE);
-        Estimate estimate = BenchSheet.of("specific-heat-of-solid").mass("sample[1]/mass", "71.46")
-                .says("sample[1]/bath", "boiling").temperature("sample[1]/start", "98.6")
+        Estimate estimate = BenchSheet.of("specific-heat-of-solid")
+                .mass("sample[1]/mass", "71.46")
+                .says("sample[1]/bath", "boiling")
+                .temperature("sample[1]/start", "98.6")
                 .give("water[1]/mass", lab.sassafras.experiment.Role.TARE, "2.31", "g", balance)
                 .give("water[1]/mass", lab.sassafras.experiment.Role.GROSS, "112.87", "g", balance)
-                .temperature("water[1]/start", "21.1").temperature("mixed[1]/final", "25.4").reduced().mean().orElseThrow()
+                .temperature("water[1]/start", "21.1")
+                .temperature("mixed[1]/final", "25.4")
+                .reduced()
+                .mean()
+                .orElseThrow()
                 .estimate();
         agrees(estimate, bench -> {
             double water = bench.mass(112.87) - bench.mass(2.31);
             double end = bench.temperature(25.4);
-            return 4.184 * water * (end - bench.temperature(21.1)) / (bench.mass(71.46) * (bench.temperature(98.6) - end));
+            return 4.184
+                    * water
+                    * (end - bench.temperature(21.1))
+                    / (bench.mass(71.46) * (bench.temperature(98.6) - end));
         });
     }
 
     @Test
     void aConstantWithItsOwnUncertaintyEntersTheRunThatUsesIt() {
-        Estimate estimate = BenchSheet.copper().constant(30, 6, 100).reduced().mean().orElseThrow().estimate();
+        Estimate estimate = BenchSheet.copper()
+                .constant(30, 6, 100)
+                .reduced()
+                .mean()
+                .orElseThrow()
+                .estimate();
         Random constants = new Random(11);
         agrees(estimate, bench -> {
             double end = bench.temperature(20.7);
@@ -99,17 +115,34 @@ class MonteCarloTest {
     /** Two thermometers: the offset of the bath's own does not cancel any more. */
     @Test
     void twoThermometersAreCountedAsTwo() {
-        var other = new lab.sassafras.measure.Instrument("t9", "other", lab.sassafras.measure.Instrument.Kind.THERMOMETER,
-                lab.sassafras.measure.BenchUnit.DEGREES_CELSIUS, STEP_T, -10, 110, 0.2, 0);
-        Estimate estimate = BenchSheet.of("specific-heat-of-solid").mass("sample[1]/mass", "60.00").says("sample[1]/bath", "other")
-                .temperature("sample[1]/start", "60.0", other).mass("water[1]/mass", "100.00")
-                .temperature("water[1]/start", "20.0").temperature("mixed[1]/final", "24.0", other).reduced().mean()
-                .orElseThrow().estimate();
+        var other = new lab.sassafras.measure.Instrument(
+                "t9",
+                "other",
+                lab.sassafras.measure.Instrument.Kind.THERMOMETER,
+                lab.sassafras.measure.BenchUnit.DEGREES_CELSIUS,
+                STEP_T,
+                -10,
+                110,
+                0.2,
+                0);
+        Estimate estimate = BenchSheet.of("specific-heat-of-solid")
+                .mass("sample[1]/mass", "60.00")
+                .says("sample[1]/bath", "other")
+                .temperature("sample[1]/start", "60.0", other)
+                .mass("water[1]/mass", "100.00")
+                .temperature("water[1]/start", "20.0")
+                .temperature("mixed[1]/final", "24.0", other)
+                .reduced()
+                .mean()
+                .orElseThrow()
+                .estimate();
         Random second = new Random(13);
         agrees(estimate, bench -> {
             double offset = 0.2 * second.nextGaussian() - bench.thermometer;
             double end = bench.temperature(24.0) + offset;
-            return 4.184 * bench.mass(100) * (end - bench.temperature(20.0))
+            return 4.184
+                    * bench.mass(100)
+                    * (end - bench.temperature(20.0))
                     / (bench.mass(60) * (bench.temperature(60.0) + offset - end));
         });
     }

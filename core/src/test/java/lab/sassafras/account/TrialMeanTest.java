@@ -16,9 +16,15 @@ class TrialMeanTest {
     private static final Shared OFFSET = new Shared("o", "offset", 0.5, Double.POSITIVE_INFINITY);
 
     private static TrialMean of(double own, double offset, double... values) {
-        return TrialMean.of(DoubleStream.of(values).mapToObj(value -> new Estimate(value, Math.hypot(own, 0.5 * offset), 1e9,
-                List.of(new Contribution("t" + value, "reading", 1, own, null),
-                        new Contribution("o", "offset", offset, Math.abs(offset) * 0.5, OFFSET)))).toList());
+        return TrialMean.of(DoubleStream.of(values)
+                .mapToObj(value -> new Estimate(
+                        value,
+                        Math.hypot(own, 0.5 * offset),
+                        1e9,
+                        List.of(
+                                new Contribution("t" + value, "reading", 1, own, null),
+                                new Contribution("o", "offset", offset, Math.abs(offset) * 0.5, OFFSET))))
+                .toList());
     }
 
     /** 9, 10, 11: s = 1, s/√3 = 0.5774; the offset's 0.5 once, and not divided by √3. */
@@ -34,13 +40,20 @@ class TrialMeanTest {
     @Test
     void anOffsetThatWorksBothWaysCancelsInTheMean() {
         TrialMean mean = TrialMean.of(List.of(withOffset(10, 1), withOffset(10.2, -1)));
-        assertThat(mean.estimate().contributions()).filteredOn(each -> each.key().equals("o")).singleElement()
+        assertThat(mean.estimate().contributions())
+                .filteredOn(each -> each.key().equals("o"))
+                .singleElement()
                 .satisfies(each -> assertThat(each.uncertainty()).isZero());
     }
 
     private static Estimate withOffset(double value, double sensitivity) {
-        return new Estimate(value, 0.5, 1e9, List.of(new Contribution("t", "reading", 1, 0.1, null),
-                new Contribution("o", "offset", sensitivity, 0.5, OFFSET)));
+        return new Estimate(
+                value,
+                0.5,
+                1e9,
+                List.of(
+                        new Contribution("t", "reading", 1, 0.1, null),
+                        new Contribution("o", "offset", sensitivity, 0.5, OFFSET)));
     }
 
     @Test
@@ -68,6 +81,9 @@ class TrialMeanTest {
     @Test
     void sharesOfTheBudgetAddUpToTheWhole() {
         Estimate estimate = of(0.4, 1, 9, 10, 12).estimate();
-        assertThat(estimate.contributions().stream().mapToDouble(each -> each.shareOf(estimate)).sum()).isCloseTo(1, within(1e-12));
+        assertThat(estimate.contributions().stream()
+                        .mapToDouble(each -> each.shareOf(estimate))
+                        .sum())
+                .isCloseTo(1, within(1e-12));
     }
 }

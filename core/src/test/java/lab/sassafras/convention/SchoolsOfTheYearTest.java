@@ -12,10 +12,10 @@ import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.expression.Working;
-import lab.sassafras.measure.Figures;
-import lab.sassafras.verdict.Reduction;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.Reference;
+import lab.sassafras.verdict.Reduction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -29,7 +29,11 @@ class SchoolsOfTheYearTest {
     }
 
     private static double value(BenchSheet sheet, String... choices) {
-        return reduced(sheet, choices).mean().orElseThrow(() -> new AssertionError(reduced(sheet, choices).trials())).estimate().value();
+        return reduced(sheet, choices)
+                .mean()
+                .orElseThrow(() -> new AssertionError(reduced(sheet, choices).trials()))
+                .estimate()
+                .value();
     }
 
     private static Reduction reduced(BenchSheet sheet, String... choices) {
@@ -47,23 +51,36 @@ class SchoolsOfTheYearTest {
         assertThat(value(solid(), "calorimeter", "ignored")).isCloseTo(418.4 * perDegree, within(1e-12));
         // one number with the usual 110 g of water, whatever was weighed: 110 · 4.184 + 9
         assertThat(value(solid(), "calorimeter", "lumped")).isCloseTo((110 * 4.184 + 9) * perDegree, within(1e-12));
-        assertThat(value(solid(), "calorimeter", "scaled")).isCloseTo((418.4 + 9 * 100 / 110.0) * perDegree, within(1e-12));
+        assertThat(value(solid(), "calorimeter", "scaled"))
+                .isCloseTo((418.4 + 9 * 100 / 110.0) * perDegree, within(1e-12));
         BenchSheet weighed = solid().mass("wall[1]/mass", "12.00").reads("wall[1]/heat", "0.897", "J/(g·°C)");
-        assertThat(value(weighed, "calorimeter", "material")).isCloseTo((418.4 + 12 * 0.897) * perDegree, within(1e-12));
+        assertThat(value(weighed, "calorimeter", "material"))
+                .isCloseTo((418.4 + 12 * 0.897) * perDegree, within(1e-12));
     }
 
     @Test
     void aTypedSpecificHeatOfWaterIsTakenAsTyped() {
-        assertThat(value(solid().reads("constants[1]/water", "4.19", "J/(g·°C)"), "water", "typed")).isCloseTo(428 * 0.7 / 793, within(1e-12));
+        assertThat(value(solid().reads("constants[1]/water", "4.19", "J/(g·°C)"), "water", "typed"))
+                .isCloseTo(428 * 0.7 / 793, within(1e-12));
     }
 
     /** 4.18, 4.184, 4.186 and one calorie pass; two digits exchanged do not. */
     @ParameterizedTest
-    @CsvSource({"4.18, J/(g·°C), false", "4.184, J/(g·°C), false", "4.186, J/(g·°C), false", "1.000, cal/(g·°C), false", "4184, J/(kg·K), false",
-            "4.814, J/(g·°C), true", "4.148, J/(g·°C), true", "4.2, J/(g·°C), true", "1.84, J/(g·°C), true"})
+    @CsvSource({
+        "4.18, J/(g·°C), false",
+        "4.184, J/(g·°C), false",
+        "4.186, J/(g·°C), false",
+        "1.000, cal/(g·°C), false",
+        "4184, J/(kg·K), false",
+        "4.814, J/(g·°C), true",
+        "4.148, J/(g·°C), true",
+        "4.2, J/(g·°C), true",
+        "1.84, J/(g·°C), true"
+    })
     void aTypedConstantFarFromEveryAcceptedOneIsAskedAbout(String typed, String unit, boolean asked) {
         Reduction reduction = reduced(solid().reads("constants[1]/water", typed, unit), "water", "typed");
-        assertThat(reduction.findings().stream().map(Finding::code).anyMatch("constant.unaccepted"::equals)).isEqualTo(asked);
+        assertThat(reduction.findings().stream().map(Finding::code).anyMatch("constant.unaccepted"::equals))
+                .isEqualTo(asked);
         assertThat(reduction.mean()).isPresent();
     }
 
@@ -71,8 +88,10 @@ class SchoolsOfTheYearTest {
     @Test
     void theBathAtTheBarometersPressure() {
         double expected = (418.4 + 9) * 0.7 / (10 * (99.6059 - 20.7));
-        assertThat(value(solid().reads("room[1]/pressure", "1000", "hPa"), "bath", "barometer")).isCloseTo(expected, within(1e-7));
-        assertThat(value(solid().reads("room[1]/pressure", "100", "kPa"), "bath", "barometer")).isCloseTo(expected, within(1e-7));
+        assertThat(value(solid().reads("room[1]/pressure", "1000", "hPa"), "bath", "barometer"))
+                .isCloseTo(expected, within(1e-7));
+        assertThat(value(solid().reads("room[1]/pressure", "100", "kPa"), "bath", "barometer"))
+                .isCloseTo(expected, within(1e-7));
     }
 
     /**
@@ -80,11 +99,21 @@ class SchoolsOfTheYearTest {
      * +0.1/300 °C/s, after −0.2/240 °C/s.
      */
     private static BenchSheet drifting() {
-        return BenchSheet.of("specific-heat-of-solid").mass("sample[1]/mass", "50.00").says("sample[1]/bath", "boiling")
-                .temperature("sample[1]/start", "100.0").mass("water[1]/mass", "100.00").temperature("water[1]/start", "20.0")
-                .temperature("mixed[1]/final", "23.5").temperature("drift[1]/early", "19.9").reads("drift[1]/fore", "5", "min")
-                .reads("drift[1]/wait", "30", "s").reads("drift[1]/since", "120", "s").temperature("drift[1]/later", "23.3")
-                .reads("drift[1]/between", "4", "min").reads("drift[1]/reached", "20", "s").temperature("drift[1]/mean", "23.4");
+        return BenchSheet.of("specific-heat-of-solid")
+                .mass("sample[1]/mass", "50.00")
+                .says("sample[1]/bath", "boiling")
+                .temperature("sample[1]/start", "100.0")
+                .mass("water[1]/mass", "100.00")
+                .temperature("water[1]/start", "20.0")
+                .temperature("mixed[1]/final", "23.5")
+                .temperature("drift[1]/early", "19.9")
+                .reads("drift[1]/fore", "5", "min")
+                .reads("drift[1]/wait", "30", "s")
+                .reads("drift[1]/since", "120", "s")
+                .temperature("drift[1]/later", "23.3")
+                .reads("drift[1]/between", "4", "min")
+                .reads("drift[1]/reached", "20", "s")
+                .temperature("drift[1]/mean", "23.4");
     }
 
     private static double solid(double start, double end) {
@@ -99,12 +128,14 @@ class SchoolsOfTheYearTest {
 
     @Test
     void bothLinesCarriedToTheMixingMoment() {
-        assertThat(value(drifting(), "change", "carried")).isCloseTo(solid(20.0 + 30 * 0.1 / 300, 23.5 + 120 * 0.2 / 240), within(1e-12));
+        assertThat(value(drifting(), "change", "carried"))
+                .isCloseTo(solid(20.0 + 30 * 0.1 / 300, 23.5 + 120 * 0.2 / 240), within(1e-12));
     }
 
     @Test
     void bothLinesCarriedToAFractionOfTheRise() {
-        assertThat(value(drifting(), "change", "fraction")).isCloseTo(solid(20.0 + 50 * 0.1 / 300, 23.5 + 100 * 0.2 / 240), within(1e-12));
+        assertThat(value(drifting(), "change", "fraction"))
+                .isCloseTo(solid(20.0 + 50 * 0.1 / 300, 23.5 + 100 * 0.2 / 240), within(1e-12));
     }
 
     /** Regnault–Pfaundler: k = (r₀ − r₁) ÷ (T₁ − T₀); what leaked in t is (r₁ + k (T₁ − T̄)) t. */
@@ -120,9 +151,14 @@ class SchoolsOfTheYearTest {
     /** 118.72 g by difference, 120.00 g zeroed before it, 119.5 mL beside: whichever school is in force. */
     @Test
     void aMassGotInThreeWays() {
-        BenchSheet sheet = BenchSheet.of("specific-heat-of-solid").mass("sample[1]/mass", "10.00").says("sample[1]/bath", "boiling")
-                .temperature("sample[1]/start", "100.0").temperature("water[1]/start", "20.0").temperature("mixed[1]/final", "20.7")
-                .mass("water[1]/mass", "120.00").volume("water[1]/mass", "119.5")
+        BenchSheet sheet = BenchSheet.of("specific-heat-of-solid")
+                .mass("sample[1]/mass", "10.00")
+                .says("sample[1]/bath", "boiling")
+                .temperature("sample[1]/start", "100.0")
+                .temperature("water[1]/start", "20.0")
+                .temperature("mixed[1]/final", "20.7")
+                .mass("water[1]/mass", "120.00")
+                .volume("water[1]/mass", "119.5")
                 .give("water[1]/mass", Role.TARE, "2.34", "g", Optional.of(BenchSheet.BALANCE))
                 .give("water[1]/mass", Role.GROSS, "121.06", "g", Optional.of(BenchSheet.BALANCE));
         double perGram = 4.184 * 0.7 / 793;
@@ -130,14 +166,21 @@ class SchoolsOfTheYearTest {
         assertThat(value(sheet, "mass", "zeroed")).isCloseTo(120 * perGram, within(1e-12));
         assertThat(value(sheet, "mass", "difference")).isCloseTo(118.72 * perGram, within(1e-12));
         assertThat(value(sheet, "mass", "volume")).isCloseTo(119.5 * perGram, within(1e-12));
-        assertThat(value(sheet, "mass", "volume", "density", "0.998")).isCloseTo(119.5 * 0.998 * perGram, within(1e-12));
+        assertThat(value(sheet, "mass", "volume", "density", "0.998"))
+                .isCloseTo(119.5 * 0.998 * perGram, within(1e-12));
         BenchSheet measured = sheet.reads("constants[1]/density", "1.012", "g/mL");
-        assertThat(value(measured, "mass", "volume", "density", "measured")).isCloseTo(119.5 * 1.012 * perGram, within(1e-12));
+        assertThat(value(measured, "mass", "volume", "density", "measured"))
+                .isCloseTo(119.5 * 1.012 * perGram, within(1e-12));
     }
 
     private static BenchSheet salt() {
-        return BenchSheet.of("heat-of-solution").says("solute[1]/formula", "NaCl").mass("water[1]/mass", "100.00").mass("solid[1]/mass", "10.00")
-                .temperature("water[1]/start", "22.0").temperature("solution[1]/final", "20.5").says("solution[1]/dissolved", "all");
+        return BenchSheet.of("heat-of-solution")
+                .says("solute[1]/formula", "NaCl")
+                .mass("water[1]/mass", "100.00")
+                .mass("solid[1]/mass", "10.00")
+                .temperature("water[1]/start", "22.0")
+                .temperature("solution[1]/final", "20.5")
+                .says("solution[1]/dissolved", "all");
     }
 
     /** q = −(mass × c) × (−1.5): the whole 110 g; 100 g; 110 g at 3.60; water with 4.184 and salt with its own 0.864. */
@@ -148,7 +191,8 @@ class SchoolsOfTheYearTest {
         assertThat(value(salt(), "solution", "water")).isCloseTo(100 * 4.184 * 1.5 / 1000 / moles, within(0.001));
         assertThat(value(salt().reads("constants[1]/solution", "3.60", "J/(g·°C)"), "solution", "measured"))
                 .isCloseTo(110 * 3.60 * 1.5 / 1000 / moles, within(0.001));
-        assertThat(value(salt(), "solution", "parties")).isCloseTo((100 * 4.184 + 10 * 0.864) * 1.5 / 1000 / moles, within(0.001));
+        assertThat(value(salt(), "solution", "parties"))
+                .isCloseTo((100 * 4.184 + 10 * 0.864) * 1.5 / 1000 / moles, within(0.001));
     }
 
     @Test
@@ -157,12 +201,22 @@ class SchoolsOfTheYearTest {
         assertThat(reduced(salt(), "basis", "per-gram").unit().symbol()).isEqualTo("J/g");
         assertThat(value(salt(), "basis", "heat")).isCloseTo(110 * 4.184 * 1.5, within(1e-9));
         // never weighed and no formula: still a heat
-        BenchSheet unweighed = BenchSheet.of("heat-of-solution").mass("water[1]/mass", "100.00").temperature("water[1]/start", "22.0")
-                .temperature("solution[1]/final", "20.5").says("solution[1]/dissolved", "all");
+        BenchSheet unweighed = BenchSheet.of("heat-of-solution")
+                .mass("water[1]/mass", "100.00")
+                .temperature("water[1]/start", "22.0")
+                .temperature("solution[1]/final", "20.5")
+                .says("solution[1]/dissolved", "all");
         assertThat(value(unweighed, "basis", "heat")).isCloseTo(100 * 4.184 * 1.5, within(1e-9));
         assertThat(unweighed.reduced().mean()).isEmpty();
         // the reference of the shelf comes per gram too: 3880 ÷ 58.44
-        assertThat(reduced(salt(), "basis", "per-gram").verdict().orElseThrow().agreement().orElseThrow().reference().value()).isCloseTo(3880 / 58.44, within(0.05));
+        assertThat(reduced(salt(), "basis", "per-gram")
+                        .verdict()
+                        .orElseThrow()
+                        .agreement()
+                        .orElseThrow()
+                        .reference()
+                        .value())
+                .isCloseTo(3880 / 58.44, within(0.05));
     }
 
     private static Presentation presentation(String... choices) {
@@ -180,21 +234,36 @@ class SchoolsOfTheYearTest {
     /** 0.3693 ± 0.0217 J/(g·°C) is 369 ± 22 J/(kg·K) and 0.0883 cal/(g·°C). */
     @Test
     void unitsOfAResult() {
-        Solution copper = BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow();
-        assertThat(presentation().written(copper.estimate(), copper.result().unit())).hasToString("0.369 ± 0.022 J/(g·°C)");
-        assertThat(presentation("units", "si").written(copper.estimate(), copper.result().unit())).hasToString("369 ± 22 J/(kg·K)");
-        assertThat(presentation("heat", "cal").written(copper.estimate(), copper.result().unit())).hasToString("0.0883 ± 0.0052 cal/(g·°C)");
+        Solution copper =
+                BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow();
+        assertThat(presentation().written(copper.estimate(), copper.result().unit()))
+                .hasToString("0.369 ± 0.022 J/(g·°C)");
+        assertThat(presentation("units", "si")
+                        .written(copper.estimate(), copper.result().unit()))
+                .hasToString("369 ± 22 J/(kg·K)");
+        assertThat(presentation("heat", "cal")
+                        .written(copper.estimate(), copper.result().unit()))
+                .hasToString("0.0883 ± 0.0052 cal/(g·°C)");
         Solution salt = trial("heat-of-solution");
-        assertThat(presentation("heat", "kcal").written(salt.estimate(), salt.result().unit()).unit()).isEqualTo("kcal/mol");
-        assertThat(presentation("heat", "J").written(salt.estimate(), salt.result().unit()).unit()).isEqualTo("J/mol");
+        assertThat(presentation("heat", "kcal")
+                        .written(salt.estimate(), salt.result().unit())
+                        .unit())
+                .isEqualTo("kcal/mol");
+        assertThat(presentation("heat", "J")
+                        .written(salt.estimate(), salt.result().unit())
+                        .unit())
+                .isEqualTo("J/mol");
     }
 
     /** No further than it is known, and with its sign where it has one: 34.89 ± 0.1 kJ/mol is 8.34 ± 0.02 kcal/mol. */
     @Test
     void aReferenceIsWrittenAsFarAsItIsKnown() {
-        assertThat(presentation().written(reference(-55.268, 0.3, BenchUnit.KILOJOULES_PER_MOLE))).isEqualTo("−55.27 kJ/mol");
-        assertThat(presentation("heat", "kcal").written(reference(34.89, 0.1, BenchUnit.KILOJOULES_PER_MOLE))).isEqualTo("+8.339 kcal/mol");
-        assertThat(presentation().written(reference(0.388, 0.005, BenchUnit.JOULES_PER_GRAM_DEGREE))).isEqualTo("0.388 J/(g·°C)");
+        assertThat(presentation().written(reference(-55.268, 0.3, BenchUnit.KILOJOULES_PER_MOLE)))
+                .isEqualTo("−55.27 kJ/mol");
+        assertThat(presentation("heat", "kcal").written(reference(34.89, 0.1, BenchUnit.KILOJOULES_PER_MOLE)))
+                .isEqualTo("+8.339 kcal/mol");
+        assertThat(presentation().written(reference(0.388, 0.005, BenchUnit.JOULES_PER_GRAM_DEGREE)))
+                .isEqualTo("0.388 J/(g·°C)");
     }
 
     private static Reference reference(double value, double uncertainty, BenchUnit unit) {
@@ -204,24 +273,40 @@ class SchoolsOfTheYearTest {
     /** 0.7 °C has one figure, so the schoolbook writes 0.4; by the uncertainty it is 0.369 ± 0.022. */
     @Test
     void roundingByFiguresOrByTheUncertainty() {
-        Solution copper = BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow();
-        assertThat(presentation("rounding", "figures").written(copper.estimate(), copper.result(), copper.bindings()).value()).isEqualTo("0.4");
-        assertThat(presentation().written(copper.estimate(), copper.result(), copper.bindings()).value()).isEqualTo("0.369");
+        Solution copper =
+                BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow();
+        assertThat(presentation("rounding", "figures")
+                        .written(copper.estimate(), copper.result(), copper.bindings())
+                        .value())
+                .isEqualTo("0.4");
+        assertThat(presentation()
+                        .written(copper.estimate(), copper.result(), copper.bindings())
+                        .value())
+                .isEqualTo("0.369");
     }
 
     @Test
     void theBooksAreOpenedInThreeWays() {
         assertThat(working("sheet", "sum-zero")).startsWith("q(dissolving) + q(solution) = 0\n");
-        assertThat(working("sheet", "lost-gained")).startsWith("heat lost = heat gained: −q(solution) = q(dissolving)\n");
-        assertThat(working("sheet", "system")).startsWith("q(system) = −q(surroundings): q(dissolving) = −q(solution)\n");
-        assertThat(presentation("sheet", "system").working(trial("heat-of-solution")).latex()).contains("\\text{q(system) = -q(surroundings):}");
+        assertThat(working("sheet", "lost-gained"))
+                .startsWith("heat lost = heat gained: −q(solution) = q(dissolving)\n");
+        assertThat(working("sheet", "system"))
+                .startsWith("q(system) = −q(surroundings): q(dissolving) = −q(solution)\n");
+        assertThat(presentation("sheet", "system")
+                        .working(trial("heat-of-solution"))
+                        .latex())
+                .contains("\\text{q(system) = -q(surroundings):}");
     }
 
     @Test
     void theWorkingIsWrittenInTheUnitsAndLettersInForceAndEndsInTheUnitShown() {
-        Working si = presentation("units", "si").working(BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow());
+        Working si = presentation("units", "si")
+                .working(
+                        BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow());
         assertThat(si.text()).contains("θ(final)").doesNotContain("T(final)").endsWith("= 369 J/(kg·K)\n");
-        assertThat(presentation("units", "si").working(trial("neutralization")).text()).contains("50.0 cm³", "g/cm³").doesNotContain("mL ×");
+        assertThat(presentation("units", "si").working(trial("neutralization")).text())
+                .contains("50.0 cm³", "g/cm³")
+                .doesNotContain("mL ×");
         assertThat(working("heat", "kcal")).endsWith("kcal/mol, taken up\n");
     }
 

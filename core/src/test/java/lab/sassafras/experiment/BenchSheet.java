@@ -13,10 +13,10 @@ import lab.sassafras.verdict.Reduction;
 /** A sheet being filled in the words of the trade, for tests. */
 public final class BenchSheet {
 
-    public static final Instrument THERMOMETER = new Instrument("t1", "thermometer", Instrument.Kind.THERMOMETER,
-            BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
-    public static final Instrument BALANCE = new Instrument("b1", "balance", Instrument.Kind.BALANCE,
-            BenchUnit.GRAMS, 0.01, 0, 400, 0.01, 0);
+    public static final Instrument THERMOMETER = new Instrument(
+            "t1", "thermometer", Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
+    public static final Instrument BALANCE =
+            new Instrument("b1", "balance", Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 400, 0.01, 0);
 
     private Sheet sheet;
 
@@ -29,14 +29,28 @@ public final class BenchSheet {
     }
 
     public static BenchSheet of(String experiment, int trials) {
-        Setting setting = new Setting(Optional.of(new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty())),
-                Map.of(), trials, Map.of(), Set.of(), Map.of(), Figures.POINT, Conventions.standard());
+        Setting setting = new Setting(
+                Optional.of(new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty())),
+                Map.of(),
+                trials,
+                Map.of(),
+                Set.of(),
+                Map.of(),
+                Figures.POINT,
+                Conventions.standard());
         return new BenchSheet(new Sheet(Experiments.find(experiment).orElseThrow(), java.util.List.of(), setting));
     }
 
     public static BenchSheet parts(String experiment, Map<String, Integer> parts) {
-        Setting setting = new Setting(Optional.of(new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty())),
-                Map.of(), 1, parts, Set.of(), Map.of(), Figures.POINT, Conventions.standard());
+        Setting setting = new Setting(
+                Optional.of(new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty())),
+                Map.of(),
+                1,
+                parts,
+                Set.of(),
+                Map.of(),
+                Figures.POINT,
+                Conventions.standard());
         return new BenchSheet(new Sheet(Experiments.find(experiment).orElseThrow(), java.util.List.of(), setting));
     }
 
@@ -67,8 +81,11 @@ public final class BenchSheet {
     }
 
     public BenchSheet assumed(String address, String text, String uncertainty, String unit) {
-        sheet = sheet.with(new Intake(sheet).accept(Address.read(address), Role.ASSUMED,
-                new Intake.Given(text, unit, Optional.empty(), uncertainty, "Hawthorn")));
+        sheet = sheet.with(new Intake(sheet)
+                .accept(
+                        Address.read(address),
+                        Role.ASSUMED,
+                        new Intake.Given(text, unit, Optional.empty(), uncertainty, "Hawthorn")));
         return this;
     }
 
@@ -77,14 +94,17 @@ public final class BenchSheet {
     }
 
     public BenchSheet give(String address, Role role, String text, String unit, Optional<Instrument> on) {
-        sheet = sheet.with(new Intake(sheet).accept(Address.read(address), role,
-                new Intake.Given(text, unit, on, null, "Hawthorn")));
+        sheet = sheet.with(new Intake(sheet)
+                .accept(Address.read(address), role, new Intake.Given(text, unit, on, null, "Hawthorn")));
         return this;
     }
 
     public BenchSheet constant(double value, double uncertainty, double fill) {
-        Calorimeter vessel = new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.of(new Calorimeter.Pinned("c1",
-                Measured.independent(value, uncertainty), fill, "three trials")));
+        Calorimeter vessel = new Calorimeter(
+                "F-1",
+                Calorimeter.Kind.FOAM_CUP,
+                Optional.of(
+                        new Calorimeter.Pinned("c1", Measured.independent(value, uncertainty), fill, "three trials")));
         sheet = sheet.with(sheet.setting().with(vessel));
         return this;
     }
@@ -103,15 +123,23 @@ public final class BenchSheet {
 
     /** 10 g of hot solid into 100 g of water, as in the copper check. */
     public static BenchSheet copper() {
-        return of("specific-heat-of-solid").mass("sample[1]/mass", "10.00").says("sample[1]/bath", "boiling")
-                .temperature("sample[1]/start", "100.0").mass("water[1]/mass", "100.00")
-                .temperature("water[1]/start", "20.0").temperature("mixed[1]/final", "20.7");
+        return of("specific-heat-of-solid")
+                .mass("sample[1]/mass", "10.00")
+                .says("sample[1]/bath", "boiling")
+                .temperature("sample[1]/start", "100.0")
+                .mass("water[1]/mass", "100.00")
+                .temperature("water[1]/start", "20.0")
+                .temperature("mixed[1]/final", "20.7");
     }
 
     /** The mixing check: a constant too large for a foam cup. */
     public static BenchSheet mixing() {
-        return of("constant-by-mixing").says("cup[1]/held", "cold").mass("cold[1]/mass", "50.098")
-                .temperature("cold[1]/start", "24.2").mass("hot[1]/mass", "49.661")
-                .temperature("hot[1]/start", "56.9").temperature("mixed[1]/final", "39.7");
+        return of("constant-by-mixing")
+                .says("cup[1]/held", "cold")
+                .mass("cold[1]/mass", "50.098")
+                .temperature("cold[1]/start", "24.2")
+                .mass("hot[1]/mass", "49.661")
+                .temperature("hot[1]/start", "56.9")
+                .temperature("mixed[1]/final", "39.7");
     }
 }

@@ -24,22 +24,27 @@ class DeclarationsTest {
     void everySlotStepSuspectAndOptionHasItsWords(Experiment experiment) {
         Words words = experiment.words();
         assertThat(words.title() + words.get("lead") + words.get("result")).isNotBlank();
-        experiment.groups().forEach(group -> group.slots().forEach(slot -> {
-            String path = group.key() + "/" + slot.key();
-            assertThat(words.label(path) + words.ask(path)).isNotBlank();
-            if (slot instanceof Slot.Quantity) {
-                assertThat(words.symbol(path).text()).isNotBlank();
-            }
-            if (slot instanceof Slot.Choice choice) {
-                choice.options().forEach(option -> assertThat(words.option(path, option)).isNotBlank());
-            }
-        }));
+        experiment
+                .groups()
+                .forEach(group -> group.slots().forEach(slot -> {
+                    String path = group.key() + "/" + slot.key();
+                    assertThat(words.label(path) + words.ask(path)).isNotBlank();
+                    if (slot instanceof Slot.Quantity) {
+                        assertThat(words.symbol(path).text()).isNotBlank();
+                    }
+                    if (slot instanceof Slot.Choice choice) {
+                        choice.options()
+                                .forEach(option ->
+                                        assertThat(words.option(path, option)).isNotBlank());
+                    }
+                }));
         experiment.suspects().forEach(suspect -> {
             assertThat(words.get("suspect." + suspect.key())).isNotBlank();
             assertThat(experiment.slot(suspect.path()).orElseThrow()).isInstanceOf(Slot.Quantity.class);
             suspect.from().ifPresent(other -> assertThat(experiment.slot(other)).isPresent());
         });
-        assertThat(experiment.procedure()).allSatisfy(step -> assertThat(experiment.slot(step.path())).isPresent());
+        assertThat(experiment.procedure())
+                .allSatisfy(step -> assertThat(experiment.slot(step.path())).isPresent());
     }
 
     @Test
@@ -47,7 +52,8 @@ class DeclarationsTest {
         BenchSheet sheet = BenchSheet.of("specific-heat-of-solid")
                 .give("water[1]/mass", Role.GROSS, "121.06", "g", Optional.of(BenchSheet.BALANCE));
         assertThatThrownBy(() -> sheet.give("water[1]/mass", Role.TARE, "122.00", "g", Optional.of(BenchSheet.BALANCE)))
-                .isInstanceOf(Refused.class).hasMessageContaining("Full (121.06) is less than empty (122.00)");
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("Full (121.06) is less than empty (122.00)");
         sheet.give("water[1]/mass", Role.TARE, "2.34", "g", Optional.of(BenchSheet.BALANCE));
         assertThat(sheet.sheet().difference(Address.read("water[1]/mass")).orElseThrow())
                 .isEqualTo(118.72, org.assertj.core.api.Assertions.within(1e-9));
@@ -70,16 +76,29 @@ class DeclarationsTest {
 
     @Test
     void implausibleReadingsAreKeptAndQuestioned() {
-        Instrument other = new Instrument("t2", "second thermometer", Instrument.Kind.THERMOMETER,
-                BenchUnit.DEGREES_CELSIUS, 0.1, -10, 60, 0.2, 0);
-        assertThat(SheetFindings.of(BenchSheet.copper().temperature("sample[1]/start", "99", other).sheet()))
+        Instrument other = new Instrument(
+                "t2",
+                "second thermometer",
+                Instrument.Kind.THERMOMETER,
+                BenchUnit.DEGREES_CELSIUS,
+                0.1,
+                -10,
+                60,
+                0.2,
+                0);
+        assertThat(SheetFindings.of(BenchSheet.copper()
+                        .temperature("sample[1]/start", "99", other)
+                        .sheet()))
                 .extracting(Finding::code)
                 .contains("reading.outside-range", "reading.decimals", "reading.conflict", "reading.two-thermometers");
     }
 
     @Test
     void stepsWaitForWhatTheyDependOn() {
-        assertThat(BenchSheet.copper().sheet().asks(1)).extracting(ask -> ask.address().toString())
-                .startsWith("seen[1]/colour").endsWith("seen[1]/known").contains("sample[1]/start");
+        assertThat(BenchSheet.copper().sheet().asks(1))
+                .extracting(ask -> ask.address().toString())
+                .startsWith("seen[1]/colour")
+                .endsWith("seen[1]/known")
+                .contains("sample[1]/start");
     }
 }

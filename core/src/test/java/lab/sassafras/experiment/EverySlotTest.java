@@ -17,8 +17,10 @@ import org.junit.jupiter.params.provider.MethodSource;
 class EverySlotTest {
 
     static Stream<Arguments> slots() {
-        return Experiments.all().stream().flatMap(experiment -> experiment.groups().stream().flatMap(group -> group.slots().stream()
-                .map(slot -> Arguments.of(experiment.key(), group.key() + "/" + slot.key()))));
+        return Experiments.all().stream()
+                .flatMap(experiment -> experiment.groups().stream()
+                        .flatMap(group -> group.slots().stream()
+                                .map(slot -> Arguments.of(experiment.key(), group.key() + "/" + slot.key()))));
     }
 
     @ParameterizedTest(name = "{0} {1}")
@@ -27,14 +29,20 @@ class EverySlotTest {
         Experiment experiment = Experiments.find(key).orElseThrow();
         Slot slot = experiment.slot(path).orElseThrow();
         for (Role role : slot.roles()) {
-            wrong(slot, role).forEach(given -> assertThatThrownBy(() -> accept(experiment, path, role, given)).as(role + " " + given.text()
-                    + " " + given.unit()).isInstanceOf(Refused.class).satisfies(refused -> assertThat(refused.getMessage())
-                    .isNotBlank().doesNotContain("Exception", "null").endsWith(".")));
+            wrong(slot, role)
+                    .forEach(given -> assertThatThrownBy(() -> accept(experiment, path, role, given))
+                            .as(role + " " + given.text() + " " + given.unit())
+                            .isInstanceOf(Refused.class)
+                            .satisfies(refused -> assertThat(refused.getMessage())
+                                    .isNotBlank()
+                                    .doesNotContain("Exception", "null")
+                                    .endsWith(".")));
         }
     }
 
     private static void accept(Experiment experiment, String path, Role role, Intake.Given given) {
-        new Intake(new Sheet(experiment, List.of(), Setting.plain(Figures.POINT))).accept(Address.of(path, 1), role, given);
+        new Intake(new Sheet(experiment, List.of(), Setting.plain(Figures.POINT)))
+                .accept(Address.of(path, 1), role, given);
     }
 
     private static Stream<Intake.Given> wrong(Slot slot, Role role) {
@@ -43,8 +51,16 @@ class EverySlotTest {
         }
         String unit = quantity.unit(role).symbol();
         Dimension dimension = quantity.unit(role).dimension();
-        Stream<Intake.Given> always = Stream.of(given("", unit), given("warm", unit), given("1.2.3", unit), given("1e400", unit), given("NaN", unit),
-                given("1,5", unit), given("1", ""), given("1", "furlong"), given("1", dimension == Dimension.MASS ? "°C" : "g"));
+        Stream<Intake.Given> always = Stream.of(
+                given("", unit),
+                given("warm", unit),
+                given("1.2.3", unit),
+                given("1e400", unit),
+                given("NaN", unit),
+                given("1,5", unit),
+                given("1", ""),
+                given("1", "furlong"),
+                given("1", dimension == Dimension.MASS ? "°C" : "g"));
         Stream<Intake.Given> below = dimension.floor().isPresent() ? Stream.of(given("-274", unit)) : Stream.empty();
         Stream<Intake.Given> above = dimension.ceiling().isPresent() ? Stream.of(given("101", unit)) : Stream.empty();
         return Stream.of(always, below, above).flatMap(each -> each);
@@ -55,7 +71,12 @@ class EverySlotTest {
             return Stream.of("", "NaOHx", "Ca(OH", "h2o", "Cu2+", "42");
         }
         if (slot instanceof Slot.Equation) {
-            return Stream.of("", "salt and water", "Zn(s) + Ag+(aq) -> Zn^2+(aq) + Ag(s)", "Zn + Cu^2+ -> Zn^2+ + Cu", "Zn(s) -> Zn(s) -> Zn(s)");
+            return Stream.of(
+                    "",
+                    "salt and water",
+                    "Zn(s) + Ag+(aq) -> Zn^2+(aq) + Ag(s)",
+                    "Zn + Cu^2+ -> Zn^2+ + Cu",
+                    "Zn(s) -> Zn(s) -> Zn(s)");
         }
         return slot instanceof Slot.Name ? Stream.of("", "  ", "x".repeat(41)) : Stream.of("", "nonsense");
     }

@@ -27,8 +27,7 @@ class HistoryTest {
     private static final Calorimeter CUP = new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty());
 
     /** A stored row, as a database has it. */
-    private record Stored(int id, String address, String role, Intake.Given given, Optional<Integer> strikes) {
-    }
+    private record Stored(int id, String address, String role, Intake.Given given, Optional<Integer> strikes) {}
 
     /** An entry two hands write in, each looking at it as it was some moments ago. */
     private static final class Book {
@@ -45,18 +44,33 @@ class HistoryTest {
         }
 
         Setting setting() {
-            return new Setting(Optional.of(CUP), Map.of("v1", CUP), trials, parts, Set.of(), Map.of(), Figures.POINT, Conventions.standard());
+            return new Setting(
+                    Optional.of(CUP),
+                    Map.of("v1", CUP),
+                    trials,
+                    parts,
+                    Set.of(),
+                    Map.of(),
+                    Figures.POINT,
+                    Conventions.standard());
         }
 
         List<Stored> standing(int upTo) {
             Set<Integer> struck = new HashSet<>();
             rows.subList(0, upTo).forEach(row -> row.strikes().ifPresent(struck::add));
-            return rows.subList(0, upTo).stream().filter(row -> !struck.contains(row.id()) && !row.given().text().isEmpty()).toList();
+            return rows.subList(0, upTo).stream()
+                    .filter(row ->
+                            !struck.contains(row.id()) && !row.given().text().isEmpty())
+                    .toList();
         }
 
         Readback read(int upTo) {
-            return Readback.of(experiment, setting(), standing(upTo).stream().map(row -> new Readback.Row(row.id(), row.address(), row.role(),
-                    row.given())).toList());
+            return Readback.of(
+                    experiment,
+                    setting(),
+                    standing(upTo).stream()
+                            .map(row -> new Readback.Row(row.id(), row.address(), row.role(), row.given()))
+                            .toList());
         }
 
         /** One thing done by a hand that may not have seen the last few rows; what is refused is not kept. */
@@ -66,28 +80,57 @@ class HistoryTest {
             int what = random.nextInt(20);
             if (what == 0) {
                 trials = Math.min(4, trials + 1);
-            } else if (what == 1 && experiment.groups().stream().anyMatch(group -> group.cardinality() == Cardinality.PER_PART)) {
-                parts = Map.of(experiment.groups().stream().filter(group -> group.cardinality() == Cardinality.PER_PART).findFirst().orElseThrow().key(), 2);
+            } else if (what == 1
+                    && experiment.groups().stream().anyMatch(group -> group.cardinality() == Cardinality.PER_PART)) {
+                parts = Map.of(
+                        experiment.groups().stream()
+                                .filter(group -> group.cardinality() == Cardinality.PER_PART)
+                                .findFirst()
+                                .orElseThrow()
+                                .key(),
+                        2);
             } else if (what == 2) {
                 fromAnotherVersion();
             } else if (what < 7 && !standing.isEmpty()) {
                 Stored old = standing.get(random.nextInt(standing.size()));
-                admit(seen, old.address(), Role.of(old.role()), random.nextBoolean() ? "" : value(old.address()), Optional.of(old.id()));
+                admit(
+                        seen,
+                        old.address(),
+                        Role.of(old.role()),
+                        random.nextBoolean() ? "" : value(old.address()),
+                        Optional.of(old.id()));
             } else {
-                Group group = experiment.groups().get(random.nextInt(experiment.groups().size()));
+                Group group = experiment
+                        .groups()
+                        .get(random.nextInt(experiment.groups().size()));
                 Slot slot = group.slots().get(random.nextInt(group.slots().size()));
                 List<Role> roles = slot.roles().stream().sorted().toList();
                 String address = group.key() + "[" + (1 + random.nextInt(trials)) + "]/" + slot.key();
-                admit(seen, address, Optional.of(roles.get(random.nextInt(roles.size()))), value(address), Optional.empty());
+                admit(
+                        seen,
+                        address,
+                        Optional.of(roles.get(random.nextInt(roles.size()))),
+                        value(address),
+                        Optional.empty());
             }
         }
 
         private void fromAnotherVersion() {
-            List<String> addresses = List.of("trace[1]/reading", "no address", "water[1]/start", "sample[9]/mass", "sample[1]/colour");
+            List<String> addresses =
+                    List.of("trace[1]/reading", "no address", "water[1]/start", "sample[9]/mass", "sample[1]/colour");
             List<String> roles = List.of("read", "skipped", "stated", "gross");
-            rows.add(new Stored(rows.size(), addresses.get(random.nextInt(addresses.size())), roles.get(random.nextInt(roles.size())),
-                    new Intake.Given(List.of("+1000000000-01-01T00:00:00Z", "warm", "-900", "1", "x".repeat(200)).get(random.nextInt(5)),
-                            List.of("°C", "furlong").get(random.nextInt(2)), Optional.empty(), null, "later"), Optional.empty()));
+            rows.add(new Stored(
+                    rows.size(),
+                    addresses.get(random.nextInt(addresses.size())),
+                    roles.get(random.nextInt(roles.size())),
+                    new Intake.Given(
+                            List.of("+1000000000-01-01T00:00:00Z", "warm", "-900", "1", "x".repeat(200))
+                                    .get(random.nextInt(5)),
+                            List.of("°C", "furlong").get(random.nextInt(2)),
+                            Optional.empty(),
+                            null,
+                            "later"),
+                    Optional.empty()));
         }
 
         private void admit(int seen, String address, Optional<Role> role, String text, Optional<Integer> strikes) {
@@ -98,9 +141,18 @@ class HistoryTest {
                 if (text.isEmpty()) {
                     strikes.filter(filling::stands).ifPresent(filling::strike);
                 } else if (strikes.filter(filling::stands).isPresent()) {
-                    filling.correct(strikes.get(), rows.size(), Address.read(address), role.orElseThrow(() -> new Refused("No such role.")), given);
+                    filling.correct(
+                            strikes.get(),
+                            rows.size(),
+                            Address.read(address),
+                            role.orElseThrow(() -> new Refused("No such role.")),
+                            given);
                 } else {
-                    filling.take(rows.size(), Address.read(address), role.orElseThrow(() -> new Refused("No such role.")), given);
+                    filling.take(
+                            rows.size(),
+                            Address.read(address),
+                            role.orElseThrow(() -> new Refused("No such role.")),
+                            given);
                 }
                 rows.add(new Stored(rows.size(), address, role.map(Role::key).orElse("?"), given, strikes));
             } catch (Refused refused) {
@@ -109,7 +161,11 @@ class HistoryTest {
         }
 
         private String unit(String address, Optional<Role> role) {
-            return slot(address).filter(Slot.Quantity.class::isInstance).map(slot -> ((Slot.Quantity) slot).unit(role.orElse(Role.READ)).symbol()).orElse(null);
+            return slot(address)
+                    .filter(Slot.Quantity.class::isInstance)
+                    .map(slot ->
+                            ((Slot.Quantity) slot).unit(role.orElse(Role.READ)).symbol())
+                    .orElse(null);
         }
 
         private Optional<Slot> slot(String address) {
@@ -122,10 +178,21 @@ class HistoryTest {
                 return choice.options().get(random.nextInt(choice.options().size()));
             }
             if (slot instanceof Slot.Quantity) {
-                return List.of("10.0", "20.5", "21", "50.00", "90.0", "100.0", "0").get(random.nextInt(7));
+                return List.of("10.0", "20.5", "21", "50.00", "90.0", "100.0", "0")
+                        .get(random.nextInt(7));
             }
-            return slot instanceof Slot.Vessel ? "v1" : slot instanceof Slot.Moment ? "2026-11-26T18:00:00Z"
-                    : List.of("Copper", "Brass", "NaCl", "copper", "water", "NaOH(aq) + HCl(aq) -> NaCl(aq) + H2O(l)").get(random.nextInt(6));
+            return slot instanceof Slot.Vessel
+                    ? "v1"
+                    : slot instanceof Slot.Moment
+                            ? "2026-11-26T18:00:00Z"
+                            : List.of(
+                                            "Copper",
+                                            "Brass",
+                                            "NaCl",
+                                            "copper",
+                                            "water",
+                                            "NaOH(aq) + HCl(aq) -> NaCl(aq) + H2O(l)")
+                                    .get(random.nextInt(6));
         }
     }
 
@@ -141,27 +208,39 @@ class HistoryTest {
             IntStream.range(0, 30).forEach(any -> book.step());
             Readback read = book.read(book.rows.size());
             List<Stored> standing = book.standing(book.rows.size());
-            assertThat(read.lines().size() + read.aside().size()).as("every row is read or said to be unreadable").isEqualTo(standing.size());
+            assertThat(read.lines().size() + read.aside().size())
+                    .as("every row is read or said to be unreadable")
+                    .isEqualTo(standing.size());
             whole(read.sheet());
             standing.stream().filter(row -> flagged(read, row)).findFirst().ifPresent(row -> {
                 int before = flagged(read.sheet()).size();
                 if (read.lines().containsKey(row.id())) {
                     read.filling(book.setting()).strike(row.id());
                 }
-                book.rows.add(new Stored(book.rows.size(), row.address(), row.role(), new Intake.Given("", null, Optional.empty(), null, "bench"),
+                book.rows.add(new Stored(
+                        book.rows.size(),
+                        row.address(),
+                        row.role(),
+                        new Intake.Given("", null, Optional.empty(), null, "bench"),
                         Optional.of(row.id())));
-                assertThat(flagged(book.read(book.rows.size()).sheet()).size()).as("seed " + book.rows).isLessThan(before);
+                assertThat(flagged(book.read(book.rows.size()).sheet()).size())
+                        .as("seed " + book.rows)
+                        .isLessThan(before);
             });
         }
     }
 
     private static boolean flagged(Readback read, Stored row) {
-        return read.aside().containsKey(row.id()) || read.lines().containsKey(row.id())
-                && read.sheet().at(read.lines().get(row.id()).address()).size() == 1 && !read.sheet().stands(read.lines().get(row.id()).address());
+        return read.aside().containsKey(row.id())
+                || read.lines().containsKey(row.id())
+                        && read.sheet().at(read.lines().get(row.id()).address()).size() == 1
+                        && !read.sheet().stands(read.lines().get(row.id()).address());
     }
 
     private static List<Finding> flagged(Sheet sheet) {
-        return SheetFindings.of(sheet).stream().filter(each -> each.code().startsWith("row.")).toList();
+        return SheetFindings.of(sheet).stream()
+                .filter(each -> each.code().startsWith("row."))
+                .toList();
     }
 
     /** Everything that can be asked of a sheet. */
@@ -177,7 +256,9 @@ class HistoryTest {
     /** Two samples misspelt, then corrected: the colour of the second was written between. */
     @Test
     void samplesMayBeRenamedAfterSomethingWasWrittenOfThem() {
-        Filling filling = new Filling(Experiments.find("specific-heat-of-solid").orElseThrow(), BenchSheet.of("specific-heat-of-solid", 2).sheet().setting());
+        Filling filling = new Filling(
+                Experiments.find("specific-heat-of-solid").orElseThrow(),
+                BenchSheet.of("specific-heat-of-solid", 2).sheet().setting());
         String name = filling.sheet().experiment().sampleName().orElseThrow();
         filling.take("1", Address.of(name, 1), Role.STATED, word("Coper"));
         filling.take("2", Address.of(name, 2), Role.STATED, word("Bras"));
@@ -187,32 +268,51 @@ class HistoryTest {
         assertThat(flagged(filling.sheet())).isEmpty();
         // to call it copper too would leave the colour of the second sample without a place
         assertThatThrownBy(() -> filling.correct("5", "6", Address.of(name, 2), Role.STATED, word("Copper")))
-                .hasMessageContaining("same sample as trial 1").hasMessageContaining("Strike that out first");
+                .hasMessageContaining("same sample as trial 1")
+                .hasMessageContaining("Strike that out first");
     }
 
     @Test
     void aStrikeThatWouldLeaveANegativeMassIsRefusedAndOneThatMendsItIsNot() {
-        Filling filling = new Filling(Experiments.find("specific-heat-of-solid").orElseThrow(), BenchSheet.of("specific-heat-of-solid").sheet().setting());
+        Filling filling = new Filling(
+                Experiments.find("specific-heat-of-solid").orElseThrow(),
+                BenchSheet.of("specific-heat-of-solid").sheet().setting());
         Address mass = Address.read("sample[1]/mass");
         filling.take("90", mass, Role.TARE, grams("90"));
         filling.take("10", mass, Role.TARE, grams("10"));
         filling.take("50", mass, Role.GROSS, grams("50"));
-        assertThatThrownBy(() -> filling.strike("10")).isInstanceOf(Refused.class).hasMessageContaining("full (50) would be less than empty (90)");
+        assertThatThrownBy(() -> filling.strike("10"))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("full (50) would be less than empty (90)");
         // two devices can bring it about all the same; then it is read with a finding, and either strike is accepted
         for (String mended : List.of("90", "50")) {
-            Filling raced = new Filling(filling.sheet().experiment(), filling.sheet().setting());
-            raced.add("90", new Reading(raced.sheet().experiment(), raced.sheet().setting()).line(mass, Role.TARE, grams("90")));
-            raced.add("50", new Reading(raced.sheet().experiment(), raced.sheet().setting()).line(mass, Role.GROSS, grams("50")));
-            assertThat(SheetFindings.of(raced.sheet())).extracting(Finding::code).contains("reading.negative-mass");
+            Filling raced =
+                    new Filling(filling.sheet().experiment(), filling.sheet().setting());
+            raced.add(
+                    "90",
+                    new Reading(raced.sheet().experiment(), raced.sheet().setting())
+                            .line(mass, Role.TARE, grams("90")));
+            raced.add(
+                    "50",
+                    new Reading(raced.sheet().experiment(), raced.sheet().setting())
+                            .line(mass, Role.GROSS, grams("50")));
+            assertThat(SheetFindings.of(raced.sheet()))
+                    .extracting(Finding::code)
+                    .contains("reading.negative-mass");
             raced.strike(mended);
-            assertThat(SheetFindings.of(raced.sheet())).extracting(Finding::code).doesNotContain("reading.negative-mass");
+            assertThat(SheetFindings.of(raced.sheet()))
+                    .extracting(Finding::code)
+                    .doesNotContain("reading.negative-mass");
         }
     }
 
     @Test
     void anExperimentNobodyKnowsKeepsItsRowsAndSaysSo() {
         Experiment unknown = Experiments.findOrUnknown("bomb-of-a-later-version");
-        Readback read = Readback.of(unknown, BenchSheet.copper().sheet().setting(), List.of(new Readback.Row("a", "pellet[1]/mass", "read", grams("1.0"))));
+        Readback read = Readback.of(
+                unknown,
+                BenchSheet.copper().sheet().setting(),
+                List.of(new Readback.Row("a", "pellet[1]/mass", "read", grams("1.0"))));
         Reduction reduction = Reduction.of(read.sheet(), Conventions.standard());
         assertThat(read.aside()).containsKey("a");
         assertThat(reduction.findings()).extracting(Finding::code).contains("row.unreadable", "experiment.unknown");
@@ -222,8 +322,16 @@ class HistoryTest {
     @Test
     void aSchoolOfALaterVersionIsSaid() {
         Sheet sheet = BenchSheet.copper().sheet();
-        assertThat(Readback.of(sheet.experiment(), sheet.setting(), List.of(), Map.of("water", "4.18", "change", "by-eye")).sheet().reservations())
-                .singleElement().satisfies(each -> assertThat(each.message()).contains("“change: by-eye”", "What is usual is in force"));
+        assertThat(Readback.of(
+                                sheet.experiment(),
+                                sheet.setting(),
+                                List.of(),
+                                Map.of("water", "4.18", "change", "by-eye"))
+                        .sheet()
+                        .reservations())
+                .singleElement()
+                .satisfies(
+                        each -> assertThat(each.message()).contains("“change: by-eye”", "What is usual is in force"));
     }
 
     private static Intake.Given word(String text) {

@@ -27,18 +27,23 @@ class SheetTest {
     @ParameterizedTest
     @MethodSource("experiments")
     void anEmptySheetAsksForEverythingAndGivesNoNumber(Experiment experiment) {
-        Reduction reduction = Reduction.of(new Sheet(experiment, List.of(), Setting.plain(Figures.POINT)), Conventions.standard());
+        Reduction reduction =
+                Reduction.of(new Sheet(experiment, List.of(), Setting.plain(Figures.POINT)), Conventions.standard());
         assertThat(reduction.mean()).isEmpty();
         assertThat(reduction.alternatives()).isEmpty();
-        assertThat(reduction.trials()).singleElement().satisfies(trial -> assertThat(trial.account())
-                .isInstanceOfSatisfying(Account.Incomplete.class, incomplete -> {
-                    assertThat(incomplete.missing()).isNotEmpty().doesNotHaveDuplicates();
-                    assertThat(incomplete.missing()).allSatisfy(lack -> {
-                        String path = Address.read(lack.address()).path();
-                        assertThat(experiment.slot(path)).isPresent();
-                        assertThat(experiment.procedure()).as("a step asks for " + path).anyMatch(step -> step.path().equals(path));
-                    });
-                }));
+        assertThat(reduction.trials())
+                .singleElement()
+                .satisfies(trial -> assertThat(trial.account())
+                        .isInstanceOfSatisfying(Account.Incomplete.class, incomplete -> {
+                            assertThat(incomplete.missing()).isNotEmpty().doesNotHaveDuplicates();
+                            assertThat(incomplete.missing()).allSatisfy(lack -> {
+                                String path = Address.read(lack.address()).path();
+                                assertThat(experiment.slot(path)).isPresent();
+                                assertThat(experiment.procedure())
+                                        .as("a step asks for " + path)
+                                        .anyMatch(step -> step.path().equals(path));
+                            });
+                        }));
     }
 
     @ParameterizedTest
@@ -47,8 +52,12 @@ class SheetTest {
         for (Group group : experiment.groups()) {
             for (Slot slot : group.slots()) {
                 String path = group.key() + "/" + slot.key();
-                assertThat(experiment.procedure()).as(path).anyMatch(step -> step.path().equals(path));
-                assertThat(slot.optional() || experiment.words().help(path).isPresent()).as("help for " + path).isTrue();
+                assertThat(experiment.procedure())
+                        .as(path)
+                        .anyMatch(step -> step.path().equals(path));
+                assertThat(slot.optional() || experiment.words().help(path).isPresent())
+                        .as("help for " + path)
+                        .isTrue();
             }
         }
     }
@@ -57,15 +66,19 @@ class SheetTest {
     @ParameterizedTest
     @MethodSource("experiments")
     void theMovementItselfCarriesItsCaution(Experiment experiment) {
-        assertThat(experiment.procedure()).filteredOn(step -> experiment.slot(step.path()).orElseThrow() instanceof Slot.Moment)
-                .allSatisfy(step -> assertThat(experiment.words().caution(step.path())).as(step.path()).isPresent());
+        assertThat(experiment.procedure())
+                .filteredOn(step -> experiment.slot(step.path()).orElseThrow() instanceof Slot.Moment)
+                .allSatisfy(step -> assertThat(experiment.words().caution(step.path()))
+                        .as(step.path())
+                        .isPresent());
     }
 
     @ParameterizedTest
     @MethodSource("experiments")
     void onceOnlyRowsAreAskedWithTheFirstTrialAlone(Experiment experiment) {
         Sheet sheet = new Sheet(experiment, List.of(), trials(3, Set.of()));
-        assertThat(sheet.asks(2)).allSatisfy(ask -> assertThat(ask.address().index()).isEqualTo(2));
+        assertThat(sheet.asks(2))
+                .allSatisfy(ask -> assertThat(ask.address().index()).isEqualTo(2));
         assertThat(sheet.asks(1)).hasSizeGreaterThanOrEqualTo(sheet.asks(2).size());
     }
 
@@ -77,43 +90,66 @@ class SheetTest {
         assertThat(reduction.mean().orElseThrow().values().get(0)).isCloseTo(0.36933, within(1e-5));
         assertThat(reduction.mean().orElseThrow().values().get(1)).isCloseTo(0.42263, within(1e-5));
         Sheet second = two.sheet().with(trials(2, Set.of(1)));
-        assertThat(Reduction.of(second, Conventions.standard()).mean().orElseThrow().estimate().value()).isCloseTo(0.42263, within(1e-5));
-        assertThat(Reduction.of(second, Conventions.standard()).trials().get(0).leftOut()).isTrue();
+        assertThat(Reduction.of(second, Conventions.standard())
+                        .mean()
+                        .orElseThrow()
+                        .estimate()
+                        .value())
+                .isCloseTo(0.42263, within(1e-5));
+        assertThat(Reduction.of(second, Conventions.standard()).trials().get(0).leftOut())
+                .isTrue();
     }
 
     /** A balance that comes out negative in one trial gives no number there and leaves the other alone. */
     @Test
     void aFaultInOneTrialStaysThere() {
-        Reduction reduction = hotInCold("20.0", "20.7").temperature("sample[1]/start", "20.0").reduced();
-        assertThat(reduction.findings()).filteredOn(each -> each.grade() == Finding.Grade.REFUSE).singleElement()
+        Reduction reduction =
+                hotInCold("20.0", "20.7").temperature("sample[1]/start", "20.0").reduced();
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.grade() == Finding.Grade.REFUSE)
+                .singleElement()
                 .satisfies(each -> assertThat(each.message()).startsWith("Trial 1: "));
         assertThat(reduction.mean().orElseThrow().values()).hasSize(1);
     }
 
     @Test
     void whatHoldsForEveryTrialIsSaidOnce() {
-        assertThat(outside(hotInCold("19.0", "19.0"))).singleElement().satisfies(each -> assertThat(each).startsWith("The final temperature"));
-        assertThat(outside(hotInCold("20.7", "19.0"))).singleElement().satisfies(each -> assertThat(each).startsWith("Trial 2: "));
+        assertThat(outside(hotInCold("19.0", "19.0")))
+                .singleElement()
+                .satisfies(each -> assertThat(each).startsWith("The final temperature"));
+        assertThat(outside(hotInCold("20.7", "19.0")))
+                .singleElement()
+                .satisfies(each -> assertThat(each).startsWith("Trial 2: "));
     }
 
     private static List<String> outside(BenchSheet sheet) {
-        return sheet.reduced().findings().stream().filter(each -> each.code().equals("account.final-outside-starts")).map(Finding::message).toList();
+        return sheet.reduced().findings().stream()
+                .filter(each -> each.code().equals("account.final-outside-starts"))
+                .map(Finding::message)
+                .toList();
     }
 
     private static BenchSheet hotInCold(String... finals) {
         BenchSheet trials = BenchSheet.of("specific-heat-of-solid", finals.length);
         for (int trial = 1; trial <= finals.length; trial++) {
-            trials.mass("sample[" + trial + "]/mass", "10.00").says("sample[" + trial + "]/bath", "boiling")
-                    .temperature("sample[" + trial + "]/start", "100.0").mass("water[" + trial + "]/mass", "100.00")
-                    .temperature("water[" + trial + "]/start", "20.0").temperature("mixed[" + trial + "]/final", finals[trial - 1]);
+            trials.mass("sample[" + trial + "]/mass", "10.00")
+                    .says("sample[" + trial + "]/bath", "boiling")
+                    .temperature("sample[" + trial + "]/start", "100.0")
+                    .mass("water[" + trial + "]/mass", "100.00")
+                    .temperature("water[" + trial + "]/start", "20.0")
+                    .temperature("mixed[" + trial + "]/final", finals[trial - 1]);
         }
         return trials;
     }
 
     @Test
     void findingsStandWeightiestFirst() {
-        assertThat(BenchSheet.mixing().temperature("mixed[1]/final", "39").reduced().findings())
-                .extracting(Finding::grade).isSorted();
+        assertThat(BenchSheet.mixing()
+                        .temperature("mixed[1]/final", "39")
+                        .reduced()
+                        .findings())
+                .extracting(Finding::grade)
+                .isSorted();
     }
 
     @Test
@@ -125,6 +161,7 @@ class SheetTest {
     }
 
     private static Setting trials(int count, Set<Integer> leftOut) {
-        return new Setting(Optional.empty(), Map.of(), count, Map.of(), leftOut, Map.of(), Figures.POINT, Conventions.standard());
+        return new Setting(
+                Optional.empty(), Map.of(), count, Map.of(), leftOut, Map.of(), Figures.POINT, Conventions.standard());
     }
 }

@@ -6,44 +6,113 @@ import java.util.Map;
 /** One ordinary filled sheet of every experiment, for checks that hold for all of them. */
 public final class WorkedRuns {
 
-    private WorkedRuns() {
-    }
+    private WorkedRuns() {}
 
     /** By experiment key. */
     public static Map<String, BenchSheet> all() {
         Map<String, BenchSheet> runs = new LinkedHashMap<>();
         runs.put("constant-by-mixing", BenchSheet.mixing());
-        runs.put("constant-by-material", BenchSheet.of("constant-by-material").mass("part[1]/mass", "48.62")
-                .says("part[1]/heat-from", "shelf").says("part[1]/material", "aluminium"));
-        runs.put("constant-by-known-heat", BenchSheet.of("constant-by-known-heat").says("source[1]/kind", "heater")
-                .mass("water[1]/mass", "200.40").temperature("water[1]/start", "20.1").reads("heater[1]/voltage", "10.02", "V")
-                .reads("heater[1]/current", "2.48", "A").reads("heater[1]/time", "420", "s").temperature("mixed[1]/final", "31.9"));
-        runs.put("specific-heat-of-solid", BenchSheet.of("specific-heat-of-solid").mass("sample[1]/mass", "71.46").says("sample[1]/bath", "boiling")
-                .temperature("sample[1]/start", "98.6").mass("water[1]/mass", "110.56").temperature("water[1]/start", "21.1")
-                .mass("sample[1]/carried", "0.40").temperature("mixed[1]/final", "25.4").constant(9.6, 0.8, 120));
-        runs.put("specific-heat-of-liquid", BenchSheet.of("specific-heat-of-liquid").says("shelf[1]/solid", "copper").mass("solid[1]/mass", "96.40")
-                .says("solid[1]/bath", "boiling").temperature("solid[1]/start", "98.3").mass("liquid[1]/mass", "71.25")
-                .temperature("liquid[1]/start", "21.6").temperature("mixed[1]/final", "34.5"));
-        runs.put("heat-of-solution", BenchSheet.of("heat-of-solution").says("solute[1]/formula", "NH4Cl").mass("water[1]/mass", "98.45")
-                .mass("solid[1]/mass", "6.02").temperature("water[1]/start", "21.8").temperature("solution[1]/final", "18.1")
-                .says("solution[1]/dissolved", "all"));
-        runs.put("neutralization", BenchSheet.of("neutralization").says("reaction[1]/equation", "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)")
-                .says("reaction[1]/strength", "strong").says("acid[1]/formula", "HCl").says("base[1]/formula", "NaOH")
-                .assumed("acid[1]/concentration", "1.00", "0.01", "mol/L").assumed("base[1]/concentration", "1.10", "0.01", "mol/L")
-                .volume("first[1]/amount", "50.0").volume("second[1]/amount", "50.0").temperature("first[1]/start", "21.2")
-                .temperature("second[1]/start", "21.8").temperature("mixed[1]/final", "28.1"));
-        runs.put("solid-with-solution", BenchSheet.of("solid-with-solution").says("reaction[1]/equation", "Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s)")
-                .says("solution[1]/reagent", "Cu^2+").assumed("solution[1]/concentration", "0.500", "0.005", "mol/L").says("solid[1]/formula", "Zn")
-                .volume("poured[1]/amount", "50.0").mass("added[1]/mass", "3.20").temperature("poured[1]/start", "21.4")
-                .temperature("mixed[1]/final", "44.1").says("mixed[1]/reacted", "excess"));
-        runs.put("fusion-of-ice", BenchSheet.of("fusion-of-ice").mass("water[1]/mass", "148.20").says("ice[1]/state", "wet")
-                .assumed("ice[1]/wet", "5", "3", "%").assumed("ice[1]/start", "-4", "0.5", "°C").temperature("water[1]/start", "32.4")
-                .temperature("mixed[1]/final", "13.4").mass("ice[1]/mass", "30.14"));
-        runs.put("condensing-steam", BenchSheet.of("condensing-steam").mass("water[1]/mass", "182.40").says("steam[1]/state", "wet")
-                .assumed("steam[1]/wet", "5", "3", "%").temperature("steam[1]/start", "99.6").temperature("water[1]/start", "14.2")
-                .temperature("mixed[1]/final", "37.5").mass("steam[1]/mass", "7.06"));
-        runs.put("how-much", BenchSheet.of("how-much").says("question[1]/added", "ice").says("question[1]/sought", "final")
-                .mass("water[1]/mass", "200.00").temperature("water[1]/start", "30.0").mass("added[1]/mass", "40.00").temperature("added[1]/start", "-4.0"));
+        runs.put(
+                "constant-by-material",
+                BenchSheet.of("constant-by-material")
+                        .mass("part[1]/mass", "48.62")
+                        .says("part[1]/heat-from", "shelf")
+                        .says("part[1]/material", "aluminium"));
+        runs.put(
+                "constant-by-known-heat",
+                BenchSheet.of("constant-by-known-heat")
+                        .says("source[1]/kind", "heater")
+                        .mass("water[1]/mass", "200.40")
+                        .temperature("water[1]/start", "20.1")
+                        .reads("heater[1]/voltage", "10.02", "V")
+                        .reads("heater[1]/current", "2.48", "A")
+                        .reads("heater[1]/time", "420", "s")
+                        .temperature("mixed[1]/final", "31.9"));
+        runs.put(
+                "specific-heat-of-solid",
+                BenchSheet.of("specific-heat-of-solid")
+                        .mass("sample[1]/mass", "71.46")
+                        .says("sample[1]/bath", "boiling")
+                        .temperature("sample[1]/start", "98.6")
+                        .mass("water[1]/mass", "110.56")
+                        .temperature("water[1]/start", "21.1")
+                        .mass("sample[1]/carried", "0.40")
+                        .temperature("mixed[1]/final", "25.4")
+                        .constant(9.6, 0.8, 120));
+        runs.put(
+                "specific-heat-of-liquid",
+                BenchSheet.of("specific-heat-of-liquid")
+                        .says("shelf[1]/solid", "copper")
+                        .mass("solid[1]/mass", "96.40")
+                        .says("solid[1]/bath", "boiling")
+                        .temperature("solid[1]/start", "98.3")
+                        .mass("liquid[1]/mass", "71.25")
+                        .temperature("liquid[1]/start", "21.6")
+                        .temperature("mixed[1]/final", "34.5"));
+        runs.put(
+                "heat-of-solution",
+                BenchSheet.of("heat-of-solution")
+                        .says("solute[1]/formula", "NH4Cl")
+                        .mass("water[1]/mass", "98.45")
+                        .mass("solid[1]/mass", "6.02")
+                        .temperature("water[1]/start", "21.8")
+                        .temperature("solution[1]/final", "18.1")
+                        .says("solution[1]/dissolved", "all"));
+        runs.put(
+                "neutralization",
+                BenchSheet.of("neutralization")
+                        .says("reaction[1]/equation", "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)")
+                        .says("reaction[1]/strength", "strong")
+                        .says("acid[1]/formula", "HCl")
+                        .says("base[1]/formula", "NaOH")
+                        .assumed("acid[1]/concentration", "1.00", "0.01", "mol/L")
+                        .assumed("base[1]/concentration", "1.10", "0.01", "mol/L")
+                        .volume("first[1]/amount", "50.0")
+                        .volume("second[1]/amount", "50.0")
+                        .temperature("first[1]/start", "21.2")
+                        .temperature("second[1]/start", "21.8")
+                        .temperature("mixed[1]/final", "28.1"));
+        runs.put(
+                "solid-with-solution",
+                BenchSheet.of("solid-with-solution")
+                        .says("reaction[1]/equation", "Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s)")
+                        .says("solution[1]/reagent", "Cu^2+")
+                        .assumed("solution[1]/concentration", "0.500", "0.005", "mol/L")
+                        .says("solid[1]/formula", "Zn")
+                        .volume("poured[1]/amount", "50.0")
+                        .mass("added[1]/mass", "3.20")
+                        .temperature("poured[1]/start", "21.4")
+                        .temperature("mixed[1]/final", "44.1")
+                        .says("mixed[1]/reacted", "excess"));
+        runs.put(
+                "fusion-of-ice",
+                BenchSheet.of("fusion-of-ice")
+                        .mass("water[1]/mass", "148.20")
+                        .says("ice[1]/state", "wet")
+                        .assumed("ice[1]/wet", "5", "3", "%")
+                        .assumed("ice[1]/start", "-4", "0.5", "°C")
+                        .temperature("water[1]/start", "32.4")
+                        .temperature("mixed[1]/final", "13.4")
+                        .mass("ice[1]/mass", "30.14"));
+        runs.put(
+                "condensing-steam",
+                BenchSheet.of("condensing-steam")
+                        .mass("water[1]/mass", "182.40")
+                        .says("steam[1]/state", "wet")
+                        .assumed("steam[1]/wet", "5", "3", "%")
+                        .temperature("steam[1]/start", "99.6")
+                        .temperature("water[1]/start", "14.2")
+                        .temperature("mixed[1]/final", "37.5")
+                        .mass("steam[1]/mass", "7.06"));
+        runs.put(
+                "how-much",
+                BenchSheet.of("how-much")
+                        .says("question[1]/added", "ice")
+                        .says("question[1]/sought", "final")
+                        .mass("water[1]/mass", "200.00")
+                        .temperature("water[1]/start", "30.0")
+                        .mass("added[1]/mass", "40.00")
+                        .temperature("added[1]/start", "-4.0"));
         return runs;
     }
 }

@@ -59,7 +59,9 @@ record HipparchusReading(int inputs, Function<Input, Gradient> variables) implem
 
     @Override
     public Gradient least(List<Gradient> parts) {
-        return parts.stream().reduce((a, b) -> a.getValue() <= b.getValue() ? a : b).orElseThrow();
+        return parts.stream()
+                .reduce((a, b) -> a.getValue() <= b.getValue() ? a : b)
+                .orElseThrow();
     }
 
     @Override

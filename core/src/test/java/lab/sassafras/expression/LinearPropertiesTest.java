@@ -33,8 +33,8 @@ class LinearPropertiesTest {
         return IntStream.range(0, 60).mapToObj(seed -> {
             Random random = new Random(seed);
             Map<String, Measured> values = new LinkedHashMap<>();
-            Stream.concat(KNOWN.stream(), Stream.of(X)).forEach(input ->
-                    values.put(input.key(), Measured.independent(1 + 4 * random.nextDouble(), 0.01)));
+            Stream.concat(KNOWN.stream(), Stream.of(X))
+                    .forEach(input -> values.put(input.key(), Measured.independent(1 + 4 * random.nextDouble(), 0.01)));
             return new Grown(seed, straight(random, 5), Bindings.of(values));
         });
     }
@@ -56,7 +56,11 @@ class LinearPropertiesTest {
 
     private static Expression known(Random random, int depth) {
         Input leaf = KNOWN.get(random.nextInt(KNOWN.size()));
-        return depth == 0 ? leaf : random.nextBoolean() ? known(random, depth - 1).plus(leaf) : known(random, depth - 1).times(leaf);
+        return depth == 0
+                ? leaf
+                : random.nextBoolean()
+                        ? known(random, depth - 1).plus(leaf)
+                        : known(random, depth - 1).times(leaf);
     }
 
     /** rest + coefficient · x is the tree, at two values of x; and the parts are free of x. */
@@ -68,19 +72,21 @@ class LinearPropertiesTest {
         for (double x : new double[] {0.7, -3.1}) {
             Bindings at = grown.bindings.with("x", Measured.exact(x));
             double rest = split.rest().map(part -> value(part, at)).orElse(0.0);
-            double coefficient = split.coefficient().map(part -> value(part, at)).orElse(0.0);
+            double coefficient =
+                    split.coefficient().map(part -> value(part, at)).orElse(0.0);
             double whole = value(grown.straight, at);
             assertThat(rest + coefficient * x).isCloseTo(whole, within(1e-9 * Math.max(1, Math.abs(whole))));
         }
-        Stream.concat(split.rest().stream(), split.coefficient().stream()).forEach(part ->
-                assertThat(part.inputs()).doesNotContain(X));
+        Stream.concat(split.rest().stream(), split.coefficient().stream())
+                .forEach(part -> assertThat(part.inputs()).doesNotContain(X));
     }
 
     /** One x more, multiplied in, and it is straight no longer. */
     @ParameterizedTest
     @MethodSource("trees")
     void aProductWithTheUnknownOnBothSidesIsFoundOut(Grown grown) {
-        boolean holds = grown.straight.inputs().contains(X) && Linear.in(X, grown.straight).coefficient().isPresent();
+        boolean holds = grown.straight.inputs().contains(X)
+                && Linear.in(X, grown.straight).coefficient().isPresent();
         assertThat(Linear.in(X, grown.straight.times(X)).straight()).isEqualTo(!holds);
         assertThat(Linear.in(X, KNOWN.get(0).over(grown.straight)).straight()).isEqualTo(!holds);
     }
@@ -92,7 +98,8 @@ class LinearPropertiesTest {
         for (Input input : grown.straight.inputs()) {
             double h = 1e-5;
             double central = (value(grown.straight, grown.bindings.shifted(input, h))
-                    - value(grown.straight, grown.bindings.shifted(input, -h))) / (2 * h);
+                            - value(grown.straight, grown.bindings.shifted(input, -h)))
+                    / (2 * h);
             assertThat(new Computation(grown.straight, grown.bindings).derivative(input))
                     .isCloseTo(central, within(1e-4 * Math.max(1, Math.abs(central))));
         }

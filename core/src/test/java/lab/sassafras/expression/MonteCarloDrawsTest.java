@@ -21,8 +21,11 @@ class MonteCarloDrawsTest {
     @Test
     void aSumOfTwoWithACommonSourceSpreadsAsTheFormulaSays() {
         Shared common = new Shared("s", "s", 0.4, Double.POSITIVE_INFINITY);
-        Bindings at = Bindings.of(Map.of("a", new Measured(5, 0.3, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, 1)), -1),
-                "b", new Measured(2, 0, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, 1)), -1)));
+        Bindings at = Bindings.of(Map.of(
+                "a",
+                new Measured(5, 0.3, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, 1)), -1),
+                "b",
+                new Measured(2, 0, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, 1)), -1)));
         MonteCarlo sum = MonteCarlo.of(A.plus(B), at, DRAWS);
         // √(0.3² + (2 · 0.4)²) = 0.8544, and ±1.960 of it for 95 %
         assertThat(sum.uncertainty()).isCloseTo(0.8544, within(0.005));

@@ -29,8 +29,12 @@ class PropagationTest {
         double current = 0.0000095;
         double r = -0.36;
         Measured v = new Measured(4.9990, 0, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, voltage)), 4);
-        Measured i = new Measured(0.0196610, current * Math.sqrt(1 - r * r), Double.POSITIVE_INFINITY,
-                List.of(new Measured.Share(common, current * r)), 7);
+        Measured i = new Measured(
+                0.0196610,
+                current * Math.sqrt(1 - r * r),
+                Double.POSITIVE_INFINITY,
+                List.of(new Measured.Share(common, current * r)),
+                7);
         Estimate impedance = new Computation(A.over(B), Bindings.of(Map.of("a", v, "b", i))).estimate();
         assertThat(impedance.value()).isCloseTo(254.260, within(0.001));
         assertThat(impedance.uncertainty()).isCloseTo(0.236, within(0.001));
@@ -45,7 +49,8 @@ class PropagationTest {
     }
 
     private static Estimate rise(Shared start, Shared end) {
-        return new Computation(A.minus(B), Bindings.of(Map.of("a", reading(24, end), "b", reading(20, start)))).estimate();
+        return new Computation(A.minus(B), Bindings.of(Map.of("a", reading(24, end), "b", reading(20, start))))
+                .estimate();
     }
 
     private static Measured reading(double value, Shared offset) {
@@ -65,12 +70,15 @@ class PropagationTest {
     @Test
     void derivativesEqualCentralDifferencesThroughEveryKindOfNode() {
         Expression everything = new Expression.Applied(LiquidWater.specificHeat(), Expression.mean(A, B))
-                .times(A.minus(B)).over(A.plus(B).negated()).named(Symbol.of("x"), BenchUnit.NUMBER);
+                .times(A.minus(B))
+                .over(A.plus(B).negated())
+                .named(Symbol.of("x"), BenchUnit.NUMBER);
         Bindings at = Bindings.of(Map.of("a", Measured.exact(43.7), "b", Measured.exact(21.2)));
         for (Input input : List.of(A, B)) {
             double h = 1e-4;
             double central = (new Computation(everything, at.shifted(input, h)).value()
-                    - new Computation(everything, at.shifted(input, -h)).value()) / (2 * h);
+                            - new Computation(everything, at.shifted(input, -h)).value())
+                    / (2 * h);
             assertThat(new Computation(everything, at).derivative(input)).isCloseTo(central, within(1e-8));
         }
     }
@@ -78,14 +86,19 @@ class PropagationTest {
     /** Backwards through the tape against forwards through Hipparchus, on the same tree. */
     @Test
     void derivativesEqualThoseOfASecondMethod() {
-        Expression tree = new Expression.Least(List.of(A.times(B), B.over(A))).plus(A.minus(B).negated().times(A)).over(
-                new Expression.Applied(LiquidWater.specificHeat(), Expression.mean(A, B)));
+        Expression tree = new Expression.Least(List.of(A.times(B), B.over(A)))
+                .plus(A.minus(B).negated().times(A))
+                .over(new Expression.Applied(LiquidWater.specificHeat(), Expression.mean(A, B)));
         Bindings at = Bindings.of(Map.of("a", Measured.exact(7.3), "b", Measured.exact(31.9)));
         List<Input> inputs = List.copyOf(tree.inputs());
-        Gradient second = tree.read(new HipparchusReading(2, input -> Gradient.variable(2, inputs.indexOf(input), at.of(input).value())));
+        Gradient second = tree.read(new HipparchusReading(
+                2,
+                input ->
+                        Gradient.variable(2, inputs.indexOf(input), at.of(input).value())));
         assertThat(new Computation(tree, at).value()).isCloseTo(second.getValue(), within(1e-12));
         for (int i = 0; i < 2; i++) {
-            assertThat(new Computation(tree, at).derivative(inputs.get(i))).isCloseTo(second.getPartialDerivative(i), within(1e-12));
+            assertThat(new Computation(tree, at).derivative(inputs.get(i)))
+                    .isCloseTo(second.getPartialDerivative(i), within(1e-12));
         }
     }
 
@@ -98,7 +111,8 @@ class PropagationTest {
         assertThat(new Computation(root, at).value()).isCloseTo(10, within(1e-9));
         assertThat(new Computation(root, at).derivative(A)).isCloseTo(1 + 1 / 6.0, within(1e-9));
         assertThat(new Computation(root, at).derivative(B)).isCloseTo(1 / 6.0, within(1e-9));
-        assertThat(new Computation(new Expression.Root(x, x.times(x).plus(A), 0, 10), at).value()).isNaN();
+        assertThat(new Computation(new Expression.Root(x, x.times(x).plus(A), 0, 10), at).value())
+                .isNaN();
     }
 
     @Test
@@ -107,7 +121,9 @@ class PropagationTest {
         assertThat(Linear.in(x, A.times(x.minus(B))).straight()).isTrue();
         assertThat(Linear.in(x, x.times(x)).straight()).isFalse();
         assertThat(Linear.in(x, A.over(x)).straight()).isFalse();
-        assertThat(Linear.in(x, new Expression.Applied(LiquidWater.specificHeat(), x)).straight()).isFalse();
+        assertThat(Linear.in(x, new Expression.Applied(LiquidWater.specificHeat(), x))
+                        .straight())
+                .isFalse();
     }
 
     private static Input input(String key) {

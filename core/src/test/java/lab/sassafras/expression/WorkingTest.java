@@ -26,8 +26,11 @@ class WorkingTest {
 
     @Test
     void aHeatIsLawThenNumbersThenResultWithItsWayInWords() {
-        assertThat(lines(HEAT, 118.72, 20.3, 24.0)).containsExactly("q(water) = m(water) × c(water) × (T(end) − T(start))",
-                "         = 118.72 g × 4.184 J/(g·°C) × (24.0 − 20.3) °C", "         = +1838 J, taken up");
+        assertThat(lines(HEAT, 118.72, 20.3, 24.0))
+                .containsExactly(
+                        "q(water) = m(water) × c(water) × (T(end) − T(start))",
+                        "         = 118.72 g × 4.184 J/(g·°C) × (24.0 − 20.3) °C",
+                        "         = +1838 J, taken up");
     }
 
     @Test
@@ -51,9 +54,12 @@ class WorkingTest {
 
     @Test
     void aDivisionKeepsItsDivisorTogether() {
-        Named perGram = HEAT.over(MASS.times(START.plus(END))).named(Symbol.of("c:found"), BenchUnit.JOULES_PER_GRAM_DEGREE);
-        assertThat(lines(perGram, 100.00, 20.0, 30.0)).contains("c(found) = q(water) ÷ (m(water) × (T(start) + T(end)))",
-                "         = 4184.0 J ÷ (100.00 g × (20.0 + 30.0) °C)");
+        Named perGram =
+                HEAT.over(MASS.times(START.plus(END))).named(Symbol.of("c:found"), BenchUnit.JOULES_PER_GRAM_DEGREE);
+        assertThat(lines(perGram, 100.00, 20.0, 30.0))
+                .contains(
+                        "c(found) = q(water) ÷ (m(water) × (T(start) + T(end)))",
+                        "         = 4184.0 J ÷ (100.00 g × (20.0 + 30.0) °C)");
     }
 
     @Test
@@ -68,18 +74,23 @@ class WorkingTest {
     void latexIsTheSameArithmeticWithFractionsAndUpright() {
         Named perGram = HEAT.over(MASS).named(Symbol.of("q:gram"), BenchUnit.JOULES);
         String latex = working(perGram, 118.72, 20.3, 24.0, Figures.POINT).latex();
-        assertThat(latex).startsWith("\\begin{aligned}").endsWith("\\end{aligned}\n").contains(
-                "q_{\\text{water}} &= m_{\\text{water}} \\times c_{\\text{water}} \\times (T_{\\text{end}} - T_{\\text{start}})",
-                "118.72 \\mathrm{g} \\times 4.184 \\mathrm{J/(g\\cdot {}^{\\circ}C)}",
-                "\\frac{q_{\\text{water}}}{m_{\\text{water}}}");
-        assertThat(latex.chars().filter(c -> c == '{').count()).isEqualTo(latex.chars().filter(c -> c == '}').count());
+        assertThat(latex)
+                .startsWith("\\begin{aligned}")
+                .endsWith("\\end{aligned}\n")
+                .contains(
+                        "q_{\\text{water}} &= m_{\\text{water}} \\times c_{\\text{water}} \\times (T_{\\text{end}} - T_{\\text{start}})",
+                        "118.72 \\mathrm{g} \\times 4.184 \\mathrm{J/(g\\cdot {}^{\\circ}C)}",
+                        "\\frac{q_{\\text{water}}}{m_{\\text{water}}}");
+        assertThat(latex.chars().filter(c -> c == '{').count())
+                .isEqualTo(latex.chars().filter(c -> c == '}').count());
         assertThat(latex).doesNotContain("−", "×", "÷", "°");
     }
 
     @Test
     void theDecimalMarkOfThePeriodIsUsedThroughout() {
         Figures comma = new Figures(DecimalMark.COMMA);
-        assertThat(working(HEAT, 118.72, 20.3, 24.0, comma).text()).contains("118,72 g × 4,184 J/(g·°C) × (24,0 − 20,3) °C");
+        assertThat(working(HEAT, 118.72, 20.3, 24.0, comma).text())
+                .contains("118,72 g × 4,184 J/(g·°C) × (24,0 − 20,3) °C");
         assertThat(working(HEAT, 118.72, 20.3, 24.0, comma).latex()).contains("118{,}72");
     }
 
@@ -88,7 +99,9 @@ class WorkingTest {
     }
 
     private static Working working(Named step, double mass, double start, double end, Figures figures) {
-        return Working.of(step, Bindings.of(Map.of("m", read(mass, 0.003, 2), "s", read(start, 0.03, 1), "e", read(end, 0.03, 1))),
+        return Working.of(
+                step,
+                Bindings.of(Map.of("m", read(mass, 0.003, 2), "s", read(start, 0.03, 1), "e", read(end, 0.03, 1))),
                 figures);
     }
 

@@ -15,8 +15,10 @@ class TimeBudgetTest {
     @Test
     void workBeyondItsTimeIsGivenUpInWords() {
         try (TimeBudget spent = TimeBudget.of(Duration.ZERO)) {
-            assertThatThrownBy(() -> Reduction.of(BenchSheet.copper().sheet(), Conventions.standard()).findings())
-                    .isInstanceOf(TimeBudget.OutOfTime.class).hasMessageContaining("longer than one request may");
+            assertThatThrownBy(() -> Reduction.of(BenchSheet.copper().sheet(), Conventions.standard())
+                            .findings())
+                    .isInstanceOf(TimeBudget.OutOfTime.class)
+                    .hasMessageContaining("longer than one request may");
         }
         assertThatCode(TimeBudget::check).as("afterwards there is no budget").doesNotThrowAnyException();
     }

@@ -11,17 +11,34 @@ import org.junit.jupiter.params.provider.ValueSource;
 class TypedNumberTest {
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "   ", "abc", "1.2.3", "1e400", "NaN", "Infinity", "0x1p3", "1 000", "12f", ".5", "5.",
-            "--4", "99999999999999999999999999999"})
+    @ValueSource(
+            strings = {
+                "",
+                "   ",
+                "abc",
+                "1.2.3",
+                "1e400",
+                "NaN",
+                "Infinity",
+                "0x1p3",
+                "1 000",
+                "12f",
+                ".5",
+                "5.",
+                "--4",
+                "99999999999999999999999999999"
+            })
     void refusesWhatIsNotAPlainNumber(String typed) {
-        assertThatThrownBy(() -> TypedNumber.read(typed, DecimalMark.POINT)).isInstanceOf(Refused.class)
+        assertThatThrownBy(() -> TypedNumber.read(typed, DecimalMark.POINT))
+                .isInstanceOf(Refused.class)
                 .hasMessageMatching(".{20,}");
     }
 
     @Test
     void theOtherDecimalMarkIsRefusedWithAWordAndNeverGuessed() {
         assertThat(TypedNumber.read("20,00", DecimalMark.COMMA)).isEqualTo(new TypedNumber("20,00", 20, 2));
-        assertThatThrownBy(() -> TypedNumber.read("20.00", DecimalMark.COMMA)).hasMessageContaining("comma")
+        assertThatThrownBy(() -> TypedNumber.read("20.00", DecimalMark.COMMA))
+                .hasMessageContaining("comma")
                 .hasMessageContaining("point");
         assertThatThrownBy(() -> TypedNumber.read("1,5", DecimalMark.POINT)).isInstanceOf(Refused.class);
     }
@@ -33,8 +50,14 @@ class TypedNumberTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"0.36934, 0.02165, 0.369, 0.022", "1871.4, 33.2, 1871, 33", "12345, 678, 12345, 678", "9.04, 2.61, 9.0, 2.6",
-            "-0.0001, 0.013, 0.000, 0.013", "1.2, 0.0996, 1.20, 0.10"})
+    @CsvSource({
+        "0.36934, 0.02165, 0.369, 0.022",
+        "1871.4, 33.2, 1871, 33",
+        "12345, 678, 12345, 678",
+        "9.04, 2.61, 9.0, 2.6",
+        "-0.0001, 0.013, 0.000, 0.013",
+        "1.2, 0.0996, 1.20, 0.10"
+    })
     void roundsByTwoDigitsOfTheUncertainty(double value, double u, String shown, String shownU) {
         assertThat(Figures.POINT.byUncertainty(value, u)).isEqualTo(shown);
         assertThat(Figures.POINT.uncertainty(u)).isEqualTo(shownU);
@@ -42,10 +65,19 @@ class TypedNumberTest {
 
     /** NIST SP 811, table of conversion factors: 1 cal(th) = 4.184 J; 1 J/(g·K) = 1000 J/(kg·K). */
     @ParameterizedTest
-    @CsvSource({"kg, 0.12106, 121.06", "mg, 2500, 2.5", "K, 293.15, 20", "kcal, 1, 4184", "cal/(g·°C), 1, 4.184",
-            "J/(kg·K), 4184, 4.184", "L, 0.025, 25", "cm³, 25, 25"})
+    @CsvSource({
+        "kg, 0.12106, 121.06",
+        "mg, 2500, 2.5",
+        "K, 293.15, 20",
+        "kcal, 1, 4184",
+        "cal/(g·°C), 1, 4.184",
+        "J/(kg·K), 4184, 4.184",
+        "L, 0.025, 25",
+        "cm³, 25, 25"
+    })
     void convertsIntoBenchUnits(String symbol, double value, double bench) {
-        assertThat(BenchUnit.of(symbol).orElseThrow().toBench(value)).isEqualTo(bench, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(BenchUnit.of(symbol).orElseThrow().toBench(value))
+                .isEqualTo(bench, org.assertj.core.api.Assertions.within(1e-9));
     }
 
     @Test

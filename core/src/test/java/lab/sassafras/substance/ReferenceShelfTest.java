@@ -17,7 +17,9 @@ class ReferenceShelfTest {
 
     @Test
     void everyRowHasASourceAndMetalsAlloysGlassAndLiquidsAreThere() {
-        assertThat(shelf.all()).hasSizeGreaterThanOrEqualTo(20).allSatisfy(row -> assertThat(row.source()).isNotBlank());
+        assertThat(shelf.all())
+                .hasSizeGreaterThanOrEqualTo(20)
+                .allSatisfy(row -> assertThat(row.source()).isNotBlank());
         assertThat(shelf.all()).extracting(Substance::kind).contains(Substance.Kind.values());
         assertThat(shelf.find("soda-lime-glass")).isPresent();
         assertThat(shelf.find("copper").orElseThrow().sourceInWords()).contains("(memory)");
@@ -29,8 +31,11 @@ class ReferenceShelfTest {
      */
     @Test
     void molarHeatsOfTheMetalsFollowDulongAndPetit() {
-        assertThat(shelf.all()).filteredOn(row -> row.kind() == Substance.Kind.METAL && !row.key().equals("beryllium"))
-                .allSatisfy(row -> assertThat(row.molarHeat().orElseThrow()).as(row.name()).isBetween(23.0, 28.5));
+        assertThat(shelf.all())
+                .filteredOn(
+                        row -> row.kind() == Substance.Kind.METAL && !row.key().equals("beryllium"))
+                .allSatisfy(row ->
+                        assertThat(row.molarHeat().orElseThrow()).as(row.name()).isBetween(23.0, 28.5));
     }
 
     /** IAPWS R7-97(2012), table 5: cp at 300 K and 3 MPa is 4.17301218 kJ/(kg·K). Checks the library we draw on. */
@@ -57,8 +62,11 @@ class ReferenceShelfTest {
     void molarMassesAreSumsOfStandardAtomicWeights() {
         assertThat(ChemicalFormula.read("CuSO4·5H2O").molarMass())
                 .isCloseTo(63.546 + 32.06 + 9 * 15.999 + 10 * 1.008, within(0.02));
-        assertThat(ChemicalFormula.read("Ca(OH)2").molarMass()).isCloseTo(40.078 + 2 * 15.999 + 2 * 1.008, within(0.01));
-        assertThat(ChemicalFormula.read("Al2(SO4)3").atoms()).containsEntry("O", 12).containsEntry("S", 3);
+        assertThat(ChemicalFormula.read("Ca(OH)2").molarMass())
+                .isCloseTo(40.078 + 2 * 15.999 + 2 * 1.008, within(0.01));
+        assertThat(ChemicalFormula.read("Al2(SO4)3").atoms())
+                .containsEntry("O", 12)
+                .containsEntry("S", 3);
     }
 
     @ParameterizedTest
@@ -68,10 +76,19 @@ class ReferenceShelfTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"((((H)1000)1000)1000)1000 | more than 10000 atoms of H", "((U)1000)2 | weigh more than 100 kg",
-        "Og | has no standard atomic weight", "OgCl2 | has no standard atomic weight", "H2147483648 | is not one to a thousand"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "((((H)1000)1000)1000)1000 | more than 10000 atoms of H",
+                "((U)1000)2 | weigh more than 100 kg",
+                "Og | has no standard atomic weight",
+                "OgCl2 | has no standard atomic weight",
+                "H2147483648 | is not one to a thousand"
+            })
     void whatNobodyWeighsOutIsRefusedInWords(String formula, String said) {
-        assertThatThrownBy(() -> ChemicalFormula.read(formula)).isInstanceOf(Refused.class).hasMessageContaining(said);
+        assertThatThrownBy(() -> ChemicalFormula.read(formula))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining(said);
     }
 
     /** An entry keeps the shelf it was reduced with: a row stands from its since to its until. */

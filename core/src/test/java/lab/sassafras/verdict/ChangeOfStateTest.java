@@ -19,14 +19,22 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ChangeOfStateTest {
 
     private static BenchSheet ice(String state, String water, String start, String mass, String end) {
-        return BenchSheet.of("fusion-of-ice").mass("water[1]/mass", water).temperature("water[1]/start", start)
-                .says("ice[1]/state", state).temperature("ice[1]/start", "0.0").mass("ice[1]/mass", mass)
+        return BenchSheet.of("fusion-of-ice")
+                .mass("water[1]/mass", water)
+                .temperature("water[1]/start", start)
+                .says("ice[1]/state", state)
+                .temperature("ice[1]/start", "0.0")
+                .mass("ice[1]/mass", mass)
                 .temperature("mixed[1]/final", end);
     }
 
     private static BenchSheet steam(String state, String mass, String end) {
-        return BenchSheet.of("condensing-steam").mass("water[1]/mass", "200.00").temperature("water[1]/start", "15.0")
-                .says("steam[1]/state", state).temperature("steam[1]/start", "100.0").mass("steam[1]/mass", mass)
+        return BenchSheet.of("condensing-steam")
+                .mass("water[1]/mass", "200.00")
+                .temperature("water[1]/start", "15.0")
+                .says("steam[1]/state", state)
+                .temperature("steam[1]/start", "100.0")
+                .mass("steam[1]/mass", mass)
                 .temperature("mixed[1]/final", end);
     }
 
@@ -40,15 +48,21 @@ class ChangeOfStateTest {
         assertThat(value(reduction)).isCloseTo(334.2, within(0.05));
         assertThat(heat(reduction, "water")).isCloseTo(-351 * 4.184 * 20, within(1e-6));
         assertThat(heat(reduction, "ice")).isCloseTo(351 * 4.184 * 20, within(1e-6));
-        assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().words()).startsWith("agrees");
+        assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().words())
+                .startsWith("agrees");
     }
 
     /** Ice from the freezer: L = [200 · 4.184 · 20 − 40 · (2.09 · 10 + 4.184 · 10)] ÷ 40 = 418.4 − 20.9 − 41.84 = 355.66. */
     @Test
     void coldIceFirstWarmsToItsMeltingPoint() {
-        Reduction reduction = BenchSheet.of("fusion-of-ice").mass("water[1]/mass", "200.00").temperature("water[1]/start", "30.0")
-                .says("ice[1]/state", "dried").temperature("ice[1]/start", "-10.0").mass("ice[1]/mass", "40.00")
-                .temperature("mixed[1]/final", "10.0").reduced();
+        Reduction reduction = BenchSheet.of("fusion-of-ice")
+                .mass("water[1]/mass", "200.00")
+                .temperature("water[1]/start", "30.0")
+                .says("ice[1]/state", "dried")
+                .temperature("ice[1]/start", "-10.0")
+                .mass("ice[1]/mass", "40.00")
+                .temperature("mixed[1]/final", "10.0")
+                .reduced();
         assertThat(value(reduction)).isCloseTo(355.66, within(1e-9));
         assertThat(reduction.trials().get(0).solution().orElseThrow().estimate().contributions())
                 .anySatisfy(each -> assertThat(each.label()).isEqualTo("specific heat of ice"));
@@ -59,14 +73,18 @@ class ChangeOfStateTest {
     void iceThatCannotAllHaveMeltedGivesNoNumberAndSaysWhy(String end) {
         Reduction reduction = ice("dried", "100.00", "20.0", "40.00", end).reduced();
         assertThat(reduction.mean()).isEmpty();
-        assertThat(reduction.findings()).filteredOn(each -> each.code().equals("account.change-incomplete")).singleElement()
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("account.change-incomplete"))
+                .singleElement()
                 .satisfies(each -> assertThat(each.message()).contains("not all of the ice can have melted"));
     }
 
     /** 50.00 g of ice, 20.00 g left: 100 · 4.184 · 24 = 10041.6 J melted 30 g at 0 °C: 334.72 J/g. */
     @Test
     void iceThatMeltedInPartCountsForWhatMelted() {
-        Reduction reduction = ice("dried", "100.00", "24.0", "50.00", "0.0").mass("ice[1]/left", "20.00").reduced();
+        Reduction reduction = ice("dried", "100.00", "24.0", "50.00", "0.0")
+                .mass("ice[1]/left", "20.00")
+                .reduced();
         assertThat(value(reduction)).isCloseTo(334.72, within(1e-9));
         assertThat(reduction.findings()).extracting(Finding::code).doesNotContain("account.change-incomplete");
     }
@@ -74,15 +92,28 @@ class ChangeOfStateTest {
     /** 5 % of 83.7 g was water at 0 °C: (29371.68 − 83.7 · 16.736) ÷ (0.95 · 83.7), and its ± comes to stand in the budget. */
     @Test
     void waterOnTheIceIsTakenOffWhereItsShareIsSaid() {
-        Reduction reduction = ice("wet", "351.00", "24.0", "83.70", "4.0").assumed("ice[1]/wet", "5", "3", "%").reduced();
+        Reduction reduction = ice("wet", "351.00", "24.0", "83.70", "4.0")
+                .assumed("ice[1]/wet", "5", "3", "%")
+                .reduced();
         assertThat(value(reduction)).isCloseTo((29371.68 - 83.7 * 16.736) / (0.95 * 83.7), within(1e-9));
-        assertThat(reduction.trials().get(0).solution().orElseThrow().estimate().contributions().get(0).label()).isEqualTo("water on the ice");
+        assertThat(reduction
+                        .trials()
+                        .get(0)
+                        .solution()
+                        .orElseThrow()
+                        .estimate()
+                        .contributions()
+                        .get(0)
+                        .label())
+                .isEqualTo("water on the ice");
     }
 
     /** 8.00 g led in, 0.40 g of it drops at 100 °C: (200 · 4.184 · 24 − 8 · 4.184 · 61) ÷ 7.6. */
     @Test
     void dropsInTheSteamAreTakenOffWhereTheirShareIsSaid() {
-        Reduction reduction = steam("wet", "8.00", "39.0").assumed("steam[1]/wet", "5", "3", "%").reduced();
+        Reduction reduction = steam("wet", "8.00", "39.0")
+                .assumed("steam[1]/wet", "5", "3", "%")
+                .reduced();
         assertThat(value(reduction)).isCloseTo((200 * 4.184 * 24 - 8 * 4.184 * 61) / 7.6, within(1e-9));
     }
 
@@ -90,17 +121,25 @@ class ChangeOfStateTest {
     @Test
     void steamThatCameThroughCountsForWhatCondensed() {
         assertThat(steam("trapped", "40.00", "100.0").reduced().mean()).isEmpty();
-        assertThat(value(steam("trapped", "40.00", "100.0").mass("steam[1]/through", "9.00").reduced())).isCloseTo(200 * 4.184 * 85 / 31, within(1e-9));
+        assertThat(value(steam("trapped", "40.00", "100.0")
+                        .mass("steam[1]/through", "9.00")
+                        .reduced()))
+                .isCloseTo(200 * 4.184 * 85 / 31, within(1e-9));
     }
 
     @Test
     void wetIceIsSpokenOfAndAGramOfWaterIsWeighed() {
         Reduction reduction = ice("wet", "351.00", "24.0", "83.70", "4.0").reduced();
-        assertThat(reduction.findings()).filteredOn(each -> each.code().equals("caveat.wet")).singleElement()
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("caveat.wet"))
+                .singleElement()
                 .satisfies(each -> assertThat(each.grade()).isEqualTo(Finding.Grade.NOTE));
         // one gram less of ice: (29371.68 − 82.7 · 16.736) ÷ 82.7 is 4.25 J/g more
-        assertThat(reduction.suspects()).filteredOn(each -> each.suspect().key().equals("wet")).singleElement()
-                .satisfies(each -> assertThat(each.change()).isCloseTo(29371.68 / 82.7 - 29371.68 / 83.7, within(1e-6)));
+        assertThat(reduction.suspects())
+                .filteredOn(each -> each.suspect().key().equals("wet"))
+                .singleElement()
+                .satisfies(
+                        each -> assertThat(each.change()).isCloseTo(29371.68 / 82.7 - 29371.68 / 83.7, within(1e-6)));
     }
 
     /** 200 g from 15.0 to 39.0 °C by 8.00 g of steam: (200 · 4.184 · 24 − 8 · 4.184 · 61) ÷ 8 = 2510.4 − 255.22 = 2255.18. */
@@ -109,13 +148,22 @@ class ChangeOfStateTest {
         Reduction reduction = steam("trapped", "8.00", "39.0").reduced();
         assertThat(value(reduction)).isCloseTo(2255.176, within(1e-6));
         assertThat(heat(reduction, "steam")).isNegative();
-        assertThat(Math.abs(reduction.verdict().orElseThrow().agreement().orElseThrow().percentError())).isLessThan(0.1);
-        assertThat(steam("wet", "8.00", "39.0").reduced().findings()).extracting(Finding::code).contains("caveat.wet");
+        assertThat(Math.abs(reduction
+                        .verdict()
+                        .orElseThrow()
+                        .agreement()
+                        .orElseThrow()
+                        .percentError()))
+                .isLessThan(0.1);
+        assertThat(steam("wet", "8.00", "39.0").reduced().findings())
+                .extracting(Finding::code)
+                .contains("caveat.wet");
     }
 
     @Test
     void aGrosslyWrongMassIsQuestioned() {
-        assertThat(steam("trapped", "5.00", "39.0").reduced().findings()).extracting(Finding::code)
+        assertThat(steam("trapped", "5.00", "39.0").reduced().findings())
+                .extracting(Finding::code)
                 .contains("result.far-from-reference");
     }
 
@@ -123,8 +171,10 @@ class ChangeOfStateTest {
     @Test
     void heatOfVaporizationOnTheShelfIsThatOfTheSteamTables() {
         IF97 tables = new IF97();
-        double difference = tables.specificEnthalpySaturatedVapourP(0.101325) - tables.specificEnthalpySaturatedLiquidP(0.101325);
-        assertThat(ReferenceShelf.standard().property("vaporization-of-water").value()).isCloseTo(difference, within(0.1));
+        double difference =
+                tables.specificEnthalpySaturatedVapourP(0.101325) - tables.specificEnthalpySaturatedLiquidP(0.101325);
+        assertThat(ReferenceShelf.standard().property("vaporization-of-water").value())
+                .isCloseTo(difference, within(0.1));
         // IAPWS-95 and the handbooks print 2256.4 to 2256.5 J/g (memory): a route beside the library we compute with
         assertThat(difference).isCloseTo(2256.45, within(0.1));
         assertThat(tables.saturationTemperatureP(0.101325) - 273.15).isCloseTo(99.974, within(0.01));
@@ -135,23 +185,40 @@ class ChangeOfStateTest {
     /** Copper, 100 g at 98.0 °C, into 80 g of ethanol, 20.0 → 32.8 °C: 100 · 0.385 · 65.2 ÷ (80 · 12.8) = 2.4514. */
     @Test
     void liquidFromASolidOfTheShelf() {
-        Reduction reduction = BenchSheet.of("specific-heat-of-liquid").says("shelf[1]/solid", "copper")
-                .says("shelf[1]/liquid", "ethanol").mass("solid[1]/mass", "100.00").says("solid[1]/bath", "boiling")
-                .temperature("solid[1]/start", "98.0").mass("liquid[1]/mass", "80.00").temperature("liquid[1]/start", "20.0")
-                .temperature("mixed[1]/final", "32.8").reduced();
+        Reduction reduction = BenchSheet.of("specific-heat-of-liquid")
+                .says("shelf[1]/solid", "copper")
+                .says("shelf[1]/liquid", "ethanol")
+                .mass("solid[1]/mass", "100.00")
+                .says("solid[1]/bath", "boiling")
+                .temperature("solid[1]/start", "98.0")
+                .mass("liquid[1]/mass", "80.00")
+                .temperature("liquid[1]/start", "20.0")
+                .temperature("mixed[1]/final", "32.8")
+                .reduced();
         assertThat(value(reduction)).isCloseTo(2.45137, within(1e-5));
         Solution solution = reduction.trials().get(0).solution().orElseThrow();
         // the shelf's own ± of copper, 0.002 in 0.385, enters as 2.45137 · 0.002 ÷ 0.385
-        assertThat(solution.estimate().contributions()).filteredOn(each -> each.label().equals("copper")).singleElement()
+        assertThat(solution.estimate().contributions())
+                .filteredOn(each -> each.label().equals("copper"))
+                .singleElement()
                 .satisfies(each -> assertThat(each.uncertainty()).isCloseTo(2.45137 * 0.002 / 0.385, within(1e-6)));
-        assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().reference().name()).isEqualTo("ethanol");
+        assertThat(reduction
+                        .verdict()
+                        .orElseThrow()
+                        .agreement()
+                        .orElseThrow()
+                        .reference()
+                        .name())
+                .isEqualTo("ethanol");
     }
 
     @Test
     void aSolidIsNoLiquid() {
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> BenchSheet.of("specific-heat-of-liquid").says("shelf[1]/solid", "ethanol"))
+        org.assertj.core.api.Assertions.assertThatThrownBy(
+                        () -> BenchSheet.of("specific-heat-of-liquid").says("shelf[1]/solid", "ethanol"))
                 .hasMessageContaining("not a solid on the reference shelf");
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> BenchSheet.of("specific-heat-of-liquid").says("shelf[1]/liquid", "copper"))
+        org.assertj.core.api.Assertions.assertThatThrownBy(
+                        () -> BenchSheet.of("specific-heat-of-liquid").says("shelf[1]/liquid", "copper"))
                 .hasMessageContaining("not a liquid on the reference shelf");
     }
 
@@ -165,10 +232,15 @@ class ChangeOfStateTest {
             double iceStart = -15 * random.nextDouble();
             double mass = 10 + 20 * random.nextDouble();
             double end = 2 + 15 * random.nextDouble();
-            double fusion = value(BenchSheet.of("fusion-of-ice").mass("water[1]/mass", written(water))
-                    .temperature("water[1]/start", written(start)).says("ice[1]/state", "dried")
-                    .temperature("ice[1]/start", written(iceStart)).mass("ice[1]/mass", written(mass))
-                    .temperature("mixed[1]/final", written(end)).constant(9, 1, water).reduced());
+            double fusion = value(BenchSheet.of("fusion-of-ice")
+                    .mass("water[1]/mass", written(water))
+                    .temperature("water[1]/start", written(start))
+                    .says("ice[1]/state", "dried")
+                    .temperature("ice[1]/start", written(iceStart))
+                    .mass("ice[1]/mass", written(mass))
+                    .temperature("mixed[1]/final", written(end))
+                    .constant(9, 1, water)
+                    .reduced());
             double sum = mass * (2.09 * -iceStart + fusion + 4.184 * end) + (water * 4.184 + 9) * (end - start);
             assertThat(sum).isCloseTo(0, within(0.01));
         }
@@ -177,15 +249,26 @@ class ChangeOfStateTest {
     @Test
     void massOfIceByDifferenceKeepsBothSides() {
         var balance = Optional.of(BenchSheet.BALANCE);
-        Reduction reduction = BenchSheet.of("fusion-of-ice").mass("water[1]/mass", "351.00").temperature("water[1]/start", "24.0")
-                .says("ice[1]/state", "dried").temperature("ice[1]/start", "0.0")
-                .give("ice[1]/mass", Role.TARE, "361.20", "g", balance).give("ice[1]/mass", Role.GROSS, "444.90", "g", balance)
-                .temperature("mixed[1]/final", "4.0").reduced();
+        Reduction reduction = BenchSheet.of("fusion-of-ice")
+                .mass("water[1]/mass", "351.00")
+                .temperature("water[1]/start", "24.0")
+                .says("ice[1]/state", "dried")
+                .temperature("ice[1]/start", "0.0")
+                .give("ice[1]/mass", Role.TARE, "361.20", "g", balance)
+                .give("ice[1]/mass", Role.GROSS, "444.90", "g", balance)
+                .temperature("mixed[1]/final", "4.0")
+                .reduced();
         assertThat(value(reduction)).isCloseTo(334.2, within(0.05));
-        assertThat(new lab.sassafras.convention.Presentation(lab.sassafras.convention.Conventions.standard(), lab.sassafras.measure.Figures.POINT)
-                .working(reduction.trials().get(0).solution().orElseThrow()).text())
-                .contains("m(ice)", "(444.90 − 361.20) g",
-                        "q(ice water)", "= (q(ice) − (q(ice warming) + q(ice water))) ÷ m(ice)", "÷ 83.70 g");
+        assertThat(new lab.sassafras.convention.Presentation(
+                                lab.sassafras.convention.Conventions.standard(), lab.sassafras.measure.Figures.POINT)
+                        .working(reduction.trials().get(0).solution().orElseThrow())
+                        .text())
+                .contains(
+                        "m(ice)",
+                        "(444.90 − 361.20) g",
+                        "q(ice water)",
+                        "= (q(ice) − (q(ice warming) + q(ice water))) ÷ m(ice)",
+                        "÷ 83.70 g");
     }
 
     private static String written(double value) {
@@ -198,6 +281,10 @@ class ChangeOfStateTest {
 
     private static double heat(Reduction reduction, String party) {
         return reduction.trials().get(0).solution().orElseThrow().entries().stream()
-                .filter(entry -> entry.party().key().equals(party)).findFirst().orElseThrow().heat().value();
+                .filter(entry -> entry.party().key().equals(party))
+                .findFirst()
+                .orElseThrow()
+                .heat()
+                .value();
     }
 }

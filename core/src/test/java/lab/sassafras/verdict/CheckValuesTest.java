@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
-import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.expression.Working;
@@ -28,8 +28,10 @@ class CheckValuesTest {
         assertThat(heat(trial, "calorimeter")).isCloseTo(325, within(0.5));
         assertThat(trial.estimate().value()).isCloseTo(21, within(0.1));
         // (20.96 − 5) ÷ (49.661 · 4.184 ÷ 15.5) = 1.19 °C lost on the way would bring it to a middling foam cup
-        assertThat(reduction.findings()).filteredOn(each -> each.code().equals("constant.too-large"))
-                .singleElement().satisfies(finding -> {
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("constant.too-large"))
+                .singleElement()
+                .satisfies(finding -> {
                     assertThat(finding.grade()).isEqualTo(Finding.Grade.QUESTION);
                     assertThat(finding.message()).contains("cooled between reading and pouring", "1.2 °C", "13 J/°C");
                 });
@@ -43,10 +45,13 @@ class CheckValuesTest {
 
         assertThat(trial.estimate().value()).isCloseTo(0.369, within(0.0005));
         double ofRise = trial.estimate().contributions().stream()
-                .filter(each -> each.key().startsWith("water[1]/start") || each.key().startsWith("mixed[1]/final"))
-                .mapToDouble(each -> each.shareOf(trial.estimate())).sum();
+                .filter(each ->
+                        each.key().startsWith("water[1]/start") || each.key().startsWith("mixed[1]/final"))
+                .mapToDouble(each -> each.shareOf(trial.estimate()))
+                .sum();
         assertThat(ofRise).isGreaterThan(0.95);
-        assertThat(reduction.verdict().orElseThrow().candidates()).extracting(each -> each.substance().key())
+        assertThat(reduction.verdict().orElseThrow().candidates())
+                .extracting(each -> each.substance().key())
                 .contains("copper", "zinc", "brass");
     }
 
@@ -58,7 +63,8 @@ class CheckValuesTest {
      */
     @Test
     void uncertaintyEqualsTheHandDerivedOne() {
-        Solution trial = BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow();
+        Solution trial =
+                BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow();
         assertThat(trial.estimate().uncertainty()).isCloseTo(0.02165, within(0.00002));
     }
 
@@ -69,9 +75,14 @@ class CheckValuesTest {
     @Test
     void aSuspectedErrorPushesTheWayTheRunWent() {
         Reduction hot = BenchSheet.copper().reduced();
-        Reduction cold = BenchSheet.of("specific-heat-of-solid").mass("sample[1]/mass", "10.00").says("sample[1]/bath", "ice")
-                .temperature("sample[1]/start", "0.0").mass("water[1]/mass", "100.00").temperature("water[1]/start", "20.0")
-                .temperature("mixed[1]/final", "19.2").reduced();
+        Reduction cold = BenchSheet.of("specific-heat-of-solid")
+                .mass("sample[1]/mass", "10.00")
+                .says("sample[1]/bath", "ice")
+                .temperature("sample[1]/start", "0.0")
+                .mass("water[1]/mass", "100.00")
+                .temperature("water[1]/start", "20.0")
+                .temperature("mixed[1]/final", "19.2")
+                .reduced();
         assertThat(suspected(hot, "cooled-in-transit")).isCloseTo(292.88 / 773 - 292.88 / 793, within(1e-9));
         assertThat(suspected(cold, "cooled-in-transit")).isCloseTo(334.72 / 172 - 334.72 / 192, within(1e-9));
         assertThat(suspected(hot, "final-too-early")).isCloseTo(418.4 * 0.9 / 791 - 292.88 / 793, within(1e-9));
@@ -87,34 +98,61 @@ class CheckValuesTest {
         Reduction unweighed = slug().reduced();
         assertThat(suspected(unweighed, "carried")).isCloseTo(-4.184 / 70, within(1e-9));
         Reduction weighed = slug().mass("sample[1]/carried", "1.00").reduced();
-        assertThat(weighed.mean().orElseThrow().estimate().value() - unweighed.mean().orElseThrow().estimate().value()).isCloseTo(-4.184 / 70, within(1e-9));
-        assertThat(weighed.suspects()).extracting(each -> each.suspect().key()).contains("not-through").doesNotContain("carried");
+        assertThat(weighed.mean().orElseThrow().estimate().value()
+                        - unweighed.mean().orElseThrow().estimate().value())
+                .isCloseTo(-4.184 / 70, within(1e-9));
+        assertThat(weighed.suspects())
+                .extracting(each -> each.suspect().key())
+                .contains("not-through")
+                .doesNotContain("carried");
     }
 
     private static BenchSheet slug() {
-        return BenchSheet.of("specific-heat-of-solid").mass("sample[1]/mass", "70.00").says("sample[1]/bath", "boiling")
-                .temperature("sample[1]/start", "100.0").mass("water[1]/mass", "100.00").temperature("water[1]/start", "20.0")
+        return BenchSheet.of("specific-heat-of-solid")
+                .mass("sample[1]/mass", "70.00")
+                .says("sample[1]/bath", "boiling")
+                .temperature("sample[1]/start", "100.0")
+                .mass("water[1]/mass", "100.00")
+                .temperature("water[1]/start", "20.0")
                 .temperature("mixed[1]/final", "25.0");
     }
 
     static double suspected(Reduction reduction, String key) {
-        return reduction.suspects().stream().filter(each -> each.suspect().key().equals(key)).findFirst().orElseThrow().change();
+        return reduction.suspects().stream()
+                .filter(each -> each.suspect().key().equals(key))
+                .findFirst()
+                .orElseThrow()
+                .change();
     }
 
     @Test
     void seenColourAndMagnetSpeakAgainstCandidatesThatTheNumberAllows() {
-        List<Candidate> candidates = BenchSheet.copper().says("seen[1]/colour", "reddish")
-                .says("seen[1]/magnetic", "no").reduced().verdict().orElseThrow().candidates();
-        assertThat(candidates).filteredOn(Candidate::fits).extracting(each -> each.substance().key())
+        List<Candidate> candidates = BenchSheet.copper()
+                .says("seen[1]/colour", "reddish")
+                .says("seen[1]/magnetic", "no")
+                .reduced()
+                .verdict()
+                .orElseThrow()
+                .candidates();
+        assertThat(candidates)
+                .filteredOn(Candidate::fits)
+                .extracting(each -> each.substance().key())
                 .containsExactlyInAnyOrder("copper", "bronze");
-        assertThat(candidates).filteredOn(each -> each.substance().key().equals("zinc")).singleElement()
+        assertThat(candidates)
+                .filteredOn(each -> each.substance().key().equals("zinc"))
+                .singleElement()
                 .satisfies(zinc -> assertThat(zinc.objections()).containsExactly("it is grey"));
     }
 
     @Test
     void referenceToldGivesThePerCentErrorAndSaysTheSourceWasNotOpened() {
-        Agreement agreement = BenchSheet.copper().says("seen[1]/known", "copper").reduced().verdict().orElseThrow()
-                .agreement().orElseThrow();
+        Agreement agreement = BenchSheet.copper()
+                .says("seen[1]/known", "copper")
+                .reduced()
+                .verdict()
+                .orElseThrow()
+                .agreement()
+                .orElseThrow();
         assertThat(agreement.percentError()).isCloseTo(100 * (0.36934 - 0.385) / 0.385, within(0.01));
         assertThat(agreement.reference().sourceInWords()).endsWith("(memory)");
     }
@@ -138,22 +176,43 @@ class CheckValuesTest {
     /** 58.47 · 4.184 · (−19.0) = −4648.1; 60.12 · 4.184 · 17.9 = 4502.6; 145.5 ÷ 17.9 = 8.13: a reader gets what is printed. */
     @Test
     void heatsAreWrittenToOnePlaceFineEnoughForTheNextLine() {
-        Working working = written(BenchSheet.of("constant-by-mixing").says("cup[1]/held", "cold").mass("cold[1]/mass", "60.12")
-                .temperature("cold[1]/start", "21.3").mass("hot[1]/mass", "58.47").temperature("hot[1]/start", "58.2")
-                .temperature("mixed[1]/final", "39.2").reduced().trials().get(0).solution().orElseThrow());
-        assertThat(working.text()).contains("= −(−4648.1 + 4502.6) J\n", "= +145.5 J, taken up\n", "= 145.5 J ÷ (39.2 − 21.3) °C\n", "= 8.1 J/°C\n");
+        Working working = written(BenchSheet.of("constant-by-mixing")
+                .says("cup[1]/held", "cold")
+                .mass("cold[1]/mass", "60.12")
+                .temperature("cold[1]/start", "21.3")
+                .mass("hot[1]/mass", "58.47")
+                .temperature("hot[1]/start", "58.2")
+                .temperature("mixed[1]/final", "39.2")
+                .reduced()
+                .trials()
+                .get(0)
+                .solution()
+                .orElseThrow());
+        assertThat(working.text())
+                .contains(
+                        "= −(−4648.1 + 4502.6) J\n",
+                        "= +145.5 J, taken up\n",
+                        "= 145.5 J ÷ (39.2 − 21.3) °C\n",
+                        "= 8.1 J/°C\n");
     }
 
     @Test
     void workingIsTheComputationInWordsAndNumbers() {
-        Working working = written(BenchSheet.copper().constant(9, 1, 100).reduced().trials().get(0).solution().orElseThrow());
-        assertThat(working.text()).contains(
-                "q(water)    = m(water) × c(water) × (T(final) − T(water))",
-                "= 100.00 g × 4.184 J/(g·°C) × (20.7 − 20.0) °C",
-                ", taken up",
-                "q(solid)    = −(q(water) + q(foam cup))",
-                "c(solid)    = q(solid) ÷ (m(solid) × (T(final) − T(bath)))",
-                "÷ (10.00 g × (20.7 − 100.0) °C)");
+        Working working = written(BenchSheet.copper()
+                .constant(9, 1, 100)
+                .reduced()
+                .trials()
+                .get(0)
+                .solution()
+                .orElseThrow());
+        assertThat(working.text())
+                .contains(
+                        "q(water)    = m(water) × c(water) × (T(final) − T(water))",
+                        "= 100.00 g × 4.184 J/(g·°C) × (20.7 − 20.0) °C",
+                        ", taken up",
+                        "q(solid)    = −(q(water) + q(foam cup))",
+                        "c(solid)    = q(solid) ÷ (m(solid) × (T(final) − T(bath)))",
+                        "÷ (10.00 g × (20.7 − 100.0) °C)");
         assertThat(working.latex()).contains("q_{\\text{water}} &=", "\\frac{", "\\begin{aligned}");
     }
 
@@ -161,14 +220,21 @@ class CheckValuesTest {
     void aNegativeConstantIsQuestionedUnlessItMayBeZero() {
         assertThat(mixed("40.9").findings()).extracting(Finding::code).contains("constant.negative");
         // 50.00 g each: 60.00 and 20.00 meet at 40.00 in a cup that takes nothing; 40.02 is within 2 u of it
-        assertThat(mixed("40.02").findings()).extracting(Finding::code).contains("constant.negative-near-zero")
+        assertThat(mixed("40.02").findings())
+                .extracting(Finding::code)
+                .contains("constant.negative-near-zero")
                 .doesNotContain("constant.negative");
     }
 
     private static Reduction mixed(String end) {
-        return BenchSheet.of("constant-by-mixing").says("cup[1]/held", "cold").mass("cold[1]/mass", "50.00")
-                .temperature("cold[1]/start", "20.00").mass("hot[1]/mass", "50.00").temperature("hot[1]/start", "60.00")
-                .temperature("mixed[1]/final", end).reduced();
+        return BenchSheet.of("constant-by-mixing")
+                .says("cup[1]/held", "cold")
+                .mass("cold[1]/mass", "50.00")
+                .temperature("cold[1]/start", "20.00")
+                .mass("hot[1]/mass", "50.00")
+                .temperature("hot[1]/start", "60.00")
+                .temperature("mixed[1]/final", end)
+                .reduced();
     }
 
     @Test
@@ -182,25 +248,37 @@ class CheckValuesTest {
 
     @Test
     void constantFoundAtAnotherFillIsQuestioned() {
-        assertThat(BenchSheet.copper().constant(9, 1, 160).reduced().findings()).extracting(Finding::code)
+        assertThat(BenchSheet.copper().constant(9, 1, 160).reduced().findings())
+                .extracting(Finding::code)
                 .contains("calibration.fill");
-        assertThat(BenchSheet.copper().constant(9, 1, 110).reduced().findings()).extracting(Finding::code)
+        assertThat(BenchSheet.copper().constant(9, 1, 110).reduced().findings())
+                .extracting(Finding::code)
                 .doesNotContain("calibration.fill");
     }
 
     @Test
     void waterByTemperatureMovesTheResultByTheRatioOfTheTwoValues() {
-        double fixed = BenchSheet.copper().reduced().mean().orElseThrow().estimate().value();
-        Conventions byTemperature = Conventions.standard().with(Question.WATER,
-                Question.WATER.school("iapws").orElseThrow());
-        double moved = BenchSheet.copper().reduced(byTemperature).mean().orElseThrow().estimate().value();
+        double fixed =
+                BenchSheet.copper().reduced().mean().orElseThrow().estimate().value();
+        Conventions byTemperature = Conventions.standard()
+                .with(Question.WATER, Question.WATER.school("iapws").orElseThrow());
+        double moved = BenchSheet.copper()
+                .reduced(byTemperature)
+                .mean()
+                .orElseThrow()
+                .estimate()
+                .value();
         // IAPWS-IF97 at 0.101325 MPa: 4.1848 at 20 °C, 4.1819 at 25 °C; straight between them at 20.35 °C
         assertThat(moved / fixed).isCloseTo((4.1848 - 0.07 * 0.0029) / 4.184, within(5e-5));
     }
 
     private static double heat(Solution solution, String party) {
-        return solution.entries().stream().filter(entry -> entry.party().key().equals(party)).findFirst().orElseThrow()
-                .heat().value();
+        return solution.entries().stream()
+                .filter(entry -> entry.party().key().equals(party))
+                .findFirst()
+                .orElseThrow()
+                .heat()
+                .value();
     }
 
     private static Working written(Solution solution) {

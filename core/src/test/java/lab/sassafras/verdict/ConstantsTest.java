@@ -8,7 +8,6 @@ import java.util.Map;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.experiment.BenchSheet;
-import lab.sassafras.experiment.Calorimeter;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -19,21 +18,31 @@ class ConstantsTest {
     /** 48.62 · 0.897 + 12.35 · 0.385 + 9.80 · 1.90 = 66.987 J/°C. */
     @Test
     void partsOfKnownMaterialAreAddedUp() {
-        BenchSheet sheet = BenchSheet.parts("constant-by-material", Map.of("part", 3)).mass("part[1]/mass", "48.62")
-                .says("part[1]/heat-from", "shelf").says("part[1]/material", "aluminium").mass("part[2]/mass", "12.35")
-                .says("part[2]/heat-from", "shelf").says("part[2]/material", "copper").mass("part[3]/mass", "9.80")
-                .says("part[3]/heat-from", "typed").reads("part[3]/heat", "1.90", "J/(g·°C)");
+        BenchSheet sheet = BenchSheet.parts("constant-by-material", Map.of("part", 3))
+                .mass("part[1]/mass", "48.62")
+                .says("part[1]/heat-from", "shelf")
+                .says("part[1]/material", "aluminium")
+                .mass("part[2]/mass", "12.35")
+                .says("part[2]/heat-from", "shelf")
+                .says("part[2]/material", "copper")
+                .mass("part[3]/mass", "9.80")
+                .says("part[3]/heat-from", "typed")
+                .reads("part[3]/heat", "1.90", "J/(g·°C)");
         Reduction reduction = sheet.reduced();
         assertThat(value(reduction)).isCloseTo(48.62 * 0.897 + 12.35 * 0.385 + 9.80 * 1.90, within(1e-9));
         assertThat(solution(reduction).entries()).isEmpty();
         assertThat(reduction.constant().orElseThrow().fill()).isZero();
-        assertThat(codes(reduction)).contains("constant.too-large").doesNotContain("constant.unaccepted", "constant.few-trials");
+        assertThat(codes(reduction))
+                .contains("constant.too-large")
+                .doesNotContain("constant.unaccepted", "constant.few-trials");
     }
 
     /** 0.897 with two digits exchanged is 0.987: no material of the shelf has it. */
     @Test
     void aMaterialsHeatWithTwoDigitsExchangedIsAskedAbout() {
-        BenchSheet sheet = BenchSheet.of("constant-by-material").mass("part[1]/mass", "48.62").says("part[1]/heat-from", "typed")
+        BenchSheet sheet = BenchSheet.of("constant-by-material")
+                .mass("part[1]/mass", "48.62")
+                .says("part[1]/heat-from", "typed")
                 .reads("part[1]/heat", "0.987", "J/(g·°C)");
         assertThat(codes(sheet.reduced())).contains("constant.unaccepted");
     }
@@ -54,9 +63,15 @@ class ConstantsTest {
     }
 
     private static Reduction heater(String end) {
-        return BenchSheet.of("constant-by-known-heat").says("source[1]/kind", "heater").mass("water[1]/mass", "200.40")
-                .temperature("water[1]/start", "20.1").reads("heater[1]/voltage", "10.02", "V").reads("heater[1]/current", "2.48", "A")
-                .reads("heater[1]/time", "7", "min").temperature("mixed[1]/final", end).reduced();
+        return BenchSheet.of("constant-by-known-heat")
+                .says("source[1]/kind", "heater")
+                .mass("water[1]/mass", "200.40")
+                .temperature("water[1]/start", "20.1")
+                .reads("heater[1]/voltage", "10.02", "V")
+                .reads("heater[1]/current", "2.48", "A")
+                .reads("heater[1]/time", "7", "min")
+                .temperature("mixed[1]/final", end)
+                .reduced();
     }
 
     /**
@@ -64,18 +79,31 @@ class ConstantsTest {
      * water, 5.000 g of TRIS give 1228.8 J to 995 g of acid.
      */
     @ParameterizedTest
-    @CsvSource({"potassium-chloride, 1.00, 120.00, 21.00, 20.55, 235.86", "tris, 5.00, 995.00, 21.000, 21.288, -245.76"})
-    void aCertifiedStandardIsAKnownHeat(String kind, double mass, double water, double start, double end, double perGram) {
-        Reduction reduction = BenchSheet.of("constant-by-known-heat").says("source[1]/kind", kind).reads("water[1]/mass", "" + water, "g")
-                .reads("standard[1]/mass", "" + mass, "g").temperature("water[1]/start", "" + start).temperature("mixed[1]/final", "" + end).reduced();
-        assertThat(value(reduction)).isCloseTo(-(mass * perGram + (water + mass) * 4.184 * (end - start)) / (end - start), within(1e-6));
+    @CsvSource({"potassium-chloride, 1.00, 120.00, 21.00, 20.55, 235.86", "tris, 5.00, 995.00, 21.000, 21.288, -245.76"
+    })
+    void aCertifiedStandardIsAKnownHeat(
+            String kind, double mass, double water, double start, double end, double perGram) {
+        Reduction reduction = BenchSheet.of("constant-by-known-heat")
+                .says("source[1]/kind", kind)
+                .reads("water[1]/mass", "" + water, "g")
+                .reads("standard[1]/mass", "" + mass, "g")
+                .temperature("water[1]/start", "" + start)
+                .temperature("mixed[1]/final", "" + end)
+                .reduced();
+        assertThat(value(reduction))
+                .isCloseTo(-(mass * perGram + (water + mass) * 4.184 * (end - start)) / (end - start), within(1e-6));
     }
 
     @Test
     void aReactionOfKnownHeatIsOneToo() {
-        Reduction reduction = BenchSheet.of("constant-by-known-heat").says("source[1]/kind", "reaction").mass("water[1]/mass", "100.00")
-                .reads("reaction[1]/heat", "-55.84", "kJ/mol").reads("reaction[1]/amount", "0.0500", "mol")
-                .temperature("water[1]/start", "21.0").temperature("mixed[1]/final", "27.4").reduced();
+        Reduction reduction = BenchSheet.of("constant-by-known-heat")
+                .says("source[1]/kind", "reaction")
+                .mass("water[1]/mass", "100.00")
+                .reads("reaction[1]/heat", "-55.84", "kJ/mol")
+                .reads("reaction[1]/amount", "0.0500", "mol")
+                .temperature("water[1]/start", "21.0")
+                .temperature("mixed[1]/final", "27.4")
+                .reduced();
         assertThat(value(reduction)).isCloseTo((2792 - 100 * 4.184 * 6.4) / 6.4, within(1e-9));
     }
 
@@ -85,7 +113,8 @@ class ConstantsTest {
         Solution trial = solution(BenchSheet.mixing().reduced());
         assertThat(trial.derived()).singleElement().satisfies(each -> {
             assertThat(each.estimate().value()).isCloseTo(trial.estimate().value() / 99.759, within(1e-9));
-            assertThat(each.derived().label()).contains("per gram of fill", "no specific heat", "does not grow with the water");
+            assertThat(each.derived().label())
+                    .contains("per gram of fill", "no specific heat", "does not grow with the water");
         });
     }
 
@@ -98,6 +127,10 @@ class ConstantsTest {
     }
 
     private static double value(Reduction reduction) {
-        return reduction.mean().orElseThrow(() -> new AssertionError(reduction.findings())).estimate().value();
+        return reduction
+                .mean()
+                .orElseThrow(() -> new AssertionError(reduction.findings()))
+                .estimate()
+                .value();
     }
 }

@@ -33,13 +33,18 @@ class EveryExperimentTest {
     }
 
     static Stream<org.junit.jupiter.params.provider.Arguments> schools() {
-        return WorkedRuns.all().keySet().stream().flatMap(key -> Conventions.standard().alternatives(Experiments.find(key).orElseThrow()
-                .conventions()).map(each -> org.junit.jupiter.params.provider.Arguments.of(key, each.question().key(), each.school().key())));
+        return WorkedRuns.all().keySet().stream()
+                .flatMap(key -> Conventions.standard()
+                        .alternatives(Experiments.find(key).orElseThrow().conventions())
+                        .map(each -> org.junit.jupiter.params.provider.Arguments.of(
+                                key, each.question().key(), each.school().key())));
     }
 
     @Test
     void noExperimentIsLeftOut() {
-        assertThat(keys()).containsExactlyInAnyOrderElementsOf(Experiments.all().stream().map(Experiment::key).toList());
+        assertThat(keys())
+                .containsExactlyInAnyOrderElementsOf(
+                        Experiments.all().stream().map(Experiment::key).toList());
     }
 
     /** Each derivative against a central difference of the whole reduction's expression. */
@@ -51,7 +56,8 @@ class EveryExperimentTest {
             double value = solution.bindings().of(input).value();
             double h = 1e-5 * Math.max(1, Math.abs(value));
             double central = (at(solution, input, h) - at(solution, input, -h)) / (2 * h);
-            assertThat(new Computation(solution.result(), solution.bindings()).derivative(input)).as(key + " by " + input.key())
+            assertThat(new Computation(solution.result(), solution.bindings()).derivative(input))
+                    .as(key + " by " + input.key())
                     .isCloseTo(central, within(1e-6 * Math.max(1, Math.abs(central))));
         }
     }
@@ -74,9 +80,16 @@ class EveryExperimentTest {
     @MethodSource("keys")
     void theHeatsSumToZeroAndEveryOneIsWrittenWithItsWay(String key) {
         Solution solution = solution(key);
-        assertThat(solution.entries().stream().mapToDouble(entry -> entry.heat().value()).sum()).isCloseTo(0, within(1e-6));
-        String working = new Presentation(Conventions.standard(), Figures.POINT).working(solution).text();
-        assertThat(working).doesNotContain("NaN", "not known", "Optional").contains(solution.worked().symbol().text());
+        assertThat(solution.entries().stream()
+                        .mapToDouble(entry -> entry.heat().value())
+                        .sum())
+                .isCloseTo(0, within(1e-6));
+        String working = new Presentation(Conventions.standard(), Figures.POINT)
+                .working(solution)
+                .text();
+        assertThat(working)
+                .doesNotContain("NaN", "not known", "Optional")
+                .contains(solution.worked().symbol().text());
         if (!solution.entries().isEmpty()) {
             assertThat(working).contains("= 0\n").containsAnyOf("taken up", "given off");
         }
@@ -86,9 +99,15 @@ class EveryExperimentTest {
     @ParameterizedTest
     @MethodSource("keys")
     void latexOfEveryWorkingIsPlainAndBalanced(String key) {
-        String latex = new Presentation(Conventions.standard(), Figures.POINT).working(solution(key)).latex();
-        assertThat(latex.chars().filter(c -> c == '{').count()).isEqualTo(latex.chars().filter(c -> c == '}').count());
-        assertThat(latex).startsWith("\\begin{aligned}").endsWith("\\end{aligned}\n").doesNotContain("−", "×", "÷", "°", "the smaller of n");
+        String latex = new Presentation(Conventions.standard(), Figures.POINT)
+                .working(solution(key))
+                .latex();
+        assertThat(latex.chars().filter(c -> c == '{').count())
+                .isEqualTo(latex.chars().filter(c -> c == '}').count());
+        assertThat(latex)
+                .startsWith("\\begin{aligned}")
+                .endsWith("\\end{aligned}\n")
+                .doesNotContain("−", "×", "÷", "°", "the smaller of n");
     }
 
     /** Every result, and all that follows from it, under every way of writing: never a bare unit, never a number nobody can read. */
@@ -98,11 +117,16 @@ class EveryExperimentTest {
         Solution solution = solution(key);
         Conventions.standard().alternatives(Question.ofWriting()).forEach(way -> {
             Presentation presentation = new Presentation(way.conventions(), Figures.POINT);
-            Presentation.Written written = presentation.written(solution.estimate(), solution.result(), solution.bindings());
+            Presentation.Written written =
+                    presentation.written(solution.estimate(), solution.result(), solution.bindings());
             assertThat(written.value()).as(way.school().key()).matches("[+−]?\\d+(\\.\\d+)?");
             assertThat(written.uncertainty()).as(way.school().key()).matches("\\d+(\\.\\d+)?");
             assertThat(presentation.working(solution).text()).contains(written.unit());
-            solution.derived().forEach(each -> assertThat(presentation.written(each.estimate(), each.derived().unit()).value()).isNotBlank());
+            solution.derived()
+                    .forEach(each -> assertThat(presentation
+                                    .written(each.estimate(), each.derived().unit())
+                                    .value())
+                            .isNotBlank());
         });
     }
 
@@ -112,15 +136,20 @@ class EveryExperimentTest {
     void everySchoolGivesANumberOrSaysWhatItLacks(String key, String question, String school) {
         Conventions conventions = Conventions.of(Map.of(question, school));
         BenchSheet run = WorkedRuns.all().get(key);
-        Reduction reduction = Reduction.of(run.sheet().with(run.sheet().setting().with(conventions)), conventions);
+        Reduction reduction =
+                Reduction.of(run.sheet().with(run.sheet().setting().with(conventions)), conventions);
         if (reduction.mean().isPresent()) {
             assertThat(reduction.mean().orElseThrow().estimate().finite()).isTrue();
         } else {
-            List<String> missing = reduction.trials().stream().flatMap(trial -> ((lab.sassafras.account.Account.Incomplete) trial.account())
-                    .missing().stream()).map(each -> each.address()).toList();
+            List<String> missing = reduction.trials().stream()
+                    .flatMap(trial -> ((lab.sassafras.account.Account.Incomplete) trial.account()).missing().stream())
+                    .map(each -> each.address())
+                    .toList();
             assertThat(missing).isNotEmpty();
             // what it lacks is asked for at the bench as soon as the school is in force
-            assertThat(reduction.sheet().asks(1)).extracting(ask -> ask.address().toString()).containsAll(missing);
+            assertThat(reduction.sheet().asks(1))
+                    .extracting(ask -> ask.address().toString())
+                    .containsAll(missing);
         }
     }
 
@@ -128,12 +157,16 @@ class EveryExperimentTest {
     @MethodSource("keys")
     void everyOtherSchoolOfItsQuestionsStandsAmongTheAlternatives(String key) {
         Reduction reduction = WorkedRuns.all().get(key).reduced();
-        List<String> named = reduction.alternatives().stream().map(each -> each.alternative().question().key() + " "
-                + each.alternative().school().key()).toList();
+        List<String> named = reduction.alternatives().stream()
+                .map(each -> each.alternative().question().key() + " "
+                        + each.alternative().school().key())
+                .toList();
         for (Question<?> question : reduction.sheet().experiment().conventions()) {
             for (School other : question.schools()) {
                 boolean inForce = other.key().equals(question.standard().key());
-                assertThat(named.contains(question.key() + " " + other.key())).as(question.key() + " " + other.key()).isEqualTo(!inForce);
+                assertThat(named.contains(question.key() + " " + other.key()))
+                        .as(question.key() + " " + other.key())
+                        .isEqualTo(!inForce);
             }
         }
     }

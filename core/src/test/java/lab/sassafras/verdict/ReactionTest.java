@@ -16,22 +16,34 @@ import org.junit.jupiter.api.Test;
 class ReactionTest {
 
     private static BenchSheet neutral(String acid, String base, String end) {
-        return equation(BenchSheet.of("neutralization"), "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)", "HCl", "NaOH").volume("first[1]/amount", acid)
-                .volume("second[1]/amount", base).temperature("first[1]/start", "21.0").temperature("second[1]/start", "22.0")
+        return equation(BenchSheet.of("neutralization"), "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)", "HCl", "NaOH")
+                .volume("first[1]/amount", acid)
+                .volume("second[1]/amount", base)
+                .temperature("first[1]/start", "21.0")
+                .temperature("second[1]/start", "22.0")
                 .temperature("mixed[1]/final", end);
     }
 
     private static BenchSheet equation(BenchSheet sheet, String equation, String acid, String base) {
-        return sheet.says("reaction[1]/equation", equation).says("reaction[1]/strength", "strong").says("acid[1]/formula", acid)
-                .says("base[1]/formula", base).assumed("acid[1]/concentration", "1.000", "0.005", "mol/L")
+        return sheet.says("reaction[1]/equation", equation)
+                .says("reaction[1]/strength", "strong")
+                .says("acid[1]/formula", acid)
+                .says("base[1]/formula", base)
+                .assumed("acid[1]/concentration", "1.000", "0.005", "mol/L")
                 .assumed("base[1]/concentration", "1.000", "0.005", "mol/L");
     }
 
     /** Common practice, no source: 25 mL of 1 mol/L copper(II) sulfate, excess zinc, rise 48.0 °C, 4.18, the solution alone. */
     private static BenchSheet displacement(String equation, String reagent, String zinc) {
-        return BenchSheet.of("solid-with-solution").says("reaction[1]/equation", equation).says("solution[1]/reagent", reagent)
-                .assumed("solution[1]/concentration", "1.00", "0.01", "mol/L").says("solid[1]/formula", "Zn").volume("poured[1]/amount", "25.0")
-                .mass("added[1]/mass", zinc).temperature("poured[1]/start", "21.0").temperature("mixed[1]/final", "69.0")
+        return BenchSheet.of("solid-with-solution")
+                .says("reaction[1]/equation", equation)
+                .says("solution[1]/reagent", reagent)
+                .assumed("solution[1]/concentration", "1.00", "0.01", "mol/L")
+                .says("solid[1]/formula", "Zn")
+                .volume("poured[1]/amount", "25.0")
+                .mass("added[1]/mass", zinc)
+                .temperature("poured[1]/start", "21.0")
+                .temperature("mixed[1]/final", "69.0")
                 .says("mixed[1]/reacted", "excess");
     }
 
@@ -43,13 +55,19 @@ class ReactionTest {
         Reduction reduction = displacement(ZINC, "Cu^2+", "6.00").reduced(ALONE);
         // 25 · 4.18 · 48.0 = 5016 J; 0.025 mol; −200.6 kJ/mol
         assertThat(value(reduction)).isCloseTo(-200.64, within(1e-9));
-        assertThat(solution(reduction).derived()).filteredOn(each -> each.derived().symbol().letter().equals("q")).singleElement()
+        assertThat(solution(reduction).derived())
+                .filteredOn(each -> each.derived().symbol().letter().equals("q"))
+                .singleElement()
                 .satisfies(each -> assertThat(each.estimate().value()).isCloseTo(-5016, within(1e-9)));
         // NBS formation data (memory): −218.7
-        assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().percentError()).isCloseTo(100 * (200.64 / 218.66 - 1), within(0.1));
+        assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().percentError())
+                .isCloseTo(100 * (200.64 / 218.66 - 1), within(0.1));
         assertThat(codes(reduction)).contains("reagents.limiting", "process.sign");
-        assertThat(new lab.sassafras.convention.Presentation(Conventions.standard(), lab.sassafras.measure.Figures.POINT)
-                .working(solution(displacement(ZINC, "Cu^2+", "6.00").reduced())).text()).contains("= m(solution) + m(solid)")
+        assertThat(new lab.sassafras.convention.Presentation(
+                                Conventions.standard(), lab.sassafras.measure.Figures.POINT)
+                        .working(solution(displacement(ZINC, "Cu^2+", "6.00").reduced()))
+                        .text())
+                .contains("= m(solution) + m(solid)")
                 .contains("q(solution)           = m(solution and solid) × c(water)");
     }
 
@@ -64,21 +82,33 @@ class ReactionTest {
     /** Two silver ions to each zinc: per mole of silver it is half of what the equation as written gives. */
     @Test
     void theResultIsPerMoleOfTheLimitingReagentAndTheEquationAsWrittenStandsBeside() {
-        Reduction reduction = displacement("Zn(s) + 2 Ag+(aq) -> Zn^2+(aq) + 2 Ag(s)", "Ag+", "6.00").reduced(ALONE);
+        Reduction reduction = displacement("Zn(s) + 2 Ag+(aq) -> Zn^2+(aq) + 2 Ag(s)", "Ag+", "6.00")
+                .reduced(ALONE);
         assertThat(value(reduction)).isCloseTo(-5.016 / 0.025, within(1e-9));
         assertThat(solution(reduction).derived().get(0).estimate().value()).isCloseTo(-5.016 / 0.0125, within(1e-9));
         // shelf: −153.89 − 2 · 105.579 = −365.05 as written, half of it per silver ion
-        assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().reference().value()).isCloseTo(-365.048 / 2, within(0.001));
+        assertThat(reduction
+                        .verdict()
+                        .orElseThrow()
+                        .agreement()
+                        .orElseThrow()
+                        .reference()
+                        .value())
+                .isCloseTo(-365.048 / 2, within(0.001));
     }
 
     @Test
     void anEquationWrittenBackwardsIsRefusedInWords() {
-        Reduction reduction = displacement("Zn^2+(aq) + Cu(s) -> Zn(s) + Cu^2+(aq)", "Cu^2+", "6.00").reduced(ALONE);
+        Reduction reduction = displacement("Zn^2+(aq) + Cu(s) -> Zn(s) + Cu^2+(aq)", "Cu^2+", "6.00")
+                .reduced(ALONE);
         assertThat(reduction.mean()).isEmpty();
         assertThat(message(reduction, "equation.backwards")).contains("backwards", "on the left");
-        assertThat(reduction.trials().get(0).account()).isInstanceOfSatisfying(Account.Incomplete.class,
-                incomplete -> assertThat(incomplete.missing()).isEmpty());
-        assertThat(codes(displacement("Fe(s) + Cu^2+(aq) -> Fe^2+(aq) + Cu(s)", "Cu^2+", "6.00").reduced(ALONE)))
+        assertThat(reduction.trials().get(0).account())
+                .isInstanceOfSatisfying(
+                        Account.Incomplete.class,
+                        incomplete -> assertThat(incomplete.missing()).isEmpty());
+        assertThat(codes(displacement("Fe(s) + Cu^2+(aq) -> Fe^2+(aq) + Cu(s)", "Cu^2+", "6.00")
+                        .reduced(ALONE)))
                 .contains("equation.without-reagent");
     }
 
@@ -89,7 +119,14 @@ class ReactionTest {
         assertThat(value(reduction)).isCloseTo(-55.2288, within(1e-9));
         assertThat(codes(reduction)).contains("reagents.even");
         // the reference moves with temperature: −55.84 at 25 °C (NBS, memory), near −57 at 20 °C (common practice)
-        assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().reference().value()).isCloseTo(-55.84 + 0.22 * 3.1, within(1e-9));
+        assertThat(reduction
+                        .verdict()
+                        .orElseThrow()
+                        .agreement()
+                        .orElseThrow()
+                        .reference()
+                        .value())
+                .isCloseTo(-55.84 + 0.22 * 3.1, within(1e-9));
         assertThat(-55.84 - 0.22 * 5).isCloseTo(-57, within(0.1));
     }
 
@@ -104,16 +141,25 @@ class ReactionTest {
 
     @Test
     void theBaseInExcessLeavesTheAcidLimitingAndTheOtherWayRound() {
-        assertThat(message(neutral("50.0", "60.0", "27.5").reduced(), "reagents.limiting")).contains("acid", "base there were 0.0100 mol more");
-        assertThat(message(neutral("60.0", "50.0", "27.5").reduced(), "reagents.limiting")).contains("Limiting reagent: base");
+        assertThat(message(neutral("50.0", "60.0", "27.5").reduced(), "reagents.limiting"))
+                .contains("acid", "base there were 0.0100 mol more");
+        assertThat(message(neutral("60.0", "50.0", "27.5").reduced(), "reagents.limiting"))
+                .contains("Limiting reagent: base");
     }
 
     /** Two waters to each sulfuric acid: 0.025 mol of it with 0.05 mol of base make 0.05 mol of water. */
     @Test
     void aDiproticAcidFormsTwoWaters() {
-        BenchSheet sheet = equation(BenchSheet.of("neutralization"), "H2SO4(aq) + 2 NaOH(aq) -> Na2SO4(aq) + 2 H2O(l)", "H2SO4", "NaOH")
-                .volume("first[1]/amount", "25.0").volume("second[1]/amount", "60.0").temperature("first[1]/start", "21.0")
-                .temperature("second[1]/start", "21.0").temperature("mixed[1]/final", "28.5");
+        BenchSheet sheet = equation(
+                        BenchSheet.of("neutralization"),
+                        "H2SO4(aq) + 2 NaOH(aq) -> Na2SO4(aq) + 2 H2O(l)",
+                        "H2SO4",
+                        "NaOH")
+                .volume("first[1]/amount", "25.0")
+                .volume("second[1]/amount", "60.0")
+                .temperature("first[1]/start", "21.0")
+                .temperature("second[1]/start", "21.0")
+                .temperature("mixed[1]/final", "28.5");
         assertThat(value(sheet.reduced())).isCloseTo(-85 * 4.184 * 7.5 / 0.05 / 1000, within(1e-9));
     }
 
@@ -133,26 +179,49 @@ class ReactionTest {
 
     @Test
     void aWeakPartnerIsComparedWithItsOwnFormationRows() {
-        BenchSheet weak = BenchSheet.of("neutralization").says("reaction[1]/equation", "CH3COOH(aq) + OH-(aq) -> CH3COO-(aq) + H2O(l)")
-                .says("reaction[1]/strength", "weak").says("acid[1]/formula", "CH3COOH").says("base[1]/formula", "OH-")
-                .assumed("acid[1]/concentration", "1.000", "0.005", "mol/L").assumed("base[1]/concentration", "1.100", "0.005", "mol/L")
-                .volume("first[1]/amount", "50.0").volume("second[1]/amount", "50.0").temperature("first[1]/start", "21.0")
-                .temperature("second[1]/start", "21.0").temperature("mixed[1]/final", "27.6");
+        BenchSheet weak = BenchSheet.of("neutralization")
+                .says("reaction[1]/equation", "CH3COOH(aq) + OH-(aq) -> CH3COO-(aq) + H2O(l)")
+                .says("reaction[1]/strength", "weak")
+                .says("acid[1]/formula", "CH3COOH")
+                .says("base[1]/formula", "OH-")
+                .assumed("acid[1]/concentration", "1.000", "0.005", "mol/L")
+                .assumed("base[1]/concentration", "1.100", "0.005", "mol/L")
+                .volume("first[1]/amount", "50.0")
+                .volume("second[1]/amount", "50.0")
+                .temperature("first[1]/start", "21.0")
+                .temperature("second[1]/start", "21.0")
+                .temperature("mixed[1]/final", "27.6");
         Reduction reduction = weak.reduced();
         // −486.01 − 285.83 + 485.76 + 229.994 = −56.09
-        assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().reference().value()).isCloseTo(-56.086, within(0.001));
+        assertThat(reduction
+                        .verdict()
+                        .orElseThrow()
+                        .agreement()
+                        .orElseThrow()
+                        .reference()
+                        .value())
+                .isCloseTo(-56.086, within(0.001));
         assertThat(codes(reduction)).contains("neutralization.weak");
     }
 
     @Test
     void anAssumedStartOfTheBaseIsAnotherThingThanAReading() {
-        BenchSheet assumed = equation(BenchSheet.of("neutralization"), "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)", "HCl", "NaOH")
-                .volume("first[1]/amount", "50.0").volume("second[1]/amount", "60.0").temperature("first[1]/start", "21.0")
-                .assumed("second[1]/start", "22.0", "1", "°C").temperature("mixed[1]/final", "27.5");
+        BenchSheet assumed = equation(
+                        BenchSheet.of("neutralization"), "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)", "HCl", "NaOH")
+                .volume("first[1]/amount", "50.0")
+                .volume("second[1]/amount", "60.0")
+                .temperature("first[1]/start", "21.0")
+                .assumed("second[1]/start", "22.0", "1", "°C")
+                .temperature("mixed[1]/final", "27.5");
         double u = solution(assumed.reduced()).estimate().uncertainty();
-        assertThat(u).isGreaterThan(3 * solution(neutral("50.0", "60.0", "27.5").reduced()).estimate().uncertainty());
+        assertThat(u)
+                .isGreaterThan(3
+                        * solution(neutral("50.0", "60.0", "27.5").reduced())
+                                .estimate()
+                                .uncertainty());
         // a degree in 60 g of base is 60 · 4.184 J in 0.05 mol
-        assertThat(solution(assumed.reduced()).estimate().contributions().get(0).uncertainty()).isCloseTo(60 * 4.184 / 50, within(0.01));
+        assertThat(solution(assumed.reduced()).estimate().contributions().get(0).uncertainty())
+                .isCloseTo(60 * 4.184 / 50, within(0.01));
     }
 
     private static List<String> codes(Reduction reduction) {
@@ -160,8 +229,11 @@ class ReactionTest {
     }
 
     private static String message(Reduction reduction, String code) {
-        return reduction.findings().stream().filter(each -> each.code().equals(code)).findFirst().orElseThrow(
-                () -> new AssertionError("no " + code + " in " + codes(reduction))).message();
+        return reduction.findings().stream()
+                .filter(each -> each.code().equals(code))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no " + code + " in " + codes(reduction)))
+                .message();
     }
 
     private static Solution solution(Reduction reduction) {

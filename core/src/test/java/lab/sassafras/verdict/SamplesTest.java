@@ -8,7 +8,6 @@ import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.HeatLine;
 import lab.sassafras.account.Solution;
-import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.measure.Measured;
@@ -20,9 +19,12 @@ class SamplesTest {
     private static BenchSheet solids(int trials) {
         BenchSheet sheet = BenchSheet.of("specific-heat-of-solid", trials);
         for (int trial = 1; trial <= trials; trial++) {
-            sheet.mass("sample[" + trial + "]/mass", "50.00").says("sample[" + trial + "]/bath", "boiling")
-                    .temperature("sample[" + trial + "]/start", "100.0").mass("water[" + trial + "]/mass", "100.00")
-                    .temperature("water[" + trial + "]/start", "20.0").temperature("mixed[" + trial + "]/final", trial % 2 == 1 ? "23.5" : "27.8");
+            sheet.mass("sample[" + trial + "]/mass", "50.00")
+                    .says("sample[" + trial + "]/bath", "boiling")
+                    .temperature("sample[" + trial + "]/start", "100.0")
+                    .mass("water[" + trial + "]/mass", "100.00")
+                    .temperature("water[" + trial + "]/start", "20.0")
+                    .temperature("mixed[" + trial + "]/final", trial % 2 == 1 ? "23.5" : "27.8");
         }
         return sheet;
     }
@@ -30,21 +32,34 @@ class SamplesTest {
     /** c = 418.4 · ΔT ÷ (50 · (100 − T_f)): 0.3828 for the first kind, 0.9040 for the second. */
     @Test
     void samplesSideBySideHaveEachTheirOwnMeanAndVerdict() {
-        Reduction reduction = solids(4).says("sample[1]/name", "A").says("sample[2]/name", "B").says("sample[3]/name", "A")
-                .says("sample[4]/name", "B").says("seen[1]/colour", "reddish").says("seen[2]/colour", "silvery").reduced();
+        Reduction reduction = solids(4)
+                .says("sample[1]/name", "A")
+                .says("sample[2]/name", "B")
+                .says("sample[3]/name", "A")
+                .says("sample[4]/name", "B")
+                .says("seen[1]/colour", "reddish")
+                .says("seen[2]/colour", "silvery")
+                .reduced();
         assertThat(reduction.samples()).extracting(Sample::name).containsExactly("A", "B");
-        assertThat(reduction.samples().get(0).mean().orElseThrow().values()).hasSize(2).allSatisfy(c -> assertThat(c).isCloseTo(0.38284, within(1e-5)));
-        assertThat(reduction.samples().get(1).mean().orElseThrow().estimate().value()).isCloseTo(418.4 * 7.8 / (50 * 72.2), within(1e-9));
+        assertThat(reduction.samples().get(0).mean().orElseThrow().values())
+                .hasSize(2)
+                .allSatisfy(c -> assertThat(c).isCloseTo(0.38284, within(1e-5)));
+        assertThat(reduction.samples().get(1).mean().orElseThrow().estimate().value())
+                .isCloseTo(418.4 * 7.8 / (50 * 72.2), within(1e-9));
         assertThat(fitting(reduction, 0)).contains("copper").doesNotContain("aluminium");
         assertThat(fitting(reduction, 1)).contains("aluminium").doesNotContain("copper");
         assertThat(reduction.mean()).isEqualTo(reduction.samples().get(0).mean());
-        assertThat(reduction.findings()).filteredOn(each -> each.code().equals("specific-heat.molar")).extracting(Finding::message)
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("specific-heat.molar"))
+                .extracting(Finding::message)
                 .anySatisfy(message -> assertThat(message).startsWith("Sample A: "));
     }
 
     private static java.util.List<String> fitting(Reduction reduction, int sample) {
-        return reduction.samples().get(sample).verdict().orElseThrow().candidates().stream().filter(Candidate::fits)
-                .map(each -> each.substance().key()).toList();
+        return reduction.samples().get(sample).verdict().orElseThrow().candidates().stream()
+                .filter(Candidate::fits)
+                .map(each -> each.substance().key())
+                .toList();
     }
 
     /** Two bags were exchanged: the name is struck out and written anew, as any other reading. */
@@ -54,31 +69,42 @@ class SamplesTest {
         assertThat(mixedUp.reduced().samples().get(0).name()).isEqualTo("B");
         BenchSheet corrected = solids(2).says("sample[1]/name", "A").says("sample[2]/name", "B");
         assertThat(corrected.reduced().samples()).extracting(Sample::name).containsExactly("A", "B");
-        assertThat(corrected.sheet().asks(2)).extracting(ask -> ask.address().toString()).contains("seen[2]/colour");
-        assertThat(solids(2).sheet().asks(2)).extracting(ask -> ask.address().toString()).doesNotContain("seen[2]/colour");
+        assertThat(corrected.sheet().asks(2))
+                .extracting(ask -> ask.address().toString())
+                .contains("seen[2]/colour");
+        assertThat(solids(2).sheet().asks(2))
+                .extracting(ask -> ask.address().toString())
+                .doesNotContain("seen[2]/colour");
     }
 
     /** One trial in another cup counts that cup's constant: (418.4 + 30) instead of (418.4 + 9). */
     @Test
     void aTrialInAnotherCupCountsThatCupsConstant() {
-        Calorimeter other = new Calorimeter("M-1", Calorimeter.Kind.METAL_CUP, Optional.of(new Calorimeter.Pinned("m1",
-                Measured.independent(30, 1), 100, "two trials")));
-        BenchSheet sheet = solids(3).constant(9, 0.5, 100).vessels(Map.of("m1", other)).says("calorimeter[3]/vessel", "m1");
+        Calorimeter other = new Calorimeter(
+                "M-1",
+                Calorimeter.Kind.METAL_CUP,
+                Optional.of(new Calorimeter.Pinned("m1", Measured.independent(30, 1), 100, "two trials")));
+        BenchSheet sheet =
+                solids(3).constant(9, 0.5, 100).vessels(Map.of("m1", other)).says("calorimeter[3]/vessel", "m1");
         Reduction reduction = sheet.reduced();
         assertThat(trial(reduction, 1).estimate().value()).isCloseTo(427.4 * 3.5 / (50 * 76.5), within(1e-9));
         assertThat(trial(reduction, 3).estimate().value()).isCloseTo(448.4 * 3.5 / (50 * 76.5), within(1e-9));
-        assertThat(sheet.sheet().asides(1)).extracting(ask -> ask.address().toString()).contains("calorimeter[1]/vessel", "prediction[1]/final");
+        assertThat(sheet.sheet().asides(1))
+                .extracting(ask -> ask.address().toString())
+                .contains("calorimeter[1]/vessel", "prediction[1]/final");
     }
 
     @Test
     void aPredictionStandsBesideWhatWasRead() {
-        BenchSheet foretold = BenchSheet.of("specific-heat-of-solid").give("prediction[1]/final", lab.sassafras.experiment.Role.READ, "25", "°C",
-                Optional.empty());
+        BenchSheet foretold = BenchSheet.of("specific-heat-of-solid")
+                .give("prediction[1]/final", lab.sassafras.experiment.Role.READ, "25", "°C", Optional.empty());
         assertThat(foretold.reduced().prediction().orElseThrow().off()).isEmpty();
         foretold.temperature("mixed[1]/final", "23.5");
-        assertThat(foretold.reduced().prediction().orElseThrow().off().orElseThrow()).isCloseTo(-1.5, within(1e-12));
+        assertThat(foretold.reduced().prediction().orElseThrow().off().orElseThrow())
+                .isCloseTo(-1.5, within(1e-12));
         assertThat(foretold.reduced().findings()).extracting(Finding::code).doesNotContain("prediction.late");
-        BenchSheet late = solids(1).give("prediction[1]/final", lab.sassafras.experiment.Role.READ, "23.5", "°C", Optional.empty());
+        BenchSheet late = solids(1)
+                .give("prediction[1]/final", lab.sassafras.experiment.Role.READ, "23.5", "°C", Optional.empty());
         assertThat(late.reduced().findings()).extracting(Finding::code).contains("prediction.late");
     }
 
@@ -88,9 +114,11 @@ class SamplesTest {
             double mass = 3 + i;
             // 17.0 kJ/mol, 74.55 g/mol, and beside it the same heat in every trial
             double fall = (mass / 74.55 * 17000 + extra[i]) / ((100 + mass) * 4.184);
-            sheet.mass("water[" + (i + 1) + "]/mass", "100.00").mass("solid[" + (i + 1) + "]/mass", "" + mass)
+            sheet.mass("water[" + (i + 1) + "]/mass", "100.00")
+                    .mass("solid[" + (i + 1) + "]/mass", "" + mass)
                     .temperature("water[" + (i + 1) + "]/start", "22.0000")
-                    .temperature("solution[" + (i + 1) + "]/final", String.format(java.util.Locale.ROOT, "%.5f", 22 - fall))
+                    .temperature(
+                            "solution[" + (i + 1) + "]/final", String.format(java.util.Locale.ROOT, "%.5f", 22 - fall))
                     .says("solution[" + (i + 1) + "]/dissolved", "all");
         }
         return sheet;
@@ -101,7 +129,14 @@ class SamplesTest {
         HeatLine line = salts(2, -2, 2, -2).reduced().samples().get(0).line().orElseThrow();
         assertThat(line.slope()).isCloseTo(17.0, within(0.1));
         assertThat(line.missesZero()).isFalse();
-        assertThat(salts(0, 0, 0, 0).reduced().samples().get(0).line().orElseThrow().points()).isEqualTo(4);
+        assertThat(salts(0, 0, 0, 0)
+                        .reduced()
+                        .samples()
+                        .get(0)
+                        .line()
+                        .orElseThrow()
+                        .points())
+                .isEqualTo(4);
     }
 
     /** 200 J more in every trial: the mean per mole is wrong, the slope is not, and the intercept says so. */
@@ -112,17 +147,23 @@ class SamplesTest {
         assertThat(sample.line().orElseThrow().slope()).isCloseTo(17.0, within(0.1));
         assertThat(1000 * sample.line().orElseThrow().intercept()).isCloseTo(200, within(5.0));
         assertThat(sample.mean().orElseThrow().estimate().value()).isGreaterThan(19);
-        assertThat(reduction.findings()).filteredOn(each -> each.code().equals("trials.intercept")).singleElement()
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("trials.intercept"))
+                .singleElement()
                 .satisfies(each -> assertThat(each.message()).contains(" J for no amount", "The slope is free of it"));
     }
 
     @Test
     void anOutlierAmongSixIsNamedAndStaysUntilAPersonDecides() {
         Reduction reduction = salts(0, 0.5, -0.5, 0.2, 400, 0).reduced();
-        assertThat(reduction.findings()).filteredOn(each -> each.code().equals("trials.outlier")).singleElement()
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("trials.outlier"))
+                .singleElement()
                 .satisfies(each -> assertThat(each.message()).contains("Trial 5", "1.887", "your decision"));
         assertThat(reduction.mean().orElseThrow().values()).hasSize(6);
-        assertThat(salts(0, 0.5, -0.5, 0.2, 400).reduced().findings()).extracting(Finding::code).doesNotContain("trials.outlier");
+        assertThat(salts(0, 0.5, -0.5, 0.2, 400).reduced().findings())
+                .extracting(Finding::code)
+                .doesNotContain("trials.outlier");
     }
 
     private static Solution trial(Reduction reduction, int number) {

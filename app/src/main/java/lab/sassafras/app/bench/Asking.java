@@ -37,50 +37,92 @@ import lab.sassafras.measure.Instrument;
  * @param optional whether it may be skipped
  * @param standing values that stand here already
  */
-public record Asking(String address, String kind, String ask, String help, String expected, Optional<String> caution,
-                     Optional<String> next, int minutes, List<Way> ways, Role role, List<String> units,
-                     List<Option> options, Optional<Assumed> assumed, boolean optional, List<Standing> standing,
-                     Optional<Instrument.Kind> instrumentKind) {
+public record Asking(
+        String address,
+        String kind,
+        String ask,
+        String help,
+        String expected,
+        Optional<String> caution,
+        Optional<String> next,
+        int minutes,
+        List<Way> ways,
+        Role role,
+        List<String> units,
+        List<Option> options,
+        Optional<Assumed> assumed,
+        boolean optional,
+        List<Standing> standing,
+        Optional<Instrument.Kind> instrumentKind) {
 
     /** A way to get the value, as a tab. */
-    public record Way(Role role, String words, boolean chosen) {
-    }
+    public record Way(Role role, String words, boolean chosen) {}
 
     /** An answer to choose. */
-    public record Option(String value, String words) {
-    }
+    public record Option(String value, String words) {}
 
     /** A proposal, written with the period's decimal mark. */
-    public record Assumed(String value, String uncertainty) {
-    }
+    public record Assumed(String value, String uncertainty) {}
 
     /** A value that stands here, for striking out. */
-    public record Standing(Observation observation, String text, String how) {
-    }
+    public record Standing(Observation observation, String text, String how) {}
 
-    static Asking of(EntrySheet entry, WrittenSheet screen, Address address, Optional<Role> wanted, List<Option> named) {
+    static Asking of(
+            EntrySheet entry, WrittenSheet screen, Address address, Optional<Role> wanted, List<Option> named) {
         Words words = entry.experiment().words();
         Figures figures = entry.entry().period().figures();
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
         Role role = role(entry.sheet(), address, slot, wanted);
         List<Sheet.Ask> asks = entry.sheet().asks(address.index());
-        Sheet.Ask here = Stream.concat(asks.stream(), entry.sheet().asides(address.index()).stream()).filter(each -> each.address().equals(address)).findFirst()
+        Sheet.Ask here = Stream.concat(asks.stream(), entry.sheet().asides(address.index()).stream())
+                .filter(each -> each.address().equals(address))
+                .findFirst()
                 .or(() -> Stream.concat(entry.sheet().asks(1).stream(), entry.sheet().asides(1).stream())
-                        .filter(each -> each.address().equals(address)).findFirst()).orElseThrow();
-        Optional<String> next = asks.stream().dropWhile(each -> !each.address().equals(address)).skip(1).findFirst()
+                        .filter(each -> each.address().equals(address))
+                        .findFirst())
+                .orElseThrow();
+        Optional<String> next = asks.stream()
+                .dropWhile(each -> !each.address().equals(address))
+                .skip(1)
+                .findFirst()
                 .flatMap(each -> words.caution(each.address().path()));
         List<Standing> standing = entry.observations().standingAt(address.toString()).stream()
-                .map(each -> new Standing(each, screen.spoken(address, each) + each.unit().map(unit -> " " + unit).orElse(""),
-                        each.role())).toList();
+                .map(each -> new Standing(
+                        each,
+                        screen.spoken(address, each)
+                                + each.unit().map(unit -> " " + unit).orElse(""),
+                        each.role()))
+                .toList();
         Optional<Slot.Quantity> quantity = slot instanceof Slot.Quantity q ? Optional.of(q) : Optional.empty();
-        return new Asking(address.toString(), kind(slot), ask(words, address, role), words.help(address.path()).orElse(""),
-                role == Role.VOLUME ? "" : quantity.flatMap(Slot.Quantity::usual).map(usual -> "Usually between " + figures.plain(usual.low())
-                        + " and " + figures.plain(usual.high()) + " " + quantity.get().unit().symbol() + ".").orElse(""),
-                words.caution(address.path()), next, here.step().minutes(), ways(slot, role), role,
-                quantity.map(q -> q.unit(role).sameDimension().stream().map(BenchUnit::symbol).toList()).orElse(List.of()),
-                slot instanceof Slot.Reference || slot instanceof Slot.Vessel ? named : options(words, address, slot, entry.sheet()),
-                quantity.flatMap(Slot.Quantity::assumed).map(each -> new Assumed(figures.plain(each.value()),
-                        figures.plain(each.uncertainty()))), slot.optional(), standing, quantity.flatMap(q -> instrument(q.unit(role).dimension())));
+        return new Asking(
+                address.toString(),
+                kind(slot),
+                ask(words, address, role),
+                words.help(address.path()).orElse(""),
+                role == Role.VOLUME
+                        ? ""
+                        : quantity.flatMap(Slot.Quantity::usual)
+                                .map(usual -> "Usually between " + figures.plain(usual.low()) + " and "
+                                        + figures.plain(usual.high()) + " "
+                                        + quantity.get().unit().symbol() + ".")
+                                .orElse(""),
+                words.caution(address.path()),
+                next,
+                here.step().minutes(),
+                ways(slot, role),
+                role,
+                quantity.map(q -> q.unit(role).sameDimension().stream()
+                                .map(BenchUnit::symbol)
+                                .toList())
+                        .orElse(List.of()),
+                slot instanceof Slot.Reference || slot instanceof Slot.Vessel
+                        ? named
+                        : options(words, address, slot, entry.sheet()),
+                quantity.flatMap(Slot.Quantity::assumed)
+                        .map(each -> new Assumed(figures.plain(each.value()), figures.plain(each.uncertainty()))),
+                slot.optional(),
+                standing,
+                quantity.flatMap(q -> instrument(q.unit(role).dimension())));
     }
 
     private static Role role(Sheet sheet, Address address, Slot slot, Optional<Role> wanted) {
@@ -120,7 +162,8 @@ public record Asking(String address, String kind, String ask, String help, Strin
             return List.of();
         }
         boolean weighed = quantity.roles().contains(Role.TARE);
-        List<Way> ways = new ArrayList<>(List.of(new Way(Role.READ, weighed ? "zeroed" : "measured", role == Role.READ)));
+        List<Way> ways =
+                new ArrayList<>(List.of(new Way(Role.READ, weighed ? "zeroed" : "measured", role == Role.READ)));
         if (weighed) {
             ways.add(new Way(Role.TARE, "by difference", role.half()));
         }
@@ -141,18 +184,27 @@ public record Asking(String address, String kind, String ask, String help, Strin
         } else if (slot instanceof Slot.Moment) {
             return "moment";
         }
-        return slot instanceof Slot.FromShelf || slot instanceof Slot.Reference || slot instanceof Slot.Vessel ? "pick" : "words";
+        return slot instanceof Slot.FromShelf || slot instanceof Slot.Reference || slot instanceof Slot.Vessel
+                ? "pick"
+                : "words";
     }
 
     private static List<Option> options(Words words, Address address, Slot slot, Sheet sheet) {
         if (slot instanceof Slot.Choice choice) {
-            return choice.options().stream().map(each -> new Option(each, words.option(address.path(), each))).toList();
+            return choice.options().stream()
+                    .map(each -> new Option(each, words.option(address.path(), each)))
+                    .toList();
         }
-        return slot instanceof Slot.FromShelf shelf ? sheet.setting().shelf().of(shelf.solid()).stream()
-                .map(each -> new Option(each.key(), each.name())).toList() : List.of();
+        return slot instanceof Slot.FromShelf shelf
+                ? sheet.setting().shelf().of(shelf.solid()).stream()
+                        .map(each -> new Option(each.key(), each.name()))
+                        .toList()
+                : List.of();
     }
 
     private static Optional<Instrument.Kind> instrument(Dimension dimension) {
-        return java.util.Arrays.stream(Instrument.Kind.values()).filter(kind -> kind.dimension() == dimension).findFirst();
+        return java.util.Arrays.stream(Instrument.Kind.values())
+                .filter(kind -> kind.dimension() == dimension)
+                .findFirst();
     }
 }

@@ -43,19 +43,25 @@ class BenchPages {
     }
 
     /** A vessel to choose, with its constant in words. */
-    public record VesselChoice(String id, String words) {
-    }
+    public record VesselChoice(String id, String words) {}
 
     @GetMapping("/bench")
     String bench(HttpServletRequest request, Model model) {
         Bench bench = who.benchOrAsk(request);
         Figures figures = bench.period().figures();
         model.addAttribute("bench", bench);
-        model.addAttribute("entries", book.entriesOf(bench).stream()
-                .map(entry -> EntryLine.of(entry, bench.period().zone())).toList());
+        model.addAttribute(
+                "entries",
+                book.entriesOf(bench).stream()
+                        .map(entry -> EntryLine.of(entry, bench.period().zone()))
+                        .toList());
         model.addAttribute("experiments", Experiments.all());
         Shelf shelf = shelves.now();
-        model.addAttribute("vessels", shelf.vessels().stream().map(vessel -> choice(shelf, vessel, figures)).toList());
+        model.addAttribute(
+                "vessels",
+                shelf.vessels().stream()
+                        .map(vessel -> choice(shelf, vessel, figures))
+                        .toList());
         model.addAttribute("balances", of(shelf, Instrument.Kind.BALANCE));
         model.addAttribute("cylinders", of(shelf, Instrument.Kind.CYLINDER));
         model.addAttribute("thermometers", of(shelf, Instrument.Kind.THERMOMETER));
@@ -67,35 +73,44 @@ class BenchPages {
     }
 
     private static VesselChoice choice(Shelf shelf, Vessel vessel, Figures figures) {
-        String constant = shelf.inUse(vessel).map(Calibration::value)
+        String constant = shelf.inUse(vessel)
+                .map(Calibration::value)
                 .map(value -> figures.byUncertainty(value.value(), value.uncertainty()) + " ± "
-                        + figures.uncertainty(value.uncertainty()) + " J/°C").orElse("no constant adopted yet");
-        return new VesselChoice(vessel.id().toString(), vessel.name() + ", " + vessel.kind().words() + " (" + constant + ")");
+                        + figures.uncertainty(value.uncertainty()) + " J/°C")
+                .orElse("no constant adopted yet");
+        return new VesselChoice(
+                vessel.id().toString(), vessel.name() + ", " + vessel.kind().words() + " (" + constant + ")");
     }
 
     @PostMapping("/entries")
-    String begin(HttpServletRequest request, @RequestParam(defaultValue = "") String experiment,
-                 @RequestParam Optional<UUID> vessel, @RequestParam Optional<UUID> balance,
-                 @RequestParam Optional<UUID> thermometer, @RequestParam Optional<UUID> cylinder) {
+    String begin(
+            HttpServletRequest request,
+            @RequestParam(defaultValue = "") String experiment,
+            @RequestParam Optional<UUID> vessel,
+            @RequestParam Optional<UUID> balance,
+            @RequestParam Optional<UUID> thermometer,
+            @RequestParam Optional<UUID> cylinder) {
         Bench bench = who.benchOrAsk(request);
-        Experiment kind = Experiments.find(experiment)
-                .orElseThrow(() -> new Refused("Choose an experiment to begin."));
+        Experiment kind = Experiments.find(experiment).orElseThrow(() -> new Refused("Choose an experiment to begin."));
         Shelf shelf = shelves.now();
-        Optional<Vessel> chosen = kind.calorimeter() == Calorimeter.Use.NONE ? Optional.empty()
-                : vessel.flatMap(shelf::vessel);
+        Optional<Vessel> chosen =
+                kind.calorimeter() == Calorimeter.Use.NONE ? Optional.empty() : vessel.flatMap(shelf::vessel);
         if (kind.calorimeter() == Calorimeter.Use.FINDS_CONSTANT && chosen.isEmpty()) {
             throw new Refused("Choose the vessel whose constant is to be found. Vessels are added on the shelf.");
         }
         Optional<UUID> pinned = kind.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT
-                ? chosen.flatMap(shelf::inUse).map(Calibration::id) : Optional.empty();
+                ? chosen.flatMap(shelf::inUse).map(Calibration::id)
+                : Optional.empty();
         Map<Instrument.Kind, UUID> with = new LinkedHashMap<>();
         balance.ifPresent(id -> with.put(Instrument.Kind.BALANCE, id));
         thermometer.ifPresent(id -> with.put(Instrument.Kind.THERMOMETER, id));
         cylinder.ifPresent(id -> with.put(Instrument.Kind.CYLINDER, id));
-        with.values().forEach(id -> shelf.instrument(id).orElseThrow(() -> new Refused("That instrument is not here.")));
-        Entry entry = book.begin(bench, new Entry.Plan(kind.key(), kind.method(), ReferenceShelf.VERSION,
-                chosen.map(Vessel::id), pinned, with));
+        with.values()
+                .forEach(id -> shelf.instrument(id).orElseThrow(() -> new Refused("That instrument is not here.")));
+        Entry entry = book.begin(
+                bench,
+                new Entry.Plan(
+                        kind.key(), kind.method(), ReferenceShelf.VERSION, chosen.map(Vessel::id), pinned, with));
         return "redirect:/entries/" + entry.id();
     }
-
 }

@@ -50,7 +50,8 @@ public final class NewPeriod {
         if (!value("mark").equals(DecimalMark.POINT.name()) && !value("mark").equals(DecimalMark.COMMA.name())) {
             wrong.put("mark", "Say whether decimals are written with a point or a comma.");
         }
-        Conventions.unknown(schools()).ifPresent(name -> wrong.put("school", "There is no such convention: " + name + "."));
+        Conventions.unknown(schools())
+                .ifPresent(name -> wrong.put("school", "There is no such convention: " + name + "."));
         return wrong.isEmpty();
     }
 

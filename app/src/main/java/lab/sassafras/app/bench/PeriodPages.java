@@ -65,7 +65,8 @@ class PeriodPages {
         model.addAttribute("periods", book.periods());
         model.addAttribute("form", form);
         model.addAttribute("questions", Question.all());
-        model.addAttribute("zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
+        model.addAttribute(
+                "zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
         return "periods";
     }
 
@@ -75,8 +76,11 @@ class PeriodPages {
     }
 
     @PostMapping("/periods/{id}/join")
-    String join(@PathVariable UUID id, @RequestParam(defaultValue = "") String name, Model model,
-                HttpServletResponse response) {
+    String join(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String name,
+            Model model,
+            HttpServletResponse response) {
         Period period = find(id);
         String bench = name.strip();
         try {

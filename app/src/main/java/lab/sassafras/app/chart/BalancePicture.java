@@ -44,28 +44,43 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
     }
 
     /** What a number means: party, temperatures, heat with its sign in words. */
-    public record Row(double x, double y, int number, String party, String temperatures, String heat, boolean gave,
-                      boolean sought) {
-    }
+    public record Row(
+            double x,
+            double y,
+            int number,
+            String party,
+            String temperatures,
+            String heat,
+            boolean gave,
+            boolean sought) {}
 
     /** A mark of the scale. */
-    public record Tick(double x, String label) {
-    }
+    public record Tick(double x, String label) {}
 
     public static BalancePicture of(Solution solution, Figures figures) {
-        List<Solution.Entry> gave = solution.entries().stream().filter(entry -> entry.heat().value() < 0).toList();
-        List<Solution.Entry> took = solution.entries().stream().filter(entry -> entry.heat().value() >= 0).toList();
+        List<Solution.Entry> gave = solution.entries().stream()
+                .filter(entry -> entry.heat().value() < 0)
+                .toList();
+        List<Solution.Entry> took = solution.entries().stream()
+                .filter(entry -> entry.heat().value() >= 0)
+                .toList();
         double scale = SIDE / Math.max(1e-9, Math.max(total(gave), total(took)));
         Drawing drawing = new Drawing(solution, figures, scale);
         drawing.side(gave, true);
         drawing.side(took, false);
         int rows = Math.max(gave.size(), took.size());
-        return new BalancePicture(FIRST_ROW + rows * ROW, drawing.segments, drawing.rows,
-                ticks(Math.max(total(gave), total(took)), scale, figures), drawing.summary());
+        return new BalancePicture(
+                FIRST_ROW + rows * ROW,
+                drawing.segments,
+                drawing.rows,
+                ticks(Math.max(total(gave), total(took)), scale, figures),
+                drawing.summary());
     }
 
     private static double total(List<Solution.Entry> side) {
-        return side.stream().mapToDouble(entry -> Math.abs(entry.heat().value())).sum();
+        return side.stream()
+                .mapToDouble(entry -> Math.abs(entry.heat().value()))
+                .sum();
     }
 
     /** Marks at a round step, the same on both sides. */
@@ -107,10 +122,23 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
                 double middle = edge + width / 2;
                 double x = gave ? POST - edge - width : POST + edge;
                 boolean sought = entry.sought();
-                segments.add(new Segment(x, width, gave, sought, first + i + 1, gave ? POST - middle : POST + middle,
+                segments.add(new Segment(
+                        x,
+                        width,
+                        gave,
+                        sought,
+                        first + i + 1,
+                        gave ? POST - middle : POST + middle,
                         gave ? POST - tags.get(i) : POST + tags.get(i)));
-                rows.add(new Row(gave ? 20 : POST + 14, FIRST_ROW + i * ROW, first + i + 1, entry.party().label(),
-                        temperatures(entry), heat(entry), gave, sought));
+                rows.add(new Row(
+                        gave ? 20 : POST + 14,
+                        FIRST_ROW + i * ROW,
+                        first + i + 1,
+                        entry.party().label(),
+                        temperatures(entry),
+                        heat(entry),
+                        gave,
+                        sought));
                 edge += width;
             }
         }
@@ -139,20 +167,28 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
         }
 
         private String temperatures(Solution.Entry entry) {
-            return entry.from().flatMap(from -> entry.to().map(to -> (to > from ? "warms " : to < from ? "cools " : "stays ")
-                    + figures.fixed(from, 1) + " → " + figures.fixed(to, 1) + " °C")).orElse("");
+            return entry.from()
+                    .flatMap(from -> entry.to()
+                            .map(to -> (to > from ? "warms " : to < from ? "cools " : "stays ") + figures.fixed(from, 1)
+                                    + " → " + figures.fixed(to, 1) + " °C"))
+                    .orElse("");
         }
 
         private String heat(Solution.Entry entry) {
             double value = entry.heat().value();
-            int decimals = Math.max(0, Math.min(2, Figures.decimalsFor(entry.heat().uncertainty())));
+            int decimals =
+                    Math.max(0, Math.min(2, Figures.decimalsFor(entry.heat().uncertainty())));
             return figures.signed(value, decimals) + " J, " + (value < 0 ? "given off" : "taken up");
         }
 
         String summary() {
             StringBuilder words = new StringBuilder("Heat balance. ");
-            rows.forEach(row -> words.append(row.party()).append(' ').append(row.temperatures()).append(": ")
-                    .append(row.heat()).append(row.sought() ? " (found). " : ". "));
+            rows.forEach(row -> words.append(row.party())
+                    .append(' ')
+                    .append(row.temperatures())
+                    .append(": ")
+                    .append(row.heat())
+                    .append(row.sought() ? " (found). " : ". "));
             return words.append("The heats sum to zero.").toString();
         }
     }

@@ -15,11 +15,11 @@ public record BudgetPicture(List<Bar> bars) {
 
     /** Length of a bar that brings everything. */
     static final double LONGEST = 180;
+
     private static final int SHOWN = 7;
 
     /** One source: its words, its length, where its figure stands, its share in per cent. */
-    public record Bar(String label, String width, String textAt, String percent) {
-    }
+    public record Bar(String label, String width, String textAt, String percent) {}
 
     public static BudgetPicture of(Estimate estimate, Figures figures) {
         List<Bar> bars = new ArrayList<>();
@@ -40,7 +40,10 @@ public record BudgetPicture(List<Bar> bars) {
 
     private static Bar bar(String label, double share, Figures figures) {
         double width = Math.max(1, share * LONGEST);
-        return new Bar(label, coordinate(width), coordinate(width + 6),
+        return new Bar(
+                label,
+                coordinate(width),
+                coordinate(width + 6),
                 share < 0.095 ? figures.significant(100 * share, 1) : figures.fixed(100 * share, 0));
     }
 

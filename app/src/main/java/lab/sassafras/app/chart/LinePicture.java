@@ -21,8 +21,16 @@ import lab.sassafras.measure.Figures;
  * @param up      marks of the heat, in kJ
  * @param summary the whole in a sentence, for those who cannot see it
  */
-public record LinePicture(List<Spot> spots, String x1, String y1, String x2, String y2, String zero, List<Mark> across, List<Mark> up,
-                          String summary) {
+public record LinePicture(
+        List<Spot> spots,
+        String x1,
+        String y1,
+        String x2,
+        String y2,
+        String zero,
+        List<Mark> across,
+        List<Mark> up,
+        String summary) {
 
     private static final double LEFT = 70;
     private static final double WIDE = 470;
@@ -30,16 +38,18 @@ public record LinePicture(List<Spot> spots, String x1, String y1, String x2, Str
     private static final double HIGH = 180;
 
     /** A trial where it stands. */
-    public record Spot(String x, String y, int trial) {
-    }
+    public record Spot(String x, String y, int trial) {}
 
     /** A mark of a scale. */
-    public record Mark(String at, String label) {
-    }
+    public record Mark(String at, String label) {}
 
     /** @param points of the trials that count, with their numbers in the same order */
     public static LinePicture of(HeatLine line, List<Solution.Point> points, List<Integer> trials, Figures figures) {
-        double most = points.stream().mapToDouble(point -> point.amount().value()).max().orElse(1) * 1.06;
+        double most = points.stream()
+                        .mapToDouble(point -> point.amount().value())
+                        .max()
+                        .orElse(1)
+                * 1.06;
         List<Double> heights = new ArrayList<>(List.of(0.0, line.intercept(), line.intercept() + line.slope() * most));
         points.forEach(point -> heights.add(point.heat().value() / 1000));
         double low = heights.stream().min(Double::compare).orElseThrow();
@@ -48,10 +58,20 @@ public record LinePicture(List<Spot> spots, String x1, String y1, String x2, Str
         Scale up = new Scale(TOP + HIGH, -HIGH, low, high);
         List<Spot> spots = new ArrayList<>();
         for (int i = 0; i < points.size(); i++) {
-            spots.add(new Spot(across.at(points.get(i).amount().value()), up.at(points.get(i).heat().value() / 1000), trials.get(i)));
+            spots.add(new Spot(
+                    across.at(points.get(i).amount().value()),
+                    up.at(points.get(i).heat().value() / 1000),
+                    trials.get(i)));
         }
-        return new LinePicture(List.copyOf(spots), across.at(0), up.at(line.intercept()), across.at(most),
-                up.at(line.intercept() + line.slope() * most), up.at(0), across.marks(1000, figures), up.marks(1, figures),
+        return new LinePicture(
+                List.copyOf(spots),
+                across.at(0),
+                up.at(line.intercept()),
+                across.at(most),
+                up.at(line.intercept() + line.slope() * most),
+                up.at(0),
+                across.marks(1000, figures),
+                up.marks(1, figures),
                 "Heat against amount: " + points.size() + " trials and the line through them, which meets no amount at "
                         + figures.signed(1000 * line.intercept(), 0) + " J.");
     }

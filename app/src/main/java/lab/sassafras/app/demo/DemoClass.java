@@ -45,8 +45,13 @@ class DemoClass implements CommandLineRunner {
         Entry calibrated = take("1-calibration.json");
         Calibration constant = adoption.adopt(calibrated, "three trials that agree", "Hawthorn", Optional.empty());
         Entry slug = take("2-grey-slug.json");
-        book.decide(Optional.of(slug.id()), Decision.Kind.PIN, "calibration", constant.id().toString(),
-                "the constant found the same evening", "Hawthorn");
+        book.decide(
+                Optional.of(slug.id()),
+                Decision.Kind.PIN,
+                "calibration",
+                constant.id().toString(),
+                "the constant found the same evening",
+                "Hawthorn");
         take("3-too-much-for-a-cup.json");
         take("4-still-at-the-bench.json");
         take("5-ice.json");
@@ -72,7 +77,9 @@ class DemoClass implements CommandLineRunner {
     /** What came with the files is only proposed; this class uses it where it found none of its own. */
     private void adoptWhatCame() {
         Shelf shelf = shelves.now();
-        shelf.vessels().stream().filter(vessel -> shelf.inUse(vessel).isEmpty()).flatMap(vessel -> shelf.calibrations(vessel).stream().limit(1))
+        shelf.vessels().stream()
+                .filter(vessel -> shelf.inUse(vessel).isEmpty())
+                .flatMap(vessel -> shelf.calibrations(vessel).stream().limit(1))
                 .forEach(each -> calorimeters.decide(each, Decision.ADOPTED, "found earlier this term", "Hawthorn"));
     }
 }

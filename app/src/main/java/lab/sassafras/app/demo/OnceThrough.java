@@ -30,11 +30,19 @@ class OnceThrough {
     @EventListener
     @Order(Ordered.LOWEST_PRECEDENCE)
     void ready(ApplicationReadyEvent event) throws IOException, InterruptedException {
-        int port = ((WebServerApplicationContext) event.getApplicationContext()).getWebServer().getPort();
+        int port = ((WebServerApplicationContext) event.getApplicationContext())
+                .getWebServer()
+                .getPort();
         HttpClient http = HttpClient.newHttpClient();
-        String entry = "/entries/" + book.entriesOf(book.periods().get(0)).get(0).id();
-        for (String path : Stream.of("/periods", "/notebook", "/shelf", entry, entry + "/result", "/nowhere").toList()) {
-            http.send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path)).header("Accept", "text/html").build(), BodyHandlers.discarding());
+        String entry =
+                "/entries/" + book.entriesOf(book.periods().get(0)).get(0).id();
+        for (String path : Stream.of("/periods", "/notebook", "/shelf", entry, entry + "/result", "/nowhere")
+                .toList()) {
+            http.send(
+                    HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                            .header("Accept", "text/html")
+                            .build(),
+                    BodyHandlers.discarding());
         }
         new Thread(() -> System.exit(SpringApplication.exit(event.getApplicationContext()))).start();
     }

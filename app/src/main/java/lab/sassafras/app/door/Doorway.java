@@ -31,15 +31,18 @@ class Doorway {
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 // A back-up is asked for by a word that only who can read the book's folder knows.
                 // Files arrive as multipart, which is read after this filter; there OriginCheck insists on an origin.
-                .csrf(csrf -> csrf.csrfTokenRepository(seals).csrfTokenRequestHandler(atOnce)
+                .csrf(csrf -> csrf.csrfTokenRepository(seals)
+                        .csrfTokenRequestHandler(atOnce)
                         .ignoringRequestMatchers(OriginCheck.REDUCE, OriginCheck.IMPORT, OriginCheck.BACK_UP))
                 .addFilterBefore(new OriginCheck(hosts), CsrfFilter.class)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
-                .exceptionHandling(handling -> handling.accessDeniedHandler((request, response, denied) ->
-                        response.sendError(403)))
-                .requestCache(cache -> cache.disable()).logout(logout -> logout.disable())
-                .formLogin(form -> form.disable()).httpBasic(basic -> basic.disable())
+                .exceptionHandling(handling ->
+                        handling.accessDeniedHandler((request, response, denied) -> response.sendError(403)))
+                .requestCache(cache -> cache.disable())
+                .logout(logout -> logout.disable())
+                .formLogin(form -> form.disable())
+                .httpBasic(basic -> basic.disable())
                 .anonymous(anonymous -> anonymous.disable())
                 .build();
     }
@@ -48,5 +51,4 @@ class Doorway {
     Clock clock() {
         return Clock.systemUTC();
     }
-
 }

@@ -30,7 +30,10 @@ final class KnownHosts extends OncePerRequestFilter {
     private final Set<String> names = new TreeSet<>(LOOPBACK);
 
     KnownHosts(@Value("${sassafras.hosts:}") List<String> more, @Value("${server.address:}") String address) {
-        more.stream().map(name -> name.strip().toLowerCase(Locale.ROOT)).filter(name -> !name.isEmpty()).forEach(names::add);
+        more.stream()
+                .map(name -> name.strip().toLowerCase(Locale.ROOT))
+                .filter(name -> !name.isEmpty())
+                .forEach(names::add);
         if (!EVERYWHERE.contains(address)) {
             names.add(address.contains(":") ? "[" + address + "]" : address.toLowerCase(Locale.ROOT));
         }
@@ -46,8 +49,11 @@ final class KnownHosts extends OncePerRequestFilter {
         }
         response.setStatus(421);
         response.setContentType("text/plain;charset=UTF-8");
-        response.getOutputStream().write(("This bench book does not go by the name in the address. Whoever runs it can allow a name with the setting "
-                + "SASSAFRAS_HOSTS.\n").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        response.getOutputStream()
+                .write(
+                        ("This bench book does not go by the name in the address. Whoever runs it can allow a name with the setting "
+                                        + "SASSAFRAS_HOSTS.\n")
+                                .getBytes(java.nio.charset.StandardCharsets.UTF_8));
     }
 
     /** Whether a host, with or without its port, is one of ours. */

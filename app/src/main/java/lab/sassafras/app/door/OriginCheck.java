@@ -34,6 +34,8 @@ final class OriginCheck extends OncePerRequestFilter {
 
     private boolean allowed(HttpServletRequest request) {
         String origin = request.getHeader("Origin");
-        return origin == null ? !request.getServletPath().equals(IMPORT) : hosts.ours(origin, request.getHeader("Host"));
+        return origin == null
+                ? !request.getServletPath().equals(IMPORT)
+                : hosts.ours(origin, request.getHeader("Host"));
     }
 }

@@ -12,12 +12,12 @@ import java.io.IOException;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Enumeration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.ArrayList;
 import lab.sassafras.measure.TimeBudget;
 import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
@@ -78,8 +78,9 @@ final class Patience extends OncePerRequestFilter {
             response.setStatus(HttpServletResponse.SC_REQUEST_TIMEOUT);
             response.setHeader("Connection", "close");
             response.setContentType("text/plain;charset=UTF-8");
-            response.getOutputStream().write("What was sent took too long to arrive. Nothing was kept or changed; send it again.\n"
-                    .getBytes(StandardCharsets.UTF_8));
+            response.getOutputStream()
+                    .write("What was sent took too long to arrive. Nothing was kept or changed; send it again.\n"
+                            .getBytes(StandardCharsets.UTF_8));
             response.flushBuffer();
         }
         throw new ClientAbortException("took too long to arrive");
@@ -87,7 +88,9 @@ final class Patience extends OncePerRequestFilter {
 
     private static boolean form(HttpServletRequest request) {
         String type = request.getContentType();
-        return "POST".equals(request.getMethod()) && type != null && type.startsWith(MediaType.APPLICATION_FORM_URLENCODED_VALUE);
+        return "POST".equals(request.getMethod())
+                && type != null
+                && type.startsWith(MediaType.APPLICATION_FORM_URLENCODED_VALUE);
     }
 
     /** A request whose body must have arrived by a moment. */
@@ -174,7 +177,8 @@ final class Patience extends OncePerRequestFilter {
             for (String part : ((query == null ? "" : query) + "&" + form).split("&")) {
                 if (!part.isEmpty()) {
                     int equals = part.indexOf('=');
-                    read.computeIfAbsent(decoded(equals < 0 ? part : part.substring(0, equals)), any -> new ArrayList<>())
+                    read.computeIfAbsent(
+                                    decoded(equals < 0 ? part : part.substring(0, equals)), any -> new ArrayList<>())
                             .add(equals < 0 ? "" : decoded(part.substring(equals + 1)));
                 }
             }

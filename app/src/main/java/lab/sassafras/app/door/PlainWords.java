@@ -24,8 +24,9 @@ import org.springframework.web.servlet.ModelAndView;
 public class PlainWords {
 
     private static final Logger LOG = LoggerFactory.getLogger(PlainWords.class);
-    private static final String BUSY = "The book could not be reached just now, so nothing was kept or changed. What was kept before is safe; "
-            + "try again in a moment.";
+    private static final String BUSY =
+            "The book could not be reached just now, so nothing was kept or changed. What was kept before is safe; "
+                    + "try again in a moment.";
 
     private final WhoIsHere who;
 
@@ -85,8 +86,10 @@ public class PlainWords {
 
     @ExceptionHandler(DataIntegrityViolationException.class)
     ModelAndView twoAtOnce() {
-        return page(HttpStatus.CONFLICT, "Somebody else did the same thing at the same moment. Go back and look at the "
-                + "page again; what was kept is there.");
+        return page(
+                HttpStatus.CONFLICT,
+                "Somebody else did the same thing at the same moment. Go back and look at the "
+                        + "page again; what was kept is there.");
     }
 
     private static ModelAndView page(HttpStatus status, String message) {

@@ -18,8 +18,10 @@ class ShippedFiles implements WebMvcConfigurer {
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
         for (String folder : List.of("css", "js", "vendor", "fonts", "img")) {
-            registry.addResourceHandler("/" + folder + "/**").addResourceLocations("classpath:/static/" + folder + "/")
-                    .setCacheControl(CacheControl.maxAge(Duration.ofDays(365))).resourceChain(true)
+            registry.addResourceHandler("/" + folder + "/**")
+                    .addResourceLocations("classpath:/static/" + folder + "/")
+                    .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)))
+                    .resourceChain(true)
                     .addResolver(new VersionResourceResolver().addContentVersionStrategy("/**"));
         }
     }

@@ -27,8 +27,10 @@ public class WhoIsHere {
 
     public Optional<Bench> bench(HttpServletRequest request) {
         return Arrays.stream(Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]))
-                .filter(cookie -> cookie.getName().equals(COOKIE)).findFirst()
-                .flatMap(cookie -> identity(cookie.getValue())).flatMap(book::bench);
+                .filter(cookie -> cookie.getName().equals(COOKIE))
+                .findFirst()
+                .flatMap(cookie -> identity(cookie.getValue()))
+                .flatMap(book::bench);
     }
 
     /** The bench, for pages that need one. */
@@ -45,8 +47,15 @@ public class WhoIsHere {
     }
 
     private static void set(HttpServletResponse response, String value, Duration age) {
-        response.addHeader(HttpHeaders.SET_COOKIE, ResponseCookie.from(COOKIE, value).path("/").httpOnly(true)
-                .sameSite("Lax").maxAge(age).build().toString());
+        response.addHeader(
+                HttpHeaders.SET_COOKIE,
+                ResponseCookie.from(COOKIE, value)
+                        .path("/")
+                        .httpOnly(true)
+                        .sameSite("Lax")
+                        .maxAge(age)
+                        .build()
+                        .toString());
     }
 
     private static Optional<UUID> identity(String text) {

@@ -49,9 +49,18 @@ class ExchangePages {
     private final RunImport imports;
     private final WhoIsHere who;
     /** Files that were here before, for as long as somebody may take to answer. */
-    private final Cache<UUID, Upload> asked = Caffeine.newBuilder().maximumSize(MOST_ASKED).expireAfterWrite(Duration.ofMinutes(15)).build();
+    private final Cache<UUID, Upload> asked = Caffeine.newBuilder()
+            .maximumSize(MOST_ASKED)
+            .expireAfterWrite(Duration.ofMinutes(15))
+            .build();
 
-    ExchangePages(LabBook book, EntrySheets sheets, RunFileWriter writer, RunFileReader reader, RunImport imports, WhoIsHere who) {
+    ExchangePages(
+            LabBook book,
+            EntrySheets sheets,
+            RunFileWriter writer,
+            RunFileReader reader,
+            RunImport imports,
+            WhoIsHere who) {
         this.book = book;
         this.sheets = sheets;
         this.writer = writer;
@@ -69,14 +78,22 @@ class ExchangePages {
     @GetMapping("/entries/{id}/observations.csv")
     ResponseEntity<byte[]> observations(@PathVariable UUID id) {
         Entry entry = find(id);
-        return download(ObservationTable.csv(sheets.of(entry)).getBytes(StandardCharsets.UTF_8),
-                new MediaType("text", "csv", StandardCharsets.UTF_8), entry, "csv");
+        return download(
+                ObservationTable.csv(sheets.of(entry)).getBytes(StandardCharsets.UTF_8),
+                new MediaType("text", "csv", StandardCharsets.UTF_8),
+                entry,
+                "csv");
     }
 
     private static ResponseEntity<byte[]> download(byte[] body, MediaType type, Entry entry, String suffix) {
         String bench = entry.bench().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\""
-                + entry.experiment() + "-" + bench + "-" + entry.period().heldOn() + "." + suffix + "\"").body(body);
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"" + entry.experiment() + "-" + bench + "-"
+                                + entry.period().heldOn() + "." + suffix + "\"")
+                .body(body);
     }
 
     @GetMapping("/import")
@@ -104,15 +121,21 @@ class ExchangePages {
     String again(@RequestParam UUID pending, HttpServletRequest request, Model model, HttpServletResponse response) {
         Upload upload = asked.getIfPresent(pending);
         if (upload == null) {
-            return refused(Upload.NONE, new Refused("That was too long ago. Choose the file again; nothing was changed."), model, response);
+            return refused(
+                    Upload.NONE,
+                    new Refused("That was too long ago. Choose the file again; nothing was changed."),
+                    model,
+                    response);
         }
         asked.invalidate(pending);
         return taken(upload, request);
     }
 
     private String taken(Upload upload, HttpServletRequest request) {
-        String by = who.bench(request).map(Bench::name).map(name -> "bench " + name).orElse("somebody at no bench");
-        return "redirect:/entries/" + imports.take(upload.bytes(), upload.name(), by).id() + "/result";
+        String by =
+                who.bench(request).map(Bench::name).map(name -> "bench " + name).orElse("somebody at no bench");
+        return "redirect:/entries/"
+                + imports.take(upload.bytes(), upload.name(), by).id() + "/result";
     }
 
     private String ask(Upload upload, List<BroughtIn> earlier, Model model) {
@@ -120,22 +143,35 @@ class ExchangePages {
         asked.put(pending, upload);
         model.addAttribute("chosen", upload.name());
         model.addAttribute("pending", pending);
-        model.addAttribute("earlier", earlier.stream().flatMap(each -> book.entry(each.subject()).stream().map(entry -> new Earlier(
-                entry.id(), EntryLine.of(entry, entry.period().zone()).title() + ", bench " + entry.bench().name(), each.who() + ", "
-                + WrittenTime.of(each.madeAt(), entry.period().zone(), DAY)))).toList());
+        model.addAttribute(
+                "earlier",
+                earlier.stream()
+                        .flatMap(each -> book.entry(each.subject()).stream()
+                                .map(entry -> new Earlier(
+                                        entry.id(),
+                                        EntryLine.of(entry, entry.period().zone())
+                                                        .title() + ", bench "
+                                                + entry.bench().name(),
+                                        each.who() + ", "
+                                                + WrittenTime.of(
+                                                        each.madeAt(),
+                                                        entry.period().zone(),
+                                                        DAY))))
+                        .toList());
         return "import";
     }
 
     private String refused(Upload upload, Refused refused, Model model, HttpServletResponse response) {
-        response.setStatus((refused instanceof Upload.TooLarge ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.UNPROCESSABLE_ENTITY).value());
+        response.setStatus(
+                (refused instanceof Upload.TooLarge ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.UNPROCESSABLE_ENTITY)
+                        .value());
         model.addAttribute("problem", refused.getMessage());
         model.addAttribute("chosen", upload.name());
         return "import";
     }
 
     /** An entry that a file made before. */
-    public record Earlier(UUID id, String title, String when) {
-    }
+    public record Earlier(UUID id, String title, String when) {}
 
     /** Works a run file out and keeps nothing. */
     @PostMapping(value = "/api/reduce", produces = MediaType.APPLICATION_JSON_VALUE)
@@ -154,7 +190,9 @@ class ExchangePages {
     }
 
     private static ResponseEntity<Object> problem(HttpStatus status, String message) {
-        return ResponseEntity.status(status).contentType(MediaType.APPLICATION_JSON).body(Map.of("problem", message));
+        return ResponseEntity.status(status)
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(Map.of("problem", message));
     }
 
     private Entry find(UUID id) {

@@ -24,10 +24,14 @@ record JsonPlace(JsonNode node, String path) {
     /** Refuses the first field that is not among these. */
     JsonPlace only(String... known) {
         Set<String> names = Set.of(known);
-        object().node.propertyNames().stream().filter(name -> !names.contains(name)).findFirst().ifPresent(name -> {
-            throw new Refused(at(name).path + " is not a field of a run file, version 1. Unknown fields are refused, so that "
-                    + "nothing is lost unnoticed.");
-        });
+        object().node.propertyNames().stream()
+                .filter(name -> !names.contains(name))
+                .findFirst()
+                .ifPresent(name -> {
+                    throw new Refused(at(name).path
+                            + " is not a field of a run file, version 1. Unknown fields are refused, so that "
+                            + "nothing is lost unnoticed.");
+                });
         return this;
     }
 

@@ -18,128 +18,253 @@ import lab.sassafras.verdict.Sample;
 import lab.sassafras.verdict.Verdict;
 
 /** A reduction as the API answers it: numbers locale-free and in full, words beside them. */
-record ReducedFile(String experiment, Map<String, String> conventions, Result unknown, List<Derived> derived, List<SamplePart> samples,
-                   List<TrialPart> trials, List<Share> budget, List<AlternativePart> alternatives, List<CandidatePart> candidates,
-                   AgreementPart agreement, PredictionPart prediction, List<FindingPart> findings) {
+record ReducedFile(
+        String experiment,
+        Map<String, String> conventions,
+        Result unknown,
+        List<Derived> derived,
+        List<SamplePart> samples,
+        List<TrialPart> trials,
+        List<Share> budget,
+        List<AlternativePart> alternatives,
+        List<CandidatePart> candidates,
+        AgreementPart agreement,
+        PredictionPart prediction,
+        List<FindingPart> findings) {
 
-    record Result(String name, String symbol, Double value, Double standardUncertainty, Double degreesOfFreedom, String unit) {
-    }
+    record Result(
+            String name,
+            String symbol,
+            Double value,
+            Double standardUncertainty,
+            Double degreesOfFreedom,
+            String unit) {}
 
-    record Derived(String name, double value, Double standardUncertainty, String unit) {
-    }
+    record Derived(String name, double value, Double standardUncertainty, String unit) {}
 
     /** The trials of one sample: mean, scatter, and the line of heat (kJ) against amount (mol). */
-    record SamplePart(String name, List<Integer> trials, Double value, Double standardUncertainty, Double standardDeviation, LinePart line) {
-    }
+    record SamplePart(
+            String name,
+            List<Integer> trials,
+            Double value,
+            Double standardUncertainty,
+            Double standardDeviation,
+            LinePart line) {}
 
-    record LinePart(double slope, double slopeStandardError, double intercept, double interceptStandardError, String unit, boolean missesZero) {
-    }
+    record LinePart(
+            double slope,
+            double slopeStandardError,
+            double intercept,
+            double interceptStandardError,
+            String unit,
+            boolean missesZero) {}
 
-    record Heat(String party, String label, double heat, double standardUncertainty, String unit, String words) {
-    }
+    record Heat(String party, String label, double heat, double standardUncertainty, String unit, String words) {}
 
     /** The result of a trial by random draws: mean and 95 % interval, and whether the linear answer may stand beside it. */
-    record Draws(int draws, double value, double standardUncertainty, double low, double high, boolean bearsOutLinear) {
-    }
+    record Draws(
+            int draws, double value, double standardUncertainty, double low, double high, boolean bearsOutLinear) {}
 
-    record TrialPart(int trial, String sample, boolean leftOut, Double value, Double standardUncertainty, Draws draws, List<Heat> heats,
-                     List<Derived> derived, String opening, List<Working.Line> working, String workingText, String workingLatex,
-                     List<Account.Missing> missing) {
-    }
+    record TrialPart(
+            int trial,
+            String sample,
+            boolean leftOut,
+            Double value,
+            Double standardUncertainty,
+            Draws draws,
+            List<Heat> heats,
+            List<Derived> derived,
+            String opening,
+            List<Working.Line> working,
+            String workingText,
+            String workingLatex,
+            List<Account.Missing> missing) {}
 
-    record Share(String source, double share) {
-    }
+    record Share(String source, double share) {}
 
-    record AlternativePart(String question, String school, Double value, Double standardUncertainty, String unit) {
-    }
+    record AlternativePart(String question, String school, Double value, Double standardUncertainty, String unit) {}
 
-    record CandidatePart(String substance, double compatibility, List<String> objections) {
-    }
+    record CandidatePart(String substance, double compatibility, List<String> objections) {}
 
     /** How the result stands to the reference value it is judged by. */
-    record AgreementPart(String reference, double value, double standardUncertainty, String unit, String source, double percentError, boolean agrees,
-                         String words) {
-    }
+    record AgreementPart(
+            String reference,
+            double value,
+            double standardUncertainty,
+            String unit,
+            String source,
+            double percentError,
+            boolean agrees,
+            String words) {}
 
-    record PredictionPart(double foretold, Double read, String unit) {
-    }
+    record PredictionPart(double foretold, Double read, String unit) {}
 
-    record FindingPart(String grade, String code, String message, String about) {
-    }
+    record FindingPart(String grade, String code, String message, String about) {}
 
     static ReducedFile of(Reduction reduction) {
         Optional<Estimate> mean = reduction.mean().map(TrialMean::estimate);
-        Result unknown = new Result(reduction.unknown(), symbol(reduction), mean.map(Estimate::value).orElse(null),
+        Result unknown = new Result(
+                reduction.unknown(),
+                symbol(reduction),
+                mean.map(Estimate::value).orElse(null),
                 mean.map(Estimate::uncertainty).orElse(null),
-                mean.map(Estimate::degreesOfFreedom).filter(Double::isFinite).orElse(null), reduction.unit().symbol());
-        return new ReducedFile(reduction.sheet().experiment().key(), reduction.conventions().named(), unknown, derived(reduction),
+                mean.map(Estimate::degreesOfFreedom).filter(Double::isFinite).orElse(null),
+                reduction.unit().symbol());
+        return new ReducedFile(
+                reduction.sheet().experiment().key(),
+                reduction.conventions().named(),
+                unknown,
+                derived(reduction),
                 reduction.samples().stream().map(ReducedFile::sample).toList(),
-                reduction.trials().stream().map(trial -> trial(reduction, trial)).toList(),
-                mean.map(each -> each.contributions().stream().map(part -> new Share(part.label(), part.shareOf(each))).toList())
+                reduction.trials().stream()
+                        .map(trial -> trial(reduction, trial))
+                        .toList(),
+                mean.map(each -> each.contributions().stream()
+                                .map(part -> new Share(part.label(), part.shareOf(each)))
+                                .toList())
                         .orElse(List.of()),
-                reduction.alternatives().stream().map(each -> new AlternativePart(each.alternative().question().key(),
-                        each.alternative().school().key(), each.estimate().map(Estimate::value).orElse(null),
-                        each.estimate().map(Estimate::uncertainty).orElse(null), each.unit().symbol())).toList(),
-                reduction.verdict().map(Verdict::candidates).orElse(List.of()).stream().map(each -> new CandidatePart(
-                        each.substance().key(), each.compatibility(), each.objections())).toList(),
-                reduction.verdict().flatMap(Verdict::agreement).map(ReducedFile::agreement).orElse(null),
-                reduction.prediction().map(each -> new PredictionPart(each.foretold().value(), each.read().map(read -> read.value())
-                        .orElse(null), "°C")).orElse(null),
+                reduction.alternatives().stream()
+                        .map(each -> new AlternativePart(
+                                each.alternative().question().key(),
+                                each.alternative().school().key(),
+                                each.estimate().map(Estimate::value).orElse(null),
+                                each.estimate().map(Estimate::uncertainty).orElse(null),
+                                each.unit().symbol()))
+                        .toList(),
+                reduction.verdict().map(Verdict::candidates).orElse(List.of()).stream()
+                        .map(each -> new CandidatePart(each.substance().key(), each.compatibility(), each.objections()))
+                        .toList(),
+                reduction
+                        .verdict()
+                        .flatMap(Verdict::agreement)
+                        .map(ReducedFile::agreement)
+                        .orElse(null),
+                reduction
+                        .prediction()
+                        .map(each -> new PredictionPart(
+                                each.foretold().value(),
+                                each.read().map(read -> read.value()).orElse(null),
+                                "°C"))
+                        .orElse(null),
                 reduction.findings().stream().map(ReducedFile::finding).toList());
     }
 
     private static String symbol(Reduction reduction) {
-        return reduction.trials().stream().flatMap(trial -> trial.solution().stream()).findFirst()
-                .map(solution -> solution.result().symbol()).orElse(reduction.sheet().experiment().unknown().symbol()).text();
+        return reduction.trials().stream()
+                .flatMap(trial -> trial.solution().stream())
+                .findFirst()
+                .map(solution -> solution.result().symbol())
+                .orElse(reduction.sheet().experiment().unknown().symbol())
+                .text();
     }
 
     /** Results that follow from the unknown: the scatter of trials and the per cent error, where there are any. */
     private static List<Derived> derived(Reduction reduction) {
         List<Derived> derived = new ArrayList<>();
-        reduction.mean().ifPresent(mean -> mean.scatter().ifPresent(s ->
-                derived.add(new Derived("standard deviation of the trials", s, null, reduction.unit().symbol()))));
-        reduction.verdict().flatMap(Verdict::agreement).ifPresent(agreement ->
-                derived.add(new Derived("per cent error", agreement.percentError(), null, "%")));
+        reduction
+                .mean()
+                .ifPresent(mean -> mean.scatter()
+                        .ifPresent(s -> derived.add(new Derived(
+                                "standard deviation of the trials",
+                                s,
+                                null,
+                                reduction.unit().symbol()))));
+        reduction
+                .verdict()
+                .flatMap(Verdict::agreement)
+                .ifPresent(
+                        agreement -> derived.add(new Derived("per cent error", agreement.percentError(), null, "%")));
         return derived;
     }
 
     private static SamplePart sample(Sample sample) {
         Optional<Estimate> mean = sample.mean().map(TrialMean::estimate);
-        Optional<Double> scatter = sample.mean().filter(each -> each.scatter().isPresent()).map(each -> each.scatter().getAsDouble());
-        return new SamplePart(sample.name(), sample.trials(), mean.map(Estimate::value).orElse(null),
-                mean.map(Estimate::uncertainty).orElse(null), scatter.orElse(null), sample.line().map(line -> new LinePart(line.slope(),
-                line.slopeUncertainty(), line.intercept(), line.interceptUncertainty(), "kJ against mol", line.missesZero())).orElse(null));
+        Optional<Double> scatter = sample.mean()
+                .filter(each -> each.scatter().isPresent())
+                .map(each -> each.scatter().getAsDouble());
+        return new SamplePart(
+                sample.name(),
+                sample.trials(),
+                mean.map(Estimate::value).orElse(null),
+                mean.map(Estimate::uncertainty).orElse(null),
+                scatter.orElse(null),
+                sample.line()
+                        .map(line -> new LinePart(
+                                line.slope(),
+                                line.slopeUncertainty(),
+                                line.intercept(),
+                                line.interceptUncertainty(),
+                                "kJ against mol",
+                                line.missesZero()))
+                        .orElse(null));
     }
 
     private static TrialPart trial(Reduction reduction, Reduction.Trial trial) {
         Optional<Solution> solution = trial.solution();
         Optional<Working> working = reduction.working(trial.number());
-        return new TrialPart(trial.number(), reduction.sheet().sample(trial.number()), trial.leftOut(),
-                solution.map(each -> each.estimate().value()).orElse(null), solution.map(each -> each.estimate().uncertainty()).orElse(null),
-                reduction.drawn(trial.number()).map(drawn -> draws(drawn, solution.orElseThrow())).orElse(null), solution.map(ReducedFile::heats).orElse(List.of()),
-                solution.map(ReducedFile::derived).orElse(List.of()), working.map(Working::opening).orElse(""),
-                working.map(Working::lines).orElse(List.of()), working.map(Working::text).orElse(""), working.map(Working::latex).orElse(""),
+        return new TrialPart(
+                trial.number(),
+                reduction.sheet().sample(trial.number()),
+                trial.leftOut(),
+                solution.map(each -> each.estimate().value()).orElse(null),
+                solution.map(each -> each.estimate().uncertainty()).orElse(null),
+                reduction
+                        .drawn(trial.number())
+                        .map(drawn -> draws(drawn, solution.orElseThrow()))
+                        .orElse(null),
+                solution.map(ReducedFile::heats).orElse(List.of()),
+                solution.map(ReducedFile::derived).orElse(List.of()),
+                working.map(Working::opening).orElse(""),
+                working.map(Working::lines).orElse(List.of()),
+                working.map(Working::text).orElse(""),
+                working.map(Working::latex).orElse(""),
                 trial.account() instanceof Account.Incomplete incomplete ? incomplete.missing() : List.of());
     }
 
     private static Draws draws(MonteCarlo drawn, Solution solution) {
-        return new Draws(Reduction.DRAWS, drawn.value(), drawn.uncertainty(), drawn.low(), drawn.high(), drawn.bearsOut(solution.estimate()));
+        return new Draws(
+                Reduction.DRAWS,
+                drawn.value(),
+                drawn.uncertainty(),
+                drawn.low(),
+                drawn.high(),
+                drawn.bearsOut(solution.estimate()));
     }
 
     private static List<Derived> derived(Solution solution) {
-        return solution.derived().stream().filter(each -> each.estimate().finite()).map(each -> new Derived(each.derived().label(),
-                each.estimate().value(), each.estimate().uncertainty(), each.derived().unit().symbol())).toList();
+        return solution.derived().stream()
+                .filter(each -> each.estimate().finite())
+                .map(each -> new Derived(
+                        each.derived().label(),
+                        each.estimate().value(),
+                        each.estimate().uncertainty(),
+                        each.derived().unit().symbol()))
+                .toList();
     }
 
     private static List<Heat> heats(Solution solution) {
-        return solution.entries().stream().map(entry -> new Heat(entry.party().key(), entry.party().label(),
-                entry.heat().value(), entry.heat().uncertainty(), "J", entry.heat().value() < 0 ? "given off" : "taken up")).toList();
+        return solution.entries().stream()
+                .map(entry -> new Heat(
+                        entry.party().key(),
+                        entry.party().label(),
+                        entry.heat().value(),
+                        entry.heat().uncertainty(),
+                        "J",
+                        entry.heat().value() < 0 ? "given off" : "taken up"))
+                .toList();
     }
 
     private static AgreementPart agreement(Agreement agreement) {
         Reference reference = agreement.reference();
-        return new AgreementPart(reference.name(), reference.value(), reference.uncertainty(), reference.unit().symbol(),
-                reference.sourceInWords(), agreement.percentError(), agreement.agrees(), agreement.words());
+        return new AgreementPart(
+                reference.name(),
+                reference.value(),
+                reference.uncertainty(),
+                reference.unit().symbol(),
+                reference.sourceInWords(),
+                agreement.percentError(),
+                agreement.agrees(),
+                agreement.words());
     }
 
     private static FindingPart finding(Finding finding) {

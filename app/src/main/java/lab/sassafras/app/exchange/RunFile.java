@@ -32,23 +32,42 @@ import lab.sassafras.measure.Instrument;
  * @param decisions    trials left out or counted again, in order
  * @param references   other runs this one draws on, by the file's name for them
  */
-record RunFile(Experiment experiment, int method, int shelf, PeriodPart period, String bench, Instant begun,
-               Map<String, String> conventions, Map<String, Instrument> instruments, Optional<Calorimeter> calorimeter,
-               Map<String, Calorimeter> calorimeters,
-               Map<Instrument.Kind, String> defaults, int trials, Map<String, Integer> parts,
-               List<ObservationPart> observations, List<DecisionPart> decisions, Map<String, RunFile> references) {
+record RunFile(
+        Experiment experiment,
+        int method,
+        int shelf,
+        PeriodPart period,
+        String bench,
+        Instant begun,
+        Map<String, String> conventions,
+        Map<String, Instrument> instruments,
+        Optional<Calorimeter> calorimeter,
+        Map<String, Calorimeter> calorimeters,
+        Map<Instrument.Kind, String> defaults,
+        int trials,
+        Map<String, Integer> parts,
+        List<ObservationPart> observations,
+        List<DecisionPart> decisions,
+        Map<String, RunFile> references) {
 
     static final String FORMAT = "sassafras-run";
     static final int VERSION = 1;
 
-    record PeriodPart(String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {
-    }
+    record PeriodPart(String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {}
 
-    record ObservationPart(String id, String at, Role role, String text, Optional<String> unit,
-                           Optional<String> instrument, Optional<String> uncertainty, String who, Instant when,
-                           Optional<String> supersedes, Optional<String> reason, String path) {
-    }
+    record ObservationPart(
+            String id,
+            String at,
+            Role role,
+            String text,
+            Optional<String> unit,
+            Optional<String> instrument,
+            Optional<String> uncertainty,
+            String who,
+            Instant when,
+            Optional<String> supersedes,
+            Optional<String> reason,
+            String path) {}
 
-    record DecisionPart(int trial, String outcome, String reason, String who) {
-    }
+    record DecisionPart(int trial, String outcome, String reason, String who) {}
 }

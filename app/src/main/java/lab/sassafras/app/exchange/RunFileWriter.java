@@ -31,7 +31,8 @@ class RunFileWriter {
     private final EntrySheets sheets;
     private final Instruments instruments;
     private final JsonMapper json = JsonMapper.builder()
-            .enable(tools.jackson.databind.SerializationFeature.INDENT_OUTPUT).build();
+            .enable(tools.jackson.databind.SerializationFeature.INDENT_OUTPUT)
+            .build();
 
     RunFileWriter(LabBook book, EntrySheets sheets, Instruments instruments) {
         this.book = book;
@@ -46,10 +47,14 @@ class RunFileWriter {
     private ObjectNode file(EntrySheet entry) {
         Names names = new Names(entry);
         ObjectNode file = json.createObjectNode();
-        file.put("format", RunFile.FORMAT).put("version", RunFile.VERSION).put("experiment", entry.experiment().key())
-                .put("method", entry.entry().method()).put("shelf", entry.entry().shelfVersion());
+        file.put("format", RunFile.FORMAT)
+                .put("version", RunFile.VERSION)
+                .put("experiment", entry.experiment().key())
+                .put("method", entry.entry().method())
+                .put("shelf", entry.entry().shelfVersion());
         period(file.putObject("period"), entry.entry().period());
-        file.put("bench", entry.entry().bench().name()).put("begun", entry.entry().createdAt().toString());
+        file.put("bench", entry.entry().bench().name())
+                .put("begun", entry.entry().createdAt().toString());
         put(file.putObject("conventions"), entry.decisions().schools());
         ArrayNode observations = json.createArrayNode();
         entry.observations().all().forEach(each -> observation(observations.addObject(), each, names));
@@ -59,14 +64,17 @@ class RunFileWriter {
         new TreeMap<>(entry.entry().instruments()).values().forEach(id -> defaults.add(names.instrument(id)));
 
         ArrayNode list = file.putArray("instruments");
-        names.instruments.forEach((id, name) -> instrument(list.addObject(), instruments.find(id).orElseThrow(), name));
+        names.instruments.forEach(
+                (id, name) -> instrument(list.addObject(), instruments.find(id).orElseThrow(), name));
         if (!calorimeter.isEmpty()) {
             file.set("calorimeter", calorimeter);
         }
         if (!names.calorimeters.isEmpty()) {
             ObjectNode calorimeters = file.putObject("calorimeters");
-            names.calorimeters.forEach((id, name) -> calorimeter(calorimeters.putObject(name),
-                    entry.sheet().setting().calorimeters().get(id), names));
+            names.calorimeters.forEach((id, name) -> calorimeter(
+                    calorimeters.putObject(name),
+                    entry.sheet().setting().calorimeters().get(id),
+                    names));
         }
         file.set("defaults", defaults);
         file.put("trials", entry.sheet().trials());
@@ -78,14 +86,16 @@ class RunFileWriter {
         decisions(file.putArray("decisions"), entry);
         if (!names.references.isEmpty()) {
             ObjectNode references = file.putObject("references");
-            names.references.forEach((id, name) -> references.set(name,
-                    file(sheets.of(book.entry(UUID.fromString(id)).orElseThrow()))));
+            names.references.forEach((id, name) -> references.set(
+                    name, file(sheets.of(book.entry(UUID.fromString(id)).orElseThrow()))));
         }
         return file;
     }
 
     private static void period(ObjectNode node, Period period) {
-        node.put("title", period.title()).put("date", period.heldOn().toString()).put("zone", period.zoneName())
+        node.put("title", period.title())
+                .put("date", period.heldOn().toString())
+                .put("zone", period.zoneName())
                 .put("decimalMark", period.decimalMark().word());
         put(node.putObject("conventions"), period.schools());
     }
@@ -95,8 +105,12 @@ class RunFileWriter {
     }
 
     private static void instrument(ObjectNode node, Instrument instrument, String name) {
-        node.put("key", name).put("name", instrument.name()).put("kind", instrument.kind().word())
-                .put("resolution", instrument.resolution()).put("low", instrument.low()).put("high", instrument.high())
+        node.put("key", name)
+                .put("name", instrument.name())
+                .put("kind", instrument.kind().word())
+                .put("resolution", instrument.resolution())
+                .put("low", instrument.low())
+                .put("high", instrument.high())
                 .put("offsetUncertainty", instrument.offsetUncertainty());
         if (instrument.readingUncertainty() > 0) {
             node.put("readingUncertainty", instrument.readingUncertainty());
@@ -107,7 +121,8 @@ class RunFileWriter {
         node.put("name", vessel.name()).put("kind", RunFileReader.name(vessel.kind()));
         vessel.constant().ifPresent(pinned -> {
             ObjectNode constant = node.putObject("constant");
-            constant.put("value", pinned.value().value()).put("ownUncertainty", pinned.value().ownUncertainty());
+            constant.put("value", pinned.value().value())
+                    .put("ownUncertainty", pinned.value().ownUncertainty());
             if (Double.isFinite(pinned.value().degreesOfFreedom())) {
                 constant.put("degreesOfFreedom", pinned.value().degreesOfFreedom());
             }
@@ -122,7 +137,8 @@ class RunFileWriter {
         if (instrument.isPresent()) {
             node.put("instrument", names.instrument(instrument.get()));
         } else {
-            node.put("source", share.source().key()).put("label", share.source().label())
+            node.put("source", share.source().key())
+                    .put("label", share.source().label())
                     .put("uncertainty", share.source().standardUncertainty());
             if (Double.isFinite(share.source().degreesOfFreedom())) {
                 node.put("degreesOfFreedom", share.source().degreesOfFreedom());
@@ -136,21 +152,36 @@ class RunFileWriter {
     }
 
     private static void observation(ObjectNode node, Observation observation, Names names) {
-        node.put("id", names.observation(observation.id())).put("at", observation.address()).put("role", observation.role())
+        node.put("id", names.observation(observation.id()))
+                .put("at", observation.address())
+                .put("role", observation.role())
                 .put("text", names.text(observation));
         observation.unit().ifPresent(unit -> node.put("unit", unit));
         observation.instrumentId().ifPresent(id -> node.put("instrument", names.instrument(id)));
         observation.uncertainty().ifPresent(uncertainty -> node.put("uncertainty", uncertainty));
         node.put("who", observation.who()).put("when", observation.madeAt().toString());
         // Where two struck the same value out, the first did; the second stands as a second reading.
-        observation.supersedes().filter(id -> names.entry.observations().find(id).flatMap(names.entry.observations()::strikerOf)
-                .filter(observation::equals).isPresent()).ifPresent(id -> node.put("supersedes", names.observation(id)));
+        observation
+                .supersedes()
+                .filter(id -> names.entry
+                        .observations()
+                        .find(id)
+                        .flatMap(names.entry.observations()::strikerOf)
+                        .filter(observation::equals)
+                        .isPresent())
+                .ifPresent(id -> node.put("supersedes", names.observation(id)));
         observation.reason().ifPresent(reason -> node.put("reason", reason));
     }
 
     private static void decisions(ArrayNode list, EntrySheet entry) {
-        entry.decisions().all().forEach(each -> Decisions.trialOf(each).ifPresent(trial -> list.addObject().put("trial", trial)
-                .put("outcome", each.outcome()).put("reason", each.reason()).put("who", each.who())));
+        entry.decisions()
+                .all()
+                .forEach(each -> Decisions.trialOf(each)
+                        .ifPresent(trial -> list.addObject()
+                                .put("trial", trial)
+                                .put("outcome", each.outcome())
+                                .put("reason", each.reason())
+                                .put("who", each.who())));
     }
 
     /** The file's own names for what the book knows by identity, given in the order met. */
@@ -183,12 +214,14 @@ class RunFileWriter {
             if (observation.strikeOut()) {
                 return "";
             }
-            if (slot instanceof Slot.Vessel && entry.sheet().setting().calorimeters().containsKey(observation.text())) {
-                return calorimeters.computeIfAbsent(observation.text(), any -> "calorimeter-" + (calorimeters.size() + 1));
+            if (slot instanceof Slot.Vessel
+                    && entry.sheet().setting().calorimeters().containsKey(observation.text())) {
+                return calorimeters.computeIfAbsent(
+                        observation.text(), any -> "calorimeter-" + (calorimeters.size() + 1));
             }
-            return slot instanceof Slot.Reference && known(observation.text()) ? references.computeIfAbsent(observation.text(), any -> "reference-" + (references.size() + 1))
+            return slot instanceof Slot.Reference && known(observation.text())
+                    ? references.computeIfAbsent(observation.text(), any -> "reference-" + (references.size() + 1))
                     : observation.text();
         }
     }
-
 }

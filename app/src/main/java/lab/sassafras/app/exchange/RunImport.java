@@ -40,7 +40,12 @@ public class RunImport {
     private final Calorimeters calorimeters;
     private final TransactionTemplate transaction;
 
-    RunImport(RunFileReader reader, LabBook book, Instruments instruments, Calorimeters calorimeters, PlatformTransactionManager transactions) {
+    RunImport(
+            RunFileReader reader,
+            LabBook book,
+            Instruments instruments,
+            Calorimeters calorimeters,
+            PlatformTransactionManager transactions) {
         this.reader = reader;
         this.book = book;
         this.instruments = instruments;
@@ -77,32 +82,53 @@ public class RunImport {
         Map<String, UUID> here = new LinkedHashMap<>();
         run.instruments().forEach((name, instrument) -> here.put(name, instrument(instrument, from)));
         Map<String, UUID> references = new LinkedHashMap<>();
-        run.references().forEach((name, other) -> references.put(name, take(other, from).id()));
+        run.references()
+                .forEach((name, other) -> references.put(name, take(other, from).id()));
         Bench bench = book.join(period(run.period(), from), run.bench());
         Optional<Vessel> vessel = run.calorimeter().map(each -> vessel(each, from));
-        Optional<UUID> pinned = run.calorimeter().flatMap(Calorimeter::constant)
-                .map(constant -> calibration(vessel.orElseThrow(), constant, run, here, from).id());
+        Optional<UUID> pinned = run.calorimeter()
+                .flatMap(Calorimeter::constant)
+                .map(constant -> calibration(vessel.orElseThrow(), constant, run, here, from)
+                        .id());
         Map<Instrument.Kind, UUID> defaults = new LinkedHashMap<>();
         run.defaults().forEach((kind, name) -> defaults.put(kind, here.get(name)));
-        Entry entry = book.begin(bench, new Entry.Plan(run.experiment().key(), run.method(), run.shelf(),
-                vessel.map(Vessel::id), pinned, defaults), run.begun());
+        Entry entry = book.begin(
+                bench,
+                new Entry.Plan(
+                        run.experiment().key(), run.method(), run.shelf(), vessel.map(Vessel::id), pinned, defaults),
+                run.begun());
         open(entry, run);
         run.calorimeters().forEach((name, other) -> references.put(name, chosen(other, run, here, from)));
         keep(entry, run, here, references);
-        run.conventions().forEach((question, school) -> book.decide(Optional.of(entry.id()), Decision.Kind.SCHOOL, question,
-                school, "as in the file", run.bench()));
-        run.decisions().forEach(each -> book.decide(Optional.of(entry.id()), Decision.Kind.TRIAL,
-                Decisions.trial(each.trial()), each.outcome(), each.reason(), each.who()));
+        run.conventions()
+                .forEach((question, school) -> book.decide(
+                        Optional.of(entry.id()),
+                        Decision.Kind.SCHOOL,
+                        question,
+                        school,
+                        "as in the file",
+                        run.bench()));
+        run.decisions()
+                .forEach(each -> book.decide(
+                        Optional.of(entry.id()),
+                        Decision.Kind.TRIAL,
+                        Decisions.trial(each.trial()),
+                        each.outcome(),
+                        each.reason(),
+                        each.who()));
         book.broughtIn(entry.id(), BroughtIn.What.ENTRY, from);
         return entry;
     }
 
     private UUID instrument(Instrument instrument, BroughtIn.From from) {
-        return UUID.fromString(instruments.find(instrument).orElseGet(() -> {
-            Instrument added = instruments.add(instrument);
-            book.broughtIn(UUID.fromString(added.key()), BroughtIn.What.INSTRUMENT, from);
-            return added;
-        }).key());
+        return UUID.fromString(instruments
+                .find(instrument)
+                .orElseGet(() -> {
+                    Instrument added = instruments.add(instrument);
+                    book.broughtIn(UUID.fromString(added.key()), BroughtIn.What.INSTRUMENT, from);
+                    return added;
+                })
+                .key());
     }
 
     private Vessel vessel(Calorimeter named, BroughtIn.From from) {
@@ -114,11 +140,16 @@ public class RunImport {
     }
 
     private Period period(RunFile.PeriodPart part, BroughtIn.From from) {
-        return book.periods().stream().filter(each -> each.title().equals(part.title()) && each.heldOn().equals(part.date())
-                        && each.zone().equals(part.zone()) && each.decimalMark() == part.mark()
-                        && each.schools().equals(part.conventions())).findFirst()
+        return book.periods().stream()
+                .filter(each -> each.title().equals(part.title())
+                        && each.heldOn().equals(part.date())
+                        && each.zone().equals(part.zone())
+                        && each.decimalMark() == part.mark()
+                        && each.schools().equals(part.conventions()))
+                .findFirst()
                 .orElseGet(() -> {
-                    Period opened = book.openPeriod(part.title(), part.date(), part.zone(), part.mark(), part.conventions());
+                    Period opened =
+                            book.openPeriod(part.title(), part.date(), part.zone(), part.mark(), part.conventions());
                     book.broughtIn(opened.id(), BroughtIn.What.PERIOD, from);
                     return opened;
                 });
@@ -127,17 +158,33 @@ public class RunImport {
     /** What is kept of a vessel named for one trial: its constant, or itself while it has none. */
     private UUID chosen(Calorimeter other, RunFile run, Map<String, UUID> here, BroughtIn.From from) {
         Vessel vessel = vessel(other, from);
-        return other.constant().map(constant -> calibration(vessel, constant, run, here, from).id()).orElse(vessel.id());
+        return other.constant()
+                .map(constant -> calibration(vessel, constant, run, here, from).id())
+                .orElse(vessel.id());
     }
 
     /** The pinned constant, found on the shelf or put there as a proposal; it is in use only once somebody adopts it. */
-    private Calibration calibration(Vessel vessel, Calorimeter.Pinned pinned, RunFile run, Map<String, UUID> here, BroughtIn.From from) {
-        Measured value = new Measured(pinned.value().value(), pinned.value().ownUncertainty(),
-                pinned.value().degreesOfFreedom(), pinned.value().shares().stream().map(share -> local(share, run, here)).toList(), -1);
-        return calorimeters.calibrations(vessel).stream().filter(each -> each.value().equals(value)
-                        && each.fill() == pinned.fill() && each.described().equals(pinned.from())).findFirst()
+    private Calibration calibration(
+            Vessel vessel, Calorimeter.Pinned pinned, RunFile run, Map<String, UUID> here, BroughtIn.From from) {
+        Measured value = new Measured(
+                pinned.value().value(),
+                pinned.value().ownUncertainty(),
+                pinned.value().degreesOfFreedom(),
+                pinned.value().shares().stream()
+                        .map(share -> local(share, run, here))
+                        .toList(),
+                -1);
+        return calorimeters.calibrations(vessel).stream()
+                .filter(each -> each.value().equals(value)
+                        && each.fill() == pinned.fill()
+                        && each.described().equals(pinned.from()))
+                .findFirst()
                 .orElseGet(() -> {
-                    Calibration added = calorimeters.add(vessel, Optional.empty(), value, pinned.fill(),
+                    Calibration added = calorimeters.add(
+                            vessel,
+                            Optional.empty(),
+                            value,
+                            pinned.fill(),
                             new Calibration.Adoption(pinned.from(), from.who(), "came with a run file"));
                     book.broughtIn(added.id(), BroughtIn.What.CALIBRATION, from);
                     return added;
@@ -145,9 +192,12 @@ public class RunImport {
     }
 
     private Measured.Share local(Measured.Share share, RunFile run, Map<String, UUID> here) {
-        return run.instruments().values().stream().filter(each -> each.offset().equals(share.source())).findFirst()
-                .map(each -> new Measured.Share(instruments.find(here.get(each.key())).orElseThrow().offset(),
-                        share.sensitivity())).orElse(share);
+        return run.instruments().values().stream()
+                .filter(each -> each.offset().equals(share.source()))
+                .findFirst()
+                .map(each -> new Measured.Share(
+                        instruments.find(here.get(each.key())).orElseThrow().offset(), share.sensitivity()))
+                .orElse(share);
     }
 
     private void open(Entry entry, RunFile run) {
@@ -166,12 +216,25 @@ public class RunImport {
         for (RunFile.ObservationPart each : run.observations()) {
             UUID id = UUID.randomUUID();
             kept.put(each.id(), id);
-            boolean reference = run.experiment().slot(Address.read(each.at()).path()).filter(slot -> slot instanceof Slot.Reference
-                    || slot instanceof Slot.Vessel).isPresent() && !each.text().isEmpty();
-            book.keep(id, entry.id(), new Observation.Given(each.at(), each.role().key(),
-                    reference ? references.get(each.text()).toString() : each.text(), each.unit().orElse(null),
-                    each.instrument().map(here::get), each.uncertainty().orElse(null), each.who(),
-                    each.supersedes().map(kept::get), each.reason().orElse(null)), each.when());
+            boolean reference = run.experiment()
+                            .slot(Address.read(each.at()).path())
+                            .filter(slot -> slot instanceof Slot.Reference || slot instanceof Slot.Vessel)
+                            .isPresent()
+                    && !each.text().isEmpty();
+            book.keep(
+                    id,
+                    entry.id(),
+                    new Observation.Given(
+                            each.at(),
+                            each.role().key(),
+                            reference ? references.get(each.text()).toString() : each.text(),
+                            each.unit().orElse(null),
+                            each.instrument().map(here::get),
+                            each.uncertainty().orElse(null),
+                            each.who(),
+                            each.supersedes().map(kept::get),
+                            each.reason().orElse(null)),
+                    each.when());
         }
     }
 }

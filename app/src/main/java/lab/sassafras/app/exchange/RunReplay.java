@@ -54,7 +54,9 @@ final class RunReplay {
             if (!each.text().isEmpty()) {
                 take(each);
             } else {
-                filling.strike(each.supersedes().orElseThrow(() -> new Refused("an empty text only strikes another out, and this one names none.")));
+                filling.strike(each.supersedes()
+                        .orElseThrow(
+                                () -> new Refused("an empty text only strikes another out, and this one names none.")));
             }
         } catch (Refused refused) {
             throw new Refused(each.path() + ": " + refused.getMessage());
@@ -72,8 +74,12 @@ final class RunReplay {
 
     private void take(RunFile.ObservationPart each) {
         Address address = Address.read(each.at());
-        Intake.Given given = new Intake.Given(each.text(), each.unit().orElse(null), each.instrument().map(run.instruments()::get),
-                each.uncertainty().orElse(null), each.who());
+        Intake.Given given = new Intake.Given(
+                each.text(),
+                each.unit().orElse(null),
+                each.instrument().map(run.instruments()::get),
+                each.uncertainty().orElse(null),
+                each.who());
         if (each.supersedes().isPresent()) {
             filling.correct(each.supersedes().get(), each.id(), address, each.role(), given);
         } else {
@@ -87,16 +93,26 @@ final class RunReplay {
         last.values().removeIf(outcome -> !outcome.equals("out"));
         Map<String, Setting.Referenced> references = new LinkedHashMap<>();
         run.references().forEach((name, other) -> references.put(name, referenced(other)));
-        return new Setting(run.calorimeter(), run.calorimeters(), run.trials(), run.parts(), Set.copyOf(last.keySet()), references,
-                new Figures(run.period().mark()), conventions(run), ReferenceShelf.at(run.shelf()));
+        return new Setting(
+                run.calorimeter(),
+                run.calorimeters(),
+                run.trials(),
+                run.parts(),
+                Set.copyOf(last.keySet()),
+                references,
+                new Figures(run.period().mark()),
+                conventions(run),
+                ReferenceShelf.at(run.shelf()));
     }
 
     private static Setting.Referenced referenced(RunFile other) {
         Optional<Estimate> result = reduction(other).mean().map(TrialMean::estimate);
-        return new Setting.Referenced(other.experiment().words().title() + ", bench " + other.bench(), result.map(Estimate::asInput));
+        return new Setting.Referenced(
+                other.experiment().words().title() + ", bench " + other.bench(), result.map(Estimate::asInput));
     }
 
     private static Conventions conventions(RunFile run) {
-        return Conventions.of(run.conventions()).over(Conventions.of(run.period().conventions()));
+        return Conventions.of(run.conventions())
+                .over(Conventions.of(run.period().conventions()));
     }
 }

@@ -21,7 +21,8 @@ import org.springframework.core.NestedExceptionUtils;
 record Upload(String name, byte[] bytes) {
 
     static final int LARGEST = 5 * 1024 * 1024;
-    static final String TOO_LARGE = "The file is larger than 5 MB, far more than any run needs. Nothing was read from it.";
+    static final String TOO_LARGE =
+            "The file is larger than 5 MB, far more than any run needs. Nothing was read from it.";
     static final Upload NONE = new Upload("", new byte[0]);
     private static final String CHOOSE = "No file was chosen. Choose a run file, which ends in .json.";
 
@@ -48,8 +49,9 @@ record Upload(String name, byte[] bytes) {
             if (NestedExceptionUtils.getRootCause(malformed) instanceof TooSlow slow) {
                 throw slow;
             }
-            throw new Refused("What was sent is no form with a file in it: it is cut off or not put together as a browser does. Choose the "
-                    + "file again; nothing was read from it.");
+            throw new Refused(
+                    "What was sent is no form with a file in it: it is cut off or not put together as a browser does. Choose the "
+                            + "file again; nothing was read from it.");
         }
         throw new Refused(CHOOSE);
     }

@@ -30,7 +30,8 @@ class BackUpDoor {
     @PostMapping(BackUps.PATH)
     ResponseEntity<String> backUp(HttpServletRequest request) throws IOException {
         if (!server.obeys(request.getHeader(BackUps.WORD))) {
-            return ResponseEntity.status(HttpStatus.FORBIDDEN).body("Only who can read the folder of the book may ask for a back-up.");
+            return ResponseEntity.status(HttpStatus.FORBIDDEN)
+                    .body("Only who can read the folder of the book may ask for a back-up.");
         }
         Files.createDirectories(server.home().backUps());
         Path made = server.home().backUps().resolve("book-" + BackUps.STAMP.format(LocalDateTime.now()) + ".zip");

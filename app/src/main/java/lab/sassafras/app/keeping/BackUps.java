@@ -25,8 +25,7 @@ public final class BackUps {
     static final String WORD = "X-Sassafras-Word";
     static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss-SSS");
 
-    private BackUps() {
-    }
+    private BackUps() {}
 
     /**
      * Backs a book up to a file: through its server while that runs, by copying it otherwise.
@@ -36,7 +35,8 @@ public final class BackUps {
     public static String backUp(Path folder, Path to) throws CannotOpen {
         Home home = new Home(folder.toAbsolutePath().normalize());
         if (!Files.exists(home.book())) {
-            throw new CannotOpen("There is no book in " + home.folder() + ", so there is nothing to back up: name its folder with SASSAFRAS_HOME.");
+            throw new CannotOpen("There is no book in " + home.folder()
+                    + ", so there is nothing to back up: name its folder with SASSAFRAS_HOME.");
         }
         try {
             Path made = running(home) ? asked(home) : copied(home);
@@ -44,20 +44,24 @@ public final class BackUps {
             Files.delete(made);
             return "The book in " + home.folder() + " is backed up in " + to.toAbsolutePath() + ".";
         } catch (IOException failed) {
-            throw new CannotOpen("The back-up could not be written to " + to.toAbsolutePath() + ": nothing of the book was changed; name a place with "
-                    + "room that can be written to.");
+            throw new CannotOpen("The back-up could not be written to " + to.toAbsolutePath()
+                    + ": nothing of the book was changed; name a place with " + "room that can be written to.");
         }
     }
 
     private static boolean running(Home home) {
-        return ProcessHandle.of(Long.parseLong(RunningServer.read(home).getProperty("pid", "0"))).filter(ProcessHandle::isAlive).isPresent();
+        return ProcessHandle.of(Long.parseLong(RunningServer.read(home).getProperty("pid", "0")))
+                .filter(ProcessHandle::isAlive)
+                .isPresent();
     }
 
     private static Path asked(Home home) throws IOException {
         Properties running = RunningServer.read(home);
         String address = running.getProperty("address").replaceFirst("^(0\\.0\\.0\\.0|::)$", "127.0.0.1");
-        HttpURLConnection http = (HttpURLConnection) URI.create("http://" + address + ":" + running.getProperty("port") + PATH).toURL()
-                .openConnection();
+        HttpURLConnection http =
+                (HttpURLConnection) URI.create("http://" + address + ":" + running.getProperty("port") + PATH)
+                        .toURL()
+                        .openConnection();
         http.setRequestMethod("POST");
         http.setRequestProperty(WORD, running.getProperty("word"));
         http.setDoOutput(true);
@@ -70,7 +74,8 @@ public final class BackUps {
     private static Path copied(Home home) throws IOException {
         Files.createDirectories(home.backUps());
         Path made = home.backUps().resolve("book-" + STAMP.format(LocalDateTime.now()) + ".zip");
-        try (OutputStream out = Files.newOutputStream(made); ZipOutputStream zip = new ZipOutputStream(out)) {
+        try (OutputStream out = Files.newOutputStream(made);
+                ZipOutputStream zip = new ZipOutputStream(out)) {
             zip.putNextEntry(new ZipEntry(home.book().getFileName().toString()));
             Files.copy(home.book(), zip);
             zip.closeEntry();
@@ -86,13 +91,15 @@ public final class BackUps {
     public static String restore(Path folder, Path from) throws CannotOpen {
         Home home = new Home(folder.toAbsolutePath().normalize());
         if (running(home)) {
-            throw new CannotOpen("The book in " + home.folder() + " is open" + RunningServer.where(home) + ": close the server first, then restore.");
+            throw new CannotOpen("The book in " + home.folder() + " is open" + RunningServer.where(home)
+                    + ": close the server first, then restore.");
         }
         String name = home.book().getFileName().toString();
         try {
             Files.createDirectories(home.folder());
             Path fresh = Files.createTempDirectory(home.folder(), "restoring");
-            try (ZipFile zip = new ZipFile(from.toFile()); InputStream book = zip.getInputStream(zip.getEntry(name))) {
+            try (ZipFile zip = new ZipFile(from.toFile());
+                    InputStream book = zip.getInputStream(zip.getEntry(name))) {
                 Files.copy(book, fresh.resolve(name));
             }
             readable(new Home(fresh));
@@ -111,12 +118,14 @@ public final class BackUps {
             Files.delete(fresh);
             return "The book of " + from.toAbsolutePath() + " is back in " + home.folder() + "." + aside;
         } catch (IOException | NullPointerException | SQLException failed) {
-            throw new CannotOpen(from.toAbsolutePath() + " is no back-up of a Sassafras book, or is damaged: the book in " + home.folder()
-                    + " was not changed; choose another back-up.");
+            throw new CannotOpen(
+                    from.toAbsolutePath() + " is no back-up of a Sassafras book, or is damaged: the book in "
+                            + home.folder() + " was not changed; choose another back-up.");
         }
     }
 
     private static void readable(Home home) throws SQLException {
-        DriverManager.getConnection(home.url() + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r", "sa", "").close();
+        DriverManager.getConnection(home.url() + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r", "sa", "")
+                .close();
     }
 }

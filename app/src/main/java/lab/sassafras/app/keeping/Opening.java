@@ -52,7 +52,8 @@ public final class Opening implements AutoCloseable {
         if (typed.matches("\\d{1,5}") && Integer.parseInt(typed) <= 65535) {
             return Integer.parseInt(typed);
         }
-        throw new CannotOpen("“" + typed + "” is not a port: set SASSAFRAS_PORT to a number from 1 to 65535, such as 8420.");
+        throw new CannotOpen(
+                "“" + typed + "” is not a port: set SASSAFRAS_PORT to a number from 1 to 65535, such as 8420.");
     }
 
     private static void writable(Home home) throws CannotOpen {
@@ -60,7 +61,8 @@ public final class Opening implements AutoCloseable {
             Files.createDirectories(home.folder());
             Files.delete(Files.createTempFile(home.folder(), "writable", ""));
         } catch (IOException | SecurityException failed) {
-            throw new CannotOpen("The folder " + home.folder() + " cannot be written to, so no book can be kept in it: make it writable and give the "
+            throw new CannotOpen("The folder " + home.folder()
+                    + " cannot be written to, so no book can be kept in it: make it writable and give the "
                     + "disk room, or name another with SASSAFRAS_HOME.");
         }
     }
@@ -68,9 +70,11 @@ public final class Opening implements AutoCloseable {
     private static void there(Home home) throws CannotOpen {
         boolean file = Files.exists(home.book());
         if (file && size(home.book()) == 0 || !file && Files.exists(home.begun())) {
-            throw new CannotOpen("There was a book in " + home.folder() + ", and its file book.mv.db is " + (file ? "empty" : "gone")
-                    + ": bring the last back-up back with ./restore FILE, or remove " + home.begun().getFileName()
-                    + (file ? " and book.mv.db" : "") + " to begin an empty book.");
+            throw new CannotOpen(
+                    "There was a book in " + home.folder() + ", and its file book.mv.db is " + (file ? "empty" : "gone")
+                            + ": bring the last back-up back with ./restore FILE, or remove "
+                            + home.begun().getFileName()
+                            + (file ? " and book.mv.db" : "") + " to begin an empty book.");
         }
     }
 
@@ -86,15 +90,17 @@ public final class Opening implements AutoCloseable {
         if (!Files.exists(home.book())) {
             return;
         }
-        try (FileChannel channel = FileChannel.open(home.book(), StandardOpenOption.WRITE); FileLock lock = channel.tryLock()) {
+        try (FileChannel channel = FileChannel.open(home.book(), StandardOpenOption.WRITE);
+                FileLock lock = channel.tryLock()) {
             if (lock == null) {
-                throw new CannotOpen("The book in " + home.folder() + " is open in another Sassafras" + RunningServer.where(home)
-                        + ": use that one, or close it first.");
+                throw new CannotOpen("The book in " + home.folder() + " is open in another Sassafras"
+                        + RunningServer.where(home) + ": use that one, or close it first.");
             }
         } catch (OverlappingFileLockException here) {
             throw new CannotOpen("The book in " + home.folder() + " is open already.");
         } catch (IOException failed) {
-            throw new CannotOpen("The file " + home.book() + " cannot be written to: make it writable, or name another folder with SASSAFRAS_HOME.");
+            throw new CannotOpen("The file " + home.book()
+                    + " cannot be written to: make it writable, or name another folder with SASSAFRAS_HOME.");
         }
     }
 
@@ -108,16 +114,18 @@ public final class Opening implements AutoCloseable {
                 throw notHere(address);
             }
             listening(address, 0);
-            throw new CannotOpen("Port " + port + " of " + address + " is taken by another program or is not allowed: choose another, such as "
-                    + "SASSAFRAS_PORT=" + (port == 65535 ? 8420 : port + 1) + ".");
+            throw new CannotOpen("Port " + port + " of " + address
+                    + " is taken by another program or is not allowed: choose another, such as " + "SASSAFRAS_PORT="
+                    + (port == 65535 ? 8420 : port + 1) + ".");
         } catch (IOException | IllegalArgumentException failed) {
-            throw new CannotOpen("The server cannot listen on " + address + ", port " + port + ": choose others with SASSAFRAS_ADDRESS and "
-                    + "SASSAFRAS_PORT.");
+            throw new CannotOpen("The server cannot listen on " + address + ", port " + port
+                    + ": choose others with SASSAFRAS_ADDRESS and " + "SASSAFRAS_PORT.");
         }
     }
 
     private static CannotOpen notHere(String address) {
-        return new CannotOpen("“" + address + "” is not an address of this machine: set SASSAFRAS_ADDRESS to one, such as 127.0.0.1.");
+        return new CannotOpen("“" + address
+                + "” is not an address of this machine: set SASSAFRAS_ADDRESS to one, such as 127.0.0.1.");
     }
 
     private static Connection opened(Home home) throws CannotOpen {
@@ -129,26 +137,31 @@ public final class Opening implements AutoCloseable {
             int schema = schema(connection);
             if (schema > SCHEMA) {
                 connection.close();
-                throw new CannotOpen("The book in " + home.folder() + " was written by a later version of Sassafras (its schema is " + schema
-                        + ", this version knows " + SCHEMA + "): start that version, or bring back a back-up made before it.");
+                throw new CannotOpen(
+                        "The book in " + home.folder() + " was written by a later version of Sassafras (its schema is "
+                                + schema + ", this version knows " + SCHEMA
+                                + "): start that version, or bring back a back-up made before it.");
             }
             return connection;
         } catch (SQLException damaged) {
-            throw new CannotOpen("The book " + home.book() + " is damaged or was not written by Sassafras, and cannot be opened: nothing was changed; "
+            throw new CannotOpen("The book " + home.book()
+                    + " is damaged or was not written by Sassafras, and cannot be opened: nothing was changed; "
                     + "bring the last back-up back with ./restore FILE.");
         }
     }
 
     private static int schema(Connection connection) throws SQLException {
-        try (Statement sql = connection.createStatement(); ResultSet known = sql.executeQuery("select count(*) from information_schema.tables "
-                + "where table_name = 'flyway_schema_history'")) {
+        try (Statement sql = connection.createStatement();
+                ResultSet known = sql.executeQuery("select count(*) from information_schema.tables "
+                        + "where table_name = 'flyway_schema_history'")) {
             known.next();
             if (known.getInt(1) == 0) {
                 return 0;
             }
         }
-        try (Statement sql = connection.createStatement(); ResultSet newest = sql.executeQuery("select max(cast(\"version\" as int)) "
-                + "from \"flyway_schema_history\" where \"success\"")) {
+        try (Statement sql = connection.createStatement();
+                ResultSet newest = sql.executeQuery(
+                        "select max(cast(\"version\" as int)) " + "from \"flyway_schema_history\" where \"success\"")) {
             newest.next();
             return newest.getInt(1);
         }

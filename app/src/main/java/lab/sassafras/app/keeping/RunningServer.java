@@ -47,8 +47,10 @@ class RunningServer {
 
     @EventListener
     void ready(ApplicationReadyEvent event) throws IOException {
-        int port = event.getApplicationContext() instanceof WebServerApplicationContext web && web.getWebServer() != null
-                ? web.getWebServer().getPort() : 0;
+        int port =
+                event.getApplicationContext() instanceof WebServerApplicationContext web && web.getWebServer() != null
+                        ? web.getWebServer().getPort()
+                        : 0;
         if (!Files.exists(home.begun())) {
             Files.createFile(home.begun());
         }
@@ -62,7 +64,11 @@ class RunningServer {
         try (Writer out = Files.newBufferedWriter(written, StandardCharsets.UTF_8)) {
             properties.store(out, null);
         }
-        Files.move(written, home.running(), java.nio.file.StandardCopyOption.REPLACE_EXISTING, java.nio.file.StandardCopyOption.ATOMIC_MOVE);
+        Files.move(
+                written,
+                home.running(),
+                java.nio.file.StandardCopyOption.REPLACE_EXISTING,
+                java.nio.file.StandardCopyOption.ATOMIC_MOVE);
         LOG.info("open on port {}", port);
     }
 
@@ -74,7 +80,8 @@ class RunningServer {
     }
 
     boolean obeys(String said) {
-        return said != null && MessageDigest.isEqual(word.getBytes(StandardCharsets.UTF_8), said.getBytes(StandardCharsets.UTF_8));
+        return said != null
+                && MessageDigest.isEqual(word.getBytes(StandardCharsets.UTF_8), said.getBytes(StandardCharsets.UTF_8));
     }
 
     /** What the file says; empty where there is none. */
@@ -93,6 +100,8 @@ class RunningServer {
     /** Where the other server is, as far as it says so. */
     static String where(Home home) {
         Properties running = read(home);
-        return running.isEmpty() ? "" : " (http://" + running.getProperty("address") + ":" + running.getProperty("port") + "/)";
+        return running.isEmpty()
+                ? ""
+                : " (http://" + running.getProperty("address") + ":" + running.getProperty("port") + "/)";
     }
 }

@@ -34,13 +34,19 @@ public class Adoption {
      */
     public Calibration adopt(Entry entry, String reason, String who, Optional<UUID> seen) {
         EntrySheet sheet = sheets.of(entry);
-        FoundConstant found = sheet.reduction().constant()
+        FoundConstant found = sheet.reduction()
+                .constant()
                 .orElseThrow(() -> new Refused("There is no constant to adopt yet: no trial is complete."));
         Vessel vessel = sheet.vessel().orElseThrow(() -> new Refused("This entry names no vessel."));
         int trials = found.mean().values().size();
-        String described = (trials == 1 ? "one trial" : "mean of " + trials + " trials") + ", " + entry.period().heldOn()
-                + ", bench " + entry.bench().name();
-        return calorimeters.adopt(vessel, Optional.of(entry.id()), found.mean().estimate().asInput(), found.fill(),
-                new Calibration.Adoption(described, who, reason), seen);
+        String described = (trials == 1 ? "one trial" : "mean of " + trials + " trials") + ", "
+                + entry.period().heldOn() + ", bench " + entry.bench().name();
+        return calorimeters.adopt(
+                vessel,
+                Optional.of(entry.id()),
+                found.mean().estimate().asInput(),
+                found.fill(),
+                new Calibration.Adoption(described, who, reason),
+                seen);
     }
 }

@@ -34,7 +34,8 @@ class FirstShown {
     private static final double SAME = 1e-9;
 
     private final LabBook book;
-    private final Cache<EntrySheet, Optional<String>> said = Caffeine.newBuilder().weakKeys().build();
+    private final Cache<EntrySheet, Optional<String>> said =
+            Caffeine.newBuilder().weakKeys().build();
 
     FirstShown(LabBook book) {
         this.book = book;
@@ -53,7 +54,9 @@ class FirstShown {
             if (before.stream().noneMatch(each -> each.method() == method)) {
                 note(entry, new Shown.Key(entry.entry().id(), state, method), now);
             }
-            return before.stream().filter(each -> !same(each.value(), now.value()) || !same(each.uncertainty(), now.uncertainty())).findFirst()
+            return before.stream()
+                    .filter(each -> !same(each.value(), now.value()) || !same(each.uncertainty(), now.uncertainty()))
+                    .findFirst()
                     .map(each -> inWords(entry, each, method));
         });
     }
@@ -61,9 +64,16 @@ class FirstShown {
     /** A number that cannot be noted, as on a full disk, is shown all the same. */
     private void note(EntrySheet entry, Shown.Key key, Estimate now) {
         try {
-            book.showing(key, now.value(), now.uncertainty(), entry.reduction().unit().symbol());
+            book.showing(
+                    key,
+                    now.value(),
+                    now.uncertainty(),
+                    entry.reduction().unit().symbol());
         } catch (Refused | DataAccessException | TransactionException failed) {
-            LOG.warn("the number of entry {} could not be noted: {}", entry.entry().id(), failed.getMessage());
+            LOG.warn(
+                    "the number of entry {} could not be noted: {}",
+                    entry.entry().id(),
+                    failed.getMessage());
         }
     }
 
@@ -73,15 +83,19 @@ class FirstShown {
 
     private static String inWords(EntrySheet entry, Shown before, int method) {
         Figures figures = entry.entry().period().figures();
-        return "On " + WrittenTime.of(before.shownAt(), entry.entry().period().zone(), DAY) + " these same readings gave "
-                + figures.byUncertainty(before.value(), before.uncertainty()) + " ± " + figures.uncertainty(before.uncertainty()) + " " + before.unit()
+        return "On " + WrittenTime.of(before.shownAt(), entry.entry().period().zone(), DAY)
+                + " these same readings gave "
+                + figures.byUncertainty(before.value(), before.uncertainty()) + " ± "
+                + figures.uncertainty(before.uncertainty()) + " " + before.unit()
                 + ", by method " + before.method() + ". What stands here is by today’s method, " + method + ".";
     }
 
     /** What a number was worked from: how much was kept of the entry and of those it draws on. */
     private static String state(EntrySheet entry) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(entry.stamps().toString().getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256")
+                            .digest(entry.stamps().toString().getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java has SHA-256", e);
         }

@@ -40,15 +40,15 @@ class NotebookPages {
     }
 
     /** An entry in the list with what it came to. */
-    public record Page(EntryLine line, String bench, String result, int findings, boolean waiting) {
-    }
+    public record Page(EntryLine line, String bench, String result, int findings, boolean waiting) {}
 
     @GetMapping("/notebook")
     String notebook(@RequestParam Optional<UUID> period, HttpServletRequest request, Model model) {
         List<Period> periods = book.periods();
-        Optional<Period> shown = period.map(id -> book.period(id).orElseThrow(() ->
-                        new NotFound("There is no lab period at that address.")))
-                .or(() -> who.bench(request).map(Bench::period)).or(() -> periods.stream().findFirst());
+        Optional<Period> shown = period.map(id ->
+                        book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address.")))
+                .or(() -> who.bench(request).map(Bench::period))
+                .or(() -> periods.stream().findFirst());
         model.addAttribute("periods", periods);
         model.addAttribute("period", shown.orElse(null));
         List<Page> pages = shown.map(this::pages).orElse(List.of());
@@ -61,11 +61,16 @@ class NotebookPages {
         List<Entry> entries = book.entriesOf(period);
         Map<UUID, StandingLine> standing = lines.of(entries, period, A_MOMENT).stream()
                 .collect(Collectors.toMap(StandingLine::entry, Function.identity()));
-        return entries.stream().map(entry -> page(entry, standing.get(entry.id()), period)).toList();
+        return entries.stream()
+                .map(entry -> page(entry, standing.get(entry.id()), period))
+                .toList();
     }
 
     private static Page page(Entry entry, StandingLine line, Period period) {
-        String result = line.result().map(each -> each.value() + " ± " + each.uncertainty() + " " + each.unit()).orElse(line.waiting() ? "…" : "not finished");
-        return new Page(EntryLine.of(entry, period.zone()), entry.bench().name(), result, line.questions(), line.waiting());
+        String result = line.result()
+                .map(each -> each.value() + " ± " + each.uncertainty() + " " + each.unit())
+                .orElse(line.waiting() ? "…" : "not finished");
+        return new Page(
+                EntryLine.of(entry, period.zone()), entry.bench().name(), result, line.questions(), line.waiting());
     }
 }

@@ -43,8 +43,13 @@ class ResultPages {
     private final FirstShown firstShown;
     private final WhoIsHere who;
 
-    ResultPages(LabBook book, EntrySheets sheets, Shelves shelves, Adoption adoption, FirstShown firstShown,
-                WhoIsHere who) {
+    ResultPages(
+            LabBook book,
+            EntrySheets sheets,
+            Shelves shelves,
+            Adoption adoption,
+            FirstShown firstShown,
+            WhoIsHere who) {
         this.book = book;
         this.sheets = sheets;
         this.shelves = shelves;
@@ -63,46 +68,97 @@ class ResultPages {
         model.addAttribute("view", view);
         model.addAttribute("before", firstShown.otherwise(entry).orElse(null));
         model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
-        model.addAttribute("broughtIn", book.broughtIn(id).map(each -> each.who() + ", " + WrittenTime.of(each.madeAt(),
-                entry.entry().period().zone(), DAY) + ", from " + each.fileName()).orElse(null));
+        model.addAttribute(
+                "broughtIn",
+                book.broughtIn(id)
+                        .map(each -> each.who() + ", "
+                                + WrittenTime.of(
+                                        each.madeAt(), entry.entry().period().zone(), DAY) + ", from "
+                                + each.fileName())
+                        .orElse(null));
         model.addAttribute("rows", new WrittenSheet(entry, view.shownTrial()).rows(Optional.empty()));
-        model.addAttribute("onceRows", view.shownTrial() == 1 ? java.util.List.of()
-                : new WrittenSheet(entry, 1).rows(Optional.empty()).stream().filter(row -> entry.experiment()
-                        .group(row.address().substring(0, row.address().indexOf('['))).orElseThrow().cardinality()
-                        != lab.sassafras.experiment.Cardinality.PER_TRIAL).toList());
+        model.addAttribute(
+                "onceRows",
+                view.shownTrial() == 1
+                        ? java.util.List.of()
+                        : new WrittenSheet(entry, 1)
+                                .rows(Optional.empty()).stream()
+                                        .filter(row -> entry.experiment()
+                                                        .group(row.address()
+                                                                .substring(
+                                                                        0,
+                                                                        row.address()
+                                                                                .indexOf('[')))
+                                                        .orElseThrow()
+                                                        .cardinality()
+                                                != lab.sassafras.experiment.Cardinality.PER_TRIAL)
+                                        .toList());
         model.addAttribute("vessel", entry.vessel().orElse(null));
         model.addAttribute("calibration", entry.calibration().orElse(null));
         model.addAttribute("newer", entry.newer().orElse(null));
         model.addAttribute("figures", entry.entry().period().figures());
         model.addAttribute("found", view.reduction().constant().orElse(null));
         Shelf shelf = shelves.now();
-        model.addAttribute("inUse", view.reduction().constant().flatMap(any -> entry.vessel())
-                .flatMap(shelf::inUse).filter(each -> each.entryId().equals(Optional.of(id))).orElse(null));
-        model.addAttribute("seen", entry.vessel().flatMap(vessel -> shelf.calibrations(vessel).stream().findFirst())
-                .map(Calibration::id).orElse(null));
+        model.addAttribute(
+                "inUse",
+                view.reduction()
+                        .constant()
+                        .flatMap(any -> entry.vessel())
+                        .flatMap(shelf::inUse)
+                        .filter(each -> each.entryId().equals(Optional.of(id)))
+                        .orElse(null));
+        model.addAttribute(
+                "seen",
+                entry.vessel()
+                        .flatMap(vessel -> shelf.calibrations(vessel).stream().findFirst())
+                        .map(Calibration::id)
+                        .orElse(null));
         return "result";
     }
 
     @PostMapping("/entries/{id}/trials/{number}")
-    String trial(@PathVariable UUID id, @PathVariable int number, @RequestParam String outcome,
-                 @RequestParam(defaultValue = "") String reason, HttpServletRequest request) {
+    String trial(
+            @PathVariable UUID id,
+            @PathVariable int number,
+            @RequestParam String outcome,
+            @RequestParam(defaultValue = "") String reason,
+            HttpServletRequest request) {
         EntrySheet entry = sheet(id);
         if (number < 1 || number > entry.sheet().trials()) {
             throw new NotFound("This entry has no trial " + number + ".");
         }
-        book.decide(Optional.of(id), Decision.Kind.TRIAL, Decisions.trial(number), outcome,
-                checked(reason, outcome.equals(Decision.OUT) ? "Say why the trial is left out." : "Say why the trial counts again."),
+        book.decide(
+                Optional.of(id),
+                Decision.Kind.TRIAL,
+                Decisions.trial(number),
+                outcome,
+                checked(
+                        reason,
+                        outcome.equals(Decision.OUT)
+                                ? "Say why the trial is left out."
+                                : "Say why the trial counts again."),
                 who.benchOrAsk(request).name());
         return "redirect:/entries/" + id + "/result?trial=" + number;
     }
 
     @PostMapping("/entries/{id}/school")
-    String school(@PathVariable UUID id, @RequestParam String question, @RequestParam String school,
-                  HttpServletRequest request) {
+    String school(
+            @PathVariable UUID id,
+            @RequestParam String question,
+            @RequestParam String school,
+            HttpServletRequest request) {
         sheet(id);
-        Question.all().stream().filter(each -> each.key().equals(question) && each.school(school).isPresent()).findFirst()
+        Question.all().stream()
+                .filter(each ->
+                        each.key().equals(question) && each.school(school).isPresent())
+                .findFirst()
                 .orElseThrow(() -> new Refused("There is no such convention."));
-        book.decide(Optional.of(id), Decision.Kind.SCHOOL, question, school, "chosen for this entry",
+        book.decide(
+                Optional.of(id),
+                Decision.Kind.SCHOOL,
+                question,
+                school,
+                "chosen for this entry",
                 who.benchOrAsk(request).name());
         return "redirect:/entries/" + id + "/result";
     }
@@ -110,19 +166,34 @@ class ResultPages {
     @PostMapping("/entries/{id}/pin")
     String pin(@PathVariable UUID id, @RequestParam UUID calibration, HttpServletRequest request) {
         EntrySheet entry = sheet(id);
-        Calibration chosen = shelves.now().calibration(calibration)
-                .filter(each -> entry.vessel().map(Vessel::id).filter(each.vesselId()::equals).isPresent())
+        Calibration chosen = shelves.now()
+                .calibration(calibration)
+                .filter(each -> entry.vessel()
+                        .map(Vessel::id)
+                        .filter(each.vesselId()::equals)
+                        .isPresent())
                 .orElseThrow(() -> new Refused("That constant does not belong to this entry's vessel."));
-        book.decide(Optional.of(id), Decision.Kind.PIN, "calibration", chosen.id().toString(), "newer constant taken",
+        book.decide(
+                Optional.of(id),
+                Decision.Kind.PIN,
+                "calibration",
+                chosen.id().toString(),
+                "newer constant taken",
                 who.benchOrAsk(request).name());
         return "redirect:/entries/" + id + "/result";
     }
 
     @PostMapping("/entries/{id}/adopt")
-    String adopt(@PathVariable UUID id, @RequestParam(defaultValue = "") String reason, @RequestParam Optional<UUID> seen,
-                 HttpServletRequest request) {
-        Calibration adopted = adoption.adopt(sheet(id).entry(), checked(reason, "Say why this constant is adopted."),
-                who.benchOrAsk(request).name(), seen);
+    String adopt(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam Optional<UUID> seen,
+            HttpServletRequest request) {
+        Calibration adopted = adoption.adopt(
+                sheet(id).entry(),
+                checked(reason, "Say why this constant is adopted."),
+                who.benchOrAsk(request).name(),
+                seen);
         return "redirect:/shelf/vessels/" + adopted.vesselId();
     }
 

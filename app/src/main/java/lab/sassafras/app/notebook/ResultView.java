@@ -48,44 +48,46 @@ public final class ResultView {
         this.reduction = entry.reduction();
         this.figures = entry.entry().period().figures();
         this.presentation = reduction.presentation();
-        this.shownTrial = trial.filter(number -> number >= 1 && number <= reduction.trials().size())
-                .orElseGet(() -> reduction.trials().stream().filter(Reduction.Trial::counts)
-                        .map(Reduction.Trial::number).findFirst().orElse(1));
+        this.shownTrial = trial.filter(
+                        number -> number >= 1 && number <= reduction.trials().size())
+                .orElseGet(() -> reduction.trials().stream()
+                        .filter(Reduction.Trial::counts)
+                        .map(Reduction.Trial::number)
+                        .findFirst()
+                        .orElse(1));
         this.sample = reduction.sampleOf(shownTrial);
     }
 
     /** One trial in the list. */
-    public record TrialLine(int number, String value, boolean solved, boolean leftOut, String reason, boolean shown,
-                            List<Account.Missing> missing) {
-    }
+    public record TrialLine(
+            int number,
+            String value,
+            boolean solved,
+            boolean leftOut,
+            String reason,
+            boolean shown,
+            List<Account.Missing> missing) {}
 
     /** A question with the school in force and those that could be. */
-    public record InForce(Question<?> question, School school, boolean own) {
-    }
+    public record InForce(Question<?> question, School school, boolean own) {}
 
     /** The result under another school. */
-    public record OtherSchool(String question, String school, String value, String change) {
-    }
+    public record OtherSchool(String question, String school, String value, String change) {}
 
     /** Some schools of one question. */
-    public record Schools(String question, List<String> schools) {
-    }
+    public record Schools(String question, List<String> schools) {}
 
     /** What a suspected error would do. */
-    public record SuspectLine(String words, String size, String change) {
-    }
+    public record SuspectLine(String words, String size, String change) {}
 
     /** One of several samples, with the trial that shows it. */
-    public record SampleLine(String name, String value, int trial, boolean shown) {
-    }
+    public record SampleLine(String name, String value, int trial, boolean shown) {}
 
     /** A further result of the trial shown. */
-    public record Further(String label, Written written) {
-    }
+    public record Further(String label, Written written) {}
 
     /** The line of heat against amount, in words. */
-    public record LineWords(String slope, String intercept, String meaning) {
-    }
+    public record LineWords(String slope, String intercept, String meaning) {}
 
     public Reduction reduction() {
         return reduction;
@@ -93,9 +95,14 @@ public final class ResultView {
 
     /** What to know of the whole entry and of the sample shown; other samples say their own when they are looked at. */
     public List<Finding> findings() {
-        List<String> others = reduction.samples().stream().filter(each -> each != sample).map(Sample::prefix).toList();
-        return reduction.findings().stream().filter(each -> reduction.samples().size() < 2
-                || others.stream().noneMatch(each.message()::startsWith)).toList();
+        List<String> others = reduction.samples().stream()
+                .filter(each -> each != sample)
+                .map(Sample::prefix)
+                .toList();
+        return reduction.findings().stream()
+                .filter(each ->
+                        reduction.samples().size() < 2 || others.stream().noneMatch(each.message()::startsWith))
+                .toList();
     }
 
     /** Whether the result is fixed, as by ice that is left, and carries no uncertainty of its own. */
@@ -119,18 +126,26 @@ public final class ResultView {
 
     /** Rounded as the school in force rounds: a mean by the readings of its first trial. */
     private Written written(Estimate estimate) {
-        return solution().or(this::anySolution).map(trial -> presentation.written(estimate, trial.result(), trial.bindings()))
+        return solution()
+                .or(this::anySolution)
+                .map(trial -> presentation.written(estimate, trial.result(), trial.bindings()))
                 .orElseGet(() -> presentation.written(estimate, reduction.unit()));
     }
 
     private Optional<Solution> anySolution() {
-        return reduction.trials().stream().flatMap(trial -> trial.solution().stream()).findFirst();
+        return reduction.trials().stream()
+                .flatMap(trial -> trial.solution().stream())
+                .findFirst();
     }
 
     /** What else follows from the trial shown. */
     public List<Further> further() {
-        return solution().map(Solution::derived).orElse(List.of()).stream().filter(each -> each.estimate().finite())
-                .map(each -> new Further(each.derived().label(), presentation.written(each.estimate(), each.derived().unit()))).toList();
+        return solution().map(Solution::derived).orElse(List.of()).stream()
+                .filter(each -> each.estimate().finite())
+                .map(each -> new Further(
+                        each.derived().label(),
+                        presentation.written(each.estimate(), each.derived().unit())))
+                .toList();
     }
 
     private Optional<Estimate> estimate() {
@@ -139,37 +154,49 @@ public final class ResultView {
 
     /** On how many trials it rests, with their scatter. */
     public String basis() {
-        return sample.mean().map(mean -> {
-            int n = mean.values().size();
-            if (mean.estimate().uncertainty() == 0) {
-                return "held there by what changes state, so without a ± of its own";
-            }
-            String interval = "95 % interval ± " + width(mean.estimate().halfWidth(0.95)) + " " + unit();
-            return n == 1 ? "one trial, standard uncertainty; " + interval : "mean of " + n + " trials, s = "
-                    + width(mean.scatter().orElse(0)) + " " + unit() + ", standard uncertainty; " + interval;
-        }).orElse("");
+        return sample.mean()
+                .map(mean -> {
+                    int n = mean.values().size();
+                    if (mean.estimate().uncertainty() == 0) {
+                        return "held there by what changes state, so without a ± of its own";
+                    }
+                    String interval = "95 % interval ± " + width(mean.estimate().halfWidth(0.95)) + " " + unit();
+                    return n == 1
+                            ? "one trial, standard uncertainty; " + interval
+                            : "mean of " + n + " trials, s = "
+                                    + width(mean.scatter().orElse(0)) + " " + unit() + ", standard uncertainty; "
+                                    + interval;
+                })
+                .orElse("");
     }
 
     private String width(double width) {
-        return figures.uncertainty(width * reduction.unit().widthToBench(1) / presentation.unit(reduction.unit()).widthToBench(1));
+        return figures.uncertainty(width
+                * reduction.unit().widthToBench(1)
+                / presentation.unit(reduction.unit()).widthToBench(1));
     }
 
     /** The trial shown by random draws; what stands in front of the linear answer where that cannot be trusted. */
-    public record Drawn(String words, boolean inFront) {
-    }
+    public record Drawn(String words, boolean inFront) {}
 
     public Optional<Drawn> drawn() {
-        return solution().flatMap(trial -> reduction.drawn(shownTrial).map(drawn -> {
-            boolean stands = drawn.bearsOut(trial.estimate());
-            String interval = "By 50 000 random draws, trial " + shownTrial + " lies between " + at(drawn.low(), drawn) + " and "
-                    + at(drawn.high(), drawn) + " " + unit() + " (95 %). ";
-            return new Drawn(interval + (stands ? "The linear interval agrees with it."
-                    : "The linear ± does not describe it well here; go by this one."), !stands);
-        }));
+        return solution()
+                .flatMap(trial -> reduction.drawn(shownTrial).map(drawn -> {
+                    boolean stands = drawn.bearsOut(trial.estimate());
+                    String interval = "By 50 000 random draws, trial " + shownTrial + " lies between "
+                            + at(drawn.low(), drawn) + " and " + at(drawn.high(), drawn) + " " + unit() + " (95 %). ";
+                    return new Drawn(
+                            interval
+                                    + (stands
+                                            ? "The linear interval agrees with it."
+                                            : "The linear ± does not describe it well here; go by this one."),
+                            !stands);
+                }));
     }
 
     private String at(double value, MonteCarlo drawn) {
-        double size = reduction.unit().widthToBench(1) / presentation.unit(reduction.unit()).widthToBench(1);
+        double size = reduction.unit().widthToBench(1)
+                / presentation.unit(reduction.unit()).widthToBench(1);
         return figures.fixed(value * size, Figures.decimalsFor(drawn.uncertainty() * size));
     }
 
@@ -179,29 +206,52 @@ public final class ResultView {
 
     /** The samples, where there are several. */
     public List<SampleLine> samples() {
-        return reduction.samples().size() < 2 ? List.of() : reduction.samples().stream().map(each -> new SampleLine(
-                each.name().isEmpty() ? "without a name" : each.name(), each.mean().map(mean -> written(mean.estimate()))
-                .map(written -> written.value() + " ± " + written.uncertainty()).orElse("not yet"), each.trials().get(0), each == sample)).toList();
+        return reduction.samples().size() < 2
+                ? List.of()
+                : reduction.samples().stream()
+                        .map(each -> new SampleLine(
+                                each.name().isEmpty() ? "without a name" : each.name(),
+                                each.mean()
+                                        .map(mean -> written(mean.estimate()))
+                                        .map(written -> written.value() + " ± " + written.uncertainty())
+                                        .orElse("not yet"),
+                                each.trials().get(0),
+                                each == sample))
+                        .toList();
     }
 
     public List<TrialLine> trials() {
         Decisions decisions = entry.decisions();
-        return reduction.trials().stream().map(trial -> new TrialLine(trial.number(),
-                trial.solution().map(solution -> presentation.written(solution.estimate(), solution.result(), solution.bindings()))
-                        .map(each -> each.value() + " ± " + each.uncertainty()).orElse("not yet"),
-                trial.solution().isPresent(), trial.leftOut(),
-                decisions.last(Decision.Kind.TRIAL, Decisions.trial(trial.number())).map(Decision::reason).orElse(""),
-                trial.number() == shownTrial,
-                trial.account() instanceof Account.Incomplete incomplete ? incomplete.missing() : List.of())).toList();
+        return reduction.trials().stream()
+                .map(trial -> new TrialLine(
+                        trial.number(),
+                        trial.solution()
+                                .map(solution -> presentation.written(
+                                        solution.estimate(), solution.result(), solution.bindings()))
+                                .map(each -> each.value() + " ± " + each.uncertainty())
+                                .orElse("not yet"),
+                        trial.solution().isPresent(),
+                        trial.leftOut(),
+                        decisions
+                                .last(Decision.Kind.TRIAL, Decisions.trial(trial.number()))
+                                .map(Decision::reason)
+                                .orElse(""),
+                        trial.number() == shownTrial,
+                        trial.account() instanceof Account.Incomplete incomplete ? incomplete.missing() : List.of()))
+                .toList();
     }
 
     private Optional<Solution> solution() {
-        return reduction.trials().stream().filter(trial -> trial.number() == shownTrial).findFirst()
+        return reduction.trials().stream()
+                .filter(trial -> trial.number() == shownTrial)
+                .findFirst()
                 .flatMap(Reduction.Trial::solution);
     }
 
     public Optional<BalancePicture> balance() {
-        return solution().filter(solution -> !solution.entries().isEmpty()).map(solution -> BalancePicture.of(solution, figures));
+        return solution()
+                .filter(solution -> !solution.entries().isEmpty())
+                .map(solution -> BalancePicture.of(solution, figures));
     }
 
     public Optional<Working> working() {
@@ -220,41 +270,70 @@ public final class ResultView {
     /** The same, drawn. */
     public Optional<LinePicture> linePicture() {
         return sample.line().map(line -> {
-            List<Reduction.Trial> counting = reduction.trials().stream().filter(trial -> trial.counts() && sample.trials().contains(trial.number())
-                    && trial.solution().orElseThrow().point().isPresent()).toList();
-            return LinePicture.of(line, counting.stream().map(trial -> trial.solution().orElseThrow().point().orElseThrow()).toList(),
-                    counting.stream().map(Reduction.Trial::number).toList(), figures);
+            List<Reduction.Trial> counting = reduction.trials().stream()
+                    .filter(trial -> trial.counts()
+                            && sample.trials().contains(trial.number())
+                            && trial.solution().orElseThrow().point().isPresent())
+                    .toList();
+            return LinePicture.of(
+                    line,
+                    counting.stream()
+                            .map(trial -> trial.solution().orElseThrow().point().orElseThrow())
+                            .toList(),
+                    counting.stream().map(Reduction.Trial::number).toList(),
+                    figures);
         });
     }
 
     private LineWords inWords(HeatLine line) {
         String slope = figures.signed(line.slope(), Figures.decimalsFor(line.slopeUncertainty())) + " ± "
                 + figures.uncertainty(line.slopeUncertainty()) + " kJ/mol";
-        String intercept = figures.signed(1000 * line.intercept(), 0) + " ± " + figures.fixed(1000 * line.interceptUncertainty(), 0) + " J";
-        return new LineWords(slope, intercept, line.missesZero()
-                ? "The intercept is away from zero: every trial carries the same heat of something else. The slope is free of it."
-                : "The intercept is zero within its scatter, as it should be: no error is the same in every trial.");
+        String intercept = figures.signed(1000 * line.intercept(), 0) + " ± "
+                + figures.fixed(1000 * line.interceptUncertainty(), 0) + " J";
+        return new LineWords(
+                slope,
+                intercept,
+                line.missesZero()
+                        ? "The intercept is away from zero: every trial carries the same heat of something else. The slope is free of it."
+                        : "The intercept is zero within its scatter, as it should be: no error is the same in every trial.");
     }
 
     /** What was foretold beside what was read. */
     public Optional<String> prediction() {
-        return reduction.prediction().map(each -> "Foretold " + figures.typed(each.foretold().text()) + " °C, " + each.off().map(off ->
-                "read " + figures.typed(each.read().orElseThrow().text()) + " °C: " + figures.signed(off, 1) + " °C off.").orElse("not read yet."));
+        return reduction
+                .prediction()
+                .map(each -> "Foretold " + figures.typed(each.foretold().text()) + " °C, "
+                        + each.off()
+                                .map(off -> "read "
+                                        + figures.typed(
+                                                each.read().orElseThrow().text()) + " °C: " + figures.signed(off, 1)
+                                        + " °C off.")
+                                .orElse("not read yet."));
     }
 
     public List<InForce> inForce() {
-        return Stream.concat(entry.experiment().conventions().stream(), Question.ofWriting().stream()).<InForce>map(question -> new InForce(question,
-                reduction.conventions().in(question), entry.decisions().schools().containsKey(question.key()))).toList();
+        return Stream.concat(entry.experiment().conventions().stream(), Question.ofWriting().stream())
+                .<InForce>map(question -> new InForce(
+                        question,
+                        reduction.conventions().in(question),
+                        entry.decisions().schools().containsKey(question.key())))
+                .toList();
     }
 
     /** What every school that changes something would have given. */
     public List<OtherSchool> otherSchools() {
-        return reduction.alternatives().stream().filter(each -> each.estimate().isPresent() && !reduction.same(each)).map(each -> {
-            Optional<Double> percent = reduction.percentTo(each);
-            Written written = presentation.written(each.estimate().orElseThrow(), each.unit());
-            return new OtherSchool(each.alternative().question().words(), each.alternative().school().words(), percent.isPresent()
-                    ? written.value() : written.value() + " " + written.unit(), percent.map(this::change).orElse(""));
-        }).toList();
+        return reduction.alternatives().stream()
+                .filter(each -> each.estimate().isPresent() && !reduction.same(each))
+                .map(each -> {
+                    Optional<Double> percent = reduction.percentTo(each);
+                    Written written = presentation.written(each.estimate().orElseThrow(), each.unit());
+                    return new OtherSchool(
+                            each.alternative().question().words(),
+                            each.alternative().school().words(),
+                            percent.isPresent() ? written.value() : written.value() + " " + written.unit(),
+                            percent.map(this::change).orElse(""));
+                })
+                .toList();
     }
 
     /** Schools that would have given the same number. */
@@ -264,14 +343,18 @@ public final class ResultView {
 
     /** Schools that ask for readings this run has not. */
     public List<Schools> unread() {
-        return byQuestion(reduction.alternatives().stream().filter(each -> each.estimate().isEmpty()));
+        return byQuestion(
+                reduction.alternatives().stream().filter(each -> each.estimate().isEmpty()));
     }
 
     private static List<Schools> byQuestion(Stream<Reduction.Alternative> alternatives) {
         Map<String, List<String>> schools = new LinkedHashMap<>();
-        alternatives.forEach(each -> schools.computeIfAbsent(each.alternative().question().words(), any -> new ArrayList<>())
-                .add(each.alternative().school().words()));
-        return schools.entrySet().stream().map(each -> new Schools(each.getKey(), each.getValue())).toList();
+        alternatives.forEach(
+                each -> schools.computeIfAbsent(each.alternative().question().words(), any -> new ArrayList<>())
+                        .add(each.alternative().school().words()));
+        return schools.entrySet().stream()
+                .map(each -> new Schools(each.getKey(), each.getValue()))
+                .toList();
     }
 
     private String change(double percent) {
@@ -280,9 +363,12 @@ public final class ResultView {
 
     public List<SuspectLine> suspects() {
         double u = estimate().map(Estimate::uncertainty).orElse(0.0);
-        return reduction.suspects().stream().map(each -> new SuspectLine(each.words(),
-                figures.significant(Math.abs(each.error()), 1) + " " + each.unit(),
-                presentation.change(each.change(), u, reduction.unit()))).toList();
+        return reduction.suspects().stream()
+                .map(each -> new SuspectLine(
+                        each.words(),
+                        figures.significant(Math.abs(each.error()), 1) + " " + each.unit(),
+                        presentation.change(each.change(), u, reduction.unit())))
+                .toList();
     }
 
     public List<Candidate> candidates() {
@@ -291,24 +377,32 @@ public final class ResultView {
 
     /** The candidates in a sentence. */
     public String candidatesInWords() {
-        List<String> fitting = candidates().stream().filter(Candidate::fits).map(each -> each.substance().name() + " ("
-                + specificHeat(each) + ")").toList();
+        List<String> fitting = candidates().stream()
+                .filter(Candidate::fits)
+                .map(each -> each.substance().name() + " (" + specificHeat(each) + ")")
+                .toList();
         if (candidates().isEmpty()) {
-            return result().isEmpty() || sample.verdict().isEmpty()
-                    || !(entry.experiment().yardstick() instanceof Yardstick.OfSolids) ? ""
+            return result().isEmpty()
+                            || sample.verdict().isEmpty()
+                            || !(entry.experiment().yardstick() instanceof Yardstick.OfSolids)
+                    ? ""
                     : "No solid on the shelf fits this number.";
         }
-        return fitting.isEmpty() ? "No solid on the shelf fits both the number and what was seen."
+        return fitting.isEmpty()
+                ? "No solid on the shelf fits both the number and what was seen."
                 : "It may be " + String.join(", ", fitting) + ".";
     }
 
     public String compatibility(Candidate candidate) {
-        return candidate.compatibility() < 0.01 ? "under 1 %" : figures.fixed(100 * candidate.compatibility(), 0) + " %";
+        return candidate.compatibility() < 0.01
+                ? "under 1 %"
+                : figures.fixed(100 * candidate.compatibility(), 0) + " %";
     }
 
     public String specificHeat(Candidate candidate) {
         BenchUnit unit = BenchUnit.JOULES_PER_GRAM_DEGREE;
-        return figures.significant(candidate.substance().specificHeat() / presentation.unit(unit).widthToBench(1), 3);
+        return figures.significant(
+                candidate.substance().specificHeat() / presentation.unit(unit).widthToBench(1), 3);
     }
 
     public Optional<String> agreement() {
@@ -316,8 +410,10 @@ public final class ResultView {
     }
 
     private String inWords(Agreement agreement) {
-        return "Reference for " + agreement.reference().name() + ": " + presentation.written(agreement.reference()) + ", "
-                + agreement.reference().sourceInWords() + ". Per cent error " + figures.signed(agreement.percentError(), 1)
+        return "Reference for " + agreement.reference().name() + ": " + presentation.written(agreement.reference())
+                + ", "
+                + agreement.reference().sourceInWords() + ". Per cent error "
+                + figures.signed(agreement.percentError(), 1)
                 + " %; " + agreement.words() + ".";
     }
 }

@@ -14,14 +14,15 @@ public class Bench {
 
     @Id
     private UUID id;
+
     @ManyToOne(fetch = FetchType.EAGER)
     @JoinColumn(name = "period_id")
     private Period period;
+
     private String name;
     private Instant createdAt;
 
-    protected Bench() {
-    }
+    protected Bench() {}
 
     Bench(UUID id, Period period, String name, Instant createdAt) {
         this.id = id;

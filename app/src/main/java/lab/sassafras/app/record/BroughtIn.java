@@ -12,7 +12,13 @@ import org.hibernate.annotations.Immutable;
 public class BroughtIn {
 
     /** What came. */
-    public enum What { ENTRY, VESSEL, INSTRUMENT, CALIBRATION, PERIOD }
+    public enum What {
+        ENTRY,
+        VESSEL,
+        INSTRUMENT,
+        CALIBRATION,
+        PERIOD
+    }
 
     /**
      * What it came with.
@@ -21,19 +27,18 @@ public class BroughtIn {
      * @param digest   of the contents, however they are laid out
      * @param who      who brought it in
      */
-    public record From(String fileName, String digest, String who) {
-    }
+    public record From(String fileName, String digest, String who) {}
 
     @Id
     private UUID subject;
+
     private String what;
     private String fileName;
     private String digest;
     private String who;
     private Instant madeAt;
 
-    protected BroughtIn() {
-    }
+    protected BroughtIn() {}
 
     BroughtIn(UUID subject, What what, From from, Instant madeAt) {
         this.subject = subject;

@@ -43,8 +43,10 @@ public class Decision {
 
     @Id
     private UUID id;
+
     @Column(insertable = false, updatable = false)
     private Long seq;
+
     private UUID entryId;
     private String kind;
     private String subject;
@@ -53,8 +55,7 @@ public class Decision {
     private String who;
     private Instant madeAt;
 
-    protected Decision() {
-    }
+    protected Decision() {}
 
     Decision(UUID entryId, Kind kind, String subject, String outcome, String reason, String who, Instant madeAt) {
         this.id = UUID.randomUUID();

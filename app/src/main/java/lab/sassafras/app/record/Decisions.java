@@ -25,12 +25,16 @@ public record Decisions(List<Decision> all) {
     /** The trial a decision is about. */
     public static Optional<Integer> trialOf(Decision decision) {
         Matcher subject = TRIAL.matcher(decision.subject());
-        return decision.is(Decision.Kind.TRIAL) && subject.matches() ? Optional.of(Integer.valueOf(subject.group(1))) : Optional.empty();
+        return decision.is(Decision.Kind.TRIAL) && subject.matches()
+                ? Optional.of(Integer.valueOf(subject.group(1)))
+                : Optional.empty();
     }
 
     /** The decision in force on a subject. */
     public Optional<Decision> last(Decision.Kind kind, String subject) {
-        return all.stream().filter(each -> each.is(kind) && each.subject().equals(subject)).reduce((earlier, later) -> later);
+        return all.stream()
+                .filter(each -> each.is(kind) && each.subject().equals(subject))
+                .reduce((earlier, later) -> later);
     }
 
     /** Trials decided against. */
@@ -49,7 +53,9 @@ public record Decisions(List<Decision> all) {
     /** Schools put in force for this entry alone. */
     public Map<String, String> schools() {
         Map<String, String> outcomes = new LinkedHashMap<>();
-        all.stream().filter(each -> each.is(Decision.Kind.SCHOOL)).forEach(each -> outcomes.put(each.subject(), each.outcome()));
+        all.stream()
+                .filter(each -> each.is(Decision.Kind.SCHOOL))
+                .forEach(each -> outcomes.put(each.subject(), each.outcome()));
         return outcomes;
     }
 }

@@ -35,8 +35,9 @@ public class DiskRoom implements HealthIndicator {
         private static final long serialVersionUID = 1L;
 
         NoRoom() {
-            super("Not kept: the disk the book lies on is full. Whoever runs the server must make room; what was kept before is safe, and "
-                    + "keeping goes on by itself then.");
+            super(
+                    "Not kept: the disk the book lies on is full. Whoever runs the server must make room; what was kept before is safe, and "
+                            + "keeping goes on by itself then.");
         }
     }
 
@@ -50,6 +51,8 @@ public class DiskRoom implements HealthIndicator {
     @Override
     public Health health() {
         long bytes = free.getAsLong();
-        return (bytes < LEAST ? Health.down() : Health.up()).withDetail("free", bytes).build();
+        return (bytes < LEAST ? Health.down() : Health.up())
+                .withDetail("free", bytes)
+                .build();
     }
 }

@@ -24,17 +24,21 @@ public class Entry {
 
     @Id
     private UUID id;
+
     @Column(insertable = false, updatable = false)
     private Long seq;
+
     @ManyToOne(fetch = FetchType.EAGER)
     @JoinColumn(name = "bench_id")
     private Bench bench;
+
     private String experiment;
     private int method;
     private int shelfVersion;
     private UUID vesselId;
     private UUID calibrationId;
     private Instant createdAt;
+
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "entry_instrument", joinColumns = @JoinColumn(name = "entry_id"))
     @MapKeyColumn(name = "kind")
@@ -43,8 +47,7 @@ public class Entry {
     @BatchSize(size = 500)
     private Map<Instrument.Kind, UUID> instruments;
 
-    protected Entry() {
-    }
+    protected Entry() {}
 
     Entry(UUID id, Bench bench, Plan plan, Instant createdAt) {
         this.id = id;
@@ -59,9 +62,13 @@ public class Entry {
     }
 
     /** What an entry is begun with. */
-    public record Plan(String experiment, int method, int shelfVersion, Optional<UUID> vesselId,
-                       Optional<UUID> calibrationId, Map<Instrument.Kind, UUID> instruments) {
-    }
+    public record Plan(
+            String experiment,
+            int method,
+            int shelfVersion,
+            Optional<UUID> vesselId,
+            Optional<UUID> calibrationId,
+            Map<Instrument.Kind, UUID> instruments) {}
 
     public UUID id() {
         return id;

@@ -10,7 +10,8 @@ import java.util.Map;
 public record EntryRows(Observations observations, Decisions decisions, Map<String, Integer> opened) {
 
     /** Of an entry in which nothing was written yet. */
-    public static final EntryRows NONE = new EntryRows(new Observations(java.util.List.of()), new Decisions(java.util.List.of()), Map.of());
+    public static final EntryRows NONE =
+            new EntryRows(new Observations(java.util.List.of()), new Decisions(java.util.List.of()), Map.of());
 
     public EntryRows {
         opened = Map.copyOf(opened);

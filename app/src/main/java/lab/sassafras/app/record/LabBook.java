@@ -32,8 +32,10 @@ public class LabBook {
 
     /** What a further trial is opened as. */
     public static final String TRIAL = "trial";
+
     private static final int MOST_OPENED = 50;
-    private static final String ENTRIES = "select entry from Entry entry join fetch entry.bench bench join fetch bench.period period ";
+    private static final String ENTRIES =
+            "select entry from Entry entry join fetch entry.bench bench join fetch bench.period period ";
     /** Hands that may reach for the same thing at once before one of them is told to come back. */
     private static final int TRIES = 20;
 
@@ -67,7 +69,7 @@ public class LabBook {
         if (TransactionSynchronizationManager.isActualTransactionActive()) {
             return work.get();
         }
-        for (int tries = 1;; tries++) {
+        for (int tries = 1; ; tries++) {
             try {
                 return transaction.execute(status -> {
                     T done = work.get();
@@ -84,20 +86,24 @@ public class LabBook {
 
     private static boolean collision(Throwable failure) {
         for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            if (cause instanceof java.sql.SQLException sql && sql.getSQLState() != null && sql.getSQLState().startsWith("23")) {
+            if (cause instanceof java.sql.SQLException sql
+                    && sql.getSQLState() != null
+                    && sql.getSQLState().startsWith("23")) {
                 return true;
             }
         }
         return failure instanceof DataIntegrityViolationException;
     }
 
-    public Period openPeriod(String title, LocalDate heldOn, ZoneId zone, DecimalMark mark, Map<String, String> schools) {
+    public Period openPeriod(
+            String title, LocalDate heldOn, ZoneId zone, DecimalMark mark, Map<String, String> schools) {
         return persisted(new Period(UUID.randomUUID(), title, heldOn, zone, mark, schools, now()));
     }
 
     @Transactional(readOnly = true)
     public List<Period> periods() {
-        return entities.createQuery("from Period order by heldOn desc, seq desc", Period.class).getResultList();
+        return entities.createQuery("from Period order by heldOn desc, seq desc", Period.class)
+                .getResultList();
     }
 
     @Transactional(readOnly = true)
@@ -108,14 +114,17 @@ public class LabBook {
     /** The bench of that name in a period, new or already there. */
     @Transactional(propagation = Propagation.SUPPORTS)
     public Bench join(Period period, String name) {
-        return atomically(() -> benches(period).stream().filter(bench -> bench.name().equals(name)).findFirst()
+        return atomically(() -> benches(period).stream()
+                .filter(bench -> bench.name().equals(name))
+                .findFirst()
                 .orElseGet(() -> persisted(new Bench(UUID.randomUUID(), period, name, now()))));
     }
 
     @Transactional(readOnly = true)
     public List<Bench> benches(Period period) {
         return entities.createQuery("from Bench where period.id = :period order by name", Bench.class)
-                .setParameter("period", period.id()).getResultList();
+                .setParameter("period", period.id())
+                .getResultList();
     }
 
     @Transactional(readOnly = true)
@@ -141,14 +150,16 @@ public class LabBook {
     @Transactional(readOnly = true)
     public List<Entry> entriesOf(Bench bench) {
         return entities.createQuery(ENTRIES + "where bench.id = :bench order by entry.seq desc", Entry.class)
-                .setParameter("bench", bench.id()).getResultList();
+                .setParameter("bench", bench.id())
+                .getResultList();
     }
 
     /** Newest first. */
     @Transactional(readOnly = true)
     public List<Entry> entriesOf(Period period) {
         return entities.createQuery(ENTRIES + "where period.id = :period order by entry.seq desc", Entry.class)
-                .setParameter("period", period.id()).getResultList();
+                .setParameter("period", period.id())
+                .getResultList();
     }
 
     /**
@@ -173,13 +184,21 @@ public class LabBook {
         Observation known = entities.find(Observation.class, id);
         if (known != null) {
             if (!known.says(entryId, given)) {
-                throw new Refused("Another value, " + known.text() + ", was kept under the same key, so this one was not. Load the page "
+                throw new Refused("Another value, " + known.text()
+                        + ", was kept under the same key, so this one was not. Load the page "
                         + "again and give it once more.");
             }
             return known;
         }
-        Observation observation = persisted(new Observation(id, entryId, given.supersedes().map(struck -> strikes(struck, entryId, given))
-                .orElse(true) ? given : given.asSecondReading(), madeAt));
+        Observation observation = persisted(new Observation(
+                id,
+                entryId,
+                given.supersedes()
+                                .map(struck -> strikes(struck, entryId, given))
+                                .orElse(true)
+                        ? given
+                        : given.asSecondReading(),
+                madeAt));
         observation.supersedes().ifPresent(struck -> entities.persist(new Strike(struck, id)));
         return observation;
     }
@@ -199,15 +218,19 @@ public class LabBook {
 
     @Transactional(readOnly = true)
     public Observations observations(UUID entryId) {
-        return new Observations(entities.createQuery("from Observation where entryId = :entry order by seq",
-                Observation.class).setParameter("entry", entryId).getResultList());
+        return new Observations(
+                entities.createQuery("from Observation where entryId = :entry order by seq", Observation.class)
+                        .setParameter("entry", entryId)
+                        .getResultList());
     }
 
     /** Everything kept of one entry. */
     @Transactional(readOnly = true)
     public EntryRows rows(UUID entryId) {
         Map<String, Integer> opened = new HashMap<>();
-        entities.createQuery("from Opened where entryId = :entry", Opened.class).setParameter("entry", entryId).getResultList()
+        entities.createQuery("from Opened where entryId = :entry", Opened.class)
+                .setParameter("entry", entryId)
+                .getResultList()
                 .forEach(each -> opened.merge(each.what(), each.number(), Math::max));
         return new EntryRows(observations(entryId), decisions(entryId), opened);
     }
@@ -215,24 +238,37 @@ public class LabBook {
     /** Everything kept of every entry of a period, in a few questions to the database however many there are. */
     @Transactional(readOnly = true)
     public Map<UUID, EntryRows> rows(Period period) {
-        Map<UUID, List<Observation>> observations = grouped(period, "Observation", "seq", Observation.class, Observation::entryId);
+        Map<UUID, List<Observation>> observations =
+                grouped(period, "Observation", "seq", Observation.class, Observation::entryId);
         Map<UUID, List<Decision>> decisions = grouped(period, "Decision", "seq", Decision.class, Decision::entryId);
         Map<UUID, List<Opened>> opened = grouped(period, "Opened", "number", Opened.class, Opened::entryId);
         Map<UUID, EntryRows> rows = new HashMap<>();
         entriesOf(period).forEach(entry -> {
             Map<String, Integer> most = new HashMap<>();
-            opened.getOrDefault(entry.id(), List.of()).forEach(each -> most.merge(each.what(), each.number(), Math::max));
-            rows.put(entry.id(), new EntryRows(new Observations(observations.getOrDefault(entry.id(), List.of())),
-                    new Decisions(decisions.getOrDefault(entry.id(), List.of())), most));
+            opened.getOrDefault(entry.id(), List.of())
+                    .forEach(each -> most.merge(each.what(), each.number(), Math::max));
+            rows.put(
+                    entry.id(),
+                    new EntryRows(
+                            new Observations(observations.getOrDefault(entry.id(), List.of())),
+                            new Decisions(decisions.getOrDefault(entry.id(), List.of())),
+                            most));
         });
         return rows;
     }
 
-    private <T> Map<UUID, List<T>> grouped(Period period, String name, String order, Class<T> type, Function<T, UUID> entry) {
+    private <T> Map<UUID, List<T>> grouped(
+            Period period, String name, String order, Class<T> type, Function<T, UUID> entry) {
         Map<UUID, List<T>> rows = new HashMap<>();
-        entities.createQuery("select row from " + name + " row, Entry entry where row.entryId = entry.id and entry.bench.period.id = :period "
-                + "order by row." + order, type).setParameter("period", period.id()).getResultList()
-                .forEach(row -> rows.computeIfAbsent(entry.apply(row), any -> new ArrayList<>()).add(row));
+        entities.createQuery(
+                        "select row from " + name
+                                + " row, Entry entry where row.entryId = entry.id and entry.bench.period.id = :period "
+                                + "order by row." + order,
+                        type)
+                .setParameter("period", period.id())
+                .getResultList()
+                .forEach(row -> rows.computeIfAbsent(entry.apply(row), any -> new ArrayList<>())
+                        .add(row));
         return rows;
     }
 
@@ -256,16 +292,23 @@ public class LabBook {
     /** How many there are of a thing, at least 1. */
     @Transactional(readOnly = true)
     public int opened(UUID entryId, String what) {
-        return entities.createQuery("select max(number) from Opened where entryId = :entry and what = :what", Integer.class)
-                .setParameter("entry", entryId).setParameter("what", what).getResultList().stream().filter(java.util.Objects::nonNull)
-                .findFirst().orElse(1);
+        return entities
+                .createQuery("select max(number) from Opened where entryId = :entry and what = :what", Integer.class)
+                .setParameter("entry", entryId)
+                .setParameter("what", what)
+                .getResultList()
+                .stream()
+                .filter(java.util.Objects::nonNull)
+                .findFirst()
+                .orElse(1);
     }
 
     /** Takes a decision; without an entry it is about the shelf. */
-    public Decision decide(Optional<UUID> entryId, Decision.Kind kind, String subject, String outcome, String reason,
-                           String who) {
+    public Decision decide(
+            Optional<UUID> entryId, Decision.Kind kind, String subject, String outcome, String reason, String who) {
         if (!kind.knows(outcome)) {
-            throw new Refused("“" + outcome + "” is no way to decide that. Go back and choose one of those shown; nothing was changed.");
+            throw new Refused("“" + outcome
+                    + "” is no way to decide that. Go back and choose one of those shown; nothing was changed.");
         }
         return persisted(new Decision(entryId.orElse(null), kind, subject, outcome, reason, who, now()));
     }
@@ -273,14 +316,16 @@ public class LabBook {
     @Transactional(readOnly = true)
     public Decisions decisions(UUID entryId) {
         return new Decisions(entities.createQuery("from Decision where entryId = :entry order by seq", Decision.class)
-                .setParameter("entry", entryId).getResultList());
+                .setParameter("entry", entryId)
+                .getResultList());
     }
 
     /** Decisions about the shelf, of one kind. */
     @Transactional(readOnly = true)
     public Decisions decisions(Decision.Kind kind) {
         return new Decisions(entities.createQuery("from Decision where kind = :kind order by seq", Decision.class)
-                .setParameter("kind", kind.name()).getResultList());
+                .setParameter("kind", kind.name())
+                .getResultList());
     }
 
     /** Notes that something came with a file. */
@@ -297,27 +342,35 @@ public class LabBook {
     /** Everything of a kind that came with a file. */
     @Transactional(readOnly = true)
     public List<BroughtIn> broughtIn(BroughtIn.What what) {
-        return entities.createQuery("from BroughtIn where what = :what", BroughtIn.class).setParameter("what", what.name()).getResultList();
+        return entities.createQuery("from BroughtIn where what = :what", BroughtIn.class)
+                .setParameter("what", what.name())
+                .getResultList();
     }
 
     /** Entries that a file of the same contents made before, first things first. */
     @Transactional(readOnly = true)
     public List<BroughtIn> broughtInBy(String digest) {
-        return entities.createQuery("from BroughtIn where digest = :digest and what = :what order by madeAt", BroughtIn.class)
-                .setParameter("digest", digest).setParameter("what", BroughtIn.What.ENTRY.name()).getResultList();
+        return entities.createQuery(
+                        "from BroughtIn where digest = :digest and what = :what order by madeAt", BroughtIn.class)
+                .setParameter("digest", digest)
+                .setParameter("what", BroughtIn.What.ENTRY.name())
+                .getResultList();
     }
 
     /** Numbers shown before of an entry in one state, first shown first. */
     @Transactional(readOnly = true)
     public List<Shown> shown(UUID entryId, String state) {
-        return entities.createQuery("from Shown where entryId = :entry and state = :state order by shownAt, method", Shown.class)
-                .setParameter("entry", entryId).setParameter("state", state).getResultList();
+        return entities.createQuery(
+                        "from Shown where entryId = :entry and state = :state order by shownAt, method", Shown.class)
+                .setParameter("entry", entryId)
+                .setParameter("state", state)
+                .getResultList();
     }
 
     /** Notes a number when it is first shown; shown again it changes nothing. */
     @Transactional(propagation = Propagation.SUPPORTS)
     public void showing(Shown.Key key, double value, double uncertainty, String unit) {
-        atomically(() -> Optional.ofNullable(entities.find(Shown.class, key)).orElseGet(() ->
-                persisted(new Shown(key, value, uncertainty, unit, now()))));
+        atomically(() -> Optional.ofNullable(entities.find(Shown.class, key))
+                .orElseGet(() -> persisted(new Shown(key, value, uncertainty, unit, now()))));
     }
 }

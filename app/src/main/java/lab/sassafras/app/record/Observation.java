@@ -16,8 +16,10 @@ public class Observation {
 
     @Id
     private UUID id;
+
     @Column(insertable = false, updatable = false)
     private Long seq;
+
     private UUID entryId;
     private String address;
     private String role;
@@ -30,8 +32,7 @@ public class Observation {
     private UUID supersedes;
     private String reason;
 
-    protected Observation() {
-    }
+    protected Observation() {}
 
     Observation(UUID id, UUID entryId, Given given, Instant madeAt) {
         this.id = id;
@@ -49,8 +50,16 @@ public class Observation {
     }
 
     /** What is kept of a value; unit, uncertainty and reason may be null. */
-    public record Given(String address, String role, String text, String unit, Optional<UUID> instrumentId,
-                        String uncertainty, String who, Optional<UUID> supersedes, String reason) {
+    public record Given(
+            String address,
+            String role,
+            String text,
+            String unit,
+            Optional<UUID> instrumentId,
+            String uncertainty,
+            String who,
+            Optional<UUID> supersedes,
+            String reason) {
 
         /** The same, striking nothing out: what it was to strike out another hand struck out first. */
         Given asSecondReading() {
@@ -60,10 +69,16 @@ public class Observation {
 
     /** Whether this is what was given, be it kept as a second reading. */
     boolean says(UUID entry, Given given) {
-        return entryId.equals(entry) && address.equals(given.address()) && role.equals(given.role()) && text.equals(given.text())
-                && Objects.equals(unit, given.unit()) && instrumentId().equals(given.instrumentId())
-                && Objects.equals(uncertainty, given.uncertainty()) && Objects.equals(reason, given.reason())
-                && (supersedes == null || given.supersedes().filter(supersedes::equals).isPresent());
+        return entryId.equals(entry)
+                && address.equals(given.address())
+                && role.equals(given.role())
+                && text.equals(given.text())
+                && Objects.equals(unit, given.unit())
+                && instrumentId().equals(given.instrumentId())
+                && Objects.equals(uncertainty, given.uncertainty())
+                && Objects.equals(reason, given.reason())
+                && (supersedes == null
+                        || given.supersedes().filter(supersedes::equals).isPresent());
     }
 
     public UUID id() {

@@ -11,14 +11,14 @@ class Opened {
 
     @Id
     private UUID id;
+
     private UUID entryId;
     private String what;
     private int number;
     private String who;
     private Instant madeAt;
 
-    protected Opened() {
-    }
+    protected Opened() {}
 
     Opened(UUID entryId, String what, int number, String who, Instant madeAt) {
         this.id = UUID.randomUUID();

@@ -27,14 +27,19 @@ public class Period {
 
     @Id
     private UUID id;
+
     @Column(insertable = false, updatable = false)
     private Long seq;
+
     private String title;
     private LocalDate heldOn;
     private String zone;
+
     @Enumerated(EnumType.STRING)
     private DecimalMark decimalMark;
+
     private Instant createdAt;
+
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "period_school", joinColumns = @JoinColumn(name = "period_id"))
     @MapKeyColumn(name = "question")
@@ -42,11 +47,16 @@ public class Period {
     @BatchSize(size = 100)
     private Map<String, String> schools;
 
-    protected Period() {
-    }
+    protected Period() {}
 
-    Period(UUID id, String title, LocalDate heldOn, ZoneId zone, DecimalMark decimalMark, Map<String, String> schools,
-           Instant createdAt) {
+    Period(
+            UUID id,
+            String title,
+            LocalDate heldOn,
+            ZoneId zone,
+            DecimalMark decimalMark,
+            Map<String, String> schools,
+            Instant createdAt) {
         this.id = id;
         this.title = title;
         this.heldOn = heldOn;

@@ -16,23 +16,25 @@ import org.hibernate.annotations.Immutable;
 public class Shown {
 
     /** Entry, what it was worked from, and method. */
-    public record Key(UUID entryId, String state, int method) implements Serializable {
-    }
+    public record Key(UUID entryId, String state, int method) implements Serializable {}
 
     @Id
     private UUID entryId;
+
     @Id
     private String state;
+
     @Id
     private int method;
+
     @Column(name = "result")
     private double value;
+
     private double uncertainty;
     private String unit;
     private Instant shownAt;
 
-    protected Shown() {
-    }
+    protected Shown() {}
 
     Shown(Key key, double value, double uncertainty, String unit, Instant shownAt) {
         this.entryId = key.entryId();

@@ -24,21 +24,27 @@ public class Stamps {
     }
 
     /** What stands on the shelf: vessels, instruments, constants and the decisions over them, counted. */
-    public record Shelf(long vessels, long instruments, long calibrations, long decisions) {
-    }
+    public record Shelf(long vessels, long instruments, long calibrations, long decisions) {}
 
     /** An entry and the shelf at one moment. */
-    public record Now(Stamp entry, Shelf shelf) {
-    }
+    public record Now(Stamp entry, Shelf shelf) {}
 
     /** The stamp of one entry, with the shelf's. */
     public Now of(UUID entry) {
-        return database.queryForObject(OF_ONE + OF_SHELF, (row, any) -> new Now(new Stamp(entry, row.getLong(1), row.getLong(2), row.getLong(3)),
-                new Shelf(row.getLong(4), row.getLong(5), row.getLong(6), row.getLong(7))), entry, entry, entry);
+        return database.queryForObject(
+                OF_ONE + OF_SHELF,
+                (row, any) -> new Now(
+                        new Stamp(entry, row.getLong(1), row.getLong(2), row.getLong(3)),
+                        new Shelf(row.getLong(4), row.getLong(5), row.getLong(6), row.getLong(7))),
+                entry,
+                entry,
+                entry);
     }
 
     public Shelf shelf() {
-        return database.queryForObject("select " + OF_SHELF, (row, any) -> new Shelf(row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4)));
+        return database.queryForObject(
+                "select " + OF_SHELF,
+                (row, any) -> new Shelf(row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4)));
     }
 
     /** Stamps of other entries, in the order named. */
@@ -52,10 +58,15 @@ public class Stamps {
         List<String> tables = List.of("observation", "decision", "opened");
         for (int i = 0; i < tables.size(); i++) {
             int column = i;
-            database.query("select counted.entry_id, count(*) from " + tables.get(i) + " counted join entry on entry.id = counted.entry_id join bench "
-                    + "on bench.id = entry.bench_id where bench.period_id = ? group by counted.entry_id", row -> {
-                counts.computeIfAbsent(row.getObject(1, UUID.class), any -> new long[3])[column] = row.getLong(2);
-            }, period.id());
+            database.query(
+                    "select counted.entry_id, count(*) from " + tables.get(i)
+                            + " counted join entry on entry.id = counted.entry_id join bench "
+                            + "on bench.id = entry.bench_id where bench.period_id = ? group by counted.entry_id",
+                    row -> {
+                        counts.computeIfAbsent(row.getObject(1, UUID.class), any -> new long[3])[column] =
+                                row.getLong(2);
+                    },
+                    period.id());
         }
         Map<UUID, Stamp> stamps = new HashMap<>();
         counts.forEach((entry, count) -> stamps.put(entry, new Stamp(entry, count[0], count[1], count[2])));

@@ -12,10 +12,10 @@ class Strike {
 
     @Id
     private UUID observation;
+
     private UUID byObservation;
 
-    protected Strike() {
-    }
+    protected Strike() {}
 
     Strike(UUID observation, UUID byObservation) {
         this.observation = observation;

@@ -32,10 +32,19 @@ import lab.sassafras.verdict.Reduction;
  * @param reduction    what it comes to, worked when asked for
  * @param stamps       how much was kept of it and of the entries it draws on
  */
-public record EntrySheet(Entry entry, Experiment experiment, Observations observations, Decisions decisions,
-                         Optional<Vessel> vessel, Optional<Calibration> calibration, Optional<Calibration> newer,
-                         Conventions conventions, Readback readback, Map<String, String> instrumentNames,
-                         Reduction reduction, List<Stamp> stamps) {
+public record EntrySheet(
+        Entry entry,
+        Experiment experiment,
+        Observations observations,
+        Decisions decisions,
+        Optional<Vessel> vessel,
+        Optional<Calibration> calibration,
+        Optional<Calibration> newer,
+        Conventions conventions,
+        Readback readback,
+        Map<String, String> instrumentNames,
+        Reduction reduction,
+        List<Stamp> stamps) {
 
     public EntrySheet {
         stamps = List.copyOf(stamps);

@@ -54,7 +54,8 @@ public class EntrySheets {
     private final LabBook book;
     private final Shelves shelves;
     private final Stamps stamps;
-    private final Cache<UUID, Kept> whole = Caffeine.newBuilder().maximumSize(WHOLE).build();
+    private final Cache<UUID, Kept> whole =
+            Caffeine.newBuilder().maximumSize(WHOLE).build();
 
     EntrySheets(LabBook book, Shelves shelves, Stamps stamps) {
         this.book = book;
@@ -62,8 +63,7 @@ public class EntrySheets {
         this.stamps = stamps;
     }
 
-    private record Kept(EntrySheet sheet, Stamps.Shelf shelf) {
-    }
+    private record Kept(EntrySheet sheet, Stamps.Shelf shelf) {}
 
     public EntrySheet of(Entry entry) {
         return of(entry, new Path());
@@ -92,8 +92,12 @@ public class EntrySheets {
 
     /** Whether nothing was added since: the first stamp is the entry's own, the rest those of the entries it draws on. */
     boolean holds(List<Stamp> then, Stamp own) {
-        return then.get(0).equals(own) && (then.size() == 1 || then.subList(1, then.size()).equals(
-                stamps.of(then.subList(1, then.size()).stream().map(Stamp::entry).toList())));
+        return then.get(0).equals(own)
+                && (then.size() == 1
+                        || then.subList(1, then.size())
+                                .equals(stamps.of(then.subList(1, then.size()).stream()
+                                        .map(Stamp::entry)
+                                        .toList())));
     }
 
     /** An entry read from rows at hand, and not kept. */
@@ -108,8 +112,11 @@ public class EntrySheets {
         Set<UUID> elsewhere = new HashSet<>();
         return book.entriesOf(entry.period()).stream()
                 .filter(other -> Experiments.find(other.experiment())
-                        .filter(kind -> kind.unknown().unit().dimension() == slot.unit().dimension()).isPresent())
-                .filter(other -> !reaches(other, entry.id(), leadingBack, elsewhere)).toList();
+                        .filter(kind ->
+                                kind.unknown().unit().dimension() == slot.unit().dimension())
+                        .isPresent())
+                .filter(other -> !reaches(other, entry.id(), leadingBack, elsewhere))
+                .toList();
     }
 
     /** Vessels a trial may have used, by what is kept of the choice: the constant in use, or the vessel while it has none. */
@@ -130,9 +137,13 @@ public class EntrySheets {
     /** The setting of an entry, open to whatever a slot may name: entries for a reference, vessels for a vessel. */
     public Setting open(EntrySheet entry, Optional<Slot> slot) {
         Map<String, Setting.Referenced> references = new LinkedHashMap<>();
-        slot.filter(Slot.Reference.class::isInstance).ifPresent(reference -> referable(entry.entry(), (Slot.Reference) reference)
-                .forEach(other -> references.put(other.id().toString(), new Setting.Referenced(other.bench().name(), Optional.empty()))));
-        Map<String, Calorimeter> vessels = slot.filter(Slot.Vessel.class::isInstance).isPresent() ? choosable() : Map.of();
+        slot.filter(Slot.Reference.class::isInstance)
+                .ifPresent(reference -> referable(entry.entry(), (Slot.Reference) reference)
+                        .forEach(other -> references.put(
+                                other.id().toString(),
+                                new Setting.Referenced(other.bench().name(), Optional.empty()))));
+        Map<String, Calorimeter> vessels =
+                slot.filter(Slot.Vessel.class::isInstance).isPresent() ? choosable() : Map.of();
         return entry.sheet().setting().knowing(vessels, references);
     }
 
@@ -144,8 +155,9 @@ public class EntrySheets {
             return false;
         }
         Experiment experiment = Experiments.findOrUnknown(from.experiment());
-        boolean back = hasReference(experiment) && references(experiment, book.observations(from.id()))
-                .anyMatch(each -> reaches(each, target, leading, elsewhere));
+        boolean back = hasReference(experiment)
+                && references(experiment, book.observations(from.id()))
+                        .anyMatch(each -> reaches(each, target, leading, elsewhere));
         if (back) {
             leading.add(from.id());
         }
@@ -155,63 +167,114 @@ public class EntrySheets {
     private EntrySheet read(Entry entry, EntryRows rows, Stamp own, Shelf shelf, Path path) {
         Experiment experiment = Experiments.findOrUnknown(entry.experiment());
         Optional<Vessel> vessel = entry.vesselId().flatMap(shelf::vessel);
-        Optional<Calibration> pinned = rows.decisions().last(Decision.Kind.PIN, "calibration").map(Decision::outcome)
-                .flatMap(Shelf::identity).or(entry::calibrationId).flatMap(shelf::calibration);
+        Optional<Calibration> pinned = rows.decisions()
+                .last(Decision.Kind.PIN, "calibration")
+                .map(Decision::outcome)
+                .flatMap(Shelf::identity)
+                .or(entry::calibrationId)
+                .flatMap(shelf::calibration);
         Optional<Calibration> newer = experiment.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT
-                ? vessel.flatMap(shelf::inUse).filter(each -> !pinned.map(Calibration::id)
-                        .equals(Optional.of(each.id()))) : Optional.empty();
-        Conventions conventions = Conventions.of(rows.decisions().schools()).over(Conventions.of(entry.period().schools()));
+                ? vessel.flatMap(shelf::inUse)
+                        .filter(each -> !pinned.map(Calibration::id).equals(Optional.of(each.id())))
+                : Optional.empty();
+        Conventions conventions = Conventions.of(rows.decisions().schools())
+                .over(Conventions.of(entry.period().schools()));
         List<Stamp> stamped = new ArrayList<>(List.of(own));
         path.above.add(entry.id());
-        Setting setting = new Setting(vessel.map(each -> calorimeter(each, pinned)), used(experiment, rows.observations(), shelf),
-                rows.opened(LabBook.TRIAL), parts(rows, experiment), rows.decisions().leftOut(),
-                referenced(experiment, rows.observations(), path, stamped), entry.period().figures(), conventions, ReferenceShelf.at(entry.shelfVersion()));
+        Setting setting = new Setting(
+                vessel.map(each -> calorimeter(each, pinned)),
+                used(experiment, rows.observations(), shelf),
+                rows.opened(LabBook.TRIAL),
+                parts(rows, experiment),
+                rows.decisions().leftOut(),
+                referenced(experiment, rows.observations(), path, stamped),
+                entry.period().figures(),
+                conventions,
+                ReferenceShelf.at(entry.shelfVersion()));
         path.above.remove(entry.id());
         Map<String, String> schools = new LinkedHashMap<>(entry.period().schools());
         schools.putAll(rows.decisions().schools());
-        Readback readback = Readback.of(experiment, setting, rows.observations().standing().stream().map(each -> row(each, shelf)).toList(), schools);
-        return new EntrySheet(entry, experiment, rows.observations(), rows.decisions(), vessel, pinned, newer, conventions, readback,
-                names(rows.observations(), shelf), Reduction.of(readback.sheet(), conventions), stamped.stream().distinct().toList());
+        Readback readback = Readback.of(
+                experiment,
+                setting,
+                rows.observations().standing().stream()
+                        .map(each -> row(each, shelf))
+                        .toList(),
+                schools);
+        return new EntrySheet(
+                entry,
+                experiment,
+                rows.observations(),
+                rows.decisions(),
+                vessel,
+                pinned,
+                newer,
+                conventions,
+                readback,
+                names(rows.observations(), shelf),
+                Reduction.of(readback.sheet(), conventions),
+                stamped.stream().distinct().toList());
     }
 
     private static Map<String, String> names(Observations observations, Shelf shelf) {
         Map<String, String> names = new LinkedHashMap<>();
-        observations.all().stream().flatMap(each -> each.instrumentId().stream()).distinct().flatMap(id -> shelf.instrument(id).stream())
+        observations.all().stream()
+                .flatMap(each -> each.instrumentId().stream())
+                .distinct()
+                .flatMap(id -> shelf.instrument(id).stream())
                 .forEach(instrument -> names.put(instrument.key(), instrument.name()));
         return names;
     }
 
     private static Readback.Row row(Observation observation, Shelf shelf) {
-        return new Readback.Row(observation.id(), observation.address(), observation.role(), new Intake.Given(observation.text(),
-                observation.unit().orElse(null), observation.instrumentId().flatMap(shelf::instrument), observation.uncertainty().orElse(null),
-                observation.who()));
+        return new Readback.Row(
+                observation.id(),
+                observation.address(),
+                observation.role(),
+                new Intake.Given(
+                        observation.text(),
+                        observation.unit().orElse(null),
+                        observation.instrumentId().flatMap(shelf::instrument),
+                        observation.uncertainty().orElse(null),
+                        observation.who()));
     }
 
     /** Vessels named for single trials, struck-out ones among them: by their constant, or by themselves. */
     private static Map<String, Calorimeter> used(Experiment experiment, Observations observations, Shelf shelf) {
         Map<String, Calorimeter> used = new LinkedHashMap<>();
-        stated(experiment, observations.all(), Slot.Vessel.class).forEach(text -> Shelf.identity(text).ifPresent(id -> {
-            Optional<Calibration> constant = shelf.calibration(id);
-            constant.map(Calibration::vesselId).or(() -> Optional.of(id)).flatMap(shelf::vessel)
-                    .ifPresent(vessel -> used.put(text, calorimeter(vessel, constant)));
-        }));
+        stated(experiment, observations.all(), Slot.Vessel.class)
+                .forEach(text -> Shelf.identity(text).ifPresent(id -> {
+                    Optional<Calibration> constant = shelf.calibration(id);
+                    constant.map(Calibration::vesselId)
+                            .or(() -> Optional.of(id))
+                            .flatMap(shelf::vessel)
+                            .ifPresent(vessel -> used.put(text, calorimeter(vessel, constant)));
+                }));
         return used;
     }
 
-    private static Stream<String> stated(Experiment experiment, List<Observation> observations, Class<? extends Slot> kind) {
-        return observations.stream().filter(each -> !each.strikeOut() && WrittenSheet.slot(experiment, each)
-                .filter(kind::isInstance).isPresent()).map(Observation::text).distinct();
+    private static Stream<String> stated(
+            Experiment experiment, List<Observation> observations, Class<? extends Slot> kind) {
+        return observations.stream()
+                .filter(each -> !each.strikeOut()
+                        && WrittenSheet.slot(experiment, each)
+                                .filter(kind::isInstance)
+                                .isPresent())
+                .map(Observation::text)
+                .distinct();
     }
 
     private static Map<String, Integer> parts(EntryRows rows, Experiment experiment) {
         Map<String, Integer> parts = new LinkedHashMap<>();
-        experiment.groups().stream().filter(group -> group.cardinality() == Cardinality.PER_PART)
+        experiment.groups().stream()
+                .filter(group -> group.cardinality() == Cardinality.PER_PART)
                 .forEach(group -> parts.put(group.key(), rows.opened(group.key())));
         return parts;
     }
 
     /** Results of the entries that reference slots name; one that leads back to where it is named has none. */
-    private Map<String, Setting.Referenced> referenced(Experiment experiment, Observations observations, Path path, List<Stamp> stamped) {
+    private Map<String, Setting.Referenced> referenced(
+            Experiment experiment, Observations observations, Path path, List<Stamp> stamped) {
         Map<String, Setting.Referenced> known = new LinkedHashMap<>();
         if (hasReference(experiment)) {
             references(experiment, observations).forEach(other -> {
@@ -228,17 +291,21 @@ public class EntrySheets {
     }
 
     private static boolean hasReference(Experiment experiment) {
-        return experiment.groups().stream().anyMatch(group -> group.slots().stream().anyMatch(Slot.Reference.class::isInstance));
+        return experiment.groups().stream()
+                .anyMatch(group -> group.slots().stream().anyMatch(Slot.Reference.class::isInstance));
     }
 
     /** A result as another entry may use it. */
     public static Setting.Referenced referenced(EntrySheet other) {
-        return new Setting.Referenced(other.experiment().words().title() + ", bench " + other.entry().bench().name(),
+        return new Setting.Referenced(
+                other.experiment().words().title() + ", bench "
+                        + other.entry().bench().name(),
                 other.reduction().mean().map(TrialMean::estimate).map(Estimate::asInput));
     }
 
     private Stream<Entry> references(Experiment experiment, Observations observations) {
-        return stated(experiment, observations.standing(), Slot.Reference.class).flatMap(text -> Shelf.identity(text).stream())
+        return stated(experiment, observations.standing(), Slot.Reference.class)
+                .flatMap(text -> Shelf.identity(text).stream())
                 .flatMap(id -> book.entry(id).stream());
     }
 }

@@ -20,11 +20,23 @@ public record StandingLine(UUID entry, Optional<Written> result, int questions, 
 
     static StandingLine of(EntrySheet sheet) {
         Reduction reduction = sheet.reduction();
-        Optional<Solution> first = reduction.trials().stream().filter(Reduction.Trial::counts).findFirst().flatMap(Reduction.Trial::solution);
-        Optional<Written> result = first.flatMap(solution -> reduction.sampleOf(solution.account().trial()).mean()).map(TrialMean::estimate)
-                .map(estimate -> reduction.presentation().written(estimate, first.get().result(), first.get().bindings()));
-        return new StandingLine(sheet.entry().id(), result, (int) reduction.findings().stream()
-                .filter(finding -> finding.grade() != Finding.Grade.NOTE).count(), false);
+        Optional<Solution> first = reduction.trials().stream()
+                .filter(Reduction.Trial::counts)
+                .findFirst()
+                .flatMap(Reduction.Trial::solution);
+        Optional<Written> result = first.flatMap(solution ->
+                        reduction.sampleOf(solution.account().trial()).mean())
+                .map(TrialMean::estimate)
+                .map(estimate -> reduction
+                        .presentation()
+                        .written(estimate, first.get().result(), first.get().bindings()));
+        return new StandingLine(
+                sheet.entry().id(),
+                result,
+                (int) reduction.findings().stream()
+                        .filter(finding -> finding.grade() != Finding.Grade.NOTE)
+                        .count(),
+                false);
     }
 
     /** An entry that a fault of ours kept from being worked: it stays in the list, to be looked at. */

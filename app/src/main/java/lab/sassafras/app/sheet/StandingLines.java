@@ -40,12 +40,14 @@ public class StandingLines {
     private static final int KEPT = 20_000;
     /** Entries worked at once by whoever asks. */
     private static final int FEW = 20;
+
     private static final int PERIODS_AT_OPENING = 5;
 
     private final EntrySheets sheets;
     private final LabBook book;
     private final Stamps stamps;
-    private final Cache<UUID, Kept> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<UUID, Kept> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Map<UUID, CompletableFuture<Void>> inHand = new ConcurrentHashMap<>();
     private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "standing-lines");
@@ -59,8 +61,7 @@ public class StandingLines {
         this.stamps = stamps;
     }
 
-    private record Kept(StandingLine line, List<Stamp> stamps, Stamps.Shelf shelf) {
-    }
+    private record Kept(StandingLine line, List<Stamp> stamps, Stamps.Shelf shelf) {}
 
     @EventListener(ApplicationReadyEvent.class)
     void open() {
@@ -81,14 +82,19 @@ public class StandingLines {
         Stamps.Shelf shelf = stamps.shelf();
         Map<UUID, Stamp> now = stamps.of(period);
         Map<UUID, StandingLine> lines = held(entries, now, shelf);
-        List<Entry> stale = entries.stream().filter(entry -> !lines.containsKey(entry.id())).toList();
+        List<Entry> stale =
+                entries.stream().filter(entry -> !lines.containsKey(entry.id())).toList();
         if (stale.size() > FEW) {
-            await(inHand.computeIfAbsent(period.id(), any -> CompletableFuture.runAsync(() -> workOut(period), hand)), patience);
+            await(
+                    inHand.computeIfAbsent(period.id(), any -> CompletableFuture.runAsync(() -> workOut(period), hand)),
+                    patience);
             lines.putAll(held(stale, now, shelf));
         } else {
             stale.forEach(entry -> lines.put(entry.id(), worked(entry, book.rows(entry.id()), own(entry, now), shelf)));
         }
-        return entries.stream().map(entry -> lines.getOrDefault(entry.id(), StandingLine.waiting(entry))).toList();
+        return entries.stream()
+                .map(entry -> lines.getOrDefault(entry.id(), StandingLine.waiting(entry)))
+                .toList();
     }
 
     private static void await(CompletableFuture<Void> work, Duration patience) {
@@ -103,8 +109,9 @@ public class StandingLines {
 
     private Map<UUID, StandingLine> held(List<Entry> entries, Map<UUID, Stamp> now, Stamps.Shelf shelf) {
         Map<UUID, StandingLine> lines = new LinkedHashMap<>();
-        entries.forEach(entry -> Optional.ofNullable(kept.getIfPresent(entry.id())).filter(known -> known.shelf.equals(shelf)
-                && sheets.holds(known.stamps, own(entry, now))).ifPresent(known -> lines.put(entry.id(), known.line)));
+        entries.forEach(entry -> Optional.ofNullable(kept.getIfPresent(entry.id()))
+                .filter(known -> known.shelf.equals(shelf) && sheets.holds(known.stamps, own(entry, now)))
+                .ifPresent(known -> lines.put(entry.id(), known.line)));
         return lines;
     }
 
@@ -121,9 +128,16 @@ public class StandingLines {
             List<Entry> entries = book.entriesOf(period);
             Map<UUID, StandingLine> held = held(entries, now, shelf);
             Map<UUID, EntryRows> rows = held.size() == entries.size() ? Map.of() : book.rows(period);
-            entries.stream().filter(entry -> !held.containsKey(entry.id())).takeWhile(any -> !Thread.currentThread().isInterrupted())
-                    .forEach(entry -> worked(entry, rows.getOrDefault(entry.id(), EntryRows.NONE), own(entry, now), shelf));
-            LOG.info("worked out {} lines of “{}” in {} ms", entries.size() - held.size(), period.title(), (System.nanoTime() - began) / 1_000_000);
+            entries.stream()
+                    .filter(entry -> !held.containsKey(entry.id()))
+                    .takeWhile(any -> !Thread.currentThread().isInterrupted())
+                    .forEach(entry ->
+                            worked(entry, rows.getOrDefault(entry.id(), EntryRows.NONE), own(entry, now), shelf));
+            LOG.info(
+                    "worked out {} lines of “{}” in {} ms",
+                    entries.size() - held.size(),
+                    period.title(),
+                    (System.nanoTime() - began) / 1_000_000);
         } finally {
             inHand.remove(period.id());
         }

@@ -40,7 +40,11 @@ public final class WrittenSheet {
     }
 
     /** State of a row. */
-    public enum State { DONE, NOW, TODO }
+    public enum State {
+        DONE,
+        NOW,
+        TODO
+    }
 
     /**
      * One row of the sheet.
@@ -53,28 +57,36 @@ public final class WrittenSheet {
      * @param optional whether it may be skipped
      * @param aside    what to know of an empty row
      */
-    public record Row(String address, String label, State state, List<Value> values, List<Struck> struck,
-                      boolean optional, String aside) {
-    }
+    public record Row(
+            String address,
+            String label,
+            State state,
+            List<Value> values,
+            List<Struck> struck,
+            boolean optional,
+            String aside) {}
 
     /** A standing value: a word on how it was got, the text, the unit. */
-    public record Value(String how, String text, String unit, boolean derived) {
-    }
+    public record Value(String how, String text, String unit, boolean derived) {}
 
     /** A value struck out. */
-    public record Struck(String text, String unit, String why) {
-    }
+    public record Struck(String text, String unit, String why) {}
 
     public List<Row> rows(Optional<Address> now) {
-        return entry.sheet().asks(trial).stream().map(ask -> row(ask.address(), now)).toList();
+        return entry.sheet().asks(trial).stream()
+                .map(ask -> row(ask.address(), now))
+                .toList();
     }
 
     private Row row(Address address, Optional<Address> now) {
         boolean here = now.filter(address::equals).isPresent();
         State state = here ? State.NOW : entry.sheet().filled(address) ? State.DONE : State.TODO;
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
-        String aside = state != State.TODO ? "" : slot instanceof Slot.Moment ? "Space marks it" : slot.optional() ? "if known" : "";
-        return new Row(address.toString(), label(address), state, values(address), struck(address), slot.optional(), aside);
+        String aside = state != State.TODO
+                ? ""
+                : slot instanceof Slot.Moment ? "Space marks it" : slot.optional() ? "if known" : "";
+        return new Row(
+                address.toString(), label(address), state, values(address), struck(address), slot.optional(), aside);
     }
 
     public String label(Address address) {
@@ -86,7 +98,10 @@ public final class WrittenSheet {
     private List<Value> values(Address address) {
         List<Value> values = new ArrayList<>();
         Sheet sheet = entry.sheet();
-        entry.observations().standingAt(address.toString()).forEach(each -> values.add(new Value(how(each), spoken(address, each), each.unit().orElse(""), false)));
+        entry.observations()
+                .standingAt(address.toString())
+                .forEach(each -> values.add(
+                        new Value(how(each), spoken(address, each), each.unit().orElse(""), false)));
         sheet.difference(address).filter(mass -> sheet.byDifference(address)).ifPresent(mass -> {
             int decimals = Math.max(0, Math.min(decimals(address, Role.GROSS), decimals(address, Role.TARE)));
             values.add(new Value("by difference", figures.fixed(mass, decimals), "g", true));
@@ -100,21 +115,28 @@ public final class WrittenSheet {
 
     private static String how(Observation observation) {
         Optional<Role> role = Role.of(observation.role());
-        return role.isEmpty() ? "" : switch (role.get()) {
-            case GROSS -> "full";
-            case TARE -> "empty";
-            case ASSUMED -> "assumed ±" + observation.uncertainty().orElse("");
-            case VOLUME -> "by volume";
-            case READ -> observation.unit().filter("g"::equals).isPresent() ? "zeroed" : "";
-            case STATED -> "";
-        };
+        return role.isEmpty()
+                ? ""
+                : switch (role.get()) {
+                    case GROSS -> "full";
+                    case TARE -> "empty";
+                    case ASSUMED -> "assumed ±" + observation.uncertainty().orElse("");
+                    case VOLUME -> "by volume";
+                    case READ -> observation.unit().filter("g"::equals).isPresent() ? "zeroed" : "";
+                    case STATED -> "";
+                };
     }
 
     private List<Struck> struck(Address address) {
-        return entry.observations().at(address.toString()).stream().filter(each -> !each.strikeOut())
-                .flatMap(each -> entry.observations().strikerOf(each).stream().map(striker -> new Struck(
-                        spoken(address, each), each.unit().orElse(""), "struck out " + clock(striker.madeAt()) + ": “"
-                        + striker.reason().orElse("") + "”, " + striker.who()))).toList();
+        return entry.observations().at(address.toString()).stream()
+                .filter(each -> !each.strikeOut())
+                .flatMap(each -> entry.observations().strikerOf(each).stream()
+                        .map(striker -> new Struck(
+                                spoken(address, each),
+                                each.unit().orElse(""),
+                                "struck out " + clock(striker.madeAt()) + ": “"
+                                        + striker.reason().orElse("") + "”, " + striker.who())))
+                .toList();
     }
 
     /** A kept text the way it is spoken: options and shelf keys by their words, moments by the clock. */
@@ -125,18 +147,30 @@ public final class WrittenSheet {
             return words.find(address.path() + "." + text).orElse(text);
         }
         if (slot.filter(Slot.FromShelf.class::isInstance).isPresent()) {
-            return entry.sheet().setting().shelf().find(text).map(Substance::name).orElse(text);
+            return entry.sheet()
+                    .setting()
+                    .shelf()
+                    .find(text)
+                    .map(Substance::name)
+                    .orElse(text);
         }
         if (slot.filter(Slot.Moment.class::isInstance).isPresent()) {
             return clock(text);
         }
         if (slot.filter(Slot.Reference.class::isInstance).isPresent()) {
-            return Optional.ofNullable(entry.sheet().setting().references().get(text)).map(each -> each.label()).orElse(text);
+            return Optional.ofNullable(entry.sheet().setting().references().get(text))
+                    .map(each -> each.label())
+                    .orElse(text);
         }
         if (slot.filter(Slot.Vessel.class::isInstance).isPresent()) {
-            return Optional.ofNullable(entry.sheet().setting().calorimeters().get(text)).map(each -> each.name()).orElse(text);
+            return Optional.ofNullable(entry.sheet().setting().calorimeters().get(text))
+                    .map(each -> each.name())
+                    .orElse(text);
         }
-        return slot.filter(Slot.Quantity.class::isInstance).isPresent() && entry.unreadable(observation).isEmpty() ? figures.typed(text) : text;
+        return slot.filter(Slot.Quantity.class::isInstance).isPresent()
+                        && entry.unreadable(observation).isEmpty()
+                ? figures.typed(text)
+                : text;
     }
 
     public String clock(Instant instant) {
@@ -171,8 +205,7 @@ public final class WrittenSheet {
      *
      * @param why why it cannot be read; empty where it can
      */
-    public record Leftover(Observation observation, String label, String text, String unit, String why) {
-    }
+    public record Leftover(Observation observation, String label, String text, String unit, String why) {}
 
     /** Whatever stands and has no row, of all trials. */
     public static List<Leftover> leftovers(EntrySheet entry) {
@@ -181,10 +214,21 @@ public final class WrittenSheet {
             entry.sheet().asks(trial).forEach(ask -> shown.add(ask.address().toString()));
         }
         WrittenSheet first = new WrittenSheet(entry, 1);
-        return entry.observations().standing().stream().filter(each -> !shown.contains(each.address()) || entry.unreadable(each).isPresent())
-                .map(each -> new Leftover(each, slot(entry.experiment(), each).flatMap(any -> address(each)).map(first::numbered)
-                        .orElse(each.address()), address(each).map(address -> first.spoken(address, each)).orElse(each.text()),
-                        each.unit().orElse(""), entry.unreadable(each).orElse(""))).toList();
+        return entry.observations().standing().stream()
+                .filter(each -> !shown.contains(each.address())
+                        || entry.unreadable(each).isPresent())
+                .map(each -> new Leftover(
+                        each,
+                        slot(entry.experiment(), each)
+                                .flatMap(any -> address(each))
+                                .map(first::numbered)
+                                .orElse(each.address()),
+                        address(each)
+                                .map(address -> first.spoken(address, each))
+                                .orElse(each.text()),
+                        each.unit().orElse(""),
+                        entry.unreadable(each).orElse("")))
+                .toList();
     }
 
     private String numbered(Address address) {
@@ -193,10 +237,16 @@ public final class WrittenSheet {
 
     /** Where the work goes on: the first row not filled after the last that is, else the first that must be. */
     public Optional<Address> next(Optional<Address> after) {
-        List<Address> all = entry.sheet().asks(trial).stream().map(Sheet.Ask::address).toList();
+        List<Address> all =
+                entry.sheet().asks(trial).stream().map(Sheet.Ask::address).toList();
         int last = after.map(all::indexOf).orElseGet(() -> lastFilled(all));
-        return all.stream().skip(last + 1L).filter(address -> !entry.sheet().filled(address)).findFirst()
-                .or(() -> all.stream().filter(address -> !entry.sheet().filled(address) && required(address)).findFirst());
+        return all.stream()
+                .skip(last + 1L)
+                .filter(address -> !entry.sheet().filled(address))
+                .findFirst()
+                .or(() -> all.stream()
+                        .filter(address -> !entry.sheet().filled(address) && required(address))
+                        .findFirst());
     }
 
     private int lastFilled(List<Address> all) {
@@ -208,11 +258,15 @@ public final class WrittenSheet {
     }
 
     private boolean required(Address address) {
-        return entry.experiment().slot(address.path()).filter(slot -> !slot.optional()).isPresent();
+        return entry.experiment()
+                .slot(address.path())
+                .filter(slot -> !slot.optional())
+                .isPresent();
     }
 
     public Optional<Address> before(Address address) {
-        List<Address> all = entry.sheet().asks(trial).stream().map(Sheet.Ask::address).toList();
+        List<Address> all =
+                entry.sheet().asks(trial).stream().map(Sheet.Ask::address).toList();
         int at = all.indexOf(address);
         return at > 0 ? Optional.of(all.get(at - 1)) : Optional.empty();
     }

@@ -8,8 +8,7 @@ import java.time.format.DateTimeFormatter;
 /** A kept moment in words; one that no calendar holds stays as it was kept. */
 public final class WrittenTime {
 
-    private WrittenTime() {
-    }
+    private WrittenTime() {}
 
     public static String of(Instant moment, ZoneId zone, DateTimeFormatter how) {
         try {

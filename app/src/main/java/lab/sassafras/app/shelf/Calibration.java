@@ -26,8 +26,10 @@ public class Calibration {
 
     @Id
     private UUID id;
+
     @Column(insertable = false, updatable = false)
     private Long seq;
+
     private UUID vesselId;
     private UUID entryId;
     private double constant;
@@ -38,15 +40,21 @@ public class Calibration {
     private String who;
     private String reason;
     private Instant adoptedAt;
+
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "calibration_share", joinColumns = @JoinColumn(name = "calibration_id"))
     private List<Share> shares;
 
-    protected Calibration() {
-    }
+    protected Calibration() {}
 
-    Calibration(UUID id, UUID vesselId, Optional<UUID> entryId, Measured constant, double fill, Adoption adoption,
-                Instant adoptedAt) {
+    Calibration(
+            UUID id,
+            UUID vesselId,
+            Optional<UUID> entryId,
+            Measured constant,
+            double fill,
+            Adoption adoption,
+            Instant adoptedAt) {
         this.id = id;
         this.vesselId = vesselId;
         this.entryId = entryId.orElse(null);
@@ -62,8 +70,7 @@ public class Calibration {
     }
 
     /** Who adopted a constant, why, and where it comes from in words. */
-    public record Adoption(String described, String who, String reason) {
-    }
+    public record Adoption(String described, String who, String reason) {}
 
     public UUID id() {
         return id;
@@ -99,8 +106,12 @@ public class Calibration {
 
     /** The constant (J/°C). */
     public Measured value() {
-        return new Measured(constant, ownUncertainty, infinite(degreesOfFreedom),
-                shares.stream().map(Share::share).toList(), -1);
+        return new Measured(
+                constant,
+                ownUncertainty,
+                infinite(degreesOfFreedom),
+                shares.stream().map(Share::share).toList(),
+                -1);
     }
 
     /** As an entry pins it. */
@@ -118,13 +129,14 @@ public class Calibration {
 
         private String sourceKey;
         private String label;
+
         @Column(name = "uncertainty")
         private double standardUncertainty;
+
         private double degreesOfFreedom;
         private double sensitivity;
 
-        protected Share() {
-        }
+        protected Share() {}
 
         Share(Measured.Share share) {
             this.sourceKey = share.source().key();
@@ -135,8 +147,8 @@ public class Calibration {
         }
 
         Measured.Share share() {
-            return new Measured.Share(new Shared(sourceKey, label, standardUncertainty, infinite(degreesOfFreedom)),
-                    sensitivity);
+            return new Measured.Share(
+                    new Shared(sourceKey, label, standardUncertainty, infinite(degreesOfFreedom)), sensitivity);
         }
     }
 }

@@ -51,20 +51,24 @@ public class Calorimeters {
     /** The vessel of that name and kind, if it is here already. */
     @Transactional(readOnly = true)
     public Optional<Vessel> find(String name, Calorimeter.Kind kind) {
-        return vessels().stream().filter(each -> each.name().equals(name) && each.kind() == kind).findFirst();
+        return vessels().stream()
+                .filter(each -> each.name().equals(name) && each.kind() == kind)
+                .findFirst();
     }
 
     /** Newest first. */
     @Transactional(readOnly = true)
     public List<Calibration> calibrations(Vessel vessel) {
         return entities.createQuery("from Calibration where vesselId = :vessel order by seq desc", Calibration.class)
-                .setParameter("vessel", vessel.id()).getResultList();
+                .setParameter("vessel", vessel.id())
+                .getResultList();
     }
 
     /** Of every vessel, newest first. */
     @Transactional(readOnly = true)
     public List<Calibration> calibrations() {
-        return entities.createQuery("from Calibration order by seq desc", Calibration.class).getResultList();
+        return entities.createQuery("from Calibration order by seq desc", Calibration.class)
+                .getResultList();
     }
 
     @Transactional(readOnly = true)
@@ -73,10 +77,11 @@ public class Calorimeters {
     }
 
     /** Puts a constant on the shelf, whatever is in use. */
-    public Calibration add(Vessel vessel, Optional<UUID> entryId, Measured constant, double fill, Calibration.Adoption adoption) {
+    public Calibration add(
+            Vessel vessel, Optional<UUID> entryId, Measured constant, double fill, Calibration.Adoption adoption) {
         room.check();
-        Calibration calibration = new Calibration(UUID.randomUUID(), vessel.id(), entryId, constant, fill, adoption,
-                clock.instant());
+        Calibration calibration =
+                new Calibration(UUID.randomUUID(), vessel.id(), entryId, constant, fill, adoption, clock.instant());
         entities.persist(calibration);
         return calibration;
     }
@@ -88,19 +93,31 @@ public class Calorimeters {
      * @param seen the newest constant of the vessel that whoever adopts knew of
      * @throws Refused where somebody else adopted one meanwhile
      */
-    public Calibration adopt(Vessel vessel, Optional<UUID> entryId, Measured constant, double fill, Calibration.Adoption adoption,
-                             Optional<UUID> seen) {
+    public Calibration adopt(
+            Vessel vessel,
+            Optional<UUID> entryId,
+            Measured constant,
+            double fill,
+            Calibration.Adoption adoption,
+            Optional<UUID> seen) {
         // whoever comes second waits here and then sees what the first one did
-        entities.createNativeQuery("select id from vessel where id = :vessel for update", UUID.class).setParameter("vessel", vessel.id()).getSingleResult();
-        calibrations(vessel).stream().findFirst().filter(newest -> !seen.equals(Optional.of(newest.id()))).ifPresent(newest -> {
-            throw new Refused("Not adopted: " + newest.who() + " put another constant of " + vessel.name() + " on the shelf meanwhile ("
-                    + newest.described() + ": “" + newest.reason() + "”). Look at it on the shelf; adopt yours after it if it is still the better one.");
-        });
+        entities.createNativeQuery("select id from vessel where id = :vessel for update", UUID.class)
+                .setParameter("vessel", vessel.id())
+                .getSingleResult();
+        calibrations(vessel).stream()
+                .findFirst()
+                .filter(newest -> !seen.equals(Optional.of(newest.id())))
+                .ifPresent(newest -> {
+                    throw new Refused("Not adopted: " + newest.who() + " put another constant of " + vessel.name()
+                            + " on the shelf meanwhile (" + newest.described() + ": “" + newest.reason()
+                            + "”). Look at it on the shelf; adopt yours after it if it is still the better one.");
+                });
         return add(vessel, entryId, constant, fill, adoption);
     }
 
     /** Decides over a constant: whether it may be used for new entries. */
     public void decide(Calibration calibration, String outcome, String reason, String who) {
-        book.decide(Optional.empty(), Decision.Kind.CALIBRATION, calibration.id().toString(), outcome, reason, who);
+        book.decide(
+                Optional.empty(), Decision.Kind.CALIBRATION, calibration.id().toString(), outcome, reason, who);
     }
 }

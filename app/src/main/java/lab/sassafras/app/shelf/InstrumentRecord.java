@@ -18,9 +18,12 @@ class InstrumentRecord {
 
     @Id
     private UUID id;
+
     private String name;
+
     @Enumerated(EnumType.STRING)
     private Instrument.Kind kind;
+
     private double resolution;
     private double low;
     private double high;
@@ -28,8 +31,7 @@ class InstrumentRecord {
     private double readingUncertainty;
     private Instant createdAt;
 
-    protected InstrumentRecord() {
-    }
+    protected InstrumentRecord() {}
 
     InstrumentRecord(UUID id, Instrument instrument, Instant createdAt) {
         this.id = id;
@@ -44,7 +46,15 @@ class InstrumentRecord {
     }
 
     Instrument instrument() {
-        return new Instrument(id.toString(), name, kind, Instruments.unit(kind), resolution, low, high, offsetUncertainty,
+        return new Instrument(
+                id.toString(),
+                name,
+                kind,
+                Instruments.unit(kind),
+                resolution,
+                low,
+                high,
+                offsetUncertainty,
                 readingUncertainty);
     }
 }

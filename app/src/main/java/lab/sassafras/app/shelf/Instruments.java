@@ -29,14 +29,20 @@ public class Instruments {
 
     /** The unit instruments of a kind show. */
     public static BenchUnit unit(Instrument.Kind kind) {
-        return Arrays.stream(BenchUnit.values()).filter(unit -> unit.dimension() == kind.dimension()).findFirst()
+        return Arrays.stream(BenchUnit.values())
+                .filter(unit -> unit.dimension() == kind.dimension())
+                .findFirst()
                 .orElseThrow();
     }
 
     @Transactional(readOnly = true)
     public List<Instrument> all() {
-        return entities.createQuery("from InstrumentRecord order by kind, name", InstrumentRecord.class).getResultList()
-                .stream().map(InstrumentRecord::instrument).toList();
+        return entities
+                .createQuery("from InstrumentRecord order by kind, name", InstrumentRecord.class)
+                .getResultList()
+                .stream()
+                .map(InstrumentRecord::instrument)
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -64,9 +70,25 @@ public class Instruments {
     }
 
     private static boolean alike(Instrument one, Instrument other) {
-        return new Instrument("", one.name(), one.kind(), one.unit(), one.resolution(), one.low(), one.high(),
-                one.offsetUncertainty(), one.readingUncertainty()).equals(new Instrument("", other.name(), other.kind(),
-                other.unit(), other.resolution(), other.low(), other.high(), other.offsetUncertainty(),
-                other.readingUncertainty()));
+        return new Instrument(
+                        "",
+                        one.name(),
+                        one.kind(),
+                        one.unit(),
+                        one.resolution(),
+                        one.low(),
+                        one.high(),
+                        one.offsetUncertainty(),
+                        one.readingUncertainty())
+                .equals(new Instrument(
+                        "",
+                        other.name(),
+                        other.kind(),
+                        other.unit(),
+                        other.resolution(),
+                        other.low(),
+                        other.high(),
+                        other.offsetUncertainty(),
+                        other.readingUncertainty()));
     }
 }

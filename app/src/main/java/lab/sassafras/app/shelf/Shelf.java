@@ -25,7 +25,12 @@ public final class Shelf {
      * @param decisions over constants, in the order taken
      * @param broughtIn constants that came with a file
      */
-    Shelf(List<Vessel> vessels, List<Calibration> newest, List<Instrument> instruments, List<Decision> decisions, Collection<UUID> broughtIn) {
+    Shelf(
+            List<Vessel> vessels,
+            List<Calibration> newest,
+            List<Instrument> instruments,
+            List<Decision> decisions,
+            Collection<UUID> broughtIn) {
         vessels.forEach(each -> this.vessels.put(each.id(), each));
         newest.forEach(each -> {
             calibrations.put(each.id(), each);
@@ -77,7 +82,9 @@ public final class Shelf {
     }
 
     private boolean usable(Calibration calibration) {
-        return decision(calibration).map(each -> each.outcome().equals(Decision.ADOPTED)).orElse(!broughtIn(calibration));
+        return decision(calibration)
+                .map(each -> each.outcome().equals(Decision.ADOPTED))
+                .orElse(!broughtIn(calibration));
     }
 
     /** Whether a constant came with a file, and so is only proposed until somebody adopts it. */

@@ -46,14 +46,17 @@ public final class ShelfForm {
     }
 
     Optional<Calorimeter.Kind> vesselKind() {
-        return Arrays.stream(Calorimeter.Kind.values()).filter(each -> each.name().equals(value("vesselKind"))).findFirst();
+        return Arrays.stream(Calorimeter.Kind.values())
+                .filter(each -> each.name().equals(value("vesselKind")))
+                .findFirst();
     }
 
     /** The instrument described; empty with the problems noted where it is not one. */
     Optional<Instrument> instrument() {
         checkName("name");
         Optional<Instrument.Kind> kind = Arrays.stream(Instrument.Kind.values())
-                .filter(each -> each.name().equals(value("kind"))).findFirst();
+                .filter(each -> each.name().equals(value("kind")))
+                .findFirst();
         if (kind.isEmpty()) {
             wrong.put("kind", "Say whether it is a balance, a thermometer, a cylinder or a pipette.");
         }
@@ -70,8 +73,18 @@ public final class ShelfForm {
         if (!wrong.containsKey("low") && !wrong.containsKey("high") && low >= high) {
             wrong.put("high", "The range must end above where it begins.");
         }
-        return wrong.isEmpty() ? Optional.of(new Instrument("", name("name"), kind.orElseThrow(),
-                Instruments.unit(kind.orElseThrow()), resolution, low, high, offset, 0)) : Optional.empty();
+        return wrong.isEmpty()
+                ? Optional.of(new Instrument(
+                        "",
+                        name("name"),
+                        kind.orElseThrow(),
+                        Instruments.unit(kind.orElseThrow()),
+                        resolution,
+                        low,
+                        high,
+                        offset,
+                        0))
+                : Optional.empty();
     }
 
     private void checkName(String field) {

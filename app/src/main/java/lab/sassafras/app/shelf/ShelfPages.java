@@ -52,8 +52,14 @@ class ShelfPages {
     }
 
     /** A calibration as the page shows it: how it came, and whether it may be used. */
-    public record CalibrationLine(Calibration calibration, String value, String adopted, Optional<Decision> aside, Optional<Decision> takenUp,
-                                  boolean inUse, boolean proposed) {
+    public record CalibrationLine(
+            Calibration calibration,
+            String value,
+            String adopted,
+            Optional<Decision> aside,
+            Optional<Decision> takenUp,
+            boolean inUse,
+            boolean proposed) {
 
         /** Whether what can be decided of it now is to use it. */
         public boolean toAdopt() {
@@ -74,18 +80,30 @@ class ShelfPages {
         Figures figures = figures(request);
         ZoneId zone = zone(request);
         model.addAttribute("vessel", vessel);
-        model.addAttribute("calibrations", shelf.calibrations(vessel).stream().map(each -> new CalibrationLine(each,
-                figures.byUncertainty(each.value().value(), each.value().uncertainty()) + " ± "
-                        + figures.uncertainty(each.value().uncertainty()), DAY.format(each.adoptedAt().atZone(zone)),
-                shelf.setAside(each), shelf.takenUp(each), inUse.equals(Optional.of(each.id())),
-                shelf.broughtIn(each) && shelf.takenUp(each).isEmpty())).toList());
+        model.addAttribute(
+                "calibrations",
+                shelf.calibrations(vessel).stream()
+                        .map(each -> new CalibrationLine(
+                                each,
+                                figures.byUncertainty(
+                                                each.value().value(),
+                                                each.value().uncertainty()) + " ± "
+                                        + figures.uncertainty(each.value().uncertainty()),
+                                DAY.format(each.adoptedAt().atZone(zone)),
+                                shelf.setAside(each),
+                                shelf.takenUp(each),
+                                inUse.equals(Optional.of(each.id())),
+                                shelf.broughtIn(each) && shelf.takenUp(each).isEmpty()))
+                        .toList());
         model.addAttribute("broughtIn", broughtIn(id, zone));
         return page("vessel", request, model);
     }
 
     /** By whom and when a thing came in with a file; null where it did not. */
     private String broughtIn(UUID id, ZoneId zone) {
-        return book.broughtIn(id).map(each -> each.who() + ", " + DAY.format(each.madeAt().atZone(zone)) + ", from " + each.fileName()).orElse(null);
+        return book.broughtIn(id)
+                .map(each -> each.who() + ", " + DAY.format(each.madeAt().atZone(zone)) + ", from " + each.fileName())
+                .orElse(null);
     }
 
     private ZoneId zone(HttpServletRequest request) {
@@ -95,15 +113,21 @@ class ShelfPages {
     @GetMapping("/shelf/instruments/{id}")
     String instrument(@PathVariable UUID id, HttpServletRequest request, Model model) {
         model.addAttribute("broughtIn", broughtIn(id, zone(request)));
-        model.addAttribute("instrument", shelves.now().instrument(id)
-                .orElseThrow(() -> new NotFound("There is no instrument at that address.")));
+        model.addAttribute(
+                "instrument",
+                shelves.now()
+                        .instrument(id)
+                        .orElseThrow(() -> new NotFound("There is no instrument at that address.")));
         return page("instrument", request, model);
     }
 
     @GetMapping("/shelf/substances/{key}")
     String substance(@PathVariable String key, HttpServletRequest request, Model model) {
-        model.addAttribute("substance", ReferenceShelf.standard().find(key)
-                .orElseThrow(() -> new NotFound("The reference shelf has nothing of that name.")));
+        model.addAttribute(
+                "substance",
+                ReferenceShelf.standard()
+                        .find(key)
+                        .orElseThrow(() -> new NotFound("The reference shelf has nothing of that name.")));
         return page("substance", request, model);
     }
 
@@ -128,40 +152,58 @@ class ShelfPages {
 
     @GetMapping("/shelf/new")
     String blank(HttpServletRequest request, Model model) {
-        return form(new ShelfForm(Map.of("resolution", "", "kind", Instrument.Kind.THERMOMETER.name()), figures(request)),
-                request, model);
+        return form(
+                new ShelfForm(Map.of("resolution", "", "kind", Instrument.Kind.THERMOMETER.name()), figures(request)),
+                request,
+                model);
     }
 
     @PostMapping("/shelf/vessels")
-    String addVessel(@RequestParam Map<String, String> typed, HttpServletRequest request, HttpServletResponse response,
-                     Model model) {
+    String addVessel(
+            @RequestParam Map<String, String> typed,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
         ShelfForm form = new ShelfForm(typed, figures(request));
         Optional<Calorimeter.Kind> kind = form.vesselKind();
         if (!form.checksVessel() || kind.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
             return form(form, request, model);
         }
-        return "redirect:/shelf/vessels/" + calorimeters.add(form.name("vessel"), kind.get()).id();
+        return "redirect:/shelf/vessels/"
+                + calorimeters.add(form.name("vessel"), kind.get()).id();
     }
 
     @PostMapping("/shelf/instruments")
-    String addInstrument(@RequestParam Map<String, String> typed, HttpServletRequest request,
-                         HttpServletResponse response, Model model) {
+    String addInstrument(
+            @RequestParam Map<String, String> typed,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
         ShelfForm form = new ShelfForm(typed, figures(request));
         Optional<Instrument> instrument = form.instrument();
         if (instrument.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
             return form(form, request, model);
         }
-        return "redirect:/shelf/instruments/" + instruments.add(instrument.get()).key();
+        return "redirect:/shelf/instruments/"
+                + instruments.add(instrument.get()).key();
     }
 
     @PostMapping("/shelf/calibrations/{id}")
-    String decide(@PathVariable UUID id, @RequestParam String outcome, @RequestParam(defaultValue = "") String reason,
-                  HttpServletRequest request) {
-        Calibration calibration = calorimeters.calibration(id)
+    String decide(
+            @PathVariable UUID id,
+            @RequestParam String outcome,
+            @RequestParam(defaultValue = "") String reason,
+            HttpServletRequest request) {
+        Calibration calibration = calorimeters
+                .calibration(id)
                 .orElseThrow(() -> new NotFound("There is no calibration at that address."));
-        calorimeters.decide(calibration, outcome, Names.checked(reason, "A reason", 200), who.benchOrAsk(request).name());
+        calorimeters.decide(
+                calibration,
+                outcome,
+                Names.checked(reason, "A reason", 200),
+                who.benchOrAsk(request).name());
         return "redirect:/shelf/vessels/" + calibration.vesselId();
     }
 

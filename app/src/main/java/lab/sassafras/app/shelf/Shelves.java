@@ -25,8 +25,7 @@ public class Shelves {
         this.stamps = stamps;
     }
 
-    private record Kept(Stamps.Shelf stamp, Shelf shelf) {
-    }
+    private record Kept(Stamps.Shelf stamp, Shelf shelf) {}
 
     @Transactional(readOnly = true)
     public Shelf now() {
@@ -45,8 +44,13 @@ public class Shelves {
     }
 
     private Shelf read() {
-        return new Shelf(calorimeters.vessels(), calorimeters.calibrations(), instruments.all(),
-                book.decisions(Decision.Kind.CALIBRATION).all(), book.broughtIn(BroughtIn.What.CALIBRATION).stream()
-                .map(BroughtIn::subject).collect(Collectors.toSet()));
+        return new Shelf(
+                calorimeters.vessels(),
+                calorimeters.calibrations(),
+                instruments.all(),
+                book.decisions(Decision.Kind.CALIBRATION).all(),
+                book.broughtIn(BroughtIn.What.CALIBRATION).stream()
+                        .map(BroughtIn::subject)
+                        .collect(Collectors.toSet()));
     }
 }

@@ -16,13 +16,15 @@ public class Vessel {
 
     @Id
     private UUID id;
+
     private String name;
+
     @Enumerated(EnumType.STRING)
     private Calorimeter.Kind kind;
+
     private Instant createdAt;
 
-    protected Vessel() {
-    }
+    protected Vessel() {}
 
     Vessel(UUID id, String name, Calorimeter.Kind kind, Instant createdAt) {
         this.id = id;

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Party;
 import lab.sassafras.account.Solution;
@@ -30,24 +29,38 @@ class BalancePictureTest {
         parties.add(Party.vessel("giver", "giver", unknown, rise, Expression.number(0, "0")));
         parties.add(Party.vessel("great", "great", Expression.number(100, "100"), Expression.number(0, "0"), rise));
         for (int i = 1; i <= 5; i++) {
-            parties.add(Party.vessel("small" + i, "small " + i, Expression.number(1, "1"), Expression.number(0, "0"), rise));
+            parties.add(Party.vessel(
+                    "small" + i, "small " + i, Expression.number(1, "1"), Expression.number(0, "0"), rise));
         }
         Solution solution = Solution.of(Ledger.of(1, parties, unknown), Bindings.of(Map.of("none", Measured.exact(0))))
-                .solution().orElseThrow();
+                .solution()
+                .orElseThrow();
         BalancePicture picture = BalancePicture.of(solution, Figures.POINT);
 
         assertThat(length(picture, true)).isCloseTo(length(picture, false), within(0.001));
-        assertThat(picture.segments()).extracting(BalancePicture.Segment::number).containsExactly(1, 2, 3, 4, 5, 6, 7);
-        List<Double> tags = picture.segments().stream().filter(each -> !each.gave()).map(BalancePicture.Segment::tag).toList();
+        assertThat(picture.segments())
+                .extracting(BalancePicture.Segment::number)
+                .containsExactly(1, 2, 3, 4, 5, 6, 7);
+        List<Double> tags = picture.segments().stream()
+                .filter(each -> !each.gave())
+                .map(BalancePicture.Segment::tag)
+                .toList();
         for (int i = 1; i < tags.size(); i++) {
             assertThat(tags.get(i) - tags.get(i - 1)).isGreaterThanOrEqualTo(19.99);
         }
         assertThat(tags).allSatisfy(tag -> assertThat(tag).isLessThan(750));
-        assertThat(picture.rows()).extracting(BalancePicture.Row::y).allSatisfy(y -> assertThat(y).isLessThan(picture.height()));
-        assertThat(picture.segments()).filteredOn(BalancePicture.Segment::sought).hasSize(1);
+        assertThat(picture.rows())
+                .extracting(BalancePicture.Row::y)
+                .allSatisfy(y -> assertThat(y).isLessThan(picture.height()));
+        assertThat(picture.segments())
+                .filteredOn(BalancePicture.Segment::sought)
+                .hasSize(1);
     }
 
     private static double length(BalancePicture picture, boolean gave) {
-        return picture.segments().stream().filter(each -> each.gave() == gave).mapToDouble(BalancePicture.Segment::width).sum();
+        return picture.segments().stream()
+                .filter(each -> each.gave() == gave)
+                .mapToDouble(BalancePicture.Segment::width)
+                .sum();
     }
 }

@@ -9,8 +9,20 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ObservationTableTest {
 
     @ParameterizedTest
-    @CsvSource(quoteCharacter = '\0', delimiter = '|', value = {
-        "21.3|21.3", "-5.0|-5.0", "−5,0|\"−5,0\"", "=1+1|'=1+1", "+49 1|'+49 1", "@sum|'@sum", "-1+1|'-1+1", "a=b|a=b", "\"said\"|\"\"\"said\"\"\""})
+    @CsvSource(
+            quoteCharacter = '\0',
+            delimiter = '|',
+            value = {
+                "21.3|21.3",
+                "-5.0|-5.0",
+                "−5,0|\"−5,0\"",
+                "=1+1|'=1+1",
+                "+49 1|'+49 1",
+                "@sum|'@sum",
+                "-1+1|'-1+1",
+                "a=b|a=b",
+                "\"said\"|\"\"\"said\"\"\""
+            })
     void isGuardedWhereASpreadsheetWouldReckon(String text, String cell) {
         assertThat(ObservationTable.cell(text)).isEqualTo(cell);
     }

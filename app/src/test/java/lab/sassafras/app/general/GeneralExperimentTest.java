@@ -27,7 +27,10 @@ class GeneralExperimentTest extends HouseTest {
             browser.join(period.id(), "Linden");
             browser.page().check("input[value=vessel-from-layers]");
             browser.page().click("button.act");
-            browser.expectAsked("Weigh a layer").give("50.00").expectAsked("Layer, settled").give("30.0");
+            browser.expectAsked("Weigh a layer")
+                    .give("50.00")
+                    .expectAsked("Layer, settled")
+                    .give("30.0");
             browser.page().click("text=One more layer");
             browser.page().waitForURL("**layer%5B2%5D**");
             browser.give("40.00").give("20.0");
@@ -46,20 +49,29 @@ class GeneralExperimentTest extends HouseTest {
             browser.page().waitForSelector("#text");
             browser.expectAsked("Final temperature").give("24.0").expectAsked("All read");
         }
-        Entry entry = book.entriesOf(book.benches(period).stream().filter(bench -> bench.name().equals("Linden")).findFirst()
-                .orElseThrow()).get(0);
+        Entry entry = book.entriesOf(book.benches(period).stream()
+                        .filter(bench -> bench.name().equals("Linden"))
+                        .findFirst()
+                        .orElseThrow())
+                .get(0);
         String file = get("/entries/" + entry.id() + "/run.json").body();
 
         JsonNode reduced = JSON.readTree(reduce(file).body());
         // C = −[4.184 (50 · (24 − 30) + 40 · (24 − 20)) + 60 · 25/63.546 · 24 + C(spoon) · (24 − 30)] ÷ (24 − 30)
-        double spoonConstant = JSON.readTree(reduce(new String(demo("3-too-much-for-a-cup.json"))).body())
-                .at("/unknown/value").asDouble();
+        double spoonConstant = JSON.readTree(
+                        reduce(new String(demo("3-too-much-for-a-cup.json"))).body())
+                .at("/unknown/value")
+                .asDouble();
         double expected = (4.184 * (50 * -6 + 40 * 4) + 60 * 25 / 63.546 * 24) / 6 - spoonConstant;
         assertThat(reduced.at("/unknown/value").asDouble()).isCloseTo(expected, within(0.01));
 
         Entry again = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", "a test");
         assertThat(again.id()).isNotEqualTo(entry.id());
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(file);
-        assertThat(UUID.fromString(book.observations(again.id()).at("spoon[1]/constant").get(0).text())).isNotEqualTo(spoon.id());
+        assertThat(UUID.fromString(book.observations(again.id())
+                        .at("spoon[1]/constant")
+                        .get(0)
+                        .text()))
+                .isNotEqualTo(spoon.id());
     }
 }

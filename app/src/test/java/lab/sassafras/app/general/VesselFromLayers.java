@@ -32,18 +32,30 @@ public final class VesselFromLayers extends LedgerExperiment {
 
     @Override
     protected List<Group> slots() {
-        return List.of(Group.perPart("layer", Slot.mass("mass"), Slot.temperature("start")),
-                Group.once("pellet", new Slot.Formula("metal", false), Slot.mass("mass"),
+        return List.of(
+                Group.perPart("layer", Slot.mass("mass"), Slot.temperature("start")),
+                Group.once(
+                        "pellet",
+                        new Slot.Formula("metal", false),
+                        Slot.mass("mass"),
                         Slot.temperature("start").orAssumed(0, 0.5)),
-                Group.once("spoon", Slot.choice("counted", "yes", "no"),
+                Group.once(
+                        "spoon",
+                        Slot.choice("counted", "yes", "no"),
                         new Slot.Reference("constant", BenchUnit.JOULES_PER_DEGREE, true)),
                 Group.perTrial("mixed", Slot.temperature("final")));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("layer/mass"), Step.of("layer/start"), Step.of("pellet/metal"), Step.of("pellet/mass"),
-                Step.of("pellet/start"), Step.of("spoon/counted"), Step.of("spoon/constant").when("spoon/counted", "yes"),
+        return List.of(
+                Step.of("layer/mass"),
+                Step.of("layer/start"),
+                Step.of("pellet/metal"),
+                Step.of("pellet/mass"),
+                Step.of("pellet/start"),
+                Step.of("spoon/counted"),
+                Step.of("spoon/constant").when("spoon/counted", "yes"),
                 Step.of("mixed/final"));
     }
 
@@ -58,14 +70,25 @@ public final class VesselFromLayers extends LedgerExperiment {
         List<Party> parties = new ArrayList<>();
         for (int i = 1; i <= draft.parts("layer"); i++) {
             Expression start = draft.quantity("layer/start", i);
-            parties.add(Party.body("layer" + i, "layer " + i, draft.quantity("layer/mass", i),
-                    draft.water().specificHeat("layer " + i, start, end), start, end));
+            parties.add(Party.body(
+                    "layer" + i,
+                    "layer " + i,
+                    draft.quantity("layer/mass", i),
+                    draft.water().specificHeat("layer " + i, start, end),
+                    start,
+                    end));
         }
         Expression molarHeat = Expression.number(25, "25");
-        parties.add(Party.body("pellet", "pellet", draft.quantity("pellet/mass"),
-                molarHeat.over(draft.molarMass("pellet/metal")), draft.quantity("pellet/start"), end));
+        parties.add(Party.body(
+                "pellet",
+                "pellet",
+                draft.quantity("pellet/mass"),
+                molarHeat.over(draft.molarMass("pellet/metal")),
+                draft.quantity("pellet/start"),
+                end));
         if (draft.choice("spoon/counted").filter("yes"::equals).isPresent()) {
-            parties.add(Party.vessel("spoon", "spoon", draft.reference("spoon/constant"), draft.quantity("layer/start", 1), end));
+            parties.add(Party.vessel(
+                    "spoon", "spoon", draft.reference("spoon/constant"), draft.quantity("layer/start", 1), end));
         }
         parties.add(Party.vessel("vessel", "vessel", unknown(), draft.quantity("layer/start", 1), end));
         return draft.complete(draft.ledger(parties, unknown()).holding(draft.quantity("layer/mass", 1)));

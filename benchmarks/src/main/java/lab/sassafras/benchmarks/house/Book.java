@@ -18,13 +18,18 @@ final class Book {
     private static final Pattern ENTRY = Pattern.compile("/entries/([0-9a-f-]{36})/result");
     private static final Pattern PERIOD = Pattern.compile("/notebook\\?period=([0-9a-f-]{36})");
 
-    private Book() {
-    }
+    private Book() {}
 
     /** A run file of the demo, at a bench of another name, so that it is another run. */
     static byte[] run(String file, String bench) throws IOException {
-        Path demo = Stream.of("app", "../app").map(each -> Path.of(each, "src/main/resources/demo", file)).filter(Files::exists).findFirst().orElseThrow();
-        return Files.readString(demo).replaceFirst("\"bench\"\\s*:\\s*\"[^\"]*\"", "\"bench\": \"" + bench + "\"").getBytes(StandardCharsets.UTF_8);
+        Path demo = Stream.of("app", "../app")
+                .map(each -> Path.of(each, "src/main/resources/demo", file))
+                .filter(Files::exists)
+                .findFirst()
+                .orElseThrow();
+        return Files.readString(demo)
+                .replaceFirst("\"bench\"\\s*:\\s*\"[^\"]*\"", "\"bench\": \"" + bench + "\"")
+                .getBytes(StandardCharsets.UTF_8);
     }
 
     /** Brings a run in. @return path of the entry */

@@ -54,7 +54,9 @@ public final class Clients {
             for (int i = 0; System.currentTimeMillis() < end; i++) {
                 long next = System.currentTimeMillis() + EVERY;
                 String text = "2" + i % 10 + "." + i % 7;
-                check(keep.of(() -> hand.keep(entry, UUID.randomUUID(), "water[1]/start", "read", text, "°C")).statusCode() == 302);
+                check(keep.of(() -> hand.keep(entry, UUID.randomUUID(), "water[1]/start", "read", text, "°C"))
+                                .statusCode()
+                        == 302);
                 check(run.of(() -> hand.get(entry)).statusCode() == 200);
                 check(result.of(() -> hand.get(entry + "/result")).statusCode() == 200);
                 Thread.sleep(Math.max(0, next - System.currentTimeMillis()));

@@ -11,8 +11,7 @@ import lab.sassafras.app.Hand;
 /** A real disk of 96 MB that is filled to the last byte while the book is in use, and emptied again. Needs the right to mount. */
 public final class FullDisk {
 
-    private FullDisk() {
-    }
+    private FullDisk() {}
 
     public static void main(String[] arguments) throws Exception {
         Path disk = Files.createTempDirectory("full-disk");
@@ -28,25 +27,29 @@ public final class FullDisk {
             Path junk = disk.resolve("junk");
             fill(junk);
             int full = keep(hand, entry);
-            int pages = hand.get(entry).statusCode() + hand.get(entry + "/result").statusCode() + hand.get("/notebook").statusCode();
+            int pages = hand.get(entry).statusCode()
+                    + hand.get(entry + "/result").statusCode()
+                    + hand.get("/notebook").statusCode();
             int health = hand.get("/health").statusCode();
             Files.delete(junk);
             int after = keep(hand, entry);
-            System.out.printf("%-58s kept %d, full: kept %d, pages %s, health %d, emptied: kept %d%n", "full disk", before, full,
-                    pages == 600 ? "all there" : "not all there", health, after);
+            System.out.printf(
+                    "%-58s kept %d, full: kept %d, pages %s, health %d, emptied: kept %d%n",
+                    "full disk", before, full, pages == 600 ? "all there" : "not all there", health, after);
         } finally {
             run("umount", disk.toString());
         }
     }
 
     private static int keep(Hand hand, String entry) {
-        return hand.keep(entry, UUID.randomUUID(), "water[1]/start", "read", "21.3", "°C").statusCode();
+        return hand.keep(entry, UUID.randomUUID(), "water[1]/start", "read", "21.3", "°C")
+                .statusCode();
     }
 
     private static void fill(Path junk) {
         try (OutputStream out = Files.newOutputStream(junk)) {
             byte[] block = new byte[1 << 16];
-            for (;;) {
+            for (; ; ) {
                 out.write(block);
             }
         } catch (IOException full) {
@@ -55,6 +58,10 @@ public final class FullDisk {
     }
 
     private static int run(String... command) throws IOException, InterruptedException {
-        return new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start().waitFor();
+        return new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start()
+                .waitFor();
     }
 }

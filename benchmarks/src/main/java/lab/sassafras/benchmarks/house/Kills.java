@@ -29,14 +29,14 @@ public final class Kills {
      * @param acknowledged values acknowledged
      * @param missing      those among them that are not in the book, or not once
      */
-    public record Outcome(int acknowledged, List<String> missing) {
-    }
+    public record Outcome(int acknowledged, List<String> missing) {}
 
     public static void main(String[] arguments) throws Exception {
         int kills = arguments.length == 0 ? 20 : Integer.parseInt(arguments[0]);
         Outcome outcome = new Kills().of(kills);
-        System.out.printf("%-60s %d values acknowledged over %d kills, missing: %s%n", "kills", outcome.acknowledged(), kills,
-                outcome.missing().isEmpty() ? "none" : outcome.missing());
+        System.out.printf(
+                "%-60s %d values acknowledged over %d kills, missing: %s%n",
+                "kills", outcome.acknowledged(), kills, outcome.missing().isEmpty() ? "none" : outcome.missing());
     }
 
     /** Kills so many times. */
@@ -65,13 +65,20 @@ public final class Kills {
             }
         }
         try (Server server = Server.start(home, Server.QUICK_START, Map.of())) {
-            Map<String, Long> kept = kept(new Hand(server.base()).get(entry + "/observations.csv").body());
-            return new Outcome(acknowledged.size(), acknowledged.values().stream().filter(text -> kept.getOrDefault(text, 0L) != 1).toList());
+            Map<String, Long> kept = kept(
+                    new Hand(server.base()).get(entry + "/observations.csv").body());
+            return new Outcome(
+                    acknowledged.size(),
+                    acknowledged.values().stream()
+                            .filter(text -> kept.getOrDefault(text, 0L) != 1)
+                            .toList());
         }
     }
 
     private List<Thread> hands(Server server, String period, String entry) {
-        List<Thread> hands = IntStream.range(0, HANDS).mapToObj(each -> new Thread(() -> save(server, period, entry))).toList();
+        List<Thread> hands = IntStream.range(0, HANDS)
+                .mapToObj(each -> new Thread(() -> save(server, period, entry)))
+                .toList();
         hands.forEach(Thread::start);
         return hands;
     }
@@ -80,7 +87,7 @@ public final class Kills {
     private void save(Server server, String period, String entry) {
         try {
             Hand hand = new Hand(server.base()).join(period, "Rowan");
-            for (;;) {
+            for (; ; ) {
                 UUID key = UUID.randomUUID();
                 int next = counter.getAndIncrement();
                 String text = String.format("%d.%03d", 20 + next / 1000, next % 1000);
@@ -95,7 +102,9 @@ public final class Kills {
 
     /** Every text in the observations, with how often it stands there. */
     private static Map<String, Long> kept(String csv) {
-        return csv.lines().skip(1).map(line -> line.replaceAll(".*,read,([^,]+),.*", "$1"))
+        return csv.lines()
+                .skip(1)
+                .map(line -> line.replaceAll(".*,read,([^,]+),.*", "$1"))
                 .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
     }
 }

@@ -12,13 +12,15 @@ public final class LaidOut {
     private static final String NAME = "sassafras-app-0.1.0-exec.jar";
     private static Path laidOut;
 
-    private LaidOut() {
-    }
+    private LaidOut() {}
 
     /** The jar as it was built. */
     public static Path plain() {
         Path here = Path.of("").toAbsolutePath();
-        return Stream.of(here, here.getParent()).map(each -> each.resolve("app/target").resolve(NAME)).filter(Files::exists).findFirst()
+        return Stream.of(here, here.getParent())
+                .map(each -> each.resolve("app/target").resolve(NAME))
+                .filter(Files::exists)
+                .findFirst()
                 .orElseThrow(() -> new IllegalStateException("there is no " + NAME + "; build the application first"));
     }
 
@@ -26,8 +28,18 @@ public final class LaidOut {
     public static synchronized Path jar() throws IOException, InterruptedException {
         if (laidOut == null) {
             Path folder = Files.createTempDirectory("laid-out");
-            Process process = new ProcessBuilder(java(), "-Djarmode=tools", "-jar", plain().toString(), "extract", "--destination", folder.toString(),
-                    "--force").redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+            Process process = new ProcessBuilder(
+                            java(),
+                            "-Djarmode=tools",
+                            "-jar",
+                            plain().toString(),
+                            "extract",
+                            "--destination",
+                            folder.toString(),
+                            "--force")
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
             if (process.waitFor() != 0) {
                 throw new IOException("the jar could not be laid out");
             }
@@ -42,6 +54,8 @@ public final class LaidOut {
 
     /** A command that runs a jar of the application. */
     static List<String> command(Path jar, List<String> options, List<String> words) {
-        return Stream.of(List.of(java()), options, List.of("-jar", jar.toString()), words).flatMap(List::stream).toList();
+        return Stream.of(List.of(java()), options, List.of("-jar", jar.toString()), words)
+                .flatMap(List::stream)
+                .toList();
     }
 }

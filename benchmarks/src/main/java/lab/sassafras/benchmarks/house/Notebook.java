@@ -10,8 +10,7 @@ public final class Notebook {
 
     private static final int ENTRIES = 1000;
 
-    private Notebook() {
-    }
+    private Notebook() {}
 
     public static void main(String[] arguments) throws Exception {
         Path home = Files.createTempDirectory("notebook");
@@ -36,7 +35,8 @@ public final class Notebook {
             }
             after.print("the same, looked at again");
             String entry = Book.entries(hand).get(0);
-            Hand bench = new Hand(server.base()).join(hand.get("/periods").body().replaceAll("(?s).*?(/periods/[0-9a-f-]{36}).*", "$1"), "Bench 0");
+            Hand bench = new Hand(server.base())
+                    .join(hand.get("/periods").body().replaceAll("(?s).*?(/periods/[0-9a-f-]{36}).*", "$1"), "Bench 0");
             Times one = new Times();
             for (int i = 0; i < 30; i++) {
                 bench.post(entry + "/open", "what=trial");

@@ -13,11 +13,11 @@ public final class Pages {
     private static final int WARM = 600;
     private static final int MEASURED = 600;
 
-    private Pages() {
-    }
+    private Pages() {}
 
     public static void main(String[] arguments) throws Exception {
-        try (Server server = Server.start(Files.createTempDirectory("pages"), Server.FULL_COMPILER, Map.of("SPRING_PROFILES_ACTIVE", "demo"))) {
+        try (Server server = Server.start(
+                Files.createTempDirectory("pages"), Server.FULL_COMPILER, Map.of("SPRING_PROFILES_ACTIVE", "demo"))) {
             Hand hand = new Hand(server.base());
             List<String> entries = Book.entries(hand);
             Map<String, IntFunction<String>> pages = new LinkedHashMap<>();
@@ -29,8 +29,9 @@ public final class Pages {
             Map<String, Times> times = new LinkedHashMap<>();
             for (int i = 0; i < WARM + MEASURED; i++) {
                 int turn = i;
-                pages.forEach((name, path) -> (turn < WARM ? new Times() : times.computeIfAbsent(name, any -> new Times()))
-                        .of(() -> hand.get(path.apply(turn))));
+                pages.forEach(
+                        (name, path) -> (turn < WARM ? new Times() : times.computeIfAbsent(name, any -> new Times()))
+                                .of(() -> hand.get(path.apply(turn))));
             }
             Times simplest = times.get("page not found, the simplest");
             times.forEach((name, each) -> each.printBeside(name, simplest));

@@ -19,8 +19,7 @@ public final class RunFiles {
 
     private static final int TIMES = 7;
 
-    private RunFiles() {
-    }
+    private RunFiles() {}
 
     public static void main(String[] arguments) throws Exception {
         try (Server server = Server.start(Files.createTempDirectory("files"), Server.FULL_COMPILER, Map.of())) {
@@ -34,7 +33,8 @@ public final class RunFiles {
             measure(server, http, "5,000 observations, 50 trials", large);
             Hand hand = new Hand(server.base());
             Times imported = new Times();
-            String entry = Hand.location(imported.of(() -> hand.upload("large.json", large.getBytes(StandardCharsets.UTF_8))));
+            String entry =
+                    Hand.location(imported.of(() -> hand.upload("large.json", large.getBytes(StandardCharsets.UTF_8))));
             imported.print("the same brought in");
             Times page = new Times();
             for (int i = 0; i < TIMES; i++) {
@@ -44,12 +44,18 @@ public final class RunFiles {
         }
     }
 
-    private static void measure(Server server, HttpClient http, String what, String file) throws IOException, InterruptedException {
+    private static void measure(Server server, HttpClient http, String what, String file)
+            throws IOException, InterruptedException {
         Times times = new Times();
         for (int i = 0; i < TIMES; i++) {
             long began = System.nanoTime();
-            int status = http.send(HttpRequest.newBuilder(URI.create(server.base() + "/api/reduce")).header("Content-Type", "application/json")
-                    .POST(BodyPublishers.ofString(file)).build(), BodyHandlers.ofString()).statusCode();
+            int status = http.send(
+                            HttpRequest.newBuilder(URI.create(server.base() + "/api/reduce"))
+                                    .header("Content-Type", "application/json")
+                                    .POST(BodyPublishers.ofString(file))
+                                    .build(),
+                            BodyHandlers.ofString())
+                    .statusCode();
             times.add((System.nanoTime() - began) / 1e6);
             if (status != 200) {
                 System.out.println(what + " answered " + status);
@@ -64,7 +70,9 @@ public final class RunFiles {
         String run = plain;
         for (int level = 0; level < levels; level++) {
             String below = run;
-            String references = IntStream.range(0, each).mapToObj(i -> "\"r" + i + "\": " + below).collect(Collectors.joining(", "));
+            String references = IntStream.range(0, each)
+                    .mapToObj(i -> "\"r" + i + "\": " + below)
+                    .collect(Collectors.joining(", "));
             run = plain.substring(0, plain.lastIndexOf('}')) + ", \"references\": {" + references + "}}";
         }
         return run;
@@ -72,10 +80,13 @@ public final class RunFiles {
 
     /** As much as docs/run-file.md promises in one run. */
     private static String large(String slug) {
-        String one = "{\"id\": \"m%d\", \"at\": \"water[%d]/start\", \"role\": \"read\", \"text\": \"2%d.%d\", \"unit\": \"°C\", \"who\": \"Files\", "
-                + "\"when\": \"2026-11-18T19:00:00Z\"}";
-        String more = IntStream.range(0, 4900).mapToObj(i -> String.format(Locale.ROOT, one, i, 3 + i % 48, i % 9, i % 7)).collect(Collectors.joining(", "));
-        return slug.replaceFirst("\"trials\"\\s*:\\s*\\d+", "\"trials\": 50").replaceFirst("\"observations\"\\s*:\\s*\\[",
-                "\"observations\": [" + more + ", ");
+        String one =
+                "{\"id\": \"m%d\", \"at\": \"water[%d]/start\", \"role\": \"read\", \"text\": \"2%d.%d\", \"unit\": \"°C\", \"who\": \"Files\", "
+                        + "\"when\": \"2026-11-18T19:00:00Z\"}";
+        String more = IntStream.range(0, 4900)
+                .mapToObj(i -> String.format(Locale.ROOT, one, i, 3 + i % 48, i % 9, i % 7))
+                .collect(Collectors.joining(", "));
+        return slug.replaceFirst("\"trials\"\\s*:\\s*\\d+", "\"trials\": 50")
+                .replaceFirst("\"observations\"\\s*:\\s*\\[", "\"observations\": [" + more + ", ");
     }
 }

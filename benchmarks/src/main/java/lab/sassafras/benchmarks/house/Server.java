@@ -30,11 +30,13 @@ public final class Server implements AutoCloseable {
     }
 
     /** Starts a server and waits until it is ready. */
-    public static Server start(Path home, List<String> options, Map<String, String> settings) throws IOException, InterruptedException {
+    public static Server start(Path home, List<String> options, Map<String, String> settings)
+            throws IOException, InterruptedException {
         return start(LaidOut.jar(), home, options, settings);
     }
 
-    static Server start(Path jar, Path home, List<String> options, Map<String, String> settings) throws IOException, InterruptedException {
+    static Server start(Path jar, Path home, List<String> options, Map<String, String> settings)
+            throws IOException, InterruptedException {
         int port = freePort();
         Process process = launch(jar, home, port, options, settings, List.of());
         Path running = home.resolve("running.properties");
@@ -47,7 +49,8 @@ public final class Server implements AutoCloseable {
     }
 
     /** Starts what is expected to say something and end. @return what it said, and its exit code before it */
-    public static String sayAndEnd(Path home, int port, Map<String, String> settings, String... words) throws IOException, InterruptedException {
+    public static String sayAndEnd(Path home, int port, Map<String, String> settings, String... words)
+            throws IOException, InterruptedException {
         Process process = launch(LaidOut.jar(), home, port, QUICK_START, settings, List.of(words));
         if (!process.waitFor(60, TimeUnit.SECONDS)) {
             process.destroyForcibly();
@@ -56,16 +59,27 @@ public final class Server implements AutoCloseable {
         return process.exitValue() + " " + said(home);
     }
 
-    private static Process launch(Path jar, Path home, int port, List<String> options, Map<String, String> settings, List<String> words)
+    private static Process launch(
+            Path jar, Path home, int port, List<String> options, Map<String, String> settings, List<String> words)
             throws IOException {
         ProcessBuilder command = new ProcessBuilder(LaidOut.command(jar, options, words));
-        command.environment().putAll(Map.of("SASSAFRAS_HOME", home.toString(), "SASSAFRAS_PORT", String.valueOf(port), "SASSAFRAS_ADDRESS", "127.0.0.1"));
+        command.environment()
+                .putAll(Map.of(
+                        "SASSAFRAS_HOME",
+                        home.toString(),
+                        "SASSAFRAS_PORT",
+                        String.valueOf(port),
+                        "SASSAFRAS_ADDRESS",
+                        "127.0.0.1"));
         command.environment().putAll(settings);
-        return command.redirectErrorStream(true).redirectOutput(output(home).toFile()).start();
+        return command.redirectErrorStream(true)
+                .redirectOutput(output(home).toFile())
+                .start();
     }
 
     private static Path output(Path home) {
-        return Path.of(System.getProperty("java.io.tmpdir"), "sassafras-" + Integer.toHexString(home.hashCode()) + ".out");
+        return Path.of(
+                System.getProperty("java.io.tmpdir"), "sassafras-" + Integer.toHexString(home.hashCode()) + ".out");
     }
 
     private static String said(Path home) throws IOException {

@@ -14,8 +14,7 @@ public final class StartUp {
 
     private static final int TIMES = 5;
 
-    private StartUp() {
-    }
+    private StartUp() {}
 
     public static void main(String[] arguments) throws Exception {
         Path home = Files.createTempDirectory("start-up").resolve("book");
@@ -24,14 +23,19 @@ public final class StartUp {
         Times demo = new Times();
         for (int i = 0; i < TIMES; i++) {
             long began = System.nanoTime();
-            try (Server server = Server.start(LaidOut.plain(), home, List.of(), Map.of("SPRING_PROFILES_ACTIVE", "demo"))) {
+            try (Server server =
+                    Server.start(LaidOut.plain(), home, List.of(), Map.of("SPRING_PROFILES_ACTIVE", "demo"))) {
                 plain.add((System.nanoTime() - began) / 1e6);
             }
             demo.add(demo(home, false));
         }
         plain.print("plain java -jar, second start");
         demo.print("./demo, second start");
-        System.out.printf(Locale.ROOT, "%-58s %.2f%n", "./demo against plain java -jar, of the medians", demo.percentile(50) / plain.percentile(50));
+        System.out.printf(
+                Locale.ROOT,
+                "%-58s %.2f%n",
+                "./demo against plain java -jar, of the medians",
+                demo.percentile(50) / plain.percentile(50));
     }
 
     /** Starts ./demo and closes it. @return until it printed its address (ms) */
@@ -39,7 +43,9 @@ public final class StartUp {
         Path root = LaidOut.plain().getParent().getParent().getParent();
         File said = File.createTempFile("demo", ".out");
         ProcessBuilder command = new ProcessBuilder(root.resolve("demo").toString());
-        command.environment().putAll(Map.of("SASSAFRAS_DEMO_HOME", home.toString(), "SASSAFRAS_PORT", String.valueOf(Server.freePort())));
+        command.environment()
+                .putAll(Map.of(
+                        "SASSAFRAS_DEMO_HOME", home.toString(), "SASSAFRAS_PORT", String.valueOf(Server.freePort())));
         long began = System.nanoTime();
         Process process = command.redirectErrorStream(true).redirectOutput(said).start();
         while (!Files.readString(said.toPath()).contains("is open at")) {
@@ -58,7 +64,8 @@ public final class StartUp {
 
     private static boolean archived(Path root) throws IOException {
         try (var files = Files.walk(root.resolve("app/target"), 2)) {
-            return files.anyMatch(each -> each.endsWith("classes.jsa") && Files.exists(each.resolveSibling("classes.jsa.size")));
+            return files.anyMatch(
+                    each -> each.endsWith("classes.jsa") && Files.exists(each.resolveSibling("classes.jsa.size")));
         }
     }
 }

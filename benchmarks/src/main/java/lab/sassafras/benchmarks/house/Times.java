@@ -30,16 +30,31 @@ final class Times {
     double percentile(double percent) {
         List<Double> sorted = new ArrayList<>(all);
         Collections.sort(sorted);
-        return sorted.isEmpty() ? Double.NaN : sorted.get(Math.min(sorted.size() - 1, (int) (percent / 100 * sorted.size())));
+        return sorted.isEmpty()
+                ? Double.NaN
+                : sorted.get(Math.min(sorted.size() - 1, (int) (percent / 100 * sorted.size())));
     }
 
     /** A line of the report. */
     void print(String what) {
-        System.out.printf(Locale.ROOT, "%-58s p50 %8.2f ms   p95 %8.2f ms   (%d)%n", what, percentile(50), percentile(95), count());
+        System.out.printf(
+                Locale.ROOT,
+                "%-58s p50 %8.2f ms   p95 %8.2f ms   (%d)%n",
+                what,
+                percentile(50),
+                percentile(95),
+                count());
     }
 
     void printBeside(String what, Times other) {
-        System.out.printf(Locale.ROOT, "%-58s p50 %8.2f ms   p95 %8.2f ms   (%d)   %.1f and %.1f times%n", what, percentile(50), percentile(95), count(),
-                percentile(50) / other.percentile(50), percentile(95) / other.percentile(95));
+        System.out.printf(
+                Locale.ROOT,
+                "%-58s p50 %8.2f ms   p95 %8.2f ms   (%d)   %.1f and %.1f times%n",
+                what,
+                percentile(50),
+                percentile(95),
+                count(),
+                percentile(50) / other.percentile(50),
+                percentile(95) / other.percentile(95));
     }
 }

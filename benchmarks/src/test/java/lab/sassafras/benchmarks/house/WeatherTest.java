@@ -22,6 +22,7 @@ class WeatherTest {
 
     @TempDir
     private static Path folder;
+
     private static Server server;
     private static Path backUp;
 
@@ -31,7 +32,9 @@ class WeatherTest {
         server = Server.start(folder.resolve("book"), Server.QUICK_START, Map.of());
         write(server, "Before the back-up");
         backUp = folder.resolve("back-up.zip");
-        assertThat(Server.sayAndEnd(server.home(), 0, Map.of(), "backup", backUp.toString())).startsWith("0 ").contains("is backed up in");
+        assertThat(Server.sayAndEnd(server.home(), 0, Map.of(), "backup", backUp.toString()))
+                .startsWith("0 ")
+                .contains("is backed up in");
         write(server, "After the back-up");
     }
 
@@ -51,7 +54,8 @@ class WeatherTest {
 
     private Path copyOfTheBook(String name) throws Exception {
         Path home = folder.resolve(name);
-        assertThat(Server.sayAndEnd(home, 0, Map.of(), "restore", backUp.toString())).startsWith("0 ");
+        assertThat(Server.sayAndEnd(home, 0, Map.of(), "restore", backUp.toString()))
+                .startsWith("0 ");
         Files.createFile(home.resolve("book.begun"));
         return home;
     }
@@ -59,39 +63,69 @@ class WeatherTest {
     @Test
     void aBackUpMadeInUseIsBroughtBackWithAllItHeld() throws Exception {
         try (Server again = Server.start(copyOfTheBook("drill"), Server.QUICK_START, Map.of())) {
-            assertThat(new Hand(again.base()).get("/periods").body()).contains("Before the back-up").doesNotContain("After the back-up");
-            assertThat(Server.sayAndEnd(again.home(), 0, Map.of(), "restore", backUp.toString())).startsWith("1 ").contains("close the server first");
+            assertThat(new Hand(again.base()).get("/periods").body())
+                    .contains("Before the back-up")
+                    .doesNotContain("After the back-up");
+            assertThat(Server.sayAndEnd(again.home(), 0, Map.of(), "restore", backUp.toString()))
+                    .startsWith("1 ")
+                    .contains("close the server first");
         }
         Path home = folder.resolve("drill");
-        assertThat(Server.sayAndEnd(home, 0, Map.of(), "restore", backUp.toString())).startsWith("0 ").contains("What was there is kept as");
+        assertThat(Server.sayAndEnd(home, 0, Map.of(), "restore", backUp.toString()))
+                .startsWith("0 ")
+                .contains("What was there is kept as");
         Files.writeString(folder.resolve("nonsense.zip"), "no zip");
-        assertThat(Server.sayAndEnd(home, 0, Map.of(), "restore", folder.resolve("nonsense.zip").toString())).startsWith("1 ").contains("is no back-up");
+        assertThat(Server.sayAndEnd(
+                        home,
+                        0,
+                        Map.of(),
+                        "restore",
+                        folder.resolve("nonsense.zip").toString()))
+                .startsWith("1 ")
+                .contains("is no back-up");
         assertThat(Files.size(home.resolve("book.mv.db"))).isPositive();
     }
 
     @Test
     void onlyTheOwnerReadsTheWordAndNobodyElseIsObeyed() throws Exception {
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(server.home().resolve("running.properties")))).isEqualTo("rw-------");
-        assertThat(new Hand(server.base()).post("/keeping/back-up", "").statusCode()).isEqualTo(403);
+        assertThat(PosixFilePermissions.toString(
+                        Files.getPosixFilePermissions(server.home().resolve("running.properties"))))
+                .isEqualTo("rw-------");
+        assertThat(new Hand(server.base()).post("/keeping/back-up", "").statusCode())
+                .isEqualTo(403);
     }
 
     @Test
     void aSecondServerOnTheSameBookIsToldWhereTheFirstIs() throws Exception {
-        stops(Server.sayAndEnd(server.home(), Server.freePort(), Map.of()), "is open in another Sassafras", server.base());
+        stops(
+                Server.sayAndEnd(server.home(), Server.freePort(), Map.of()),
+                "is open in another Sassafras",
+                server.base());
     }
 
     @Test
     void aTakenPortIsNamedWithAnother() throws Exception {
         try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getByName("127.0.0.1"))) {
-            stops(Server.sayAndEnd(folder.resolve("port"), taken.getLocalPort(), Map.of()), "Port " + taken.getLocalPort(), "SASSAFRAS_PORT=");
+            stops(
+                    Server.sayAndEnd(folder.resolve("port"), taken.getLocalPort(), Map.of()),
+                    "Port " + taken.getLocalPort(),
+                    "SASSAFRAS_PORT=");
         }
-        stops(Server.sayAndEnd(folder.resolve("port"), 0, Map.of("SASSAFRAS_PORT", "eighty")), "“eighty” is not a port");
-        stops(Server.sayAndEnd(folder.resolve("port"), 0, Map.of("SASSAFRAS_ADDRESS", "203.0.113.7")), "203.0.113.7", "SASSAFRAS_ADDRESS");
+        stops(
+                Server.sayAndEnd(folder.resolve("port"), 0, Map.of("SASSAFRAS_PORT", "eighty")),
+                "“eighty” is not a port");
+        stops(
+                Server.sayAndEnd(folder.resolve("port"), 0, Map.of("SASSAFRAS_ADDRESS", "203.0.113.7")),
+                "203.0.113.7",
+                "SASSAFRAS_ADDRESS");
     }
 
     @Test
     void aFolderThatCannotBeWrittenToIsNamed() throws Exception {
-        stops(Server.sayAndEnd(Path.of("/proc/sassafras"), 0, Map.of()), "/proc/sassafras cannot be written to", "SASSAFRAS_HOME");
+        stops(
+                Server.sayAndEnd(Path.of("/proc/sassafras"), 0, Map.of()),
+                "/proc/sassafras cannot be written to",
+                "SASSAFRAS_HOME");
     }
 
     @Test
@@ -109,7 +143,8 @@ class WeatherTest {
         Path home = copyOfTheBook("damaged");
         byte[] noise = new byte[8192];
         new java.util.Random(7).nextBytes(noise);
-        try (RandomAccessFile book = new RandomAccessFile(home.resolve("book.mv.db").toFile(), "rw")) {
+        try (RandomAccessFile book =
+                new RandomAccessFile(home.resolve("book.mv.db").toFile(), "rw")) {
             for (long at = 0; at < book.length(); at += 12288) {
                 book.seek(at);
                 book.write(noise, 0, (int) Math.min(noise.length, book.length() - at));
@@ -124,8 +159,10 @@ class WeatherTest {
     void aBookOfALaterVersionIsNotTouched() throws Exception {
         Path home = copyOfTheBook("later");
         try (Connection book = DriverManager.getConnection("jdbc:h2:file:" + home.resolve("book"), "sa", "")) {
-            book.createStatement().execute("insert into \"flyway_schema_history\" select 900, '900', 'later', 'SQL', 'V900__later.sql', 1, 'sa', "
-                    + "current_timestamp, 1, true");
+            book.createStatement()
+                    .execute(
+                            "insert into \"flyway_schema_history\" select 900, '900', 'later', 'SQL', 'V900__later.sql', 1, 'sa', "
+                                    + "current_timestamp, 1, true");
         }
         stops(Server.sayAndEnd(home, 0, Map.of()), "written by a later version", "its schema is 900");
     }

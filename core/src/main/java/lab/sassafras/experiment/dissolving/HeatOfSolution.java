@@ -37,17 +37,30 @@ public final class HeatOfSolution extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.once("solute", new Slot.Formula("formula", false), Slot.percent("purity").ifKnown()),
-                Group.perTrial("water", Slot.liquid("mass").usually(50, 150), Slot.temperature("start").usually(15, 30)),
+                Group.once(
+                        "solute",
+                        new Slot.Formula("formula", false),
+                        Slot.percent("purity").ifKnown()),
+                Group.perTrial(
+                        "water",
+                        Slot.liquid("mass").usually(50, 150),
+                        Slot.temperature("start").usually(15, 30)),
                 Group.perTrial("solid", Slot.mass("mass").usually(1, 15), Slot.moment("added")),
-                Group.perTrial("solution", Slot.temperature("final").usually(5, 60), Slot.choice("dissolved", "all", "rest")));
+                Group.perTrial(
+                        "solution", Slot.temperature("final").usually(5, 60), Slot.choice("dissolved", "all", "rest")));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("solute/formula").under(Question.BASIS, "per-mole"), Step.of("solute/purity").under(Question.BASIS, "per-mole"),
-                Step.of("water/mass"), Step.of("solid/mass"), Step.of("water/start").taking(3), Step.of("solid/added"),
-                Step.of("solution/final").taking(3), Step.of("solution/dissolved"));
+        return List.of(
+                Step.of("solute/formula").under(Question.BASIS, "per-mole"),
+                Step.of("solute/purity").under(Question.BASIS, "per-mole"),
+                Step.of("water/mass"),
+                Step.of("solid/mass"),
+                Step.of("water/start").taking(3),
+                Step.of("solid/added"),
+                Step.of("solution/final").taking(3),
+                Step.of("solution/dissolved"));
     }
 
     @Override
@@ -62,7 +75,9 @@ public final class HeatOfSolution extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("stuck", "solid/mass", -0.1), Suspect.from("water/start", "leaked", "solution/final", 0.2),
+        return List.of(
+                new Suspect("stuck", "solid/mass", -0.1),
+                Suspect.from("water/start", "leaked", "solution/final", 0.2),
                 new Suspect("drops-left-behind", "water/mass", -0.5));
     }
 
@@ -83,31 +98,48 @@ public final class HeatOfSolution extends LedgerExperiment {
         Expression end = draft.end(start, "water/start", "solution/final");
         draft.choice("solution/dissolved");
         ResultBasis basis = draft.conventions().in(Question.BASIS);
-        Optional<Expression> solid = basis == ResultBasis.HEAT ? draft.quantityIfGiven("solid/mass") : Optional.of(draft.quantity("solid/mass"));
-        List<Portion> solids = solid.map(mass -> List.of(new Portion("solid", "solid", mass, start, draft.specificHeatOfFormula("solute/formula"))))
+        Optional<Expression> solid = basis == ResultBasis.HEAT
+                ? draft.quantityIfGiven("solid/mass")
+                : Optional.of(draft.quantity("solid/mass"));
+        List<Portion> solids = solid.map(mass -> List.of(
+                        new Portion("solid", "solid", mass, start, draft.specificHeatOfFormula("solute/formula"))))
                 .orElse(List.of());
-        List<Party> rest = draft.solutionInCalorimeter(List.of(new Portion("water", "water", water, start, Optional.empty())), solids, end);
+        List<Party> rest = draft.solutionInCalorimeter(
+                List.of(new Portion("water", "water", water, start, Optional.empty())), solids, end);
         Expression fill = solid.map(water::plus).orElse(water);
-        return draft.complete(switch (basis) {
-            case PER_MOLE -> perMole(draft, water, solid.orElseThrow(), rest).holding(fill);
-            case PER_GRAM -> {
-                Input sought = unknown("unknown-per-gram", BenchUnit.JOULES_PER_GRAM_OF_PROCESS);
-                yield draft.ledger(dissolving(solid.orElseThrow().times(sought), rest), sought).holding(fill).giving(heat());
-            }
-            case HEAT -> {
-                Input sought = unknown("unknown-heat", BenchUnit.JOULES);
-                yield draft.ledger(dissolving(sought, rest), sought).holding(fill);
-            }
-        });
+        return draft.complete(
+                switch (basis) {
+                    case PER_MOLE ->
+                        perMole(draft, water, solid.orElseThrow(), rest).holding(fill);
+                    case PER_GRAM -> {
+                        Input sought = unknown("unknown-per-gram", BenchUnit.JOULES_PER_GRAM_OF_PROCESS);
+                        yield draft.ledger(dissolving(solid.orElseThrow().times(sought), rest), sought)
+                                .holding(fill)
+                                .giving(heat());
+                    }
+                    case HEAT -> {
+                        Input sought = unknown("unknown-heat", BenchUnit.JOULES);
+                        yield draft.ledger(dissolving(sought, rest), sought).holding(fill);
+                    }
+                });
     }
 
     private Ledger perMole(Draft draft, Expression water, Expression solid, List<Party> rest) {
         Expression pure = draft.share("solute/purity", solid).orElse(solid);
         Named moles = pure.over(draft.molarMass("solute/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
-        Expression dilution = water.over(Expression.number(18.015, "18.015 g/mol")).over(moles);
-        return draft.ledger(dissolving(new Expression.Product(List.of(moles, JOULES_IN_KILOJOULE, unknown())), rest), unknown())
-                .against(moles).giving(new Derived(words().get("per-gram"), Symbol.of("Δh"), BenchUnit.JOULES_PER_GRAM_OF_PROCESS,
-                        dissolving -> dissolving.over(solid)), heat(),
+        Expression dilution =
+                water.over(Expression.number(18.015, "18.015 g/mol")).over(moles);
+        return draft.ledger(
+                        dissolving(new Expression.Product(List.of(moles, JOULES_IN_KILOJOULE, unknown())), rest),
+                        unknown())
+                .against(moles)
+                .giving(
+                        new Derived(
+                                words().get("per-gram"),
+                                Symbol.of("Δh"),
+                                BenchUnit.JOULES_PER_GRAM_OF_PROCESS,
+                                dissolving -> dissolving.over(solid)),
+                        heat(),
                         new Derived(words().get("dilution"), Symbol.of("N"), BenchUnit.NUMBER, any -> dilution));
     }
 

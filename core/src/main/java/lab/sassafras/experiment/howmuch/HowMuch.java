@@ -40,21 +40,36 @@ public final class HowMuch extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.once("question", Slot.choice("added", "ice", "hot-water", "cold-water", "metal"), Slot.choice("sought", "mass", "final"),
+                Group.once(
+                        "question",
+                        Slot.choice("added", "ice", "hot-water", "cold-water", "metal"),
+                        Slot.choice("sought", "mass", "final"),
                         new Slot.FromShelf("metal", true, false),
-                        Slot.quantity("fusion", BenchUnit.JOULES_PER_GRAM).accepting(List.of(333.55, 334.0, 335.0)).ifKnown()),
-                Group.perTrial("water", Slot.liquid("mass").usually(50, 500).orAssumed(200, 0.5),
+                        Slot.quantity("fusion", BenchUnit.JOULES_PER_GRAM)
+                                .accepting(List.of(333.55, 334.0, 335.0))
+                                .ifKnown()),
+                Group.perTrial(
+                        "water",
+                        Slot.liquid("mass").usually(50, 500).orAssumed(200, 0.5),
                         Slot.temperature("start").usually(10, 60).orAssumed(24, 0.2)),
-                Group.perTrial("added", Slot.mass("mass").usually(5, 200).orAssumed(50, 0.1),
+                Group.perTrial(
+                        "added",
+                        Slot.mass("mass").usually(5, 200).orAssumed(50, 0.1),
                         Slot.temperature("start").usually(-20, 100).orAssumed(0, 0.3)),
                 Group.perTrial("mixed", Slot.temperature("final").usually(0, 60).orAssumed(4, 0.1)));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("question/added"), Step.of("question/sought"), Step.of("question/metal").when("question/added", "metal"),
-                Step.of("question/fusion").when("question/added", "ice"), Step.of("water/mass"), Step.of("water/start"),
-                Step.of("added/start"), Step.of("added/mass").when("question/sought", "final"),
+        return List.of(
+                Step.of("question/added"),
+                Step.of("question/sought"),
+                Step.of("question/metal").when("question/added", "metal"),
+                Step.of("question/fusion").when("question/added", "ice"),
+                Step.of("water/mass"),
+                Step.of("water/start"),
+                Step.of("added/start"),
+                Step.of("added/mass").when("question/sought", "final"),
                 Step.of("mixed/final").when("question/sought", "mass"));
     }
 
@@ -62,14 +77,25 @@ public final class HowMuch extends LedgerExperiment {
     protected Account account(Draft draft) {
         String added = draft.choice("question/added").orElse("hot-water");
         boolean mass = !draft.chosen("question/sought", "final");
-        Books books = new Books(draft, added, mass ? unknown() : draft.quantity("added/mass"),
+        Books books = new Books(
+                draft,
+                added,
+                mass ? unknown() : draft.quantity("added/mass"),
                 mass ? draft.quantity("mixed/final") : unknown("unknown-final", BenchUnit.DEGREES_CELSIUS));
         Input sought = mass ? unknown() : (Input) books.end;
         if (!added.equals("ice")) {
             return draft.complete(books.sharing(sought));
         }
-        return draft.complete(mass ? books.allMelts(sought) : new Cases(draft.trial(),
-                List.of(books.allMelts(sought), books.someMelts(), books.someFreezes(), books.allFreezes(sought))));
+        return draft.complete(
+                mass
+                        ? books.allMelts(sought)
+                        : new Cases(
+                                draft.trial(),
+                                List.of(
+                                        books.allMelts(sought),
+                                        books.someMelts(),
+                                        books.someFreezes(),
+                                        books.allFreezes(sought))));
     }
 
     /** The ways the same question can end. */
@@ -96,19 +122,37 @@ public final class HowMuch extends LedgerExperiment {
         /** Nothing changes state. */
         Ledger sharing(Input sought) {
             String word = words().option("question/added", kind);
-            Expression heat = kind.equals("metal") ? draft.specificHeatOf("question/metal")
+            Expression heat = kind.equals("metal")
+                    ? draft.specificHeatOf("question/metal")
                     : draft.water().specificHeat(word, start, end);
-            return books(List.of(possible(Party.body("added", word, added, heat, start, end), sought)), waterStart, end, sought);
+            return books(
+                    List.of(possible(Party.body("added", word, added, heat, start, end), sought)),
+                    waterStart,
+                    end,
+                    sought);
         }
 
         private Party possible(Party party, Input sought) {
-            return !sought.equals(added) ? party : party.demanding(new Party.Demand(sought, NOTHING, "That temperature cannot be reached by adding "
-                    + words().option("question/added", kind) + ": it does not lie between the two starting temperatures."));
+            return !sought.equals(added)
+                    ? party
+                    : party.demanding(new Party.Demand(
+                            sought,
+                            NOTHING,
+                            "That temperature cannot be reached by adding " + words().option("question/added", kind)
+                                    + ": it does not lie between the two starting temperatures."));
         }
 
         Ledger allMelts(Input sought) {
-            Party ice = Party.melting("added", "ice", added, added, new Party.Change(FREEZES, fusion()), iceHeat(),
-                    draft.water().specificHeat("meltwater", FREEZES, end), start, end);
+            Party ice = Party.melting(
+                    "added",
+                    "ice",
+                    added,
+                    added,
+                    new Party.Change(FREEZES, fusion()),
+                    iceHeat(),
+                    draft.water().specificHeat("meltwater", FREEZES, end),
+                    start,
+                    end);
             return books(List.of(possible(ice, sought)), waterStart, end, sought);
         }
 
@@ -116,40 +160,57 @@ public final class HowMuch extends LedgerExperiment {
         Ledger someMelts() {
             Input melted = unknown("melted", BenchUnit.GRAMS);
             Party melting = Party.process("melting", "ice melting", melted.times(fusion()))
-                    .demanding(new Party.Demand(melted.plus(HAIR), NOTHING, "")).demanding(new Party.Demand(added.plus(HAIR), melted, ""));
+                    .demanding(new Party.Demand(melted.plus(HAIR), NOTHING, ""))
+                    .demanding(new Party.Demand(added.plus(HAIR), melted, ""));
             return atFreezing(melting, melted, "melted");
         }
 
         /** Ends at 0 °C with some of the water frozen. */
         Ledger someFreezes() {
             Input frozen = unknown("frozen", BenchUnit.GRAMS);
-            Party freezing = Party.process("freezing", "water freezing", frozen.times(fusion()).negated())
-                    .demanding(new Party.Demand(frozen, NOTHING, "")).demanding(new Party.Demand(water.plus(HAIR), frozen, ""));
+            Party freezing = Party.process(
+                            "freezing", "water freezing", frozen.times(fusion()).negated())
+                    .demanding(new Party.Demand(frozen, NOTHING, ""))
+                    .demanding(new Party.Demand(water.plus(HAIR), frozen, ""));
             return atFreezing(freezing, frozen, "frozen");
         }
 
         private Ledger atFreezing(Party change, Input sought, String word) {
             Party warming = Party.body("added", "ice", added, iceHeat(), start, FREEZES);
             Named atZero = FREEZES.named(words().symbol("unknown-final"), BenchUnit.DEGREES_CELSIUS);
-            return books(List.of(warming, change), waterStart, FREEZES, sought).answering(atZero).giving(new Derived(words().get(word),
-                    words().symbol(word), BenchUnit.GRAMS, any -> sought));
+            return books(List.of(warming, change), waterStart, FREEZES, sought)
+                    .answering(atZero)
+                    .giving(new Derived(words().get(word), words().symbol(word), BenchUnit.GRAMS, any -> sought));
         }
 
         Ledger allFreezes(Input sought) {
-            Expression all = new Expression.Sum(List.of(water.times(iceHeat()).times(end.minus(FREEZES)),
+            Expression all = new Expression.Sum(List.of(
+                    water.times(iceHeat()).times(end.minus(FREEZES)),
                     water.times(fusion()).negated()));
-            Party freezing = Party.process("freezing", "water freezing and cooling on", all).demanding(new Party.Demand(FREEZES, end,
-                    "With these numbers the ice can neither melt nor freeze the water. Check the starting temperatures."));
-            List<Party> parties = new ArrayList<>(List.of(Party.body("added", "ice", added, iceHeat(), start, end), freezing));
+            Party freezing = Party.process("freezing", "water freezing and cooling on", all)
+                    .demanding(
+                            new Party.Demand(
+                                    FREEZES,
+                                    end,
+                                    "With these numbers the ice can neither melt nor freeze the water. Check the starting temperatures."));
+            List<Party> parties =
+                    new ArrayList<>(List.of(Party.body("added", "ice", added, iceHeat(), start, end), freezing));
             parties.addAll(draft.waterInCalorimeter(water, waterStart, FREEZES));
-            draft.withCalorimeter(new Contents(List.of(), water, NO_HEAT, FREEZES, FREEZES, end)).forEach(vessel -> parties.add(below(vessel)));
+            draft.withCalorimeter(new Contents(List.of(), water, NO_HEAT, FREEZES, FREEZES, end))
+                    .forEach(vessel -> parties.add(below(vessel)));
             return draft.ledger(parties, sought).between(COLDEST, 0);
         }
 
         /** The vessel's way from the freezing point on; what it held has a line of its own. */
         private Party below(Party vessel) {
             String label = vessel.label() + " below freezing";
-            return new Party("below", label, vessel.heat().body().named(new Symbol("q", label), BenchUnit.JOULES), vessel.start(), vessel.end(), List.of());
+            return new Party(
+                    "below",
+                    label,
+                    vessel.heat().body().named(new Symbol("q", label), BenchUnit.JOULES),
+                    vessel.start(),
+                    vessel.end(),
+                    List.of());
         }
 
         private Ledger books(List<Party> given, Expression from, Expression to, Input sought) {
@@ -159,7 +220,8 @@ public final class HowMuch extends LedgerExperiment {
         }
 
         private Expression fusion() {
-            return draft.quantityIfGiven("question/fusion").orElseGet(() -> draft.property("fusion-of-ice", Symbol.of("L")));
+            return draft.quantityIfGiven("question/fusion")
+                    .orElseGet(() -> draft.property("fusion-of-ice", Symbol.of("L")));
         }
 
         private Expression iceHeat() {

@@ -29,17 +29,32 @@ public final class FusionOfIce extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.perTrial("water", Slot.liquid("mass").usually(50, 200), Slot.temperature("start").usually(25, 50)),
-                Group.perTrial("ice", Slot.choice("state", "dried", "wet"), Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
-                        Slot.temperature("start").orAssumed(0, 0.3), Slot.moment("added"), Slot.mass("mass").usually(5, 60),
+                Group.perTrial(
+                        "water",
+                        Slot.liquid("mass").usually(50, 200),
+                        Slot.temperature("start").usually(25, 50)),
+                Group.perTrial(
+                        "ice",
+                        Slot.choice("state", "dried", "wet"),
+                        Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
+                        Slot.temperature("start").orAssumed(0, 0.3),
+                        Slot.moment("added"),
+                        Slot.mass("mass").usually(5, 60),
                         Slot.mass("left").ifKnown()),
                 Group.perTrial("mixed", Slot.temperature("final").usually(2, 30)));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("water/mass"), Step.of("ice/state"), Step.of("ice/wet").when("ice/state", "wet"), Step.of("ice/start"),
-                Step.of("water/start").taking(2), Step.of("ice/added"), Step.of("mixed/final").taking(4), Step.of("ice/mass"),
+        return List.of(
+                Step.of("water/mass"),
+                Step.of("ice/state"),
+                Step.of("ice/wet").when("ice/state", "wet"),
+                Step.of("ice/start"),
+                Step.of("water/start").taking(2),
+                Step.of("ice/added"),
+                Step.of("mixed/final").taking(4),
+                Step.of("ice/mass"),
                 Step.aside("ice/left"));
     }
 
@@ -50,7 +65,9 @@ public final class FusionOfIce extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("wet", "ice/mass", -1), new Suspect("warmed-meanwhile", "mixed/final", -0.3),
+        return List.of(
+                new Suspect("wet", "ice/mass", -1),
+                new Suspect("warmed-meanwhile", "mixed/final", -0.3),
                 new Suspect("cooled-before", "water/start", -0.5));
     }
 
@@ -72,17 +89,30 @@ public final class FusionOfIce extends LedgerExperiment {
         Expression added = draft.quantity("ice/mass");
         Expression iceStart = draft.quantity("ice/start");
         Expression end = draft.end(waterStart, "water/start", "mixed/final");
-        Optional<Expression> clung = (draft.chosen("ice/state", "wet") ? draft.share("ice/wet", added) : Optional.<Expression>empty())
+        Optional<Expression> clung = (draft.chosen("ice/state", "wet")
+                        ? draft.share("ice/wet", added)
+                        : Optional.<Expression>empty())
                 .map(share -> share.named(Symbol.of("m:water on it"), BenchUnit.GRAMS));
-        Expression ice = clung.<Expression>map(water -> added.minus(water).named(Symbol.of("m:dry part"), BenchUnit.GRAMS)).orElse(added);
-        Expression melted = draft.quantityIfGiven("ice/left").<Expression>map(left -> ice.minus(left)
-                .named(Symbol.of("m:melted"), BenchUnit.GRAMS)).orElse(ice);
+        Expression ice = clung.<Expression>map(
+                        water -> added.minus(water).named(Symbol.of("m:dry part"), BenchUnit.GRAMS))
+                .orElse(added);
+        Expression melted = draft.quantityIfGiven("ice/left")
+                .<Expression>map(left -> ice.minus(left).named(Symbol.of("m:melted"), BenchUnit.GRAMS))
+                .orElse(ice);
         Expression melts = new Expression.Constant(0, "0", BenchUnit.DEGREES_CELSIUS);
 
-        List<Party> parties = new ArrayList<>(List.of(Party.melting("ice", "ice", ice, melted, new Party.Change(melts, unknown()),
-                draft.property("specific-heat-of-ice", Symbol.of("c:ice")), heat.specificHeat("meltwater", melts, end), iceStart, end)));
-        clung.ifPresent(water -> parties.add(Party.body("clung", "water on the ice", water,
-                heat.specificHeat("water on the ice", melts, end), melts, end)));
+        List<Party> parties = new ArrayList<>(List.of(Party.melting(
+                "ice",
+                "ice",
+                ice,
+                melted,
+                new Party.Change(melts, unknown()),
+                draft.property("specific-heat-of-ice", Symbol.of("c:ice")),
+                heat.specificHeat("meltwater", melts, end),
+                iceStart,
+                end)));
+        clung.ifPresent(water -> parties.add(Party.body(
+                "clung", "water on the ice", water, heat.specificHeat("water on the ice", melts, end), melts, end)));
         parties.addAll(draft.waterInCalorimeter(waterMass, waterStart, end));
         return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(added)));
     }

@@ -39,23 +39,36 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
     protected List<Group> slots() {
         return List.of(
                 Group.once("source", Slot.choice("kind", "heater", "potassium-chloride", "tris", "reaction")),
-                Group.perTrial("water", Slot.liquid("mass").usually(50, 500), Slot.temperature("start").usually(15, 30)),
-                Group.perTrial("heater", Slot.quantity("voltage", BenchUnit.VOLTS).usually(3, 15),
-                        Slot.quantity("current", BenchUnit.AMPERES).usually(0.5, 5), Slot.seconds("time").usually(60, 900)),
+                Group.perTrial(
+                        "water",
+                        Slot.liquid("mass").usually(50, 500),
+                        Slot.temperature("start").usually(15, 30)),
+                Group.perTrial(
+                        "heater",
+                        Slot.quantity("voltage", BenchUnit.VOLTS).usually(3, 15),
+                        Slot.quantity("current", BenchUnit.AMPERES).usually(0.5, 5),
+                        Slot.seconds("time").usually(60, 900)),
                 Group.perTrial("standard", Slot.mass("mass").usually(0.5, 10), Slot.moment("added")),
-                Group.perTrial("reaction", Slot.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE).ifKnown(),
+                Group.perTrial(
+                        "reaction",
+                        Slot.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE).ifKnown(),
                         Slot.quantity("amount", BenchUnit.MOLES).ifKnown()),
                 Group.perTrial("mixed", Slot.temperature("final").usually(10, 45)));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("source/kind"), Step.of("water/mass"),
+        return List.of(
+                Step.of("source/kind"),
+                Step.of("water/mass"),
                 Step.of("standard/mass").when("source/kind", "potassium-chloride", "tris"),
-                Step.of("reaction/heat").when("source/kind", "reaction"), Step.of("reaction/amount").when("source/kind", "reaction"),
+                Step.of("reaction/heat").when("source/kind", "reaction"),
+                Step.of("reaction/amount").when("source/kind", "reaction"),
                 Step.of("water/start").taking(3),
-                Step.of("heater/voltage").when("source/kind", "heater"), Step.of("heater/current").when("source/kind", "heater"),
-                Step.of("heater/time").when("source/kind", "heater").taking(5), Step.of("standard/added"),
+                Step.of("heater/voltage").when("source/kind", "heater"),
+                Step.of("heater/current").when("source/kind", "heater"),
+                Step.of("heater/time").when("source/kind", "heater").taking(5),
+                Step.of("standard/added"),
                 Step.of("mixed/final").taking(3));
     }
 
@@ -71,8 +84,11 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("current-drifted", "heater/current", -0.05), new Suspect("switched-late", "heater/time", -3),
-                new Suspect("stuck", "standard/mass", -0.05), Suspect.from("water/start", "lost-to-room", "mixed/final", 0.2));
+        return List.of(
+                new Suspect("current-drifted", "heater/current", -0.05),
+                new Suspect("switched-late", "heater/time", -3),
+                new Suspect("stuck", "standard/mass", -0.05),
+                Suspect.from("water/start", "lost-to-room", "mixed/final", 0.2));
     }
 
     @Override
@@ -88,18 +104,38 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
         String source = draft.choice("source/kind").orElse("heater");
         List<Portion> solids = new ArrayList<>();
         Party known = switch (source) {
-            case "potassium-chloride" -> dissolved(draft, "standard-potassium-chloride", "potassium chloride dissolving", start, solids);
+            case "potassium-chloride" ->
+                dissolved(draft, "standard-potassium-chloride", "potassium chloride dissolving", start, solids);
             case "tris" -> dissolved(draft, "standard-tris", "TRIS dissolving in acid", start, solids);
-            case "reaction" -> Party.process("known", "known reaction", new Expression.Product(List.of(draft.quantity("reaction/amount"),
-                    JOULES_IN_KILOJOULE, draft.quantity("reaction/heat"))));
-            default -> Party.process("known", "electric heater", new Expression.Product(List.of(draft.quantity("heater/voltage"),
-                    draft.quantity("heater/current"), draft.quantity("heater/time"))).negated());
+            case "reaction" ->
+                Party.process(
+                        "known",
+                        "known reaction",
+                        new Expression.Product(List.of(
+                                draft.quantity("reaction/amount"),
+                                JOULES_IN_KILOJOULE,
+                                draft.quantity("reaction/heat"))));
+            default ->
+                Party.process(
+                        "known",
+                        "electric heater",
+                        new Expression.Product(List.of(
+                                        draft.quantity("heater/voltage"),
+                                        draft.quantity("heater/current"),
+                                        draft.quantity("heater/time")))
+                                .negated());
         };
         List<Party> parties = new ArrayList<>(List.of(known));
-        parties.addAll(draft.solution(List.of(new Portion("water", "water", mass, start, Optional.empty())), solids, end));
+        parties.addAll(
+                draft.solution(List.of(new Portion("water", "water", mass, start, Optional.empty())), solids, end));
         parties.add(Party.vessel("calorimeter", "calorimeter", unknown(), start, end));
-        return draft.complete(draft.ledger(parties, unknown()).holding(mass).giving(new Derived(words().get("per-gram"), Symbol.of("C/m"),
-                BenchUnit.JOULES_PER_GRAM_DEGREE, swallowed -> swallowed.over(end.minus(start)).over(mass))));
+        return draft.complete(draft.ledger(parties, unknown())
+                .holding(mass)
+                .giving(new Derived(
+                        words().get("per-gram"),
+                        Symbol.of("C/m"),
+                        BenchUnit.JOULES_PER_GRAM_DEGREE,
+                        swallowed -> swallowed.over(end.minus(start)).over(mass))));
     }
 
     private static Party dissolved(Draft draft, String standard, String label, Expression start, List<Portion> solids) {

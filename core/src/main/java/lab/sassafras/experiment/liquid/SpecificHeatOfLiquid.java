@@ -28,18 +28,33 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.once("shelf", new Slot.FromShelf("solid", true, false), new Slot.FromShelf("liquid", false, true)),
-                Group.perTrial("solid", Slot.mass("mass").usually(20, 200), Slot.choice("bath", "boiling", "ice", "other"),
-                        Slot.temperature("start").orAssumed(100, 0.5), Slot.moment("moved")),
-                Group.perTrial("liquid", Slot.mass("mass").usually(40, 200), Slot.temperature("start").usually(15, 30)),
+                Group.once(
+                        "shelf", new Slot.FromShelf("solid", true, false), new Slot.FromShelf("liquid", false, true)),
+                Group.perTrial(
+                        "solid",
+                        Slot.mass("mass").usually(20, 200),
+                        Slot.choice("bath", "boiling", "ice", "other"),
+                        Slot.temperature("start").orAssumed(100, 0.5),
+                        Slot.moment("moved")),
+                Group.perTrial(
+                        "liquid",
+                        Slot.mass("mass").usually(40, 200),
+                        Slot.temperature("start").usually(15, 30)),
                 Group.perTrial("mixed", Slot.temperature("final").usually(15, 45)));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("shelf/solid"), Step.of("solid/mass"), Step.of("solid/bath"), Step.of("liquid/mass"),
-                Step.of("solid/start").taking(8), Step.of("liquid/start").taking(2), Step.of("solid/moved"),
-                Step.of("mixed/final").taking(3), Step.of("shelf/liquid"));
+        return List.of(
+                Step.of("shelf/solid"),
+                Step.of("solid/mass"),
+                Step.of("solid/bath"),
+                Step.of("liquid/mass"),
+                Step.of("solid/start").taking(8),
+                Step.of("liquid/start").taking(2),
+                Step.of("solid/moved"),
+                Step.of("mixed/final").taking(3),
+                Step.of("shelf/liquid"));
     }
 
     @Override
@@ -54,7 +69,8 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(Suspect.from("mixed/final", "cooled-in-transit", "solid/start", -2),
+        return List.of(
+                Suspect.from("mixed/final", "cooled-in-transit", "solid/start", -2),
                 Suspect.from("liquid/start", "final-too-early", "mixed/final", 0.2),
                 new Suspect("evaporated", "liquid/mass", -1));
     }
@@ -72,10 +88,14 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
         Expression liquidStart = draft.start("liquid/start");
         Expression end = draft.end(liquidStart, "liquid/start", "mixed/final");
 
-        List<Party> parties = new ArrayList<>(List.of(Party.body("solid", "solid", solidMass, draft.specificHeatOf("shelf/solid"),
-                solidStart, end)));
-        parties.addAll(draft.withCalorimeter(Contents.of(List.of(Party.body("liquid", "liquid", liquidMass, unknown(), liquidStart, end)),
-                liquidMass, unknown(), liquidStart, end)));
+        List<Party> parties = new ArrayList<>(
+                List.of(Party.body("solid", "solid", solidMass, draft.specificHeatOf("shelf/solid"), solidStart, end)));
+        parties.addAll(draft.withCalorimeter(Contents.of(
+                List.of(Party.body("liquid", "liquid", liquidMass, unknown(), liquidStart, end)),
+                liquidMass,
+                unknown(),
+                liquidStart,
+                end)));
         return draft.complete(draft.ledger(parties, unknown()).holding(liquidMass));
     }
 }

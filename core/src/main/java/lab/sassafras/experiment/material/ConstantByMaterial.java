@@ -32,14 +32,20 @@ public final class ConstantByMaterial extends LedgerExperiment {
 
     @Override
     protected List<Group> slots() {
-        return List.of(Group.perPart("part", Slot.mass("mass").usually(2, 200), Slot.choice("heat-from", "shelf", "typed"),
+        return List.of(Group.perPart(
+                "part",
+                Slot.mass("mass").usually(2, 200),
+                Slot.choice("heat-from", "shelf", "typed"),
                 new Slot.FromShelf("material", true, false),
                 Slot.specificHeat("heat").accepting(ReferenceShelf.standard().solidHeats())));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("part/mass"), Step.of("part/heat-from"), Step.of("part/material").when("part/heat-from", "shelf"),
+        return List.of(
+                Step.of("part/mass"),
+                Step.of("part/heat-from"),
+                Step.of("part/material").when("part/heat-from", "shelf"),
                 Step.of("part/heat").when("part/heat-from", "typed"));
     }
 
@@ -63,7 +69,8 @@ public final class ConstantByMaterial extends LedgerExperiment {
         List<Expression> parts = new ArrayList<>();
         for (int i = 1; i <= draft.parts("part"); i++) {
             Expression mass = draft.quantity("part/mass", i);
-            Expression heat = draft.answered("part/heat-from", i, "typed") ? draft.quantity("part/heat", i)
+            Expression heat = draft.answered("part/heat-from", i, "typed")
+                    ? draft.quantity("part/heat", i)
                     : draft.specificHeatOf("part/material", i);
             parts.add(mass.times(heat).named(Symbol.of("C:part " + i), BenchUnit.JOULES_PER_DEGREE));
         }

@@ -36,16 +36,28 @@ public final class ConstantByMixing extends LedgerExperiment {
     protected List<Group> slots() {
         return List.of(
                 Group.perTrial("cup", Slot.choice("held", "cold", "hot")),
-                Group.perTrial("cold", Slot.liquid("mass").usually(20, 120), Slot.temperature("start").usually(15, 30)),
-                Group.perTrial("hot", Slot.liquid("mass").usually(20, 120), Slot.temperature("start").usually(40, 75),
+                Group.perTrial(
+                        "cold",
+                        Slot.liquid("mass").usually(20, 120),
+                        Slot.temperature("start").usually(15, 30)),
+                Group.perTrial(
+                        "hot",
+                        Slot.liquid("mass").usually(20, 120),
+                        Slot.temperature("start").usually(40, 75),
                         Slot.moment("poured")),
                 Group.perTrial("mixed", Slot.temperature("final").usually(25, 55)));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("cup/held"), Step.of("cold/mass"), Step.of("cold/start").taking(3), Step.of("hot/mass"),
-                Step.of("hot/start"), Step.of("hot/poured"), Step.of("mixed/final").taking(3));
+        return List.of(
+                Step.of("cup/held"),
+                Step.of("cold/mass"),
+                Step.of("cold/start").taking(3),
+                Step.of("hot/mass"),
+                Step.of("hot/start"),
+                Step.of("hot/poured"),
+                Step.of("mixed/final").taking(3));
     }
 
     @Override
@@ -60,8 +72,11 @@ public final class ConstantByMixing extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("cooled-in-transit", "hot/start", -1), new Suspect("still-heating", "hot/start", 1),
-                new Suspect("final-too-high", "mixed/final", -0.2), new Suspect("drops-left-behind", "hot/mass", -0.3));
+        return List.of(
+                new Suspect("cooled-in-transit", "hot/start", -1),
+                new Suspect("still-heating", "hot/start", 1),
+                new Suspect("final-too-high", "mixed/final", -0.2),
+                new Suspect("drops-left-behind", "hot/mass", -0.3));
     }
 
     @Override
@@ -79,11 +94,29 @@ public final class ConstantByMixing extends LedgerExperiment {
         Expression end = draft.end(cold, "cold/start", "mixed/final");
         Expression vesselStart = draft.chosen("cup/held", "hot") ? hot : cold;
         Expression fill = hotMass.plus(coldMass);
-        return draft.complete(draft.ledger(List.of(
-                        Party.body("hot", "hot water", hotMass, water.specificHeat("hot water", hot, end), hot, end),
-                        Party.body("cold", "cold water", coldMass, water.specificHeat("cold water", cold, end), cold, end),
-                        Party.vessel("calorimeter", "calorimeter", unknown(), vesselStart, end)), unknown())
-                .holding(fill).giving(new Derived(words().get("per-gram"), Symbol.of("C/m"), BenchUnit.JOULES_PER_GRAM_DEGREE,
+        return draft.complete(draft.ledger(
+                        List.of(
+                                Party.body(
+                                        "hot",
+                                        "hot water",
+                                        hotMass,
+                                        water.specificHeat("hot water", hot, end),
+                                        hot,
+                                        end),
+                                Party.body(
+                                        "cold",
+                                        "cold water",
+                                        coldMass,
+                                        water.specificHeat("cold water", cold, end),
+                                        cold,
+                                        end),
+                                Party.vessel("calorimeter", "calorimeter", unknown(), vesselStart, end)),
+                        unknown())
+                .holding(fill)
+                .giving(new Derived(
+                        words().get("per-gram"),
+                        Symbol.of("C/m"),
+                        BenchUnit.JOULES_PER_GRAM_DEGREE,
                         swallowed -> swallowed.over(end.minus(vesselStart)).over(fill))));
     }
 }

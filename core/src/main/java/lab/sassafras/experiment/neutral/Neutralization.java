@@ -35,19 +35,41 @@ public final class Neutralization extends LedgerExperiment {
     protected List<Group> slots() {
         return List.of(
                 Group.once("reaction", new Slot.Equation("equation", false), Slot.choice("strength", "strong", "weak")),
-                Group.once("acid", new Slot.Formula("formula", false), Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
-                Group.once("base", new Slot.Formula("formula", false), Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
-                Group.perTrial("first", Slot.liquid("amount").usually(20, 100), Slot.temperature("start").usually(15, 30)),
-                Group.perTrial("second", Slot.liquid("amount").usually(20, 100), Slot.temperature("start").usually(15, 30).orAssumed(20, 1),
+                Group.once(
+                        "acid",
+                        new Slot.Formula("formula", false),
+                        Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
+                Group.once(
+                        "base",
+                        new Slot.Formula("formula", false),
+                        Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
+                Group.perTrial(
+                        "first",
+                        Slot.liquid("amount").usually(20, 100),
+                        Slot.temperature("start").usually(15, 30)),
+                Group.perTrial(
+                        "second",
+                        Slot.liquid("amount").usually(20, 100),
+                        Slot.temperature("start").usually(15, 30).orAssumed(20, 1),
                         Slot.moment("poured")),
                 Group.perTrial("mixed", Slot.temperature("final").usually(20, 45)));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("reaction/equation"), Step.of("reaction/strength"), Step.of("acid/formula"), Step.of("acid/concentration"),
-                Step.of("base/formula"), Step.of("base/concentration"), Step.of("first/amount"), Step.of("second/amount"),
-                Step.of("second/start").taking(2), Step.of("first/start").taking(3), Step.of("second/poured"), Step.of("mixed/final").taking(3));
+        return List.of(
+                Step.of("reaction/equation"),
+                Step.of("reaction/strength"),
+                Step.of("acid/formula"),
+                Step.of("acid/concentration"),
+                Step.of("base/formula"),
+                Step.of("base/concentration"),
+                Step.of("first/amount"),
+                Step.of("second/amount"),
+                Step.of("second/start").taking(2),
+                Step.of("first/start").taking(3),
+                Step.of("second/poured"),
+                Step.of("mixed/final").taking(3));
     }
 
     @Override
@@ -62,8 +84,11 @@ public final class Neutralization extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("lost-to-room", "mixed/final", 0.2), new Suspect("second-warmer", "second/start", 1),
-                new Suspect("carbonate", "base/concentration", -0.02), new Suspect("drops-left-behind", "second/amount", -0.5));
+        return List.of(
+                new Suspect("lost-to-room", "mixed/final", 0.2),
+                new Suspect("second-warmer", "second/start", 1),
+                new Suspect("carbonate", "base/concentration", -0.02),
+                new Suspect("drops-left-behind", "second/amount", -0.5));
     }
 
     @Override
@@ -81,14 +106,26 @@ public final class Neutralization extends LedgerExperiment {
         draft.choice("reaction/strength");
         Reagents reagents = new Reagents(reagent(draft, "acid", "first"), reagent(draft, "base", "second"));
         int waters = draft.produced("reaction/equation", "H2O");
-        Named formed = waters == 1 ? new Named(Symbol.of("n:water"), BenchUnit.MOLES, reagents.extent().body())
-                : reagents.extent().times(Expression.number(waters, Integer.toString(waters))).named(Symbol.of("n:water"), BenchUnit.MOLES);
+        Named formed = waters == 1
+                ? new Named(
+                        Symbol.of("n:water"), BenchUnit.MOLES, reagents.extent().body())
+                : reagents.extent()
+                        .times(Expression.number(waters, Integer.toString(waters)))
+                        .named(Symbol.of("n:water"), BenchUnit.MOLES);
 
-        List<Party> parties = new ArrayList<>(List.of(Party.process("reaction", "neutralization",
+        List<Party> parties = new ArrayList<>(List.of(Party.process(
+                "reaction",
+                "neutralization",
                 new Expression.Product(List.of(formed, JOULES_IN_KILOJOULE, unknown())))));
-        parties.addAll(draft.solutionInCalorimeter(List.of(new Portion("acid", "acid", first, firstStart, Optional.empty()),
-                new Portion("base", "base", second, secondStart, Optional.empty())), List.of(), end));
-        return draft.complete(draft.ledger(parties, unknown()).holding(first.plus(second)).against(formed)
+        parties.addAll(draft.solutionInCalorimeter(
+                List.of(
+                        new Portion("acid", "acid", first, firstStart, Optional.empty()),
+                        new Portion("base", "base", second, secondStart, Optional.empty())),
+                List.of(),
+                end));
+        return draft.complete(draft.ledger(parties, unknown())
+                .holding(first.plus(second))
+                .against(formed)
                 .remarking(reagents.remarks(draft.figures()))
                 .giving(new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
     }

@@ -36,18 +36,39 @@ public final class SolidWithSolution extends LedgerExperiment {
     protected List<Group> slots() {
         return List.of(
                 Group.once("reaction", new Slot.Equation("equation", false)),
-                Group.once("solution", new Slot.Formula("reagent", false), Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
-                Group.once("solid", new Slot.Formula("formula", false), Slot.percent("purity").ifKnown()),
-                Group.perTrial("poured", Slot.liquid("amount").usually(20, 100), Slot.temperature("start").usually(15, 30)),
+                Group.once(
+                        "solution",
+                        new Slot.Formula("reagent", false),
+                        Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
+                Group.once(
+                        "solid",
+                        new Slot.Formula("formula", false),
+                        Slot.percent("purity").ifKnown()),
+                Group.perTrial(
+                        "poured",
+                        Slot.liquid("amount").usually(20, 100),
+                        Slot.temperature("start").usually(15, 30)),
                 Group.perTrial("added", Slot.mass("mass").usually(0.5, 15), Slot.moment("in")),
-                Group.perTrial("mixed", Slot.temperature("final").usually(20, 80), Slot.choice("reacted", "all", "rest", "excess")));
+                Group.perTrial(
+                        "mixed",
+                        Slot.temperature("final").usually(20, 80),
+                        Slot.choice("reacted", "all", "rest", "excess")));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("reaction/equation"), Step.of("solution/reagent"), Step.of("solution/concentration"), Step.of("solid/formula"),
-                Step.of("solid/purity"), Step.of("poured/amount"), Step.of("added/mass"), Step.of("poured/start").taking(3), Step.of("added/in"),
-                Step.of("mixed/final").taking(6), Step.of("mixed/reacted"));
+        return List.of(
+                Step.of("reaction/equation"),
+                Step.of("solution/reagent"),
+                Step.of("solution/concentration"),
+                Step.of("solid/formula"),
+                Step.of("solid/purity"),
+                Step.of("poured/amount"),
+                Step.of("added/mass"),
+                Step.of("poured/start").taking(3),
+                Step.of("added/in"),
+                Step.of("mixed/final").taking(6),
+                Step.of("mixed/reacted"));
     }
 
     @Override
@@ -62,7 +83,9 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(Suspect.from("poured/start", "lost-while-slow", "mixed/final", 1), new Suspect("oxide", "added/mass", -0.1),
+        return List.of(
+                Suspect.from("poured/start", "lost-while-slow", "mixed/final", 1),
+                new Suspect("oxide", "added/mass", -0.1),
                 new Suspect("drops-left-behind", "poured/amount", -0.5));
     }
 
@@ -89,17 +112,29 @@ public final class SolidWithSolution extends LedgerExperiment {
         Expression pure = draft.share("solid/purity", solid).orElse(solid);
         Named weighed = pure.over(draft.molarMass("solid/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
         Reagents reagents = new Reagents(
-                new Reagents.Reagent(name(draft, "solution/reagent"), dissolved, draft.count("reaction/equation", "solution/reagent")),
-                new Reagents.Reagent(name(draft, "solid/formula"), weighed, draft.count("reaction/equation", "solid/formula")));
+                new Reagents.Reagent(
+                        name(draft, "solution/reagent"),
+                        dissolved,
+                        draft.count("reaction/equation", "solution/reagent")),
+                new Reagents.Reagent(
+                        name(draft, "solid/formula"), weighed, draft.count("reaction/equation", "solid/formula")));
         Named limiting = limiting(draft, reagents);
 
-        List<Party> parties = new ArrayList<>(List.of(Party.process("reaction", "reaction",
-                new Expression.Product(List.of(limiting, JOULES_IN_KILOJOULE, unknown())))));
-        parties.addAll(draft.solutionInCalorimeter(List.of(new Portion("solution", "solution", poured, start, Optional.empty())),
-                List.of(new Portion("solid", "solid", solid, start, draft.specificHeatOfFormula("solid/formula"))), end));
-        return draft.complete(draft.ledger(parties, unknown()).holding(poured.plus(solid)).against(limiting)
+        List<Party> parties = new ArrayList<>(List.of(Party.process(
+                "reaction", "reaction", new Expression.Product(List.of(limiting, JOULES_IN_KILOJOULE, unknown())))));
+        parties.addAll(draft.solutionInCalorimeter(
+                List.of(new Portion("solution", "solution", poured, start, Optional.empty())),
+                List.of(new Portion("solid", "solid", solid, start, draft.specificHeatOfFormula("solid/formula"))),
+                end));
+        return draft.complete(draft.ledger(parties, unknown())
+                .holding(poured.plus(solid))
+                .against(limiting)
                 .remarking(reagents.remarks(draft.figures()))
-                .giving(new Derived(words().get("as-written"), Symbol.of("ΔH:as written"), BenchUnit.KILOJOULES_PER_MOLE,
+                .giving(
+                        new Derived(
+                                words().get("as-written"),
+                                Symbol.of("ΔH:as written"),
+                                BenchUnit.KILOJOULES_PER_MOLE,
                                 heat -> heat.over(reagents.extent()).over(JOULES_IN_KILOJOULE)),
                         new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
     }
@@ -110,10 +145,18 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     /** Moles of the limiting reagent that react: as often as the equation runs, times how often it stands in it. */
     private static Named limiting(Draft draft, Reagents reagents) {
-        boolean solid = draft.value(reagents.first().moles().over(count(reagents.first())).minus(
-                reagents.second().moles().over(count(reagents.second())))).orElse(0) > 0;
+        boolean solid = draft.value(reagents.first()
+                                .moles()
+                                .over(count(reagents.first()))
+                                .minus(reagents.second().moles().over(count(reagents.second()))))
+                        .orElse(0)
+                > 0;
         Reagents.Reagent reagent = solid ? reagents.second() : reagents.first();
-        return reagent.count() == 1 ? new Named(Symbol.of("n:limiting"), BenchUnit.MOLES, reagents.extent().body())
+        return reagent.count() == 1
+                ? new Named(
+                        Symbol.of("n:limiting"),
+                        BenchUnit.MOLES,
+                        reagents.extent().body())
                 : reagents.extent().times(count(reagent)).named(Symbol.of("n:limiting"), BenchUnit.MOLES);
     }
 

@@ -27,24 +27,43 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.perSample("seen", Slot.choiceIfKnown("colour", "silvery", "grey", "reddish", "yellow", "white", "dark", "clear"),
+                Group.perSample(
+                        "seen",
+                        Slot.choiceIfKnown("colour", "silvery", "grey", "reddish", "yellow", "white", "dark", "clear"),
                         Slot.choiceIfKnown("magnetic", "yes", "no"),
                         Slot.density("density").orAssumed(8, 0.2).ifKnown(),
                         new Slot.FromShelf("known", true, true)),
-                Group.perTrial("sample", new Slot.Name("name", true), Slot.mass("mass").usually(10, 200),
+                Group.perTrial(
+                        "sample",
+                        new Slot.Name("name", true),
+                        Slot.mass("mass").usually(10, 200),
                         Slot.choice("bath", "boiling", "ice", "other"),
-                        Slot.temperature("start").orAssumed(100, 0.5), Slot.moment("moved"),
+                        Slot.temperature("start").orAssumed(100, 0.5),
+                        Slot.moment("moved"),
                         Slot.mass("carried").usually(0, 3).ifKnown()),
-                Group.perTrial("water", Slot.liquid("mass").usually(50, 200), Slot.temperature("start").usually(15, 30)),
+                Group.perTrial(
+                        "water",
+                        Slot.liquid("mass").usually(50, 200),
+                        Slot.temperature("start").usually(15, 30)),
                 Group.perTrial("mixed", Slot.temperature("final").usually(15, 45)));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.aside("sample/name"), Step.of("seen/colour"), Step.of("seen/magnetic"), Step.of("seen/density"),
-                Step.of("sample/mass"), Step.of("sample/bath"), Step.of("water/mass"),
-                Step.of("sample/start").taking(8), Step.of("water/start").taking(2), Step.of("sample/moved"),
-                Step.of("mixed/final").taking(3), Step.of("sample/carried"), Step.of("seen/known"));
+        return List.of(
+                Step.aside("sample/name"),
+                Step.of("seen/colour"),
+                Step.of("seen/magnetic"),
+                Step.of("seen/density"),
+                Step.of("sample/mass"),
+                Step.of("sample/bath"),
+                Step.of("water/mass"),
+                Step.of("sample/start").taking(8),
+                Step.of("water/start").taking(2),
+                Step.of("sample/moved"),
+                Step.of("mixed/final").taking(3),
+                Step.of("sample/carried"),
+                Step.of("seen/known"));
     }
 
     @Override
@@ -59,9 +78,12 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(Suspect.from("mixed/final", "cooled-in-transit", "sample/start", -2),
-                Suspect.from("water/start", "not-through", "sample/start", -5), Suspect.from("water/start", "final-too-early", "mixed/final", 0.2),
-                new Suspect("water-splashed", "water/mass", -1), new Suspect("carried", "sample/carried", 1));
+        return List.of(
+                Suspect.from("mixed/final", "cooled-in-transit", "sample/start", -2),
+                Suspect.from("water/start", "not-through", "sample/start", -5),
+                Suspect.from("water/start", "final-too-early", "mixed/final", 0.2),
+                new Suspect("water-splashed", "water/mass", -1),
+                new Suspect("carried", "sample/carried", 1));
     }
 
     @Override
@@ -77,11 +99,18 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
         Expression waterStart = draft.start("water/start");
         Expression end = draft.end(waterStart, "water/start", "mixed/final");
 
-        List<Party> parties = new ArrayList<>(List.of(Party.body("sample", "solid", sampleMass, unknown(), sampleStart, end)));
+        List<Party> parties =
+                new ArrayList<>(List.of(Party.body("sample", "solid", sampleMass, unknown(), sampleStart, end)));
         List<Party> inTheCup = draft.waterInCalorimeter(waterMass, waterStart, end);
         parties.add(inTheCup.get(0));
-        draft.quantityIfGiven("sample/carried").ifPresent(carried -> parties.add(Party.body("carried", "carried water",
-                carried, draft.water().specificHeat("carried water", sampleStart, end), sampleStart, end)));
+        draft.quantityIfGiven("sample/carried")
+                .ifPresent(carried -> parties.add(Party.body(
+                        "carried",
+                        "carried water",
+                        carried,
+                        draft.water().specificHeat("carried water", sampleStart, end),
+                        sampleStart,
+                        end)));
         parties.addAll(inTheCup.subList(1, inTheCup.size()));
         return draft.complete(draft.ledger(parties, unknown()).holding(waterMass));
     }

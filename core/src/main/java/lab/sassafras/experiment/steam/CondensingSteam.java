@@ -29,17 +29,32 @@ public final class CondensingSteam extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.perTrial("water", Slot.liquid("mass").usually(100, 300), Slot.temperature("start").usually(5, 20)),
-                Group.perTrial("steam", Slot.choice("state", "trapped", "wet"), Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
-                        Slot.temperature("start").orAssumed(100, 0.5), Slot.moment("led"), Slot.mass("mass").usually(2, 15),
+                Group.perTrial(
+                        "water",
+                        Slot.liquid("mass").usually(100, 300),
+                        Slot.temperature("start").usually(5, 20)),
+                Group.perTrial(
+                        "steam",
+                        Slot.choice("state", "trapped", "wet"),
+                        Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
+                        Slot.temperature("start").orAssumed(100, 0.5),
+                        Slot.moment("led"),
+                        Slot.mass("mass").usually(2, 15),
                         Slot.mass("through").ifKnown()),
                 Group.perTrial("mixed", Slot.temperature("final").usually(25, 50)));
     }
 
     @Override
     protected List<Step> steps() {
-        return List.of(Step.of("water/mass"), Step.of("steam/state"), Step.of("steam/wet").when("steam/state", "wet"), Step.of("steam/start"),
-                Step.of("water/start").taking(2), Step.of("steam/led").taking(5), Step.of("mixed/final").taking(2), Step.of("steam/mass"),
+        return List.of(
+                Step.of("water/mass"),
+                Step.of("steam/state"),
+                Step.of("steam/wet").when("steam/state", "wet"),
+                Step.of("steam/start"),
+                Step.of("water/start").taking(2),
+                Step.of("steam/led").taking(5),
+                Step.of("mixed/final").taking(2),
+                Step.of("steam/mass"),
                 Step.aside("steam/through"));
     }
 
@@ -71,15 +86,27 @@ public final class CondensingSteam extends LedgerExperiment {
         Expression led = draft.quantity("steam/mass");
         Expression boils = draft.quantity("steam/start");
         Expression end = draft.end(waterStart, "water/start", "mixed/final");
-        Optional<Expression> drops = (draft.chosen("steam/state", "wet") ? draft.share("steam/wet", led) : Optional.<Expression>empty())
+        Optional<Expression> drops = (draft.chosen("steam/state", "wet")
+                        ? draft.share("steam/wet", led)
+                        : Optional.<Expression>empty())
                 .map(share -> share.named(Symbol.of("m:drops"), BenchUnit.GRAMS));
-        Expression steam = drops.<Expression>map(water -> led.minus(water).named(Symbol.of("m:dry steam"), BenchUnit.GRAMS)).orElse(led);
-        Expression condensed = draft.quantityIfGiven("steam/through").<Expression>map(through -> steam.minus(through)
-                .named(Symbol.of("m:condensed"), BenchUnit.GRAMS)).orElse(steam);
+        Expression steam = drops.<Expression>map(
+                        water -> led.minus(water).named(Symbol.of("m:dry steam"), BenchUnit.GRAMS))
+                .orElse(led);
+        Expression condensed = draft.quantityIfGiven("steam/through")
+                .<Expression>map(through -> steam.minus(through).named(Symbol.of("m:condensed"), BenchUnit.GRAMS))
+                .orElse(steam);
 
-        List<Party> parties = new ArrayList<>(List.of(Party.condensing("steam", "steam", steam, condensed,
-                new Party.Change(boils, unknown()), heat.specificHeat("condensate", boils, end), end)));
-        drops.ifPresent(water -> parties.add(Party.body("drops", "drops in the steam", water, heat.specificHeat("drops", boils, end), boils, end)));
+        List<Party> parties = new ArrayList<>(List.of(Party.condensing(
+                "steam",
+                "steam",
+                steam,
+                condensed,
+                new Party.Change(boils, unknown()),
+                heat.specificHeat("condensate", boils, end),
+                end)));
+        drops.ifPresent(water -> parties.add(
+                Party.body("drops", "drops in the steam", water, heat.specificHeat("drops", boils, end), boils, end)));
         parties.addAll(draft.waterInCalorimeter(waterMass, waterStart, end));
         return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(led)));
     }
