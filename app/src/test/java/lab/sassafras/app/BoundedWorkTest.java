@@ -16,6 +16,7 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Vessel;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -52,6 +53,7 @@ class BoundedWorkTest extends HouseTest {
     }
 
     /** As much as docs/run-file.md promises: 5,000 observations, fifty trials. */
+    @Tag("long")
     @Test
     void aFileAsLargeAsIsPromisedIsWorkedTakenInAndShown() {
         ObjectNode run = file("2-grey-slug.json");

@@ -34,6 +34,7 @@ class HistoriesTest extends HouseTest {
         return LongStream.range(0, 24);
     }
 
+    @Tag("long")
     @ParameterizedTest
     @MethodSource("seeds")
     void everyPageStandsAndNothingIsLost(long seed) {

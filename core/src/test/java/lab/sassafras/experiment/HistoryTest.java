@@ -16,6 +16,7 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.verdict.Reduction;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -200,6 +201,7 @@ class HistoryTest {
         return Experiments.all();
     }
 
+    @Tag("long")
     @ParameterizedTest
     @MethodSource("experiments")
     void whateverWasKeptCanBeReadAndAStrikeHelps(Experiment experiment) {
