@@ -351,17 +351,18 @@ public class LabBook {
     @Transactional(readOnly = true)
     public List<BroughtIn> broughtInBy(String digest) {
         return entities.createQuery(
-                        "from BroughtIn where digest = :digest and what = :what order by madeAt", BroughtIn.class)
+                        "select came from BroughtIn came, Entry entry where came.subject = entry.id and came.digest = :digest "
+                                + "and came.what = :what order by entry.seq",
+                        BroughtIn.class)
                 .setParameter("digest", digest)
                 .setParameter("what", BroughtIn.What.ENTRY.name())
                 .getResultList();
     }
 
-    /** Numbers shown before of an entry in one state, first shown first. */
+    /** Numbers shown before of an entry in one state, earliest method first. */
     @Transactional(readOnly = true)
     public List<Shown> shown(UUID entryId, String state) {
-        return entities.createQuery(
-                        "from Shown where entryId = :entry and state = :state order by shownAt, method", Shown.class)
+        return entities.createQuery("from Shown where entryId = :entry and state = :state order by method", Shown.class)
                 .setParameter("entry", entryId)
                 .setParameter("state", state)
                 .getResultList();
