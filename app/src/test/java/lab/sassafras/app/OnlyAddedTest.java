@@ -22,10 +22,14 @@ class OnlyAddedTest extends HouseTest {
                 "update observation set text = '1'",
                 "delete from observation",
                 "update decision set outcome = 'in'",
-                "delete from decision"
+                "delete from decision",
+                "delete from strike",
+                "update brought_in set who = 'nobody'",
+                "update shown set result = 1"
             })
     void whatWasReadOrDecidedIsNeitherChangedNorRemoved(String statement) {
         Entry entry = imported("2-grey-slug.json");
+        get("/entries/" + entry.id() + "/result");
         book.decide(
                 java.util.Optional.of(entry.id()),
                 lab.sassafras.app.record.Decision.Kind.TRIAL,

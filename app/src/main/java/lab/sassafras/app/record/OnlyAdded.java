@@ -10,6 +10,7 @@ public final class OnlyAdded implements Trigger {
     @Override
     public void fire(Connection connection, Object[] oldRow, Object[] newRow) throws SQLException {
         throw new SQLException(
-                "Observations and decisions are only ever added; correct one by adding another.", "45000");
+                "What was read, decided, brought in or shown is only ever added; correct it by adding another.",
+                "45000");
     }
 }

@@ -296,7 +296,7 @@ public class EntrySheets {
     }
 
     /** A result as another entry may use it. */
-    public static Setting.Referenced referenced(EntrySheet other) {
+    private static Setting.Referenced referenced(EntrySheet other) {
         return new Setting.Referenced(
                 other.experiment().words().title() + ", bench "
                         + other.entry().bench().name(),

@@ -46,11 +46,6 @@ public class Instruments {
     }
 
     @Transactional(readOnly = true)
-    public List<Instrument> of(Instrument.Kind kind) {
-        return all().stream().filter(each -> each.kind() == kind).toList();
-    }
-
-    @Transactional(readOnly = true)
     public Optional<Instrument> find(UUID id) {
         return Optional.ofNullable(entities.find(InstrumentRecord.class, id)).map(InstrumentRecord::instrument);
     }
