@@ -13,7 +13,15 @@ import org.junit.jupiter.api.Test;
 class ArrowsTest {
 
     private static final List<String> ROOMS = List.of(
-            "measure", "expression", "substance", "account", "convention", "experiment", "calibration", "verdict");
+            "measure",
+            "expression",
+            "statistics",
+            "substance",
+            "account",
+            "convention",
+            "experiment",
+            "calibration",
+            "verdict");
 
     private final JavaClasses core = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

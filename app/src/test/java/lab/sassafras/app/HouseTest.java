@@ -26,7 +26,7 @@ import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
@@ -91,7 +91,7 @@ public abstract class HouseTest {
 
     /** A cup, a balance and a thermometer, named after the test that uses them. */
     protected Vessel equip(String name) {
-        return calorimeters.find("cup " + name, Calorimeter.Kind.FOAM_CUP).orElseGet(() -> {
+        return calorimeters.find("cup " + name, VesselKind.FOAM_CUP).orElseGet(() -> {
             instruments.add(new Instrument(
                     "", "balance " + name, Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0));
             instruments.add(new Instrument(
@@ -104,7 +104,7 @@ public abstract class HouseTest {
                     110,
                     0.2,
                     0));
-            return calorimeters.add("cup " + name, Calorimeter.Kind.FOAM_CUP);
+            return calorimeters.add("cup " + name, VesselKind.FOAM_CUP);
         });
     }
 

@@ -60,14 +60,13 @@ class KeptResultTest extends HouseTest {
                         Optional.of(mass.id()),
                         "slip"));
         EntrySheet struck = changed(entry, first);
-        assertThat(struck.reduction().mean().map(each -> each.estimate().value()))
-                .isNotEqualTo(
-                        first.reduction().mean().map(each -> each.estimate().value()));
+        assertThat(struck.reduction().result().map(each -> each.value()))
+                .isNotEqualTo(first.reduction().result().map(each -> each.value()));
         book.decide(Optional.of(entry.id()), Decision.Kind.SCHOOL, "water", "4.18", "test", "Hawthorn");
         EntrySheet settled = changed(entry, struck);
         book.open(entry.id(), LabBook.TRIAL, "Hawthorn");
         EntrySheet opened = changed(entry, settled);
-        calorimeters.add("a cup for the shelf", lab.sassafras.experiment.Calorimeter.Kind.GLASS_BEAKER);
+        calorimeters.add("a cup for the shelf", lab.sassafras.experiment.VesselKind.GLASS_BEAKER);
         EntrySheet shelved = changed(entry, opened);
         Entry found = imported("1-calibration.json");
         var constant = adoption.adopt(found, "for the test", "Hawthorn", newest(found));
@@ -85,7 +84,8 @@ class KeptResultTest extends HouseTest {
                 new Entry.Plan("vessel-from-layers", 1, 1, Optional.empty(), Optional.empty(), java.util.Map.of()));
         String reference = sheets.of(entry).experiment().groups().stream()
                 .flatMap(group -> group.slots().stream()
-                        .filter(lab.sassafras.experiment.Slot.Reference.class::isInstance)
+                        .filter(slot -> slot.elsewhere()
+                                .equals(java.util.Optional.of(lab.sassafras.experiment.Slot.Elsewhere.ENTRY)))
                         .map(slot -> group.key() + "[1]/" + slot.key()))
                 .findFirst()
                 .orElseThrow();
@@ -125,7 +125,7 @@ class KeptResultTest extends HouseTest {
         String state = database.queryForObject("select state from shown where entry_id = ?", String.class, entry.id());
         // as if an earlier method had given 9.10 from these readings
         book.showing(new Shown.Key(entry.id(), state, 0), 9.1, 0.4, "J/°C");
-        calorimeters.add("another cup, so that nothing is kept", lab.sassafras.experiment.Calorimeter.Kind.FOAM_CUP);
+        calorimeters.add("another cup, so that nothing is kept", lab.sassafras.experiment.VesselKind.FOAM_CUP);
         assertThat(get("/entries/" + entry.id() + "/result").body())
                 .contains("these same readings gave 9.10 ± 0.40 J/°C, by method 0");
     }

@@ -46,7 +46,7 @@ class ShelfPagesTest extends HouseTest {
             browser.page().click("text=Add the vessel");
             assertThat(browser.text("#vessel-problem")).contains("Give it a name");
             browser.page().fill("#vessel", "tin T-1");
-            browser.page().selectOption("#vesselKind", "METAL_CUP");
+            browser.page().selectOption("#vesselKind", "metal-cup");
             browser.page().click("text=Add the vessel");
             browser.page().waitForURL("**/shelf/vessels/**");
             assertThat(browser.text(".page.right"))

@@ -33,7 +33,7 @@ class WeatherInUseTest extends HouseTest {
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("the disk the book lies on is full", "value=\"21.37\"");
         assertThat(hand.post(path + "/open", "what=trial").statusCode()).isEqualTo(507);
-        assertThat(hand.post("/shelf/vessels", "vessel=F-99&vesselKind=FOAM_CUP")
+        assertThat(hand.post("/shelf/vessels", "vessel=F-99&vesselKind=foam-cup")
                         .statusCode())
                 .isEqualTo(507);
         assertThat(hand.upload("run.json", demo("1-calibration.json")).body())

@@ -13,6 +13,7 @@ import lab.sassafras.experiment.Intake;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
@@ -31,7 +32,7 @@ final class Runs {
     private Runs(String experiment) {
         Calorimeter cup = new Calorimeter(
                 "cup",
-                Calorimeter.Kind.FOAM_CUP,
+                VesselKind.FOAM_CUP,
                 Optional.of(new Calorimeter.Pinned("c", Measured.independent(9.6, 0.8), 120, "three trials")));
         sheet = new Sheet(
                 Experiments.find(experiment).orElseThrow(),
@@ -58,8 +59,8 @@ final class Runs {
     }
 
     private Runs give(String address, Role role, String text, String unit, Optional<Instrument> on) {
-        sheet = sheet.with(
-                new Intake(sheet).accept(Address.read(address), role, new Intake.Given(text, unit, on, null, "bench")));
+        sheet = sheet.with(new Intake(sheet)
+                .accept(Address.read(address), role, new Intake.Answer(text, unit, on, null, "bench")));
         return this;
     }
 

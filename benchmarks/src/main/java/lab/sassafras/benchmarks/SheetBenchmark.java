@@ -64,7 +64,7 @@ public class SheetBenchmark {
                     i,
                     address.toString(),
                     Role.READ.key(),
-                    new Intake.Given(TEXTS.get(slot), slot < 2 ? "g" : "°C", Optional.empty(), null, "bench")));
+                    new Intake.Answer(TEXTS.get(slot), slot < 2 ? "g" : "°C", Optional.empty(), null, "bench")));
         }
         sheet = readBack().sheet();
     }

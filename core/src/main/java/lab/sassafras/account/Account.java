@@ -1,22 +1,49 @@
 package lab.sassafras.account;
 
 import java.util.List;
+import java.util.Optional;
+import lab.sassafras.expression.Bindings;
+import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
 
 /**
  * What one trial (or sample) amounts to: books that can be solved, or a list of what is still to be read.
  */
-public sealed interface Account permits Ledger, Cases, Tally, Account.Incomplete {
+public sealed interface Account permits Books, Cases, Account.Incomplete {
 
     /** Which trial it belongs to, from 1. */
     int trial();
 
-    /** Something not yet read, by address and in words. */
+    /** What is sought, where the books could be drawn up. */
+    Optional<Input> sought();
+
+    /** Solves the books. Anything that is not a finite number becomes a named finding. */
+    Solution.Outcome solve(Bindings bindings);
+
+    /** The result alone, without postings, further results or findings; empty where there is none. */
+    Optional<Estimate> estimate(Bindings bindings);
+
+    /** Whether the school in force asks for a party these books cannot have. */
+    boolean omits();
+
+    /** The same, of which more is said once the numbers are in. */
+    Account remarking(List<? extends Remark> more);
+
+    /** What is still to be read; none where the books could be drawn up. */
+    List<Missing> missing();
+
+    /**
+     * Something not yet read.
+     *
+     * @param address where it stands
+     * @param label   in words
+     */
     record Missing(String address, String label) {}
 
     /**
      * Books that cannot be drawn up.
      *
+     * @param trial    which trial, from 1
      * @param missing  what is still to be read
      * @param findings why what was given does not go together
      */
@@ -25,16 +52,30 @@ public sealed interface Account permits Ledger, Cases, Tally, Account.Incomplete
             missing = List.copyOf(missing);
             findings = List.copyOf(findings);
         }
-    }
 
-    /** What is sought, where the books could be drawn up. */
-    default java.util.Optional<Input> sought() {
-        if (this instanceof Ledger ledger) {
-            return java.util.Optional.of(ledger.unknown());
+        @Override
+        public Optional<Input> sought() {
+            return Optional.empty();
         }
-        if (this instanceof Cases cases) {
-            return cases.cases().get(0).sought();
+
+        @Override
+        public Solution.Outcome solve(Bindings bindings) {
+            return new Solution.Outcome(Optional.empty(), findings);
         }
-        return this instanceof Tally tally ? java.util.Optional.of(tally.unknown()) : java.util.Optional.empty();
+
+        @Override
+        public Optional<Estimate> estimate(Bindings bindings) {
+            return Optional.empty();
+        }
+
+        @Override
+        public boolean omits() {
+            return false;
+        }
+
+        @Override
+        public Account remarking(List<? extends Remark> more) {
+            return this;
+        }
     }
 }

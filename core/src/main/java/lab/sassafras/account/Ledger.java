@@ -3,7 +3,6 @@ package lab.sassafras.account;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
@@ -16,84 +15,42 @@ import lab.sassafras.expression.Linear;
  * @param trial   which trial, from 1
  * @param parties everything that took or gave heat
  * @param unknown what is sought; it stands in the heat of one party or more
- * @param fill    mass the calorimeter held in all, for comparing with other runs (g)
- * @param derived further results that follow
- * @param amount  what the heat of the party with the unknown is drawn against over several trials (mol)
  * @param bounds  where an unknown that does not enter in a straight line is looked for
- * @param answer  what is reported where the unknown is only a means to it
- * @param remarks what is to be said once the numbers are in
+ * @param beside  what is said beside it
  */
-public record Ledger(
-        int trial,
-        List<Party> parties,
-        Input unknown,
-        Optional<Expression> fill,
-        List<Derived> derived,
-        Optional<Named> amount,
-        Optional<Bounds> bounds,
-        Optional<Named> answer,
-        List<Remark> remarks)
-        implements Account {
+public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bounds> bounds, Beside beside)
+        implements Books<Ledger> {
 
-    /** Between which values an unknown is looked for (its unit). */
+    /**
+     * Between which values an unknown is looked for.
+     *
+     * @param low  lower end (unit of the unknown)
+     * @param high upper end (unit of the unknown)
+     */
     public record Bounds(double low, double high) {}
 
     public Ledger {
         parties = List.copyOf(parties);
-        derived = List.copyOf(derived);
-        remarks = List.copyOf(remarks);
     }
 
+    /** Plain books. */
     public static Ledger of(int trial, List<Party> parties, Input unknown) {
-        return new Ledger(
-                trial,
-                parties,
-                unknown,
-                Optional.empty(),
-                List.of(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                List.of());
+        return new Ledger(trial, parties, unknown, Optional.empty(), Beside.NOTHING);
     }
 
-    public Ledger holding(Expression fill) {
-        return new Ledger(trial, parties, unknown, Optional.of(fill), derived, amount, bounds, answer, remarks);
+    @Override
+    public Ledger with(Beside other) {
+        return new Ledger(trial, parties, unknown, bounds, other);
     }
 
-    public Ledger giving(Derived... more) {
-        return new Ledger(trial, parties, unknown, fill, List.of(more), amount, bounds, answer, remarks);
-    }
-
-    public Ledger against(Named moles) {
-        return new Ledger(trial, parties, unknown, fill, derived, Optional.of(moles), bounds, answer, remarks);
-    }
-
+    /**
+     * The same, whose unknown is looked for between two values where it enters in no straight line.
+     *
+     * @param low  lower end (unit of the unknown)
+     * @param high upper end (unit of the unknown)
+     */
     public Ledger between(double low, double high) {
-        return new Ledger(
-                trial, parties, unknown, fill, derived, amount, Optional.of(new Bounds(low, high)), answer, remarks);
-    }
-
-    public Ledger answering(Named value) {
-        return new Ledger(trial, parties, unknown, fill, derived, amount, bounds, Optional.of(value), remarks);
-    }
-
-    public Ledger remarking(List<? extends Remark> more) {
-        return new Ledger(
-                trial,
-                parties,
-                unknown,
-                fill,
-                derived,
-                amount,
-                bounds,
-                answer,
-                Stream.concat(remarks.stream(), more.stream()).toList());
-    }
-
-    /** Whether the school in force asks for a party these books cannot have. */
-    public boolean omits() {
-        return remarks.stream().anyMatch(Omission.class::isInstance);
+        return new Ledger(trial, parties, unknown, Optional.of(new Bounds(low, high)), beside);
     }
 
     /**
@@ -101,7 +58,8 @@ public record Ledger(
      *
      * @throws IllegalStateException where no party holds the unknown: a fault in the program
      */
-    Optional<Solved> solved() {
+    @Override
+    public Optional<Solved> solved() {
         List<Party> carriers = new ArrayList<>();
         List<Expression> others = new ArrayList<>();
         for (Party party : parties) {
@@ -159,25 +117,5 @@ public record Ledger(
 
     private List<Party> known(Named result) {
         return parties.stream().map(party -> party.with(unknown, result)).toList();
-    }
-
-    /**
-     * @param result      the unknown as an expression of the inputs
-     * @param parties     all parties with their heats free of the unknown
-     * @param coefficient what multiplies the unknown; empty where it was found by bracketing
-     * @param base        what further results are made from: the heat of the one party that holds the unknown, or
-     *                    the unknown itself where several do
-     * @param through     key of the one party whose heat is found through the balance; empty where several hold the unknown
-     */
-    record Solved(Named result, List<Party> parties, Optional<Expression> coefficient, Named base, String through) {
-
-        /** Everything that must hold. */
-        List<Party.Demand> demands() {
-            return parties.stream().allMatch(party -> party.demands().isEmpty())
-                    ? List.of()
-                    : parties.stream()
-                            .flatMap(party -> party.demands().stream())
-                            .toList();
-        }
     }
 }

@@ -31,11 +31,12 @@ public record Party(
     /**
      * What must lie above what: a change of state runs to its end only on one side of its temperature.
      *
+     * @param code      stable name of what is said, for files and tests
      * @param above     what must be more
      * @param below     what must be less (same unit)
      * @param otherwise what is said where it is not, in plain words
      */
-    public record Demand(Expression above, Expression below, String otherwise) {}
+    public record Demand(String code, Expression above, Expression below, String otherwise) {}
 
     /**
      * A body that warms or cools without changing: q = m c (T_f − T_i).
@@ -99,6 +100,7 @@ public record Party(
         return melted != mass
                 ? party
                 : party.demanding(new Demand(
+                        "melting.incomplete",
                         end,
                         change.at(),
                         "The final temperature is not above the melting "
@@ -130,6 +132,7 @@ public record Party(
         return condensed != mass
                 ? party
                 : party.demanding(new Demand(
+                        "condensing.incomplete",
                         change.at(),
                         end,
                         "The final temperature is not below "
@@ -197,6 +200,7 @@ public record Party(
                         end,
                         demands.stream()
                                 .map(demand -> new Demand(
+                                        demand.code(),
                                         demand.above().with(unknown, found),
                                         demand.below().with(unknown, found),
                                         demand.otherwise()))

@@ -3,7 +3,7 @@ package lab.sassafras.calibration;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Solution;
-import lab.sassafras.account.TrialMean;
+import lab.sassafras.statistics.TrialMean;
 
 /**
  * What a calibration found, ready to be adopted.

@@ -1,5 +1,6 @@
 package lab.sassafras.convention;
 
+import java.util.List;
 import java.util.function.Supplier;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
@@ -14,18 +15,27 @@ public record BathAtBoilingPoint() implements BathStart {
             "boiling point at the barometer’s pressure",
             "Boiling water is as warm as the barometer lets it be (IAPWS-IF97); ice water is at 0 °C; any other bath goes by its reading.");
 
+    /** The barometer (hPa). */
+    public static final SchoolPlace PRESSURE =
+            SchoolPlace.first("room", "pressure", BenchUnit.HECTOPASCALS).usually(850, 1040);
+
+    @Override
+    public List<SchoolPlace> places() {
+        return List.of(PRESSURE);
+    }
+
     @Override
     public Said said() {
         return SAID;
     }
 
     @Override
-    public Expression start(Bath bath, Supplier<Expression> read, Supplier<Expression> pressure) {
+    public Expression start(Bath bath, Supplier<Expression> read, SchoolPlace.Answers answers) {
         return switch (bath) {
             case BOILING ->
-                new Expression.Applied(BoilingPoint.ofWater(), pressure.get())
+                new Expression.Applied(BoilingPoint.ofWater(), answers.at(PRESSURE))
                         .named(Symbol.of("T:bath"), BenchUnit.DEGREES_CELSIUS);
-            case ICE -> new BathAtFixedPoint().start(bath, read, pressure);
+            case ICE -> new BathAtFixedPoint().start(bath, read, answers);
             case OTHER -> read.get();
         };
     }

@@ -20,7 +20,7 @@ public record BathAtFixedPoint() implements BathStart {
     }
 
     @Override
-    public Expression start(Bath bath, Supplier<Expression> read, Supplier<Expression> pressure) {
+    public Expression start(Bath bath, Supplier<Expression> read, SchoolPlace.Answers answers) {
         return bath.fixedPoint()
                 .<Expression>map(
                         at -> new Expression.Constant(at, Integer.toString(at.intValue()), BenchUnit.DEGREES_CELSIUS)

@@ -11,7 +11,7 @@ public interface BathStart extends School {
      *
      * @param bath what it stood in
      * @param read asks for the bath as read or assumed at the bench (°C); asked only where the school needs it
-     * @param pressure asks for the barometer (hPa); asked only where the school needs it
+     * @param answers what was read for it; asked only where the school needs it
      */
-    Expression start(Bath bath, Supplier<Expression> read, Supplier<Expression> pressure);
+    Expression start(Bath bath, Supplier<Expression> read, SchoolPlace.Answers answers);
 }

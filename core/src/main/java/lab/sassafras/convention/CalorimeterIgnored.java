@@ -20,7 +20,7 @@ public record CalorimeterIgnored() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<Party> parties(Cup cup, Contents contents) {
+    public List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
         return contents.parties();
     }
 }

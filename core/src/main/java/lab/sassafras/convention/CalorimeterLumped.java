@@ -25,7 +25,7 @@ public record CalorimeterLumped() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<Party> parties(Cup cup, Contents contents) {
+    public List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
         return cup.constant()
                 .flatMap(constant -> cup.foundAt().map(fill -> List.of(lumped(cup, contents, constant, fill))))
                 .orElse(contents.parties());

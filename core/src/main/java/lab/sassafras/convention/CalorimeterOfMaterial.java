@@ -3,6 +3,8 @@ package lab.sassafras.convention;
 import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Party;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.substance.ReferenceShelf;
 
 /** The vessel as a body of its material. */
 public record CalorimeterOfMaterial() implements CalorimeterTreatment {
@@ -11,6 +13,18 @@ public record CalorimeterOfMaterial() implements CalorimeterTreatment {
             "material",
             "mass × specific heat of its material",
             "Cup, stirrer and lid as a body of known mass and material. What the probe and the lid take, and how far up the wall warms, is not in it.");
+
+    /** Cup, stirrer and lid (g). */
+    public static final SchoolPlace MASS =
+            SchoolPlace.first("wall", "mass", BenchUnit.GRAMS).usually(2, 200);
+    /** Of their material (J/(g·°C)). */
+    public static final SchoolPlace SPECIFIC_HEAT = SchoolPlace.first("wall", "heat", BenchUnit.JOULES_PER_GRAM_DEGREE)
+            .accepting(ReferenceShelf.standard().solidHeats());
+
+    @Override
+    public List<SchoolPlace> places() {
+        return List.of(MASS, SPECIFIC_HEAT);
+    }
 
     @Override
     public Said said() {
@@ -23,12 +37,15 @@ public record CalorimeterOfMaterial() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<Party> parties(Cup cup, Contents contents) {
+    public List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
         List<Party> parties = new ArrayList<>(contents.parties());
-        cup.mass()
-                .ifPresent(mass -> cup.specificHeat()
-                        .ifPresent(heat -> parties.add(
-                                Party.body("calorimeter", cup.label(), mass, heat, contents.start(), contents.end()))));
+        parties.add(Party.body(
+                "calorimeter",
+                cup.label(),
+                answers.at(MASS),
+                answers.at(SPECIFIC_HEAT),
+                contents.start(),
+                contents.end()));
         return parties;
     }
 }

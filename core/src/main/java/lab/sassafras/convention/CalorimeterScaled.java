@@ -25,7 +25,7 @@ public record CalorimeterScaled() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<Party> parties(Cup cup, Contents contents) {
+    public List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
         List<Party> parties = new ArrayList<>(contents.parties());
         cup.constant()
                 .ifPresent(constant -> cup.foundAt()

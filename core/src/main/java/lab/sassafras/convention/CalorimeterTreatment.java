@@ -16,8 +16,19 @@ public interface CalorimeterTreatment extends School {
 
     Needs needs();
 
-    /** The liquid and the vessel as parties. Where the vessel lacks what is needed, the liquid alone. */
-    List<Party> parties(Cup cup, Contents contents);
+    /**
+     * The liquid and the vessel as parties. Where the vessel lacks what is needed, the liquid alone.
+     *
+     * @param cup      what is on record of the vessel
+     * @param contents what it held
+     * @param answers  what was read for it; asked only where the school needs it
+     */
+    List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers);
+
+    @Override
+    default boolean applies(Evidence evidence) {
+        return evidence.vesselServes(needs());
+    }
 
     default boolean counted() {
         return needs() != Needs.NOTHING;

@@ -76,11 +76,11 @@ public final class Conventions {
     }
 
     /** Every way to settle one of these questions differently, one at a time. */
-    public Stream<Alternative> alternatives(List<Question<?>> questions) {
+    public Stream<Variant> variants(List<Question<?>> questions) {
         return questions.stream()
                 .flatMap(question -> question.schools().stream()
                         .filter(school -> !school.key().equals(in(question).key()))
-                        .map(school -> new Alternative(question, school, this)));
+                        .map(school -> new Variant(question, school, this)));
     }
 
     /**
@@ -88,7 +88,7 @@ public final class Conventions {
      *
      * @param others how the rest is settled
      */
-    public record Alternative(Question<?> question, School school, Conventions others) {
+    public record Variant(Question<?> question, School school, Conventions others) {
 
         /** All of them, with this one settled so. */
         public Conventions conventions() {

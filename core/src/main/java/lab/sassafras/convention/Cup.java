@@ -9,12 +9,5 @@ import lab.sassafras.expression.Expression;
  * @param label        in words
  * @param constant     without its contents (J/°C)
  * @param foundAt      mass it held when the constant was found (g)
- * @param mass         of cup, stirrer and lid that changes temperature (g)
- * @param specificHeat of their material (J/(g·°C))
  */
-public record Cup(
-        String label,
-        Optional<Expression> constant,
-        Optional<Expression> foundAt,
-        Optional<Expression> mass,
-        Optional<Expression> specificHeat) {}
+public record Cup(String label, Optional<Expression> constant, Optional<Expression> foundAt) {}

@@ -29,9 +29,9 @@ public enum FixedWaterHeat implements WaterHeat {
                 .named(Symbol.of("c:water"), BenchUnit.JOULES_PER_GRAM_DEGREE);
     }
 
-    /** Whether another gives the same number under another name. */
-    public boolean sameNumber(FixedWaterHeat other) {
-        return value == other.value;
+    @Override
+    public boolean comesToSame(School inForce, Evidence evidence) {
+        return inForce instanceof FixedWaterHeat other && value == other.value;
     }
 
     @Override

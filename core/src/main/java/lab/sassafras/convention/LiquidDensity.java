@@ -1,6 +1,6 @@
 package lab.sassafras.convention;
 
-import java.util.function.Supplier;
+import java.util.List;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -19,10 +19,19 @@ public enum LiquidDensity implements School {
             Double.NaN,
             "The density of this very liquid, measured and typed with the run.") {
         @Override
-        public Expression density(Supplier<Expression> measured) {
-            return measured.get();
+        public List<SchoolPlace> places() {
+            return List.of(VALUE);
+        }
+
+        @Override
+        public Expression density(SchoolPlace.Answers answers) {
+            return answers.at(VALUE);
         }
     };
+
+    /** The density of this very liquid (g/mL). */
+    public static final SchoolPlace VALUE = SchoolPlace.first("constants", "density", BenchUnit.GRAMS_PER_MILLILITRE)
+            .usually(0.95, 1.1);
 
     private final Said said;
     private final double value;
@@ -35,11 +44,16 @@ public enum LiquidDensity implements School {
     /**
      * The density in force (g/mL).
      *
-     * @param measured asks for a measured one (g/mL); asked only where the school needs it
+     * @param answers what was read for it; asked only where the school needs it
      */
-    public Expression density(Supplier<Expression> measured) {
+    public Expression density(SchoolPlace.Answers answers) {
         return new Expression.Constant(value, key(), BenchUnit.GRAMS_PER_MILLILITRE)
                 .named(Symbol.of("ρ:water"), BenchUnit.GRAMS_PER_MILLILITRE);
+    }
+
+    @Override
+    public boolean applies(Evidence evidence) {
+        return evidence.got(MassWay.VOLUME);
     }
 
     @Override

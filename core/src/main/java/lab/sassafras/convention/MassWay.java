@@ -26,6 +26,16 @@ public enum MassWay implements School {
     }
 
     @Override
+    public boolean applies(Evidence evidence) {
+        return evidence.got(this);
+    }
+
+    @Override
+    public boolean comesToSame(School inForce, Evidence evidence) {
+        return inForce instanceof MassWay other && evidence.sameMasses(this, other);
+    }
+
+    @Override
     public Said said() {
         return said;
     }

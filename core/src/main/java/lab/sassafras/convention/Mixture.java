@@ -12,10 +12,10 @@ import lab.sassafras.expression.Expression;
  * @param solids   what dissolved, reacted or formed
  * @param end      common temperature after (°C)
  * @param water    what warming water takes
- * @param measured asks for the measured specific heat of the solution (J/(g·°C)); asked only where the school needs it
+ * @param answers what was read for it; asked only where the school needs it
  */
 public record Mixture(
-        List<Portion> liquids, List<Portion> solids, Expression end, WaterHeat water, Supplier<Expression> measured) {
+        List<Portion> liquids, List<Portion> solids, Expression end, WaterHeat water, SchoolPlace.Answers answers) {
 
     /**
      * One part of it.

@@ -124,7 +124,7 @@ public record Presentation(Conventions conventions, Figures figures) {
     public Working working(Solution solution) {
         Working steps = Working.of(shown(solution.worked()), solution.forWorking(), figures, script());
         BalanceSheet sheet = conventions.in(Question.SHEET);
-        return solution.entries().size() < 2
+        return solution.postings().size() < 2
                 ? steps
                 : steps.opened(
                         sheet.opening(
@@ -141,18 +141,18 @@ public record Presentation(Conventions conventions, Figures figures) {
     /** The heats on one side of the books: the unknown's, or those that gave; and on the other. */
     private List<String> heats(Solution solution, boolean side, Function<Symbol, String> written) {
         boolean one = !conventions.in(Question.SHEET).bySign()
-                && solution.entries().stream().anyMatch(Solution.Entry::sought);
-        List<Solution.Entry> gave = solution.entries().stream()
+                && solution.postings().stream().anyMatch(Solution.Posting::sought);
+        List<Solution.Posting> gave = solution.postings().stream()
                 .filter(entry -> entry.heat().value() < 0)
                 .toList();
-        boolean split = !gave.isEmpty() && gave.size() < solution.entries().size();
-        return solution.entries().stream()
+        boolean split = !gave.isEmpty() && gave.size() < solution.postings().size();
+        return solution.postings().stream()
                 .filter(entry -> side
                         == (one
                                 ? entry.sought()
                                 : split
                                         ? entry.heat().value() < 0
-                                        : entry == solution.entries().get(0)))
+                                        : entry == solution.postings().get(0)))
                 .map(entry -> written.apply(script().symbol(entry.party().heat().symbol())))
                 .toList();
     }

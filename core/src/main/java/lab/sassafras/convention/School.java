@@ -1,6 +1,8 @@
 package lab.sassafras.convention;
 
-/** One way of settling a question. */
+import java.util.List;
+
+/** One way of settling a question. It declares what it needs read, and says where it can make a difference. */
 public interface School {
 
     /**
@@ -12,6 +14,7 @@ public interface School {
      */
     record Said(String key, String words, String explanation) {}
 
+    /** What is said of it. */
     Said said();
 
     /** Stable name, for files. */
@@ -27,5 +30,20 @@ public interface School {
     /** What it does and when it misleads, in a sentence. */
     default String explanation() {
         return said().explanation();
+    }
+
+    /** What must be read for it beyond the usual, in the order of the work. */
+    default List<SchoolPlace> places() {
+        return List.of();
+    }
+
+    /** Whether the readings and the vessel could tell it from others, apart from what stands at its own places. */
+    default boolean applies(Evidence evidence) {
+        return true;
+    }
+
+    /** Whether with these readings it comes to the same as the one in force without asking any further. */
+    default boolean comesToSame(School inForce, Evidence evidence) {
+        return false;
     }
 }

@@ -40,8 +40,13 @@ public enum SolutionMass implements School {
             "Water and what dissolved in it change temperature "
                     + "together, with a specific heat measured for this very solution: the best there is, where somebody measured it.") {
         @Override
+        public List<SchoolPlace> places() {
+            return List.of(VALUE);
+        }
+
+        @Override
         public List<Party> parties(Mixture mixture) {
-            Expression measured = mixture.measured().get();
+            Expression measured = mixture.answers().at(VALUE);
             return together(mixture, mixture.solids(), start -> measured);
         }
     },
@@ -74,6 +79,10 @@ public enum SolutionMass implements School {
                     .toList();
         }
     };
+
+    /** Specific heat of this very solution (J/(g·°C)). */
+    public static final SchoolPlace VALUE = SchoolPlace.first("constants", "solution", BenchUnit.JOULES_PER_GRAM_DEGREE)
+            .usually(3.5, 4.2);
 
     private static final String SOLUTION = "solution";
 

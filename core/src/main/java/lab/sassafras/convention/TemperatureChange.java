@@ -1,5 +1,8 @@
 package lab.sassafras.convention;
 
+import java.util.List;
+import java.util.stream.Stream;
+import lab.sassafras.convention.SchoolPlace.When;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -24,13 +27,18 @@ public enum TemperatureChange implements School {
             "An earlier reading tells how the start drifted, a later one how the end "
                     + "did; both lines are drawn to the mixing moment. Right if all heat came at once, too much if it came slowly.") {
         @Override
-        public Expression start(Expression read, Watch watch) {
-            return at("start at mixing", read.plus(before(read, watch).times(watch.untilMixing())));
+        public List<SchoolPlace> places() {
+            return BOTH_LINES;
         }
 
         @Override
-        public Expression end(Expression start, Expression read, Watch watch) {
-            return at("end at mixing", read.minus(after(read, watch).times(watch.since())));
+        public Expression start(Expression read, SchoolPlace.Answers answers) {
+            return at("start at mixing", read.plus(before(read, answers).times(answers.at(WAIT))));
+        }
+
+        @Override
+        public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
+            return at("end at mixing", read.minus(after(read, answers).times(answers.at(SINCE))));
         }
     },
     FRACTION(
@@ -39,17 +47,22 @@ public enum TemperatureChange implements School {
             "Both lines are drawn to the moment at which three fifths of the change were "
                     + "reached, for slow changes (ASTM D240 takes 60 %, the classical rule 63 %; from memory).") {
         @Override
-        public Expression start(Expression read, Watch watch) {
-            return at(
-                    "start at 0.6",
-                    read.plus(before(read, watch).times(watch.untilMixing().plus(watch.reached()))));
+        public List<SchoolPlace> places() {
+            return with(REACHED);
         }
 
         @Override
-        public Expression end(Expression start, Expression read, Watch watch) {
+        public Expression start(Expression read, SchoolPlace.Answers answers) {
+            return at(
+                    "start at 0.6",
+                    read.plus(before(read, answers).times(answers.at(WAIT).plus(answers.at(REACHED)))));
+        }
+
+        @Override
+        public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
             return at(
                     "end at 0.6",
-                    read.minus(after(read, watch).times(watch.since().minus(watch.reached()))));
+                    read.minus(after(read, answers).times(answers.at(SINCE).minus(answers.at(REACHED)))));
         }
     },
     INTEGRAL(
@@ -58,22 +71,52 @@ public enum TemperatureChange implements School {
             "Newton’s law with the drift before and after gives the leak constant; the mean temperature of "
                     + "the main period gives what leaked in it (Regnault–Pfaundler).") {
         @Override
-        public Expression start(Expression read, Watch watch) {
-            return CARRIED.start(read, watch);
+        public List<SchoolPlace> places() {
+            return with(MEAN);
         }
 
         @Override
-        public Expression end(Expression start, Expression read, Watch watch) {
-            Expression after = after(read, watch);
-            Expression constant = before(watch.read(), watch)
+        public Expression start(Expression read, SchoolPlace.Answers answers) {
+            return CARRIED.start(read, answers);
+        }
+
+        @Override
+        public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
+            Expression after = after(read, answers);
+            Expression constant = before(startRead, answers)
                     .minus(after)
                     .over(read.minus(start))
                     .named(Symbol.of("k:leak"), BenchUnit.PER_SECOND);
-            Expression drift = after.plus(constant.times(read.minus(watch.mean())))
+            Expression drift = after.plus(constant.times(read.minus(answers.at(MEAN))))
                     .named(Symbol.of("r:main period"), BenchUnit.DEGREES_PER_SECOND);
-            return at("end without leak", read.minus(drift.times(watch.since())));
+            return at("end without leak", read.minus(drift.times(answers.at(SINCE))));
         }
     };
+
+    /** A reading some time before the start (°C). */
+    public static final SchoolPlace EARLY =
+            SchoolPlace.inTrial("drift", "early", BenchUnit.DEGREES_CELSIUS, When.BEFORE_START);
+    /** Time from the early reading to the start (s). */
+    public static final SchoolPlace FORE = SchoolPlace.inTrial("drift", "fore", BenchUnit.SECONDS, When.AFTER_START);
+    /** Time from the start reading to mixing (s). */
+    public static final SchoolPlace WAIT = SchoolPlace.inTrial("drift", "wait", BenchUnit.SECONDS, When.AFTER_END);
+    /** Time from mixing to the final reading (s). */
+    public static final SchoolPlace SINCE = SchoolPlace.inTrial("drift", "since", BenchUnit.SECONDS, When.AFTER_END);
+    /** A reading some time after the final one (°C). */
+    public static final SchoolPlace LATER = SchoolPlace.inTrial(
+                    "drift", "later", BenchUnit.DEGREES_CELSIUS, When.AFTER_END)
+            .taking(3);
+    /** Time from the final reading to the later one (s). */
+    public static final SchoolPlace BETWEEN =
+            SchoolPlace.inTrial("drift", "between", BenchUnit.SECONDS, When.AFTER_END);
+    /** Time from mixing until 0.6 of the change was reached (s). */
+    public static final SchoolPlace REACHED =
+            SchoolPlace.inTrial("drift", "reached", BenchUnit.SECONDS, When.AFTER_END);
+    /** Mean temperature from mixing to the final reading (°C). */
+    public static final SchoolPlace MEAN =
+            SchoolPlace.inTrial("drift", "mean", BenchUnit.DEGREES_CELSIUS, When.AFTER_END);
+
+    private static final List<SchoolPlace> BOTH_LINES = List.of(EARLY, FORE, WAIT, SINCE, LATER, BETWEEN);
 
     private final Said said;
 
@@ -82,67 +125,51 @@ public enum TemperatureChange implements School {
     }
 
     /** Whether both temperatures count as they were read. */
-    public boolean asRead() {
-        return this == EXTREME || this == PLATEAU || this == AFTER_WAIT;
+    private boolean asRead() {
+        return places().isEmpty();
     }
 
-    /** What was watched beside the two temperatures that count; a school asks only for what it needs. */
-    public interface Watch {
-        /** The start as read (°C). */
-        Expression read();
-
-        /** A reading some time before the start (°C). */
-        Expression early();
-
-        /** Time from the early reading to the start (s). */
-        Expression fore();
-
-        /** Time from the start reading to mixing (s). */
-        Expression untilMixing();
-
-        /** Time from mixing to the final reading (s). */
-        Expression since();
-
-        /** A reading some time after the final one (°C). */
-        Expression later();
-
-        /** Time from the final reading to the later one (s). */
-        Expression between();
-
-        /** Time from mixing until 0.6 of the change was reached (s). */
-        Expression reached();
-
-        /** Mean temperature from mixing to the final reading (°C). */
-        Expression mean();
+    @Override
+    public boolean comesToSame(School inForce, Evidence evidence) {
+        return inForce instanceof TemperatureChange other && asRead() && other.asRead();
     }
 
     /**
      * The start that counts (°C).
      *
-     * @param read what was read as start (°C)
+     * @param read    what was read as start (°C)
+     * @param answers what was watched beside it; a school asks only for what it needs
      */
-    public Expression start(Expression read, Watch watch) {
+    public Expression start(Expression read, SchoolPlace.Answers answers) {
         return read;
     }
 
     /**
      * The end that counts (°C).
      *
-     * @param start the start that counts (°C)
-     * @param read  what was read as final (°C)
+     * @param start     the start that counts (°C)
+     * @param startRead what was read as start (°C)
+     * @param read      what was read as final (°C)
+     * @param answers   what was watched beside them; a school asks only for what it needs
      */
-    public Expression end(Expression start, Expression read, Watch watch) {
+    public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
         return read;
     }
 
-    private static Expression before(Expression read, Watch watch) {
-        return read.minus(watch.early()).over(watch.fore()).named(Symbol.of("r:before"), BenchUnit.DEGREES_PER_SECOND);
+    private static List<SchoolPlace> with(SchoolPlace more) {
+        return Stream.concat(BOTH_LINES.stream(), Stream.of(more)).toList();
     }
 
-    private static Expression after(Expression read, Watch watch) {
-        return watch.later()
+    private static Expression before(Expression read, SchoolPlace.Answers answers) {
+        return read.minus(answers.at(EARLY))
+                .over(answers.at(FORE))
+                .named(Symbol.of("r:before"), BenchUnit.DEGREES_PER_SECOND);
+    }
+
+    private static Expression after(Expression read, SchoolPlace.Answers answers) {
+        return answers.at(LATER)
                 .minus(read)
-                .over(watch.between())
+                .over(answers.at(BETWEEN))
                 .named(Symbol.of("r:after"), BenchUnit.DEGREES_PER_SECOND);
     }
 

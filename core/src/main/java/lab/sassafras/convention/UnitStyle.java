@@ -24,7 +24,7 @@ public enum UnitStyle implements School {
 
     /** How the working is written. */
     public Script script() {
-        return this == SI ? new Script("θ", Map.of("mL", "cm³", "g/mL", "g/cm³")) : Script.PLAIN;
+        return this == SI ? new Script("θ", Map.of("mL", "cm³", "g/mL", "g/cm³", "mL/L", "cm³/L")) : Script.PLAIN;
     }
 
     @Override

@@ -1,6 +1,5 @@
 package lab.sassafras.convention;
 
-import java.util.function.Supplier;
 import lab.sassafras.expression.Expression;
 
 /** A way of saying what warming water takes. */
@@ -19,9 +18,9 @@ public interface WaterHeat extends School {
     /**
      * This school where a value may have been typed with the run.
      *
-     * @param typed asks for it (J/(g·°C)); asked only where the school needs it
+     * @param answers what was read for it; asked only where the school needs it
      */
-    default WaterHeat with(Supplier<Expression> typed) {
+    default WaterHeat with(SchoolPlace.Answers answers) {
         return this;
     }
 }

@@ -4,11 +4,11 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Cup;
-import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Scope;
 
 /**
  * The vessel an entry used, with the constant it is pinned to.
@@ -17,48 +17,16 @@ import lab.sassafras.measure.Measured;
  * @param kind     what it is made of
  * @param constant the pinned constant; empty where none was adopted
  */
-public record Calorimeter(String name, Kind kind, Optional<Pinned> constant) {
+public record Calorimeter(String name, VesselKind kind, Optional<Pinned> constant) {
 
     /** How an experiment stands to the calorimeter. */
     public enum Use {
+        /** It finds the constant of the vessel. */
         FINDS_CONSTANT,
+        /** It draws on a constant found before. */
         NEEDS_CONSTANT,
+        /** It has no calorimeter, or finds it itself. */
         NONE
-    }
-
-    /**
-     * What it is, with the largest constant cup and probe can be believed to have. Common practice, no source.
-     */
-    public enum Kind {
-        FOAM_CUP("foam cup", 5, 15),
-        NESTED_FOAM_CUPS("two foam cups, nested", 8, 20),
-        GLASS_BEAKER("glass beaker", 60, 250),
-        METAL_CUP("metal cup", 60, 400),
-        VACUUM_FLASK("vacuum flask", 50, 200);
-
-        private final String words;
-        private final double typical;
-        private final double largest;
-
-        Kind(String words, double typical, double largest) {
-            this.words = words;
-            this.typical = typical;
-            this.largest = largest;
-        }
-
-        public String words() {
-            return words;
-        }
-
-        /** A middling constant (J/°C), for saying what ignoring it does. */
-        public double typical() {
-            return typical;
-        }
-
-        /** The largest constant to believe without asking (J/°C). */
-        public double largest() {
-            return largest;
-        }
     }
 
     /**
@@ -91,7 +59,7 @@ public record Calorimeter(String name, Kind kind, Optional<Pinned> constant) {
     }
 
     /** What a school may count of it. */
-    Cup cup(Optional<Expression> mass, Optional<Expression> specificHeat) {
+    Cup cup() {
         return new Cup(
                 kind.words(),
                 constant.map(pinned -> new Input(
@@ -104,19 +72,20 @@ public record Calorimeter(String name, Kind kind, Optional<Pinned> constant) {
                                 pinned.fillInput(),
                                 Symbol.of("m:fill then"),
                                 "fill the constant was found at",
-                                BenchUnit.GRAMS)),
-                mass,
-                specificHeat);
+                                BenchUnit.GRAMS)));
     }
 
     void bind(Map<String, Measured> values) {
         constant.ifPresent(pinned -> {
             values.put(
-                    pinned.input(), pinned.value().heldInCommon("calibration:" + pinned.key(), "calorimeter constant"));
+                    pinned.input(),
+                    pinned.value()
+                            .heldInCommon("calibration:" + pinned.key(), "calorimeter constant", Scope.EVERYWHERE));
             values.put(pinned.fillInput(), Measured.exact(pinned.fill()));
         });
     }
 
+    /** The same, supposed to have this constant (J/°C). */
     public Calorimeter with(Measured value) {
         return new Calorimeter(name, kind, Optional.of(new Pinned("supposed", value, 0, "supposed")));
     }

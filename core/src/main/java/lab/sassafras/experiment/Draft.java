@@ -21,6 +21,7 @@ import lab.sassafras.convention.Cup;
 import lab.sassafras.convention.LiquidDensity;
 import lab.sassafras.convention.Mixture;
 import lab.sassafras.convention.Question;
+import lab.sassafras.convention.SchoolPlace;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.expression.Computation;
@@ -39,8 +40,9 @@ import lab.sassafras.substance.Reference;
  */
 public final class Draft {
 
-    private static final Expression HUNDRED_PER_CENT = Expression.number(100, "100 %");
-    private static final Expression MILLILITRES_IN_LITRE = Expression.number(1000, "1000 mL/L");
+    private static final Expression HUNDRED_PER_CENT = new Expression.Constant(100, "100", BenchUnit.PERCENT);
+    private static final Expression MILLILITRES_IN_LITRE =
+            new Expression.Constant(1000, "1000", BenchUnit.MILLILITRES_PER_LITRE);
 
     private final Sheet sheet;
     private final int trial;
@@ -96,8 +98,8 @@ public final class Draft {
     private Expression quantity(Address address) {
         String path = address.path();
         Symbol symbol = numbered(words().symbol(path), address);
-        Slot.Quantity slot = (Slot.Quantity) slot(path);
-        Role role = sheet.way(address, conventions.in(Question.MASS)).orElseGet(() -> {
+        BenchUnit unit = unit(path);
+        Role role = sheet.roleThatCounts(address, conventions.in(Question.MASS)).orElseGet(() -> {
             lacks(address);
             return Role.READ;
         });
@@ -105,9 +107,9 @@ public final class Draft {
             case GROSS, TARE ->
                 side(address, Role.GROSS, symbol, "with it")
                         .minus(side(address, Role.TARE, symbol, "without it"))
-                        .named(symbol, slot.unit());
-            case VOLUME -> poured(address, symbol).times(density()).named(symbol, slot.unit());
-            default -> new Input(address + "." + role.key(), symbol, words().label(path), slot.unit());
+                        .named(symbol, unit);
+            case VOLUME -> poured(address, symbol).times(density()).named(symbol, unit);
+            default -> new Input(address + "." + role.key(), symbol, words().label(path), unit);
         };
     }
 
@@ -129,14 +131,14 @@ public final class Draft {
 
     private Expression density() {
         LiquidDensity inForce = conventions.in(Question.DENSITY);
-        return inForce.density(() -> quantity(CommonPlaces.DENSITY));
+        return inForce.density(this::at);
     }
 
     /** The volume of a liquid (mL): as read, or from its mass. */
     public Expression volume(String path) {
         Address address = address(path);
         Symbol symbol = words().symbol(path);
-        return sheet.way(address, conventions.in(Question.MASS))
+        return sheet.roleThatCounts(address, conventions.in(Question.MASS))
                         .filter(Role.VOLUME::equals)
                         .isPresent()
                 ? poured(address, symbol)
@@ -188,12 +190,12 @@ public final class Draft {
 
     /** What warming water takes, by the school in force. */
     public WaterHeat water() {
-        return conventions.in(Question.WATER).with(() -> quantity(CommonPlaces.WATER));
+        return conventions.in(Question.WATER).with(this::at);
     }
 
     /** The start that counts of what the calorimeter held (°C), by the school in force. */
     public Expression start(String path) {
-        return change().start(quantity(path), new Watched(this, path));
+        return change().start(quantity(path), this::at);
     }
 
     /**
@@ -204,7 +206,7 @@ public final class Draft {
      * @param path     path of the final reading
      */
     public Expression end(Expression start, String startsAt, String path) {
-        return change().end(start, quantity(path), new Watched(this, startsAt));
+        return change().end(start, quantity(startsAt), quantity(path), this::at);
     }
 
     private TemperatureChange change() {
@@ -216,19 +218,16 @@ public final class Draft {
         Bath stood = choice(bath)
                 .map(each -> Bath.valueOf(each.toUpperCase(Locale.ROOT)))
                 .orElse(Bath.OTHER);
-        return conventions.in(Question.BATH).start(stood, () -> quantity(read), () -> quantity(CommonPlaces.PRESSURE));
+        return conventions.in(Question.BATH).start(stood, () -> quantity(read), this::at);
     }
 
     /** The liquid and its calorimeter as parties, by the school in force. */
     public List<Party> withCalorimeter(Contents contents) {
         CalorimeterTreatment treatment = conventions.in(Question.CALORIMETER);
-        boolean material = treatment.needs() == CalorimeterTreatment.Needs.MATERIAL;
-        Optional<Expression> mass = material ? Optional.of(quantity(CommonPlaces.WALL_MASS)) : Optional.empty();
-        Optional<Expression> heat = material ? Optional.of(quantity(CommonPlaces.WALL_HEAT)) : Optional.empty();
         Cup cup = sheet.calorimeter(trial)
-                .map(vessel -> vessel.cup(mass, heat))
-                .orElseGet(() -> new Cup("calorimeter", Optional.empty(), Optional.empty(), mass, heat));
-        return treatment.parties(cup, contents);
+                .map(Calorimeter::cup)
+                .orElseGet(() -> new Cup("calorimeter", Optional.empty(), Optional.empty()));
+        return treatment.parties(cup, contents, this::at);
     }
 
     /** A single body of water in the calorimeter, with the calorimeter. */
@@ -240,7 +239,7 @@ public final class Draft {
 
     /** What warms or cools of a solution, by the school in force. */
     public List<Party> solution(List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
-        Mixture mixture = new Mixture(liquids, solids, end, water(), () -> quantity(CommonPlaces.SOLUTION));
+        Mixture mixture = new Mixture(liquids, solids, end, water(), this::at);
         omissions.addAll(conventions.in(Question.SOLUTION).omissions(mixture));
         return conventions.in(Question.SOLUTION).parties(mixture);
     }
@@ -316,11 +315,7 @@ public final class Draft {
         if (!known) {
             missing.add(new Account.Missing(address.toString(), words().label(path) + " (a result of that entry)"));
         }
-        return new Input(
-                address + "." + Role.STATED.key(),
-                words().symbol(path),
-                words().label(path),
-                ((Slot.Reference) slot(path)).unit());
+        return new Input(address + "." + Role.STATED.key(), words().symbol(path), words().label(path), unit(path));
     }
 
     /** Specific heat of the substance chosen from the shelf in a slot (J/(g·°C)). */
@@ -381,7 +376,7 @@ public final class Draft {
     /** The finished books, or what is still missing. */
     public Account complete(Account drawnUp) {
         if (missing.isEmpty() && findings.isEmpty()) {
-            return drawnUp instanceof Ledger ledger && !omissions.isEmpty() ? ledger.remarking(omissions) : drawnUp;
+            return omissions.isEmpty() ? drawnUp : drawnUp.remarking(omissions);
         }
         return new Account.Incomplete(
                 trial,
@@ -400,6 +395,15 @@ public final class Draft {
 
     private Words words() {
         return sheet.experiment().words();
+    }
+
+    private BenchUnit unit(String path) {
+        return slot(path).unit(Role.READ).orElseThrow(() -> new IllegalStateException("no number at " + path));
+    }
+
+    /** What stands at a place a school asks for. */
+    private Expression at(SchoolPlace place) {
+        return quantity(place.path());
     }
 
     private Slot slot(String path) {

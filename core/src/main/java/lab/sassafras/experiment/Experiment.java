@@ -7,6 +7,7 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.statistics.Combination;
 
 /** One kind of experiment, declared. */
 public interface Experiment {
@@ -37,6 +38,16 @@ public interface Experiment {
         return List.of();
     }
 
+    /** What may make the result of its trials; the first does unless another was put in force. */
+    default List<Combination> combinations() {
+        return List.of(Combination.MEAN);
+    }
+
+    /** Kinds of vessel it is done in, beside the usual ones. */
+    default List<VesselKind> vessels() {
+        return List.of();
+    }
+
     /** What its result is judged by. */
     default Yardstick yardstick() {
         return new Yardstick.None();
@@ -62,8 +73,8 @@ public interface Experiment {
         return procedure().stream()
                 .filter(step -> step.under()
                         .filter(under -> under.question().equals(question)
-                                && under.schools().contains(school.key())
-                                && !under.schools().contains(question.standard().key()))
+                                && under.needs(school)
+                                && !under.needs(question.standard()))
                         .isPresent())
                 .map(Step::path)
                 .toList();

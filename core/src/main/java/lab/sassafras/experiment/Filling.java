@@ -38,7 +38,7 @@ public final class Filling {
      * @param given what was typed
      * @throws Refused where it cannot stand there, or where something else could not stand any more
      */
-    public Line take(Object key, Address address, Role role, Intake.Given given) {
+    public Line take(Object key, Address address, Role role, Intake.Answer given) {
         return changed(Optional.empty(), Optional.of(address), () -> taken(key, address, role, given));
     }
 
@@ -52,7 +52,7 @@ public final class Filling {
     }
 
     /** Strikes a value out and takes another in for it; only what both together leave behind counts. */
-    public Line correct(Object old, Object key, Address address, Role role, Intake.Given given) {
+    public Line correct(Object old, Object key, Address address, Role role, Intake.Answer given) {
         Line struck = struck(old);
         return changed(Optional.of(struck), Optional.of(address), () -> {
             places.remove(struck);
@@ -68,7 +68,7 @@ public final class Filling {
         return struck;
     }
 
-    private Line taken(Object key, Address address, Role role, Intake.Given given) {
+    private Line taken(Object key, Address address, Role role, Intake.Answer given) {
         Line line = new Intake(places).accept(address, role, given);
         add(key, line);
         return line;

@@ -2,7 +2,6 @@ package lab.sassafras.experiment;
 
 import java.util.Optional;
 import lab.sassafras.measure.Instrument;
-import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 
 /**
@@ -12,10 +11,7 @@ import lab.sassafras.measure.Refused;
  */
 public final class Intake {
 
-    private static final int LONGEST_NAME = 40;
-
     private final Places places;
-    private final Reading reading;
 
     public Intake(Sheet sheet) {
         this(sheet.places());
@@ -23,7 +19,6 @@ public final class Intake {
 
     Intake(Places places) {
         this.places = places;
-        this.reading = new Reading(places.experiment(), places.setting());
     }
 
     /**
@@ -35,14 +30,14 @@ public final class Intake {
      * @param uncertainty as typed, for an assumed value; null otherwise
      * @param who         the bench
      */
-    public record Given(String text, String unit, Optional<Instrument> instrument, String uncertainty, String who) {}
+    public record Answer(String text, String unit, Optional<Instrument> instrument, String uncertainty, String who) {}
 
     /**
      * Accepts a value.
      *
      * @throws Refused where it cannot stand in that place
      */
-    public Line accept(Address address, Role role, Given given) {
+    public Line accept(Address address, Role role, Answer given) {
         places.experiment()
                 .group(address.group())
                 .filter(group -> !places.stands(group, address.index()))
@@ -50,19 +45,22 @@ public final class Intake {
                     throw new Refused(
                             "There is no number " + address.index() + " of " + address.group() + " in this entry.");
                 });
-        Line line = reading.line(address, role, given);
-        Slot slot = places.experiment().slot(address.path()).orElseThrow();
-        if (slot instanceof Slot.Name) {
-            Names.checked(line.text(), "A name", LONGEST_NAME);
-        } else if (slot instanceof Slot.Vessel
-                && !places.setting().calorimeters().containsKey(line.text())) {
-            throw new Refused("“" + line.text() + "” is not a vessel that can be used here.");
-        } else if (slot instanceof Slot.Reference
-                && !places.setting().references().containsKey(line.text())) {
-            throw new Refused("“" + line.text() + "” is not an entry that can be used here.");
-        }
+        Line line = line(places.experiment(), places.setting(), address, role, given);
+        places.experiment().slot(address.path()).orElseThrow().admit(line, places.setting());
         refuseNegativeDifference(line);
         return line;
+    }
+
+    /** What a text says in the slot at an address, whether it is new or stored. */
+    static Line line(Experiment experiment, Setting setting, Address address, Role role, Answer given) {
+        Slot slot = experiment
+                .slot(address.path())
+                .orElseThrow(() -> new Refused("This experiment has no place called " + address + "."));
+        if (!slot.roles().contains(role)) {
+            throw new Refused(
+                    "“" + experiment.words().label(address.path()) + "” cannot be given as " + role.key() + ".");
+        }
+        return slot.read(address, role, given, setting);
     }
 
     private void refuseNegativeDifference(Line line) {

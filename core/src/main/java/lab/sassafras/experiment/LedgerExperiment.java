@@ -72,8 +72,7 @@ public abstract class LedgerExperiment implements Experiment {
             List<Slot> slots =
                     slots().stream().flatMap(group -> group.slots().stream()).toList();
             questions.addAll(Question.ofWeighing(
-                    slots.stream().anyMatch(slot -> slot.roles().contains(Role.GROSS)),
-                    slots.stream().anyMatch(slot -> slot.roles().contains(Role.VOLUME))));
+                    slots.stream().anyMatch(Slot::byDifference), slots.stream().anyMatch(Slot::byVolume)));
             CommonPlaces common = new CommonPlaces(questions, span(), calorimeter());
             declared = declare(common.with(slots()), common.around(steps()), List.copyOf(questions));
         }
@@ -93,7 +92,7 @@ public abstract class LedgerExperiment implements Experiment {
                 byPath,
                 groups.stream()
                         .flatMap(group -> group.slots().stream()
-                                .filter(Slot.Name.class::isInstance)
+                                .filter(Slot::namesSample)
                                 .map(slot -> group.key() + "/" + slot.key()))
                         .findFirst());
     }

@@ -27,7 +27,7 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
      * @param role    as stored
      * @param given   what it holds
      */
-    public record Row(Object key, String address, String role, Intake.Given given) {}
+    public record Row(Object key, String address, String role, Intake.Answer given) {}
 
     /** Reads the standing rows of an entry, in the order they were given. */
     public static Readback of(Experiment experiment, Setting setting, List<Row> rows) {
@@ -40,7 +40,6 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
      * @param schools as stored, question to school; one that this version does not know is said, and the usual one in force
      */
     public static Readback of(Experiment experiment, Setting setting, List<Row> rows, Map<String, String> schools) {
-        Reading reading = new Reading(experiment, setting);
         Map<Object, Line> lines = new LinkedHashMap<>();
         Map<Object, String> aside = new LinkedHashMap<>();
         List<Finding> reservations = new ArrayList<>();
@@ -56,7 +55,7 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
                 Role role = Role.of(row.role())
                         .orElseThrow(
                                 () -> new Refused("“" + row.role() + "” is no way to get a value in this version."));
-                lines.put(row.key(), reading.line(Address.read(row.address()), role, row.given()));
+                lines.put(row.key(), Intake.line(experiment, setting, Address.read(row.address()), role, row.given()));
             } catch (Refused refused) {
                 aside.put(row.key(), refused.getMessage());
                 reservations.add(reservation(experiment, row, refused));

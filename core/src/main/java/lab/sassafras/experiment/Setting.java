@@ -4,8 +4,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.statistics.Combination;
 import lab.sassafras.substance.ReferenceShelf;
 
 /**
@@ -20,6 +22,7 @@ import lab.sassafras.substance.ReferenceShelf;
  * @param figures      how numbers are written
  * @param conventions  the schools in force, which decide what is asked
  * @param shelf        the handbook values the entry is reduced with
+ * @param combination  what makes the result of the trials, by its key; empty for what the experiment usually does
  */
 public record Setting(
         Optional<Calorimeter> calorimeter,
@@ -30,9 +33,10 @@ public record Setting(
         Map<String, Referenced> references,
         Figures figures,
         Conventions conventions,
-        ReferenceShelf shelf) {
+        ReferenceShelf shelf,
+        String combination) {
 
-    /** With the newest shelf. */
+    /** With the newest shelf, its trials taken together the usual way. */
     public Setting(
             Optional<Calorimeter> calorimeter,
             Map<String, Calorimeter> calorimeters,
@@ -51,16 +55,24 @@ public record Setting(
                 references,
                 figures,
                 conventions,
-                ReferenceShelf.standard());
+                ReferenceShelf.standard(),
+                "");
     }
 
     /**
      * The result of another entry.
      *
      * @param label in words
-     * @param value its result; empty where that entry has none yet
+     * @param value its result (unit); empty where that entry has none yet
+     * @param unit  of its result, which says what it is per
      */
-    public record Referenced(String label, Optional<Measured> value) {}
+    public record Referenced(String label, Optional<Measured> value, BenchUnit unit) {
+
+        /** Whether it is a result of the kind asked for: of the same dimension, which says what it is per. */
+        public boolean of(BenchUnit asked) {
+            return unit.dimension() == asked.dimension();
+        }
+    }
 
     public static Setting plain(Figures figures) {
         return new Setting(
@@ -69,16 +81,51 @@ public record Setting(
 
     /** The same, reduced with a version of the shelf. */
     public Setting with(ReferenceShelf other) {
-        return new Setting(calorimeter, calorimeters, trials, parts, leftOut, references, figures, conventions, other);
+        return new Setting(
+                calorimeter,
+                calorimeters,
+                trials,
+                parts,
+                leftOut,
+                references,
+                figures,
+                conventions,
+                other,
+                combination);
     }
 
     public Setting with(Calorimeter other) {
         return new Setting(
-                Optional.of(other), calorimeters, trials, parts, leftOut, references, figures, conventions, shelf);
+                Optional.of(other),
+                calorimeters,
+                trials,
+                parts,
+                leftOut,
+                references,
+                figures,
+                conventions,
+                shelf,
+                combination);
     }
 
     public Setting with(Conventions other) {
-        return new Setting(calorimeter, calorimeters, trials, parts, leftOut, references, figures, other, shelf);
+        return new Setting(
+                calorimeter, calorimeters, trials, parts, leftOut, references, figures, other, shelf, combination);
+    }
+
+    /** The same, with the result of its trials made another way. */
+    public Setting combining(Combination other) {
+        return new Setting(
+                calorimeter,
+                calorimeters,
+                trials,
+                parts,
+                leftOut,
+                references,
+                figures,
+                conventions,
+                shelf,
+                other.key());
     }
 
     /** The same, open to more vessels and more results. */
@@ -92,7 +139,8 @@ public record Setting(
                 joined(references, moreReferences),
                 figures,
                 conventions,
-                shelf);
+                shelf,
+                combination);
     }
 
     private static <T> Map<String, T> joined(Map<String, T> known, Map<String, T> more) {

@@ -11,22 +11,22 @@ import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.FixedWaterHeat;
+import lab.sassafras.convention.Evidence;
 import lab.sassafras.convention.LiquidDensity;
 import lab.sassafras.convention.MassWay;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
-import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.Measured;
-import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.measure.Scope;
+import lab.sassafras.statistics.Combination;
 
 /**
  * Everything read so far in one entry, in the order it was given: only lines that still stand, and the setting.
  * Immutable. Later lines win over earlier ones in the same place, and the sheet says so.
  */
-public final class Sheet {
+public final class Sheet implements Evidence {
 
     private final Experiment experiment;
     private final List<Line> lines;
@@ -154,8 +154,8 @@ public final class Sheet {
     }
 
     /** The number that counts in a slot, as it holds for a trial. */
-    public Optional<Line> plain(String path, int trial) {
-        return plain(address(path, trial));
+    public Optional<Line> reading(String path, int trial) {
+        return reading(address(path, trial));
     }
 
     /** Where a slot stands for a trial. */
@@ -169,7 +169,15 @@ public final class Sheet {
 
     /** The final temperature foretold before mixing. */
     public Optional<Line> prediction() {
-        return plain(Address.of(CommonPlaces.PREDICTION, 1));
+        return reading(Address.of(CommonPlaces.PREDICTION, 1));
+    }
+
+    /** What makes the result of the trials: what was put in force, where this experiment knows it, else what it usually does. */
+    public Combination combination() {
+        return experiment.combinations().stream()
+                .filter(each -> each.key().equals(setting.combination()))
+                .findFirst()
+                .orElseGet(() -> experiment.combinations().get(0));
     }
 
     /** The vessel a trial used. */
@@ -200,7 +208,7 @@ public final class Sheet {
     }
 
     /** How a quantity counts: in the way in force where it was got so, else in the way given last; empty while it lacks. */
-    public Optional<Role> way(Address address, MassWay inForce) {
+    public Optional<Role> roleThatCounts(Address address, MassWay inForce) {
         List<Line> here = at(address);
         if (here.size() == 1 && !here.get(0).role().half()) {
             return Optional.of(here.get(0).role());
@@ -229,39 +237,30 @@ public final class Sheet {
         };
     }
 
-    /** Whether with these readings a school comes to the same as the one in force without asking any further. */
-    public boolean same(School school, School inForce) {
-        if (school instanceof TemperatureChange one && inForce instanceof TemperatureChange other) {
-            return one.asRead() && other.asRead();
-        }
-        if (school instanceof FixedWaterHeat one && inForce instanceof FixedWaterHeat other) {
-            return one.sameNumber(other);
-        }
-        return school instanceof MassWay one
-                && inForce instanceof MassWay other
-                && places.addresses().stream()
-                        .allMatch(address -> way(address, one).equals(way(address, other)));
+    @Override
+    public boolean got(MassWay way) {
+        return lines.stream().anyMatch(line -> wayOf(line.role()) == way);
+    }
+
+    @Override
+    public boolean sameMasses(MassWay one, MassWay other) {
+        return places.addresses().stream()
+                .allMatch(address -> roleThatCounts(address, one).equals(roleThatCounts(address, other)));
+    }
+
+    @Override
+    public boolean vesselServes(CalorimeterTreatment.Needs needs) {
+        return setting.calorimeter().filter(vessel -> vessel.serves(needs)).isPresent();
     }
 
     /** Whether the readings and the vessel could tell a school from the one in force. */
-    public boolean allows(Question<?> question, School school) {
-        if (school instanceof MassWay way) {
-            return lines.stream().anyMatch(line -> wayOf(line.role()) == way);
-        }
-        if (question.equals(Question.DENSITY)) {
-            return lines.stream().anyMatch(line -> line.role() == Role.VOLUME);
-        }
-        if (school instanceof CalorimeterTreatment treatment
-                && setting.calorimeter()
-                        .filter(vessel -> vessel.serves(treatment.needs()))
-                        .isEmpty()) {
-            return false;
-        }
-        return experiment.neededBy(question, school).stream().allMatch(path -> places.holds(Address.of(path, 1)));
+    public boolean canTell(Question<?> question, School school) {
+        return school.applies(this)
+                && experiment.neededBy(question, school).stream().allMatch(path -> places.holds(Address.of(path, 1)));
     }
 
     /** The line a plain quantity goes by: the last one given that is not half of a pair. */
-    public Optional<Line> plain(Address address) {
+    public Optional<Line> reading(Address address) {
         return at(address).stream()
                 .filter(line -> !line.role().half() && line.role() != Role.STATED)
                 .reduce((earlier, later) -> later);
@@ -291,20 +290,10 @@ public final class Sheet {
     private Bindings bound() {
         Map<String, Measured> values = new LinkedHashMap<>();
         for (Line line : lines) {
-            if (line.role() != Role.STATED) {
-                values.put(
-                        line.key(),
-                        perTrial(line)
-                                ? line.measured()
-                                : line.measured()
-                                        .heldInCommon(
-                                                line.key(),
-                                                experiment
-                                                        .words()
-                                                        .label(line.address().path())));
-            } else {
-                stated(line).ifPresent(value -> values.put(line.key(), value));
-            }
+            experiment
+                    .slot(line.address().path())
+                    .flatMap(slot -> slot.number(line, setting))
+                    .ifPresent(value -> values.put(line.key(), heldInCommon(line, value)));
         }
         setting.calorimeter().ifPresent(vessel -> vessel.bind(values));
         setting.calorimeters().values().forEach(vessel -> vessel.bind(values));
@@ -318,22 +307,12 @@ public final class Sheet {
                 any -> new ConcurrentHashMap<>());
     }
 
-    /** The number a word stands for: a formula its molar mass, a name of the shelf its specific heat, a reference its result. */
-    private Optional<Measured> stated(Line line) {
-        Slot slot = experiment.slot(line.address().path()).orElseThrow();
-        if (slot instanceof Slot.Formula) {
-            return Optional.of(Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
-        }
-        if (slot instanceof Slot.FromShelf) {
-            return setting.shelf()
-                    .find(line.text())
-                    .map(each -> each.specificHeatOnRecord().asInput());
-        }
-        return slot instanceof Slot.Reference
-                ? Optional.ofNullable(setting.references().get(line.text()))
-                        .flatMap(Setting.Referenced::value)
-                        .map(value -> value.heldInCommon("entry:" + line.text(), "result of another entry"))
-                : Optional.empty();
+    /** A number read once is one and the same in every trial; one that stands for something else keeps what it shares. */
+    private Measured heldInCommon(Line line, Measured value) {
+        return line.role() == Role.STATED || perTrial(line)
+                ? value
+                : value.heldInCommon(
+                        line.key(), experiment.words().label(line.address().path()), Scope.ENTRY);
     }
 
     private boolean perTrial(Line line) {
@@ -345,16 +324,12 @@ public final class Sheet {
 
     /** The steps of one trial in order, each at its address; steps whose condition fails are left out. */
     public List<Ask> asks(int trial) {
-        return steps(trial)
-                .filter(ask -> !ask.step().aside() || filled(ask.address()))
-                .toList();
+        return steps(trial).filter(ask -> !ask.step().aside() || done(ask)).toList();
     }
 
     /** What may be added to a trial and was not. */
     public List<Ask> asides(int trial) {
-        return steps(trial)
-                .filter(ask -> ask.step().aside() && !filled(ask.address()))
-                .toList();
+        return steps(trial).filter(ask -> ask.step().aside() && !done(ask)).toList();
     }
 
     private Stream<Ask> steps(int trial) {
@@ -375,7 +350,22 @@ public final class Sheet {
                 });
     }
 
-    /** One step at its address. */
+    /** Whether what a step asks for stands: its half of a weighing, or all its slot needs. */
+    public boolean done(Ask ask) {
+        return ask.step()
+                .half()
+                .filter(half ->
+                        at(ask.address()).stream().allMatch(line -> line.role().half()))
+                .map(half -> line(ask.address(), half).isPresent())
+                .orElseGet(() -> filled(ask.address()));
+    }
+
+    /**
+     * One step at its address.
+     *
+     * @param step    what is done
+     * @param address where its answer goes
+     */
     public record Ask(Step step, Address address) {}
 
     private boolean asked(Step step, Address address) {

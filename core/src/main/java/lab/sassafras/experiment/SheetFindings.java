@@ -1,7 +1,6 @@
 package lab.sassafras.experiment;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -10,27 +9,19 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.Question;
-import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
-import lab.sassafras.measure.Figures;
-import lab.sassafras.measure.Instrument;
 
 /** What the lines of a sheet themselves give rise to, before any account is drawn up. */
 public final class SheetFindings {
-
-    /** Relative distance from every accepted value from which a typed constant is questioned. */
-    private static final double FAR_FROM_ACCEPTED = 0.003;
 
     private static final int CONFLICTS_NAMED = 4;
 
     private final Sheet sheet;
     private final Words words;
-    private final Figures figures;
 
     private SheetFindings(Sheet sheet) {
         this.sheet = sheet;
         this.words = sheet.experiment().words();
-        this.figures = sheet.setting().figures();
     }
 
     public static List<Finding> of(Sheet sheet) {
@@ -40,10 +31,9 @@ public final class SheetFindings {
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>(sheet.reservations());
         for (Line line : sheet.lines()) {
-            outsideRange(line).ifPresent(findings::add);
-            decimals(line).ifPresent(findings::add);
-            unaccepted(line).ifPresent(findings::add);
-            gone(line).ifPresent(findings::add);
+            sheet.experiment()
+                    .slot(line.address().path())
+                    .ifPresent(slot -> findings.addAll(slot.questions(line, label(line), sheet.setting())));
         }
         latePrediction().ifPresent(findings::add);
         sheet.addresses().forEach(address -> {
@@ -58,64 +48,10 @@ public final class SheetFindings {
         return findings;
     }
 
-    private Optional<Finding> outsideRange(Line line) {
-        return line.instrument()
-                .filter(instrument -> !instrument.covers(line.value()))
-                .map(instrument -> Finding.question(
-                                "reading.outside-range",
-                                label(line) + ", " + line.text() + " "
-                                        + line.unit().map(unit -> unit.symbol()).orElse("")
-                                        + ", lies outside the range of "
-                                        + instrument.name() + " (" + figures.plain(instrument.low()) + " to "
-                                        + figures.plain(instrument.high()) + " "
-                                        + instrument.unit().symbol() + ").")
-                        .at(line.address().toString()));
-    }
-
-    private Optional<Finding> decimals(Line line) {
-        if (line.instrument().isEmpty() || line.decimals() < 0) {
-            return Optional.empty();
-        }
-        Instrument instrument = line.instrument().get();
-        int shown = (int) Math.max(0, Math.ceil(-Math.log10(instrument.resolution()) - 1e-9));
-        if (line.decimals() >= shown) {
-            return Optional.empty();
-        }
-        return Optional.of(Finding.note(
-                        "reading.decimals",
-                        label(line) + " was written as " + line.text() + "; "
-                                + instrument.name() + " shows " + shown + " decimal" + (shown == 1 ? "" : "s")
-                                + ". Record every decimal it shows.")
-                .at(line.address().toString()));
-    }
-
-    /** A constant typed from a handbook that no handbook has, as after two digits were swapped. */
-    private Optional<Finding> unaccepted(Line line) {
-        List<Double> accepted = sheet.experiment()
-                .slot(line.address().path())
-                .filter(Slot.Quantity.class::isInstance)
-                .map(slot -> ((Slot.Quantity) slot).accepted())
-                .orElse(List.of());
-        if (accepted.isEmpty()
-                || accepted.stream().anyMatch(each -> Math.abs(line.value() - each) <= FAR_FROM_ACCEPTED * each)) {
-            return Optional.empty();
-        }
-        double nearest = accepted.stream()
-                .min(Comparator.comparingDouble(each -> Math.abs(each - line.value())))
-                .orElseThrow();
-        return Optional.of(Finding.question(
-                        "constant.unaccepted",
-                        label(line) + " was typed as " + line.text() + " "
-                                + line.unit().map(BenchUnit::symbol).orElse("")
-                                + ", more than 0.3 % from every value in use; the nearest is "
-                                + figures.plain(nearest) + ". Were two digits exchanged?")
-                .at(line.address().toString()));
-    }
-
     /** A prediction is one only as long as the final reading is not known. */
     private Optional<Finding> latePrediction() {
         Optional<Line> prediction = sheet.prediction();
-        Optional<Line> read = sheet.experiment().finalReading().flatMap(path -> sheet.plain(path, 1));
+        Optional<Line> read = sheet.experiment().finalReading().flatMap(path -> sheet.reading(path, 1));
         return prediction
                 .filter(line -> read.filter(last ->
                                 sheet.lines().indexOf(last) < sheet.lines().indexOf(line))
@@ -140,24 +76,6 @@ public final class SheetFindings {
                                         : ": trial " + address.index() + " is of the same sample as trial "
                                                 + sheet.firstOfSample(address.index()))
                                 + ". It is kept and not used; strike it out where it is not wanted."));
-    }
-
-    /** A vessel or an entry that was named and is not to be found. */
-    private Optional<Finding> gone(Line line) {
-        Optional<Slot> slot = sheet.experiment().slot(line.address().path());
-        boolean vessel = slot.filter(Slot.Vessel.class::isInstance).isPresent()
-                && !sheet.setting().calorimeters().containsKey(line.text());
-        boolean entry = slot.filter(Slot.Reference.class::isInstance).isPresent()
-                && !sheet.setting().references().containsKey(line.text());
-        return !vessel && !entry
-                ? Optional.empty()
-                : Optional.of(Finding.question(
-                                "row.gone",
-                                label(line) + " names "
-                                        + (vessel ? "a vessel" : "an entry")
-                                        + " that cannot be found here, or leads back to this entry. It is kept and not used; "
-                                        + "strike it out or choose another.")
-                        .at(line.address().toString()));
     }
 
     private Optional<Finding> conflict(Address address) {
@@ -186,7 +104,8 @@ public final class SheetFindings {
         return sheet.difference(address)
                 .filter(mass -> mass < 0
                         && sheet.stands(address)
-                        && sheet.way(address, sheet.setting().conventions().in(Question.MASS))
+                        && sheet.roleThatCounts(
+                                        address, sheet.setting().conventions().in(Question.MASS))
                                 .filter(Role::half)
                                 .isPresent())
                 .map(mass -> Finding.refuse(

@@ -4,168 +4,241 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Refused;
 
-/** A place for one thing the bench tells. */
-public sealed interface Slot {
+/**
+ * A place for one thing the bench tells. Each kind of slot is one class that answers for itself whatever is asked of a
+ * slot; nobody else asks which kind it is, and a new kind compiles only once it answers everything.
+ */
+public abstract class Slot {
 
-    String key();
+    private final String key;
+    private final boolean optional;
 
-    /** Whether an account can be drawn up without it. */
-    boolean optional();
+    /**
+     * A slot.
+     *
+     * @param key      its name within its group
+     * @param optional whether an account can be drawn up without it
+     */
+    protected Slot(String key, boolean optional) {
+        this.key = key;
+        this.optional = optional;
+    }
 
-    /** The roles a value in this slot can have. */
-    default Set<Role> roles() {
-        return Set.of(Role.STATED);
+    /** Its part of the bench page: the closed set of fields a hand can fill. */
+    public enum Field {
+        /** A number with its unit. */
+        NUMBER,
+        /** A line of text. */
+        WORDS,
+        /** One of a few answers, each a button. */
+        CHOICE,
+        /** One of many answers, in a list. */
+        PICK,
+        /** A button that marks the moment it is pressed. */
+        MOMENT
+    }
+
+    /** What an answer may name that stands outside the sheet, under an identity of its own. */
+    public enum Elsewhere {
+        /** A vessel with its constant. */
+        VESSEL,
+        /** Another entry with its result. */
+        ENTRY
     }
 
     /**
-     * A number with a unit.
+     * An answer to choose.
      *
-     * @param unit     bench unit
-     * @param usual    range a reading usually lies in, for saying what to expect; empty where there is none
-     * @param assumed  what to propose where it is not measured; empty where assuming is no way
-     * @param roles    how it may be got
-     * @param accepted values the handbooks agree on (bench unit); a typed one far from all of them is questioned
+     * @param value what is kept
+     * @param words what is shown
      */
-    record Quantity(
-            String key,
-            BenchUnit unit,
-            Optional<Usual> usual,
-            Optional<Assumption> assumed,
-            Set<Role> roles,
-            List<Double> accepted,
-            boolean optional)
-            implements Slot {
+    public record Option(String value, String words) {}
 
-        public Quantity {
-            roles = Set.copyOf(roles);
-            accepted = List.copyOf(accepted);
-        }
+    /**
+     * A value to propose where nothing is measured.
+     *
+     * @param value       (bench unit of the slot)
+     * @param uncertainty standard uncertainty (bench unit of the slot)
+     */
+    public record Assumption(double value, double uncertainty) {}
 
-        public Quantity usually(double low, double high) {
-            return new Quantity(key, unit, Optional.of(new Usual(low, high)), assumed, roles, accepted, optional);
-        }
-
-        public Quantity orAssumed(double value, double uncertainty) {
-            Set<Role> more = EnumSet.copyOf(roles);
-            more.add(Role.ASSUMED);
-            return new Quantity(
-                    key, unit, usual, Optional.of(new Assumption(value, uncertainty)), more, accepted, optional);
-        }
-
-        public Quantity ifKnown() {
-            return new Quantity(key, unit, usual, assumed, roles, accepted, true);
-        }
-
-        /** A constant typed from a handbook, where the handbooks agree on these. */
-        public Quantity accepting(List<Double> values) {
-            return new Quantity(key, unit, usual, assumed, roles, values, optional);
-        }
-
-        /** The dimension's own unit of what is typed in a role. */
-        public BenchUnit unit(Role role) {
-            return role == Role.VOLUME ? BenchUnit.MILLILITRES : unit;
-        }
+    /** Its name within its group. */
+    public final String key() {
+        return key;
     }
 
-    /** A range of ordinary readings (bench unit). */
-    record Usual(double low, double high) {}
-
-    /** A value to propose with its standard uncertainty (bench unit). */
-    record Assumption(double value, double uncertainty) {}
-
-    /** One of a few words. */
-    record Choice(String key, List<String> options, boolean optional) implements Slot {
-        public Choice {
-            options = List.copyOf(options);
-        }
+    /** Whether an account can be drawn up without it. */
+    public final boolean optional() {
+        return optional;
     }
 
-    /** A solid, or a liquid, of the reference shelf, by key. */
-    record FromShelf(String key, boolean solid, boolean optional) implements Slot {}
+    /** Its part of the page. */
+    public abstract Field field();
 
-    /** A chemical formula. */
-    record Formula(String key, boolean optional) implements Slot {}
+    /** The ways a value may be got. */
+    public abstract Set<Role> roles();
 
-    /** A balanced equation. */
-    record Equation(String key, boolean optional) implements Slot {}
+    /** Unit of the number a value in this role stands for; empty where it stands for none. */
+    public abstract Optional<BenchUnit> unit(Role role);
 
-    /** A name the bench gives, such as what is scratched on a sample. */
-    record Name(String key, boolean optional) implements Slot {}
+    /** What to propose where it is not measured; empty where assuming is no way. */
+    public abstract Optional<Assumption> assumed();
 
-    /** A vessel with its constant, where a trial used another than the entry says. */
-    record Vessel(String key, boolean optional) implements Slot {}
+    /** What a reading usually is, in a sentence; empty where nothing is usual. */
+    public abstract String expectation(Setting setting);
 
-    /** The instant something was done. */
-    record Moment(String key, boolean optional) implements Slot {}
+    /**
+     * What a typed text says here, whatever else stands on the sheet. It reads what is new and what is stored alike.
+     *
+     * @param address where it is given
+     * @param role    one of the roles of this slot
+     * @param given   as typed
+     * @param setting what surrounds the readings
+     * @return the line it becomes
+     * @throws Refused where the text says nothing here
+     */
+    public abstract Line read(Address address, Role role, Intake.Answer given, Setting setting);
 
-    /** Another entry, whose result (in this unit) is used here. */
-    record Reference(String key, BenchUnit unit, boolean optional) implements Slot {}
+    /**
+     * Refuses what a new value may not be, though a stored one that is so stays readable.
+     *
+     * @param line    as read
+     * @param setting what surrounds the readings
+     * @throws Refused where it may not be taken in
+     */
+    public abstract void admit(Line line, Setting setting);
+
+    /** The number a line stands for with what is known of its error; empty where it stands for none, or for none any more. */
+    public abstract Optional<Measured> number(Line line, Setting setting);
+
+    /**
+     * What is questionable about a line by itself.
+     *
+     * @param line    as read
+     * @param label   what the sheet calls it, with a capital
+     * @param setting what surrounds the readings
+     */
+    public abstract List<Finding> questions(Line line, String label, Setting setting);
+
+    /** A kept text as a person would say it; as it was kept where it cannot be read. */
+    public abstract String spoken(String text, Telling telling);
+
+    /** Answers to choose from; none where the answer is typed. */
+    public abstract List<Option> options(Words words, String path, Setting setting);
+
+    /** What its answer names outside the sheet; empty where the answer says it all. */
+    public abstract Optional<Elsewhere> elsewhere();
+
+    /** Whether its answer is what the bench calls the sample of its trial. */
+    public abstract boolean namesSample();
+
+    /** Whether it can be got by weighing twice. */
+    public final boolean byDifference() {
+        return roles().contains(Role.GROSS);
+    }
+
+    /** Whether a volume will do in place of it. */
+    public final boolean byVolume() {
+        return roles().contains(Role.VOLUME);
+    }
 
     /** Any number that is simply read. */
-    static Quantity quantity(String key, BenchUnit unit) {
-        return new Quantity(key, unit, Optional.empty(), Optional.empty(), Set.of(Role.READ), List.of(), false);
+    public static QuantitySlot quantity(String key, BenchUnit unit) {
+        return QuantitySlot.of(key, unit, EnumSet.of(Role.READ));
     }
 
-    /** A mass, zeroed or by difference. */
-    static Quantity mass(String key) {
-        return new Quantity(
-                key,
-                BenchUnit.GRAMS,
-                Optional.empty(),
-                Optional.empty(),
-                Set.of(Role.READ, Role.GROSS, Role.TARE),
-                List.of(),
-                false);
+    /** A mass (g), zeroed or by difference. */
+    public static QuantitySlot mass(String key) {
+        return QuantitySlot.of(key, BenchUnit.GRAMS, EnumSet.of(Role.READ, Role.GROSS, Role.TARE));
     }
 
-    /** The mass of a liquid: as any mass, or by its volume. */
-    static Quantity liquid(String key) {
-        return new Quantity(
-                key,
-                BenchUnit.GRAMS,
-                Optional.empty(),
-                Optional.empty(),
-                Set.of(Role.READ, Role.GROSS, Role.TARE, Role.VOLUME),
-                List.of(),
-                false);
+    /** The mass of a liquid (g): as any mass, or by its volume. */
+    public static QuantitySlot liquid(String key) {
+        return QuantitySlot.of(key, BenchUnit.GRAMS, EnumSet.of(Role.READ, Role.GROSS, Role.TARE, Role.VOLUME));
     }
 
-    static Quantity temperature(String key) {
+    /** A temperature (°C). */
+    public static QuantitySlot temperature(String key) {
         return quantity(key, BenchUnit.DEGREES_CELSIUS);
     }
 
-    static Quantity density(String key) {
+    /** A density (g/mL). */
+    public static QuantitySlot density(String key) {
         return quantity(key, BenchUnit.GRAMS_PER_MILLILITRE);
     }
 
-    static Quantity percent(String key) {
+    /** A share (%). */
+    public static QuantitySlot percent(String key) {
         return quantity(key, BenchUnit.PERCENT);
     }
 
-    static Quantity specificHeat(String key) {
+    /** A specific heat (J/(g·°C)). */
+    public static QuantitySlot specificHeat(String key) {
         return quantity(key, BenchUnit.JOULES_PER_GRAM_DEGREE);
     }
 
-    static Quantity seconds(String key) {
+    /** A time that passed (s). */
+    public static QuantitySlot seconds(String key) {
         return quantity(key, BenchUnit.SECONDS);
     }
 
-    static Quantity concentration(String key) {
+    /** A concentration (mol/L). */
+    public static QuantitySlot concentration(String key) {
         return quantity(key, BenchUnit.MOLES_PER_LITRE);
     }
 
-    static Choice choice(String key, String... options) {
-        return new Choice(key, List.of(options), false);
+    /** One of a few words that must be told. */
+    public static Slot choice(String key, String... options) {
+        return new ChoiceSlot(key, List.of(options), false);
     }
 
-    static Choice choiceIfKnown(String key, String... options) {
-        return new Choice(key, List.of(options), true);
+    /** One of a few words, where anybody knows. */
+    public static Slot choiceIfKnown(String key, String... options) {
+        return new ChoiceSlot(key, List.of(options), true);
+    }
+
+    /** Something of the reference shelf, by its key, whose value counts. */
+    public static Slot fromShelf(String key, Catalogue catalogue) {
+        return new ShelfSlot(key, catalogue, false);
+    }
+
+    /** Something of the reference shelf, where anybody knows what it is. */
+    public static Slot fromShelfIfKnown(String key, Catalogue catalogue) {
+        return new ShelfSlot(key, catalogue, true);
+    }
+
+    /** A chemical formula. */
+    public static Slot formula(String key) {
+        return new FormulaSlot(key, false);
+    }
+
+    /** A balanced equation. */
+    public static Slot equation(String key) {
+        return new EquationSlot(key, false);
+    }
+
+    /** A name the bench gives its sample. */
+    public static Slot sampleName(String key) {
+        return new NameSlot(key);
+    }
+
+    /** Another entry, whose result in this unit is used here where it is told. */
+    public static Slot reference(String key, BenchUnit unit) {
+        return new ReferenceSlot(key, unit, true);
+    }
+
+    /** A vessel with its constant, where a trial used another than the entry says. */
+    public static Slot vessel(String key) {
+        return new VesselSlot(key);
     }
 
     /** Something done at a moment, which is kept. */
-    static Moment moment(String key) {
-        return new Moment(key, true);
+    public static Slot moment(String key) {
+        return new MomentSlot(key);
     }
 }

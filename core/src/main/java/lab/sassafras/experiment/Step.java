@@ -7,46 +7,90 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 
 /**
- * One step at the bench: it fills one slot. Its words, and the caution for the hand, stand in the block of words
- * under the same path.
+ * One step at the bench: it fills one slot, or one half of a weighing by difference whose other half another step fills,
+ * perhaps long after. Its words, and the caution for the hand, stand in the block of words under the same path.
  *
  * @param path      group and slot it fills
  * @param minutes   how long it usually takes, 0 where it is done at once
  * @param condition when it is asked at all; always when empty
  * @param under     the schools that need it; always when empty
  * @param aside     whether it is only offered, and shown once it was taken up
+ * @param half      the half it fills; empty where it fills the slot whole
  */
-public record Step(String path, int minutes, Optional<Condition> condition, Optional<Under> under, boolean aside) {
+public record Step(
+        String path,
+        int minutes,
+        Optional<Condition> condition,
+        Optional<Under> under,
+        boolean aside,
+        Optional<Role> half) {
 
-    /** Asked only where a choice was answered in one of these ways. */
+    /**
+     * Asked only where a choice was answered in one of these ways.
+     *
+     * @param path    of the choice
+     * @param answers that ask for the step
+     */
     public record Condition(String path, List<String> answers) {}
 
-    /** Asked only where one of these schools is in force. */
-    public record Under(Question<? extends School> question, List<String> schools) {
+    /**
+     * Asked only where one of these schools is in force.
+     *
+     * @param question they answer
+     * @param schools  that need the step
+     */
+    public record Under(Question<? extends School> question, List<School> schools) {
+
+        public Under {
+            schools = List.copyOf(schools);
+        }
 
         boolean holds(Conventions conventions) {
-            return schools.contains(conventions.in(question).key());
+            return needs(conventions.in(question));
+        }
+
+        /** Whether a school needs the step. */
+        boolean needs(School school) {
+            return schools.stream().anyMatch(each -> each.key().equals(school.key()));
         }
     }
 
+    /** A step that is taken in every run. */
     public static Step of(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), false);
+        return new Step(path, 0, Optional.empty(), Optional.empty(), false, Optional.empty());
     }
 
     /** A step nobody needs to take, such as writing down a prediction. */
     public static Step aside(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), true);
+        return new Step(path, 0, Optional.empty(), Optional.empty(), true, Optional.empty());
     }
 
-    public Step taking(int minutes) {
-        return new Step(path, minutes, condition, under, aside);
+    /** Weighing a vessel empty, its full weighing being a step of its own. */
+    public static Step empty(String path) {
+        return new Step(path, 0, Optional.empty(), Optional.empty(), false, Optional.of(Role.TARE));
     }
 
+    /** Weighing a vessel full, its empty weighing being a step of its own. */
+    public static Step full(String path) {
+        return new Step(path, 0, Optional.empty(), Optional.empty(), false, Optional.of(Role.GROSS));
+    }
+
+    /** The same, which takes so long (min). */
+    public Step taking(int longer) {
+        return new Step(path, longer, condition, under, aside, half);
+    }
+
+    /** The same, where a choice was answered in one of these ways. */
     public Step when(String choice, String... answers) {
-        return new Step(path, minutes, Optional.of(new Condition(choice, List.of(answers))), under, aside);
+        return new Step(path, minutes, Optional.of(new Condition(choice, List.of(answers))), under, aside, half);
     }
 
-    public Step under(Question<? extends School> question, String... schools) {
-        return new Step(path, minutes, condition, Optional.of(new Under(question, List.of(schools))), aside);
+    /** The same, where one of these schools is in force. */
+    public Step under(Question<? extends School> question, School... schools) {
+        return under(question, List.of(schools));
+    }
+
+    Step under(Question<? extends School> question, List<School> schools) {
+        return new Step(path, minutes, condition, Optional.of(new Under(question, schools)), aside, half);
     }
 }

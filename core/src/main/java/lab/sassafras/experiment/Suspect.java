@@ -26,8 +26,8 @@ public record Suspect(String key, String path, double error, Optional<String> fr
 
     /** True value less recorded value in a trial (bench unit). */
     public double error(Sheet sheet, int trial) {
-        Optional<Line> here = sheet.plain(path, trial);
-        Optional<Line> there = from.flatMap(other -> sheet.plain(other, trial));
+        Optional<Line> here = sheet.reading(path, trial);
+        Optional<Line> there = from.flatMap(other -> sheet.reading(other, trial));
         return here.isPresent()
                         && there.isPresent()
                         && here.get().value() < there.get().value()

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Scope;
 import lab.sassafras.measure.Shared;
 import org.hipparchus.distribution.continuous.TDistribution;
 
@@ -31,6 +32,16 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
      */
     public record Contribution(String key, String label, double sensitivity, double uncertainty, Shared source) {
 
+        /** Whether no other trial has it: an input's own part, or a source of one trial. */
+        public boolean ofTrial() {
+            return source == null || source.scope() == Scope.TRIAL;
+        }
+
+        /** Whether another entry that draws on this result may have it too. */
+        boolean beyondEntry() {
+            return source != null && source.scope() == Scope.EVERYWHERE;
+        }
+
         /** Its part of u² (0 to 1). */
         public double shareOf(Estimate whole) {
             double total = whole.uncertainty() * whole.uncertainty();
@@ -44,6 +55,30 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
         contributions = List.of(sorted);
     }
 
+    /**
+     * A value put together of contributions that are independent of each other.
+     *
+     * @param value         (bench unit)
+     * @param contributions what the uncertainty is made of
+     * @param ownDegrees    degrees of freedom of those that no source brings; infinite where they are taken as known
+     */
+    public static Estimate of(double value, List<Contribution> contributions, double ownDegrees) {
+        double variance = 0;
+        double fourthPowers = 0;
+        double own = 0;
+        for (Contribution each : contributions) {
+            double square = each.uncertainty() * each.uncertainty();
+            variance += square;
+            own += each.source() == null ? square : 0;
+            fourthPowers +=
+                    each.source() == null ? 0 : square * square / each.source().degreesOfFreedom();
+        }
+        fourthPowers += own * own / ownDegrees;
+        double dof = fourthPowers > 0 ? variance * variance / fourthPowers : Double.POSITIVE_INFINITY;
+        return new Estimate(value, Math.sqrt(variance), dof, contributions);
+    }
+
+    /** Whether value and uncertainty are numbers. */
     public boolean finite() {
         return Double.isFinite(value) && Double.isFinite(uncertainty);
     }
@@ -53,21 +88,25 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
         return 100 * (value - of) / of;
     }
 
-    /** Part of the uncertainty that is not shared with anything else (bench unit). */
+    /** Part of the uncertainty that no other trial has (bench unit). */
     public double ownUncertainty() {
         return Math.sqrt(contributions.stream()
-                .filter(each -> each.source() == null)
+                .filter(Contribution::ofTrial)
                 .mapToDouble(each -> each.uncertainty() * each.uncertainty())
                 .sum());
     }
 
-    /** This result as an input of a further account: its shared sources stay shared. */
+    /** This result as an input of another entry's account: what reaches beyond its entry stays shared. */
     public Measured asInput() {
         List<Measured.Share> shares = contributions.stream()
-                .filter(each -> each.source() != null)
+                .filter(Contribution::beyondEntry)
                 .map(each -> new Measured.Share(each.source(), each.sensitivity()))
                 .toList();
-        return new Measured(value, ownUncertainty(), degreesOfFreedom, shares, -1);
+        double own = Math.sqrt(contributions.stream()
+                .filter(each -> !each.beyondEntry())
+                .mapToDouble(each -> each.uncertainty() * each.uncertainty())
+                .sum());
+        return new Measured(value, own, degreesOfFreedom, shares, -1);
     }
 
     /** Half the width of the interval that holds the value with the stated probability (bench unit). */

@@ -12,8 +12,8 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression.Root;
 import lab.sassafras.expression.Tape.Balance;
+import lab.sassafras.expression.Tape.Instruction;
 import lab.sassafras.expression.Tape.Op;
-import lab.sassafras.expression.Tape.Step;
 
 /** Reads a tree from the leaves up, giving each node a slot; a named step met twice is laid out once. */
 final class Layout implements Interpretation<Integer> {
@@ -22,7 +22,7 @@ final class Layout implements Interpretation<Integer> {
 
     private final Map<String, Placed> inputs = new LinkedHashMap<>();
     private final Map<Named, Integer> named = new IdentityHashMap<>();
-    private final List<Step> steps = new ArrayList<>();
+    private final List<Instruction> steps = new ArrayList<>();
     private double[] constants = new double[64];
     private int slots;
 
@@ -56,13 +56,13 @@ final class Layout implements Interpretation<Integer> {
         return Arrays.copyOf(constants, slots);
     }
 
-    Step[] steps() {
-        return steps.toArray(Step[]::new);
+    Instruction[] steps() {
+        return steps.toArray(Instruction[]::new);
     }
 
     private int step(Op op, int left, int right, Object beside) {
         int out = slot(0);
-        steps.add(new Step(op, left, right, out, beside));
+        steps.add(new Instruction(op, left, right, out, beside));
         return out;
     }
 

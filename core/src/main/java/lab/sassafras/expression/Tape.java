@@ -25,7 +25,7 @@ final class Tape {
     }
 
     /** One step; {@code right} is the left slot again where there is one operand, {@code beside} what the kind needs. */
-    record Step(Op op, int left, int right, int out, Object beside) {}
+    record Instruction(Op op, int left, int right, int out, Object beside) {}
 
     /** A balance to be brought to zero: its own tape, and the slots of ours its inputs stand in. */
     record Balance(Tape tape, int unknown, int[] from, double low, double high) {}
@@ -33,7 +33,7 @@ final class Tape {
     private final List<Input> inputs;
     private final int[] places;
     private final double[] blank;
-    private final Step[] steps;
+    private final Instruction[] steps;
     private final int[] results;
 
     private Tape(Layout layout, int[] results) {
@@ -69,7 +69,7 @@ final class Tape {
         for (int i = 0; i < places.length; i++) {
             values[places[i]] = at[i];
         }
-        for (Step step : steps) {
+        for (Instruction step : steps) {
             values[step.out] = one(step, values[step.left], values[step.right], values);
         }
         return values;
@@ -84,7 +84,7 @@ final class Tape {
         return values[results[which]];
     }
 
-    private static double one(Step step, double left, double right, double[] values) {
+    private static double one(Instruction step, double left, double right, double[] values) {
         return switch (step.op) {
             case ADD -> left + right;
             case SUBTRACT -> left - right;
@@ -127,7 +127,7 @@ final class Tape {
         double[] adjoint = new double[values.length];
         adjoint[results[which]] = 1;
         for (int i = steps.length - 1; i >= 0; i--) {
-            Step step = steps[i];
+            Instruction step = steps[i];
             double weight = adjoint[step.out];
             if (weight != 0) {
                 hand(step, weight, values, adjoint);
@@ -140,7 +140,7 @@ final class Tape {
         return slopes;
     }
 
-    private static void hand(Step step, double weight, double[] values, double[] adjoint) {
+    private static void hand(Instruction step, double weight, double[] values, double[] adjoint) {
         double left = values[step.left];
         double right = values[step.right];
         switch (step.op) {
@@ -197,13 +197,13 @@ final class Tape {
         for (int i = 0; i < places.length; i++) {
             rows[places[i]] = drawn[i];
         }
-        for (Step step : steps) {
+        for (Instruction step : steps) {
             row(step, rows, count);
         }
         return rows[results[0]];
     }
 
-    private static void row(Step step, double[][] rows, int count) {
+    private static void row(Instruction step, double[][] rows, int count) {
         double[] left = rows[step.left];
         double[] right = rows[step.right];
         double[] out = rows[step.out];

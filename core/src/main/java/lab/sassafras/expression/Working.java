@@ -23,7 +23,7 @@ import lab.sassafras.measure.Measured;
  * @param openingLatex the same for LaTeX
  * @param lines        the steps, inner ones first
  */
-public record Working(String opening, String openingLatex, List<Line> lines) {
+public record Working(String opening, String openingLatex, List<Passage> lines) {
 
     /**
      * One step.
@@ -35,7 +35,7 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
      * @param words   which way a heat went; empty for other quantities
      * @param latex   the whole step for LaTeX, aligned at the equals sign
      */
-    public record Line(String name, String law, String numbers, String result, String words, String latex) {}
+    public record Passage(String name, String law, String numbers, String result, String words, String latex) {}
 
     /** Writes out every named step of a result, inner ones first. */
     public static Working of(Expression result, Bindings bindings, Figures figures) {
@@ -66,7 +66,7 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
     public String text() {
         int width = lines.stream().mapToInt(line -> line.name().length()).max().orElse(0);
         StringBuilder out = new StringBuilder(opening.isEmpty() ? "" : opening + "\n");
-        for (Line line : lines) {
+        for (Passage line : lines) {
             out.append(line.name()).append(" ".repeat(width - line.name().length()));
             for (String right : rights(line)) {
                 out.append(out.charAt(out.length() - 1) == '\n' ? " ".repeat(width) : "")
@@ -81,7 +81,7 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
     /** For LaTeX: one aligned block. */
     public String latex() {
         return lines.stream()
-                .map(Line::latex)
+                .map(Passage::latex)
                 .collect(Collectors.joining(
                         " \\\\\n",
                         "\\begin{aligned}\n" + (openingLatex.isEmpty() ? "" : "& " + openingLatex + " \\\\\n"),
@@ -89,7 +89,7 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
     }
 
     /** What stands right of the equals signs of one step, repeats left out. */
-    public static List<String> rights(Line line) {
+    public static List<String> rights(Passage line) {
         List<String> rights = new ArrayList<>(List.of(line.law()));
         if (!line.numbers().equals(line.law()) && !line.numbers().equals(line.result())) {
             rights.add(line.numbers());
@@ -117,7 +117,7 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
                             .orElse(0));
         }
 
-        Line line(Named step) {
+        Passage line(Named step) {
             String law = body(step, Notation.PLAIN, false);
             String numbers = body(step, Notation.PLAIN, true);
             double value = new Computation(step, bindings).value();
@@ -125,7 +125,7 @@ public record Working(String opening, String openingLatex, List<Line> lines) {
                     Notation.LATEX.symbol(script.symbol(step.symbol())) + " &= " + body(step, Notation.LATEX, false)
                             + " \\\\\n &= " + body(step, Notation.LATEX, true)
                             + " \\\\\n &= " + number(step, Notation.LATEX, true).whole();
-            return new Line(
+            return new Passage(
                     script.symbol(step.symbol()).text(),
                     law,
                     numbers,

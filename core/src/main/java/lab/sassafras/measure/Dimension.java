@@ -2,43 +2,90 @@ package lab.sassafras.measure;
 
 import java.util.OptionalDouble;
 
-/** What a number measures, with the physical limit no reading may pass. */
-public enum Dimension {
-    MASS("mass", 0.0),
-    TEMPERATURE("temperature", -273.15),
-    VOLUME("volume", 0.0),
-    DENSITY("density", 0.0),
-    AMOUNT("amount", 0.0),
-    MOLAR_MASS("molar mass", 0.0),
-    CONCENTRATION("concentration", 0.0),
-    PRESSURE("pressure", 0.0),
-    VOLTAGE("voltage", 0.0),
-    CURRENT("current", 0.0),
-    TIME("time", 0.0),
-    RATE("rate of temperature change", Double.NEGATIVE_INFINITY),
-    RATE_CONSTANT("rate constant", Double.NEGATIVE_INFINITY),
-    ENERGY("heat", Double.NEGATIVE_INFINITY),
-    MOLAR_ENERGY("heat per mole", Double.NEGATIVE_INFINITY),
-    FRACTION("fraction", 0.0),
-    SPECIFIC_ENERGY("heat per gram", Double.NEGATIVE_INFINITY),
-    PROCESS_ENERGY("heat of a process per gram", Double.NEGATIVE_INFINITY),
-    SPECIFIC_HEAT("specific heat", Double.NEGATIVE_INFINITY),
-    HEAT_CAPACITY("heat capacity", Double.NEGATIVE_INFINITY),
-    NONE("number", Double.NEGATIVE_INFINITY);
+/**
+ * What a number measures, and what it is per, with the physical limits no reading may pass. Two are the same only where
+ * they are one and the same object; an experiment may have one of its own.
+ */
+public final class Dimension {
+
+    /** Mass (g). */
+    public static final Dimension MASS = notNegative("mass");
+    /** Temperature (°C). */
+    public static final Dimension TEMPERATURE = new Dimension("temperature", -273.15, Double.POSITIVE_INFINITY, false);
+    /** Volume (mL). */
+    public static final Dimension VOLUME = notNegative("volume");
+    /** Density (g/mL). */
+    public static final Dimension DENSITY = notNegative("density");
+    /** Amount of substance (mol). */
+    public static final Dimension AMOUNT = notNegative("amount");
+    /** Molar mass (g/mol). */
+    public static final Dimension MOLAR_MASS = notNegative("molar mass");
+    /** Concentration (mol/L). */
+    public static final Dimension CONCENTRATION = notNegative("concentration");
+    /** Pressure (hPa). */
+    public static final Dimension PRESSURE = notNegative("pressure");
+    /** Voltage (V). */
+    public static final Dimension VOLTAGE = notNegative("voltage");
+    /** Current (A). */
+    public static final Dimension CURRENT = notNegative("current");
+    /** Time that passed (s). */
+    public static final Dimension TIME = notNegative("time");
+    /** Rate of temperature change (°C/s). */
+    public static final Dimension RATE = of("rate of temperature change");
+    /** Rate constant (1/s). */
+    public static final Dimension RATE_CONSTANT = of("rate constant");
+    /** Heat taken up (J). */
+    public static final Dimension ENERGY = directed("heat");
+    /** Heat of a process per mole (kJ/mol). */
+    public static final Dimension MOLAR_ENERGY = directed("heat per mole");
+    /** A share of a whole (%). */
+    public static final Dimension FRACTION = new Dimension("fraction", 0, 100, false);
+    /** Heat of a change of state per gram (J/g). */
+    public static final Dimension SPECIFIC_ENERGY = of("heat per gram");
+    /** Heat of a process per gram (J/g). */
+    public static final Dimension PROCESS_ENERGY = directed("heat of a process per gram");
+    /** Specific heat (J/(g·°C)). */
+    public static final Dimension SPECIFIC_HEAT = of("specific heat");
+    /** Heat capacity (J/°C). */
+    public static final Dimension HEAT_CAPACITY = of("heat capacity");
+    /** A factor between a unit and its multiple, which only a constant is. */
+    public static final Dimension FACTOR = of("factor");
+    /** A pure number. */
+    public static final Dimension NONE = of("number");
 
     private final String word;
     private final double floor;
+    private final double ceiling;
+    private final boolean directed;
 
-    Dimension(String word, double floor) {
+    private Dimension(String word, double floor, double ceiling, boolean directed) {
         this.word = word;
         this.floor = floor;
+        this.ceiling = ceiling;
+        this.directed = directed;
+    }
+
+    /** A dimension of any sign. */
+    public static Dimension of(String word) {
+        return new Dimension(word, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, false);
+    }
+
+    /** A dimension no reading of which is below zero. */
+    public static Dimension notNegative(String word) {
+        return new Dimension(word, 0, Double.POSITIVE_INFINITY, false);
+    }
+
+    /** A dimension whose sign says which way heat went, and is always printed. */
+    public static Dimension directed(String word) {
+        return new Dimension(word, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, true);
     }
 
     /** Whether a value's sign says which way heat went, and is always printed. */
     public boolean directed() {
-        return this == ENERGY || this == MOLAR_ENERGY || this == PROCESS_ENERGY;
+        return directed;
     }
 
+    /** What it is called in a sentence. */
     public String word() {
         return word;
     }
@@ -50,6 +97,11 @@ public enum Dimension {
 
     /** The largest value that can be real, in the dimension's bench unit; empty where there is none. */
     public OptionalDouble ceiling() {
-        return this == FRACTION ? OptionalDouble.of(100) : OptionalDouble.empty();
+        return Double.isInfinite(ceiling) ? OptionalDouble.empty() : OptionalDouble.of(ceiling);
+    }
+
+    @Override
+    public String toString() {
+        return word;
     }
 }

@@ -55,7 +55,7 @@ public record Instrument(
 
     /** The offset shared by all readings of this instrument. */
     public Shared offset() {
-        return new Shared("instrument:" + key, "offset of " + name, offsetUncertainty, Double.POSITIVE_INFINITY);
+        return Shared.everywhere("instrument:" + key, "offset of " + name, offsetUncertainty, Double.POSITIVE_INFINITY);
     }
 
     public boolean covers(double value) {

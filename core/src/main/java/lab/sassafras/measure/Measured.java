@@ -53,13 +53,17 @@ public record Measured(double value, double ownUncertainty, double degreesOfFree
     /**
      * The same value where several results draw on one and the same input (a pinned constant, a density measured
      * once): its own part becomes a source they share.
+     *
+     * @param key   identity of the source
+     * @param label in words, for the budget
+     * @param scope how far it reaches
      */
-    public Measured heldInCommon(String key, String label) {
+    public Measured heldInCommon(String key, String label, Scope scope) {
         if (ownUncertainty == 0) {
             return this;
         }
         List<Share> all = new ArrayList<>(shares);
-        all.add(new Share(new Shared(key, label, ownUncertainty, degreesOfFreedom), 1));
+        all.add(new Share(new Shared(key, label, ownUncertainty, degreesOfFreedom, scope), 1));
         return new Measured(value, 0, Double.POSITIVE_INFINITY, List.copyOf(all), decimals);
     }
 

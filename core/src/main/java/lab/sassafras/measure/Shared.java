@@ -3,9 +3,23 @@ package lab.sassafras.measure;
 /**
  * A source of error that several inputs have in common, such as a thermometer's offset.
  *
- * @param key                 identity: the same key is the same source
+ * @param key                 identity within its scope: the same key is the same source
  * @param label               in words, for the budget
  * @param standardUncertainty of the source itself (its own unit)
  * @param degreesOfFreedom    of that uncertainty; infinite where it is taken as known
+ * @param scope               how far it reaches
  */
-public record Shared(String key, String label, double standardUncertainty, double degreesOfFreedom) {}
+public record Shared(String key, String label, double standardUncertainty, double degreesOfFreedom, Scope scope) {
+
+    /**
+     * A source shared by whatever draws on it.
+     *
+     * @param key                 identity
+     * @param label               in words, for the budget
+     * @param standardUncertainty of the source itself (its own unit)
+     * @param degreesOfFreedom    of that uncertainty; infinite where it is taken as known
+     */
+    public static Shared everywhere(String key, String label, double standardUncertainty, double degreesOfFreedom) {
+        return new Shared(key, label, standardUncertainty, degreesOfFreedom, Scope.EVERYWHERE);
+    }
+}

@@ -81,7 +81,7 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
                 throw unreadable(text, part);
             }
             int times = count(hydrate.group(1), text);
-            new Group(text, hydrate.group(2))
+            new Fragment(text, hydrate.group(2))
                     .read()
                     .forEach((element, n) -> put(atoms, element, (long) n * times, text));
         }
@@ -148,7 +148,7 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     }
 
     /** One part between hydrate dots, read from left to right; every character must belong to a token. */
-    private record Group(String formula, String part) {
+    private record Fragment(String formula, String part) {
 
         Map<String, Integer> read() {
             Matcher token = TOKEN.matcher(part);

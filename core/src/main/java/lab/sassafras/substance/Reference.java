@@ -2,6 +2,7 @@ package lab.sassafras.substance;
 
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Scope;
 
 /**
  * A handbook value with where it comes from.
@@ -24,6 +25,6 @@ public record Reference(
 
     /** As an input of an account, one and the same wherever it enters. */
     public Measured asInput() {
-        return Measured.independent(value, uncertainty).heldInCommon("shelf:" + key, name);
+        return Measured.independent(value, uncertainty).heldInCommon("shelf:" + key, name, Scope.EVERYWHERE);
     }
 }

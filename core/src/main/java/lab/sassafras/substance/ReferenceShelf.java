@@ -109,9 +109,9 @@ public final class ReferenceShelf {
                 .orElseThrow(() -> new IllegalArgumentException("nothing on the shelf is called " + key));
     }
 
-    /** Solids, or liquids. */
-    public List<Substance> of(boolean solid) {
-        return solid ? solids : liquids;
+    /** Liquids. */
+    public List<Substance> liquids() {
+        return liquids;
     }
 
     /** The newest. */
@@ -150,8 +150,9 @@ public final class ReferenceShelf {
         return solids().stream().map(Substance::specificHeat).toList();
     }
 
+    /** Solids. */
     public List<Substance> solids() {
-        return of(true);
+        return solids;
     }
 
     public Optional<Substance> find(String key) {

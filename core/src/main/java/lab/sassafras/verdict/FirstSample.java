@@ -5,9 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Solution;
-import lab.sassafras.account.TrialMean;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
@@ -16,9 +14,11 @@ import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.statistics.Combination;
+import lab.sassafras.statistics.TrialResult;
 
 /**
- * The first sample worked out for its mean alone, without verdict, under one school after another.
+ * The first sample worked out for its result alone, without verdict, under one school after another.
  *
  * @param conventions the schools in force
  * @param refusals    findings that leave trials out
@@ -29,22 +29,22 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
         return new FirstSample(sheet, conventions, sheet.bindings(), refusals);
     }
 
-    /** The mean under some schools; empty where no trial is solved. */
-    static Optional<Estimate> meanUnder(Sheet sheet, Conventions conventions) {
+    /** The result under some schools; empty where no trial is solved. */
+    static Optional<Estimate> resultUnder(Sheet sheet, Conventions conventions) {
         FirstSample sample = of(sheet, conventions, Reduction.refusals(SheetFindings.of(sheet)));
-        return sample.mean(sample.accounts(conventions));
+        return sample.result(sample.accounts(conventions));
     }
 
     /**
-     * The mean under each other school; one that comes to the same as the one in force is not solved again.
+     * The result under each other school; one that comes to the same as the one in force is not solved again.
      *
      * @param inForce books under the schools in force
-     * @param known   the mean under them
+     * @param known   the result under them
      */
     List<Reduction.Alternative> alternatives(List<Account> inForce, Estimate known) {
         return conventions
-                .alternatives(sheet.experiment().conventions())
-                .map(each -> sheet.allows(each.question(), each.school())
+                .variants(sheet.experiment().conventions())
+                .map(each -> sheet.canTell(each.question(), each.school())
                         ? under(each, inForce, known)
                         : new Reduction.Alternative(
                                 each,
@@ -53,18 +53,18 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
                 .toList();
     }
 
-    private Reduction.Alternative under(Conventions.Alternative alternative, List<Account> inForce, Estimate known) {
-        if (sheet.same(alternative.school(), conventions.in(alternative.question()))) {
+    private Reduction.Alternative under(Conventions.Variant alternative, List<Account> inForce, Estimate known) {
+        if (alternative.school().comesToSame(conventions.in(alternative.question()), sheet)) {
             return new Reduction.Alternative(alternative, Optional.of(known), unit(inForce));
         }
         TimeBudget.check();
         List<Account> accounts = accounts(alternative.conventions());
         boolean told = omits(inForce) || !omits(accounts);
-        return new Reduction.Alternative(alternative, told ? mean(accounts) : Optional.empty(), unit(accounts));
+        return new Reduction.Alternative(alternative, told ? result(accounts) : Optional.empty(), unit(accounts));
     }
 
     private static boolean omits(List<Account> accounts) {
-        return accounts.stream().anyMatch(each -> each instanceof Ledger ledger && ledger.omits());
+        return accounts.stream().anyMatch(Account::omits);
     }
 
     private BenchUnit unit(List<Account> accounts) {
@@ -85,11 +85,16 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
         return all;
     }
 
-    private Optional<Estimate> mean(List<Account> accounts) {
-        List<Estimate> found = new ArrayList<>();
-        accounts.forEach(each -> Solution.estimate(each, bindings).ifPresent(found::add));
-        return found.isEmpty()
-                ? Optional.empty()
-                : Optional.of(TrialMean.of(found).estimate());
+    private Optional<Estimate> result(List<Account> accounts) {
+        Combination combination = sheet.combination();
+        List<TrialResult> found = new ArrayList<>();
+        accounts.forEach(each -> inShort(each, combination).ifPresent(found::add));
+        return combination.of(found);
+    }
+
+    private Optional<TrialResult> inShort(Account account, Combination combination) {
+        return combination.needsPoints()
+                ? account.solve(bindings).solution().map(Solution::inShort)
+                : account.estimate(bindings).map(estimate -> new TrialResult(estimate, Optional.empty()));
     }
 }

@@ -138,7 +138,7 @@ final class HeatVerdict {
 
     /** The value at the temperature the mixture came to. */
     private Reference strongNeutralization() {
-        double temperature = trial.entries().stream()
+        double temperature = trial.postings().stream()
                 .flatMap(entry -> entry.to().stream())
                 .findFirst()
                 .orElse(REFERENCE_TEMPERATURE);

@@ -26,7 +26,7 @@ final class IgnoredCalorimeter {
      */
     static Optional<Finding> effect(Sheet sheet, Conventions conventions, BenchUnit unit) {
         Optional<Calorimeter> vessel = sheet.setting().calorimeter();
-        Optional<Estimate> ignored = FirstSample.meanUnder(sheet, conventions);
+        Optional<Estimate> ignored = FirstSample.resultUnder(sheet, conventions);
         if (vessel.isEmpty() || ignored.isEmpty()) {
             return Optional.empty();
         }
@@ -35,7 +35,7 @@ final class IgnoredCalorimeter {
                 .orElse(vessel.get().kind().typical());
         Sheet with = sheet.with(sheet.setting().with(vessel.get().with(Measured.exact(supposed))));
         Optional<Estimate> counted =
-                FirstSample.meanUnder(with, conventions.with(Question.CALORIMETER, new CalorimeterCounted()));
+                FirstSample.resultUnder(with, conventions.with(Question.CALORIMETER, new CalorimeterCounted()));
         Figures figures = sheet.setting().figures();
         return counted.filter(value -> value.value() != ignored.get().value()).map(value -> {
             String why = pinned.isPresent()

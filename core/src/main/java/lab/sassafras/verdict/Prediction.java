@@ -15,7 +15,7 @@ public record Prediction(Line foretold, Optional<Line> read) {
     static Optional<Prediction> of(Sheet sheet) {
         return sheet.experiment()
                 .finalReading()
-                .flatMap(path -> sheet.prediction().map(foretold -> new Prediction(foretold, sheet.plain(path, 1))));
+                .flatMap(path -> sheet.prediction().map(foretold -> new Prediction(foretold, sheet.reading(path, 1))));
     }
 
     /** What was read less what was foretold (°C). */

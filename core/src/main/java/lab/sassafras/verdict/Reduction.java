@@ -10,9 +10,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.HeatLine;
 import lab.sassafras.account.Solution;
-import lab.sassafras.account.TrialMean;
 import lab.sassafras.calibration.FillCheck;
 import lab.sassafras.calibration.FoundConstant;
 import lab.sassafras.convention.CalorimeterTreatment;
@@ -31,9 +29,13 @@ import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.statistics.Combination;
+import lab.sassafras.statistics.StraightLine;
+import lab.sassafras.statistics.TrialMean;
+import lab.sassafras.statistics.TrialPoint;
 
 /**
- * An entry worked out, as one document that page and file render: where the run stands (trials, the mean of each sample,
+ * An entry worked out, as one document that page and file render: where the run stands (trials, the result of each sample,
  * what to know), and beyond it the other schools, suspects, working and random draws. Derived from the sheet, never
  * stored; each stage is worked when it is first asked for, once, and does not change after.
  */
@@ -80,10 +82,10 @@ public final class Reduction {
      * The result under another school.
      *
      * @param alternative which question is settled how
-     * @param estimate    the mean then; empty where the readings do not allow it
+     * @param estimate    the result then; empty where the readings do not allow it
      * @param unit        of it, which differs where the question is what to divide by
      */
-    public record Alternative(Conventions.Alternative alternative, Optional<Estimate> estimate, BenchUnit unit) {}
+    public record Alternative(Conventions.Variant alternative, Optional<Estimate> estimate, BenchUnit unit) {}
 
     /** Whether another school gives the same number, to one part in twenty thousand. */
     public boolean same(Alternative other) {
@@ -104,9 +106,8 @@ public final class Reduction {
 
     /** The result in force and the other, where both are of one kind. */
     private Optional<List<Double>> pair(Alternative other) {
-        return mean().filter(any -> other.unit() == unit())
-                .flatMap(now ->
-                        other.estimate().map(then -> List.of(now.estimate().value(), then.value())));
+        return result().filter(any -> other.unit() == unit())
+                .flatMap(now -> other.estimate().map(then -> List.of(now.value(), then.value())));
     }
 
     /** Nothing is worked before it is asked for. */
@@ -128,8 +129,7 @@ public final class Reduction {
     }
 
     private List<Alternative> worked() {
-        return mean().map(TrialMean::estimate)
-                .map(inForce -> FirstSample.of(
+        return result().map(inForce -> FirstSample.of(
                                 sheet, conventions, standing.get().refusals())
                         .alternatives(trials().stream().map(Trial::account).toList(), inForce))
                 .orElse(List.of());
@@ -165,7 +165,7 @@ public final class Reduction {
         return standing.get().findings();
     }
 
-    /** The mean of the first sample under each other school. */
+    /** The result of the first sample under each other school. */
     public List<Alternative> alternatives() {
         return alternatives.get();
     }
@@ -214,12 +214,17 @@ public final class Reduction {
         return new Presentation(conventions, sheet.setting().figures());
     }
 
-    /** The mean of the first sample, which is the result of the entry; empty while none of its trials is solved. */
+    /** The result of the first sample, which is that of the entry; empty while its trials do not suffice for one. */
+    public Optional<Estimate> result() {
+        return samples().get(0).result();
+    }
+
+    /** The mean of the first sample, whether or not it is the result; empty while none of its trials is solved. */
     public Optional<TrialMean> mean() {
         return samples().get(0).mean();
     }
 
-    /** The verdict on that mean. */
+    /** The verdict on that result. */
     public Optional<Verdict> verdict() {
         return samples().get(0).verdict();
     }
@@ -306,7 +311,7 @@ public final class Reduction {
             return new Trial(account, Optional.empty(), leftOut);
         }
         TimeBudget.check();
-        Solution.Outcome outcome = Solution.of(account, bindings);
+        Solution.Outcome outcome = account.solve(bindings);
         if (!leftOut) {
             outcome.findings()
                     .forEach(finding -> said.computeIfAbsent(finding, any -> new ArrayList<>())
@@ -346,30 +351,35 @@ public final class Reduction {
     private static Sample sample(
             Sheet sheet, String name, List<Trial> trials, boolean oneOfSeveral, List<Finding> findings) {
         List<Solution> counted = counted(trials);
-        Optional<TrialMean> mean = mean(trials);
-        Optional<HeatLine> line = HeatLine.through(counted);
+        Optional<TrialMean> mean = counted.isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        TrialMean.of(counted.stream().map(Solution::estimate).toList()));
+        List<TrialPoint> points =
+                counted.stream().flatMap(each -> each.point().stream()).toList();
+        Optional<StraightLine> line = StraightLine.through(points);
+        Combination combination = sheet.combination();
+        Optional<Estimate> result =
+                combination.of(counted.stream().map(Solution::inShort).toList());
         Optional<Verdict> verdict =
-                mean.map(value -> Verdict.of(sheet, trials.get(0).number(), value.estimate(), counted));
+                result.map(value -> Verdict.of(sheet, trials.get(0).number(), value, counted));
         List<Finding> own = new ArrayList<>();
         verdict.ifPresent(given -> own.addAll(given.findings()));
-        mean.ifPresent(value -> own.addAll(TrialFindings.of(
-                value,
-                trials.stream().filter(Trial::counts).map(Trial::number).toList(),
-                line,
-                sheet.setting().figures())));
-        Sample sample = new Sample(name, trials.stream().map(Trial::number).toList(), mean, line, verdict);
+        TrialFindings said = new TrialFindings(sheet.setting().figures(), combination);
+        mean.ifPresent(value -> own.addAll(said.ofMean(
+                value, trials.stream().filter(Trial::counts).map(Trial::number).toList())));
+        line.ifPresent(laid -> own.addAll(said.ofLine(laid, points.get(0).upUnit())));
+        if (result.isEmpty() && mean.isPresent()) {
+            own.add(said.tooFew());
+        }
+        Sample sample =
+                new Sample(name, trials.stream().map(Trial::number).toList(), mean, line, combination, result, verdict);
         own.stream()
                 .map(each -> oneOfSeveral
                         ? new Finding(each.grade(), each.code(), sample.prefix() + each.message(), each.about())
                         : each)
                 .forEach(findings::add);
         return sample;
-    }
-
-    private static Optional<TrialMean> mean(List<Trial> trials) {
-        List<Estimate> counted =
-                counted(trials).stream().map(Solution::estimate).toList();
-        return counted.isEmpty() ? Optional.empty() : Optional.of(TrialMean.of(counted));
     }
 
     private static void calorimeterFindings(

@@ -2,8 +2,10 @@ package lab.sassafras.verdict;
 
 import java.util.List;
 import java.util.Optional;
-import lab.sassafras.account.HeatLine;
-import lab.sassafras.account.TrialMean;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.statistics.Combination;
+import lab.sassafras.statistics.StraightLine;
+import lab.sassafras.statistics.TrialMean;
 
 /**
  * What was found for one sample: all trials made with it that count.
@@ -11,14 +13,18 @@ import lab.sassafras.account.TrialMean;
  * @param name    what the bench calls it; empty where no sample has a name
  * @param trials  numbers of its trials, counting or not
  * @param mean    of those that count; empty where none is solved
- * @param line    of heat against amount through them
- * @param verdict judgement of the mean; empty where there is none
+ * @param line    through them, where the experiment draws one
+ * @param combination what makes the result of them
+ * @param result  of those that count: what they come to taken together; empty where they do not suffice
+ * @param verdict judgement of the result; empty where there is none
  */
 public record Sample(
         String name,
         List<Integer> trials,
         Optional<TrialMean> mean,
-        Optional<HeatLine> line,
+        Optional<StraightLine> line,
+        Combination combination,
+        Optional<Estimate> result,
         Optional<Verdict> verdict) {
 
     public Sample {

@@ -149,7 +149,7 @@ final class SolidVerdict {
     }
 
     private Optional<Line> line(String path) {
-        return sheet.plain(path, trial);
+        return sheet.reading(path, trial);
     }
 
     private Optional<String> stated(String path) {

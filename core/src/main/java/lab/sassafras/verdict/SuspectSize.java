@@ -58,7 +58,7 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
         List<SuspectSize> sizes = new ArrayList<>();
         for (Suspect suspect : sheet.experiment().suspects()) {
             Address address = sheet.address(suspect.path(), trial);
-            Slot.Quantity slot = slot(sheet, suspect);
+            Slot slot = slot(sheet, suspect);
             if (slot.optional() && !sheet.filled(address)) {
                 Sheet with = sheet.with(new Line(
                         address,
@@ -66,15 +66,18 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
                         "",
                         suspect.error(),
                         -1,
-                        Optional.of(slot.unit()),
+                        slot.unit(Role.READ),
                         Optional.empty(),
                         OptionalDouble.of(0),
                         ""));
-                Solution.estimate(with.experiment().accounts(with, conventions).get(trial - 1), with.bindings())
+                with.experiment()
+                        .accounts(with, conventions)
+                        .get(trial - 1)
+                        .estimate(with.bindings())
                         .ifPresent(corrected -> sizes.add(new SuspectSize(
                                 suspect,
                                 words(sheet, suspect),
-                                slot.unit().symbol(),
+                                slot.unit(Role.READ).orElseThrow().symbol(),
                                 suspect.error(),
                                 corrected.value() - solution.estimate().value())));
             }
@@ -82,8 +85,8 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
         return sizes;
     }
 
-    private static Slot.Quantity slot(Sheet sheet, Suspect suspect) {
-        return (Slot.Quantity) sheet.experiment().slot(suspect.path()).orElseThrow();
+    private static Slot slot(Sheet sheet, Suspect suspect) {
+        return sheet.experiment().slot(suspect.path()).orElseThrow();
     }
 
     private static String words(Sheet sheet, Suspect suspect) {

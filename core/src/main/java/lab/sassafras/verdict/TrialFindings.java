@@ -1,43 +1,70 @@
 package lab.sassafras.verdict;
 
-import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.Grubbs;
-import lab.sassafras.account.HeatLine;
-import lab.sassafras.account.TrialMean;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.statistics.Combination;
+import lab.sassafras.statistics.Grubbs;
+import lab.sassafras.statistics.StraightLine;
+import lab.sassafras.statistics.TrialMean;
 
 /** What several trials of one sample say together. */
 final class TrialFindings {
 
-    private TrialFindings() {}
+    private final Figures figures;
+    private final Combination combination;
+
+    TrialFindings(Figures figures, Combination combination) {
+        this.figures = figures;
+        this.combination = combination;
+    }
 
     /**
-     * Findings over the trials that count.
+     * What stands apart from the mean.
      *
      * @param numbers of the trials that count, in the order of the mean's values
      */
-    static List<Finding> of(TrialMean mean, List<Integer> numbers, java.util.Optional<HeatLine> line, Figures figures) {
-        List<Finding> findings = new ArrayList<>();
-        Grubbs.of(mean.values())
+    List<Finding> ofMean(TrialMean mean, List<Integer> numbers) {
+        return Grubbs.of(mean.values())
                 .filter(Grubbs::outlier)
-                .ifPresent(test -> findings.add(Finding.question(
+                .map(test -> Finding.question(
                         "trials.outlier",
                         "Trial " + numbers.get(test.index()) + " lies " + figures.significant(test.distance(), 3)
                                 + " standard deviations from the mean; "
                                 + "from " + figures.significant(test.critical(), 4)
                                 + " on, Grubbs’ test calls it an outlier (5 %). Leaving it out is "
-                                + "your decision, with a reason that is more than this number.")));
-        line.filter(HeatLine::missesZero)
-                .ifPresent(laid -> findings.add(Finding.question(
+                                + "your decision, with a reason that is more than this number."))
+                .stream()
+                .toList();
+    }
+
+    /**
+     * What the line reveals.
+     *
+     * @param unit of what is drawn up
+     */
+    List<Finding> ofLine(StraightLine line, BenchUnit unit) {
+        return line.missesZero()
+                ? List.of(Finding.question(
                         "trials.intercept",
-                        "The line of heat against amount does not pass through zero: it gives "
-                                + figures.signed(1000 * laid.intercept(), 0) + " ± "
-                                + figures.fixed(1000 * laid.interceptUncertainty(), 0)
-                                + " J for no amount at all. Something adds the same heat to every "
-                                + "trial, such as a leak of the same length, a start read too early, or a vessel left out of the books. The slope is "
-                                + "free of it, the mean per mole is not.")));
-        return findings;
+                        "The line through the trials does not pass through zero: it gives "
+                                + figures.signed(line.intercept(), Figures.decimalsFor(line.interceptUncertainty()))
+                                + " ± " + figures.uncertainty(line.interceptUncertainty()) + " "
+                                + unit.symbol() + " for no amount at all. Something adds the same to every "
+                                + "trial, such as a leak of the same length, a start read too early, or a vessel left out of the books. "
+                                + (combination.needsPoints()
+                                        ? "The slope, which is in force, is free of it; the mean is not."
+                                        : "The slope is free of it, the mean in force is not.")))
+                : List.of();
+    }
+
+    /** Why there is no result though there are trials. */
+    Finding tooFew() {
+        return Finding.question(
+                "trials.too-few",
+                "There are too few trials for " + combination.words()
+                        + ", or all of them are of the same amount. Three of different amounts make a line; "
+                        + "until then put the mean in force.");
     }
 }

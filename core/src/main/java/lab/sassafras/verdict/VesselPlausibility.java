@@ -7,6 +7,7 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.Figures;
@@ -33,7 +34,7 @@ final class VesselPlausibility {
         List<Finding> findings = new ArrayList<>();
         plausibility.negative().ifPresent(findings::add);
         sheet.setting().calorimeter().flatMap(plausibility::tooLarge).ifPresent(findings::add);
-        if (trials.size() < FEWEST && trials.get(0).entries().size() > 1) {
+        if (trials.size() < FEWEST && trials.get(0).postings().size() > 1) {
             findings.add(Finding.note(
                     "constant.few-trials",
                     "A constant rests on three trials or more: it is a small difference of large "
@@ -72,7 +73,7 @@ final class VesselPlausibility {
     }
 
     /** The first suspect that pushes the right way, and how large it would have to be. */
-    private String explanation(Calorimeter.Kind kind) {
+    private String explanation(VesselKind kind) {
         return SuspectSize.read(sheet, trial).stream()
                 .filter(size -> size.change() < 0)
                 .findFirst()

@@ -29,9 +29,8 @@ class LedgerPropertiesTest {
                     .mass("sample[1]/carried", written(carried * scale))
                     .constant(constant * scale, 1, water * scale)
                     .reduced()
-                    .mean()
-                    .orElseThrow()
-                    .estimate();
+                    .result()
+                    .orElseThrow();
         }
     }
 
@@ -80,9 +79,8 @@ class LedgerPropertiesTest {
                 .temperature("water[1]/start", "25.0")
                 .temperature("mixed[1]/final", "23.0")
                 .reduced()
-                .mean()
-                .orElseThrow()
-                .estimate();
+                .result()
+                .orElseThrow();
         assertThat(result.value()).isCloseTo(418.4 * 2 / (80 * 23), within(1e-12));
     }
 

@@ -61,7 +61,7 @@ class MonteCarloTest {
 
     @Test
     void constantByMixing() {
-        agrees(BenchSheet.mixing().reduced().mean().orElseThrow().estimate(), bench -> {
+        agrees(BenchSheet.mixing().reduced().result().orElseThrow(), bench -> {
             double cold = bench.temperature(24.2);
             double hot = bench.temperature(56.9);
             double end = bench.temperature(39.7);
@@ -82,9 +82,8 @@ class MonteCarloTest {
                 .temperature("water[1]/start", "21.1")
                 .temperature("mixed[1]/final", "25.4")
                 .reduced()
-                .mean()
-                .orElseThrow()
-                .estimate();
+                .result()
+                .orElseThrow();
         agrees(estimate, bench -> {
             double water = bench.mass(112.87) - bench.mass(2.31);
             double end = bench.temperature(25.4);
@@ -97,12 +96,8 @@ class MonteCarloTest {
 
     @Test
     void aConstantWithItsOwnUncertaintyEntersTheRunThatUsesIt() {
-        Estimate estimate = BenchSheet.copper()
-                .constant(30, 6, 100)
-                .reduced()
-                .mean()
-                .orElseThrow()
-                .estimate();
+        Estimate estimate =
+                BenchSheet.copper().constant(30, 6, 100).reduced().result().orElseThrow();
         Random constants = new Random(11);
         agrees(estimate, bench -> {
             double end = bench.temperature(20.7);
@@ -133,9 +128,8 @@ class MonteCarloTest {
                 .temperature("water[1]/start", "20.0")
                 .temperature("mixed[1]/final", "24.0", other)
                 .reduced()
-                .mean()
-                .orElseThrow()
-                .estimate();
+                .result()
+                .orElseThrow();
         Random second = new Random(13);
         agrees(estimate, bench -> {
             double offset = 0.2 * second.nextGaussian() - bench.thermometer;

@@ -31,9 +31,8 @@ class SchoolsTest {
         assertThat(run("boiling", "99.0")
                         .constant(9, 1, 100)
                         .reduced(Conventions.of(Map.of(question, school)))
-                        .mean()
+                        .result()
                         .orElseThrow()
-                        .estimate()
                         .value())
                 .isCloseTo(expected, within(1e-12));
     }
@@ -49,18 +48,12 @@ class SchoolsTest {
                         .temperature("water[1]/start", "20.0")
                         .temperature("mixed[1]/final", "19.3")
                         .reduced(fixed)
-                        .mean()
+                        .result()
                         .orElseThrow()
-                        .estimate()
                         .value())
                 .isCloseTo(418.4 * 0.7 / 193, within(1e-12));
         // a warm bath has no fixed point and still goes by its reading
-        assertThat(run("other", "80.0")
-                        .reduced(fixed)
-                        .mean()
-                        .orElseThrow()
-                        .estimate()
-                        .value())
+        assertThat(run("other", "80.0").reduced(fixed).result().orElseThrow().value())
                 .isCloseTo(418.4 * 0.7 / (10 * 59.3), within(1e-12));
     }
 
@@ -109,7 +102,7 @@ class SchoolsTest {
     @Test
     void alternativesNameEveryOtherSchoolOnce() {
         List<String> named = Conventions.standard()
-                .alternatives(Question.all())
+                .variants(Question.all())
                 .map(each -> each.question().key() + " " + each.school().key())
                 .toList();
         assertThat(named)

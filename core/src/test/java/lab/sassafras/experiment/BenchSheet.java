@@ -30,7 +30,7 @@ public final class BenchSheet {
 
     public static BenchSheet of(String experiment, int trials) {
         Setting setting = new Setting(
-                Optional.of(new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty())),
+                Optional.of(new Calorimeter("F-1", VesselKind.FOAM_CUP, Optional.empty())),
                 Map.of(),
                 trials,
                 Map.of(),
@@ -43,7 +43,7 @@ public final class BenchSheet {
 
     public static BenchSheet parts(String experiment, Map<String, Integer> parts) {
         Setting setting = new Setting(
-                Optional.of(new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty())),
+                Optional.of(new Calorimeter("F-1", VesselKind.FOAM_CUP, Optional.empty())),
                 Map.of(),
                 1,
                 parts,
@@ -85,7 +85,7 @@ public final class BenchSheet {
                 .accept(
                         Address.read(address),
                         Role.ASSUMED,
-                        new Intake.Given(text, unit, Optional.empty(), uncertainty, "Hawthorn")));
+                        new Intake.Answer(text, unit, Optional.empty(), uncertainty, "Hawthorn")));
         return this;
     }
 
@@ -95,14 +95,14 @@ public final class BenchSheet {
 
     public BenchSheet give(String address, Role role, String text, String unit, Optional<Instrument> on) {
         sheet = sheet.with(new Intake(sheet)
-                .accept(Address.read(address), role, new Intake.Given(text, unit, on, null, "Hawthorn")));
+                .accept(Address.read(address), role, new Intake.Answer(text, unit, on, null, "Hawthorn")));
         return this;
     }
 
     public BenchSheet constant(double value, double uncertainty, double fill) {
         Calorimeter vessel = new Calorimeter(
                 "F-1",
-                Calorimeter.Kind.FOAM_CUP,
+                VesselKind.FOAM_CUP,
                 Optional.of(
                         new Calorimeter.Pinned("c1", Measured.independent(value, uncertainty), fill, "three trials")));
         sheet = sheet.with(sheet.setting().with(vessel));

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
 import org.junit.jupiter.api.Test;
@@ -23,24 +24,21 @@ class DeclarationsTest {
     @MethodSource("experiments")
     void everySlotStepSuspectAndOptionHasItsWords(Experiment experiment) {
         Words words = experiment.words();
-        assertThat(words.title() + words.get("lead") + words.get("result")).isNotBlank();
+        assertThat(words.title() + words.get("lead")).isNotBlank();
         experiment
                 .groups()
                 .forEach(group -> group.slots().forEach(slot -> {
                     String path = group.key() + "/" + slot.key();
                     assertThat(words.label(path) + words.ask(path)).isNotBlank();
-                    if (slot instanceof Slot.Quantity) {
+                    if (slot.field() == Slot.Field.NUMBER) {
                         assertThat(words.symbol(path).text()).isNotBlank();
                     }
-                    if (slot instanceof Slot.Choice choice) {
-                        choice.options()
-                                .forEach(option ->
-                                        assertThat(words.option(path, option)).isNotBlank());
-                    }
+                    assertThat(slot.options(words, path, Setting.plain(Figures.POINT)))
+                            .allSatisfy(option -> assertThat(option.words()).isNotBlank());
                 }));
         experiment.suspects().forEach(suspect -> {
             assertThat(words.get("suspect." + suspect.key())).isNotBlank();
-            assertThat(experiment.slot(suspect.path()).orElseThrow()).isInstanceOf(Slot.Quantity.class);
+            assertThat(experiment.slot(suspect.path()).orElseThrow().field()).isEqualTo(Slot.Field.NUMBER);
             suspect.from().ifPresent(other -> assertThat(experiment.slot(other)).isPresent());
         });
         assertThat(experiment.procedure())

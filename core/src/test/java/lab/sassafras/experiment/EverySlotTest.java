@@ -40,18 +40,18 @@ class EverySlotTest {
         }
     }
 
-    private static void accept(Experiment experiment, String path, Role role, Intake.Given given) {
+    private static void accept(Experiment experiment, String path, Role role, Intake.Answer given) {
         new Intake(new Sheet(experiment, List.of(), Setting.plain(Figures.POINT)))
                 .accept(Address.of(path, 1), role, given);
     }
 
-    private static Stream<Intake.Given> wrong(Slot slot, Role role) {
-        if (!(slot instanceof Slot.Quantity quantity)) {
+    private static Stream<Intake.Answer> wrong(Slot slot, Role role) {
+        if (slot.field() != Slot.Field.NUMBER) {
             return wrongWords(slot).map(text -> given(text, null));
         }
-        String unit = quantity.unit(role).symbol();
-        Dimension dimension = quantity.unit(role).dimension();
-        Stream<Intake.Given> always = Stream.of(
+        String unit = slot.unit(role).orElseThrow().symbol();
+        Dimension dimension = slot.unit(role).orElseThrow().dimension();
+        Stream<Intake.Answer> always = Stream.of(
                 given("", unit),
                 given("warm", unit),
                 given("1.2.3", unit),
@@ -61,16 +61,16 @@ class EverySlotTest {
                 given("1", ""),
                 given("1", "furlong"),
                 given("1", dimension == Dimension.MASS ? "°C" : "g"));
-        Stream<Intake.Given> below = dimension.floor().isPresent() ? Stream.of(given("-274", unit)) : Stream.empty();
-        Stream<Intake.Given> above = dimension.ceiling().isPresent() ? Stream.of(given("101", unit)) : Stream.empty();
+        Stream<Intake.Answer> below = dimension.floor().isPresent() ? Stream.of(given("-274", unit)) : Stream.empty();
+        Stream<Intake.Answer> above = dimension.ceiling().isPresent() ? Stream.of(given("101", unit)) : Stream.empty();
         return Stream.of(always, below, above).flatMap(each -> each);
     }
 
     private static Stream<String> wrongWords(Slot slot) {
-        if (slot instanceof Slot.Formula) {
+        if (slot instanceof FormulaSlot) {
             return Stream.of("", "NaOHx", "Ca(OH", "h2o", "Cu2+", "42");
         }
-        if (slot instanceof Slot.Equation) {
+        if (slot instanceof EquationSlot) {
             return Stream.of(
                     "",
                     "salt and water",
@@ -78,10 +78,10 @@ class EverySlotTest {
                     "Zn + Cu^2+ -> Zn^2+ + Cu",
                     "Zn(s) -> Zn(s) -> Zn(s)");
         }
-        return slot instanceof Slot.Name ? Stream.of("", "  ", "x".repeat(41)) : Stream.of("", "nonsense");
+        return slot.namesSample() ? Stream.of("", "  ", "x".repeat(41)) : Stream.of("", "nonsense");
     }
 
-    private static Intake.Given given(String text, String unit) {
-        return new Intake.Given(text, unit, Optional.empty(), "0.1", "Hawthorn");
+    private static Intake.Answer given(String text, String unit) {
+        return new Intake.Answer(text, unit, Optional.empty(), "0.1", "Hawthorn");
     }
 }

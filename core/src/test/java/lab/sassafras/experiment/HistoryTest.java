@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.verdict.Reduction;
@@ -25,10 +26,10 @@ import org.junit.jupiter.params.provider.MethodSource;
 class HistoryTest {
 
     private static final int HISTORIES = 50;
-    private static final Calorimeter CUP = new Calorimeter("F-1", Calorimeter.Kind.FOAM_CUP, Optional.empty());
+    private static final Calorimeter CUP = new Calorimeter("F-1", VesselKind.FOAM_CUP, Optional.empty());
 
     /** A stored row, as a database has it. */
-    private record Stored(int id, String address, String role, Intake.Given given, Optional<Integer> strikes) {}
+    private record Stored(int id, String address, String role, Intake.Answer given, Optional<Integer> strikes) {}
 
     /** An entry two hands write in, each looking at it as it was some moments ago. */
     private static final class Book {
@@ -124,7 +125,7 @@ class HistoryTest {
                     rows.size(),
                     addresses.get(random.nextInt(addresses.size())),
                     roles.get(random.nextInt(roles.size())),
-                    new Intake.Given(
+                    new Intake.Answer(
                             List.of("+1000000000-01-01T00:00:00Z", "warm", "-900", "1", "x".repeat(200))
                                     .get(random.nextInt(5)),
                             List.of("°C", "furlong").get(random.nextInt(2)),
@@ -138,7 +139,7 @@ class HistoryTest {
             try {
                 Readback view = read(seen);
                 Filling filling = view.filling(setting());
-                Intake.Given given = new Intake.Given(text, unit(address, role), Optional.empty(), "0.5", "bench");
+                Intake.Answer given = new Intake.Answer(text, unit(address, role), Optional.empty(), "0.5", "bench");
                 if (text.isEmpty()) {
                     strikes.filter(filling::stands).ifPresent(filling::strike);
                 } else if (strikes.filter(filling::stands).isPresent()) {
@@ -163,9 +164,9 @@ class HistoryTest {
 
         private String unit(String address, Optional<Role> role) {
             return slot(address)
-                    .filter(Slot.Quantity.class::isInstance)
-                    .map(slot ->
-                            ((Slot.Quantity) slot).unit(role.orElse(Role.READ)).symbol())
+                    .filter(slot -> slot.field() == Slot.Field.NUMBER)
+                    .flatMap(slot -> slot.unit(role.orElse(Role.READ)))
+                    .map(BenchUnit::symbol)
                     .orElse(null);
         }
 
@@ -175,16 +176,18 @@ class HistoryTest {
 
         private String value(String address) {
             Slot slot = slot(address).orElse(null);
-            if (slot instanceof Slot.Choice choice) {
-                return choice.options().get(random.nextInt(choice.options().size()));
+            if (slot != null && slot.field() == Slot.Field.CHOICE) {
+                List<Slot.Option> options = slot.options(
+                        experiment.words(), address.replaceAll("\\[\\d+]", ""), Setting.plain(Figures.POINT));
+                return options.get(random.nextInt(options.size())).value();
             }
-            if (slot instanceof Slot.Quantity) {
+            if (slot != null && slot.field() == Slot.Field.NUMBER) {
                 return List.of("10.0", "20.5", "21", "50.00", "90.0", "100.0", "0")
                         .get(random.nextInt(7));
             }
-            return slot instanceof Slot.Vessel
+            return slot instanceof VesselSlot
                     ? "v1"
-                    : slot instanceof Slot.Moment
+                    : slot instanceof MomentSlot
                             ? "2026-11-26T18:00:00Z"
                             : List.of(
                                             "Copper",
@@ -223,7 +226,7 @@ class HistoryTest {
                         book.rows.size(),
                         row.address(),
                         row.role(),
-                        new Intake.Given("", null, Optional.empty(), null, "bench"),
+                        new Intake.Answer("", null, Optional.empty(), null, "bench"),
                         Optional.of(row.id())));
                 assertThat(flagged(book.read(book.rows.size()).sheet()).size())
                         .as("seed " + book.rows)
@@ -292,12 +295,10 @@ class HistoryTest {
                     new Filling(filling.sheet().experiment(), filling.sheet().setting());
             raced.add(
                     "90",
-                    new Reading(raced.sheet().experiment(), raced.sheet().setting())
-                            .line(mass, Role.TARE, grams("90")));
+                    Intake.line(raced.sheet().experiment(), raced.sheet().setting(), mass, Role.TARE, grams("90")));
             raced.add(
                     "50",
-                    new Reading(raced.sheet().experiment(), raced.sheet().setting())
-                            .line(mass, Role.GROSS, grams("50")));
+                    Intake.line(raced.sheet().experiment(), raced.sheet().setting(), mass, Role.GROSS, grams("50")));
             assertThat(SheetFindings.of(raced.sheet()))
                     .extracting(Finding::code)
                     .contains("reading.negative-mass");
@@ -336,11 +337,11 @@ class HistoryTest {
                         each -> assertThat(each.message()).contains("“change: by-eye”", "What is usual is in force"));
     }
 
-    private static Intake.Given word(String text) {
-        return new Intake.Given(text, null, Optional.empty(), null, "Rowan");
+    private static Intake.Answer word(String text) {
+        return new Intake.Answer(text, null, Optional.empty(), null, "Rowan");
     }
 
-    private static Intake.Given grams(String text) {
-        return new Intake.Given(text, "g", Optional.empty(), null, "Rowan");
+    private static Intake.Answer grams(String text) {
+        return new Intake.Answer(text, "g", Optional.empty(), null, "Rowan");
     }
 }

@@ -27,7 +27,7 @@ class IntakeTest {
                 .accept(
                         Address.read(address),
                         role,
-                        new Intake.Given(text, unit, Optional.empty(), uncertainty, "Rowan"));
+                        new Intake.Answer(text, unit, Optional.empty(), uncertainty, "Rowan"));
     }
 
     @ParameterizedTest
@@ -90,7 +90,7 @@ class IntakeTest {
                         .accept(
                                 Address.read("water[1]/start"),
                                 Role.READ,
-                                new Intake.Given("21.1", "°C", Optional.of(BenchSheet.BALANCE), null, "Rowan")))
+                                new Intake.Answer("21.1", "°C", Optional.of(BenchSheet.BALANCE), null, "Rowan")))
                 .hasMessageContaining("balance reads mass, not temperature");
     }
 
@@ -134,13 +134,13 @@ class IntakeTest {
         assertThat(intake.accept(
                                 Address.read("sample[1]/start"),
                                 Role.ASSUMED,
-                                new Intake.Given("99,5", "°C", Optional.empty(), "0,5", "Erle"))
+                                new Intake.Answer("99,5", "°C", Optional.empty(), "0,5", "Erle"))
                         .value())
                 .isEqualTo(99.5);
         assertThatThrownBy(() -> intake.accept(
                         Address.read("sample[1]/start"),
                         Role.ASSUMED,
-                        new Intake.Given("99,5", "°C", Optional.empty(), "0.5", "Erle")))
+                        new Intake.Answer("99,5", "°C", Optional.empty(), "0.5", "Erle")))
                 .hasMessageContaining("comma");
     }
 
@@ -155,7 +155,7 @@ class IntakeTest {
         assertThat(sheet.sheet().byDifference(address)).isTrue();
         sheet.mass("water[1]/mass", "99.50");
         assertThat(sheet.sheet().byDifference(address)).isFalse();
-        assertThat(sheet.sheet().plain(address).orElseThrow().text()).isEqualTo("99.50");
+        assertThat(sheet.sheet().reading(address).orElseThrow().text()).isEqualTo("99.50");
     }
 
     @Test
@@ -191,7 +191,8 @@ class IntakeTest {
                 .hasMessageContaining("reads mass, not volume");
         BenchSheet sheet = BenchSheet.of("heat-of-solution").volume("water[1]/mass", "100.0");
         assertThat(sheet.sheet().filled(Address.read("water[1]/mass"))).isTrue();
-        assertThat(sheet.sheet().way(Address.read("water[1]/mass"), lab.sassafras.convention.MassWay.AS_GIVEN))
+        assertThat(sheet.sheet()
+                        .roleThatCounts(Address.read("water[1]/mass"), lab.sassafras.convention.MassWay.AS_GIVEN))
                 .contains(Role.VOLUME);
     }
 

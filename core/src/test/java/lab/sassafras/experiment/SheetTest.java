@@ -67,7 +67,7 @@ class SheetTest {
     @MethodSource("experiments")
     void theMovementItselfCarriesItsCaution(Experiment experiment) {
         assertThat(experiment.procedure())
-                .filteredOn(step -> experiment.slot(step.path()).orElseThrow() instanceof Slot.Moment)
+                .filteredOn(step -> experiment.slot(step.path()).orElseThrow().field() == Slot.Field.MOMENT)
                 .allSatisfy(step -> assertThat(experiment.words().caution(step.path()))
                         .as(step.path())
                         .isPresent());
@@ -91,9 +91,8 @@ class SheetTest {
         assertThat(reduction.mean().orElseThrow().values().get(1)).isCloseTo(0.42263, within(1e-5));
         Sheet second = two.sheet().with(trials(2, Set.of(1)));
         assertThat(Reduction.of(second, Conventions.standard())
-                        .mean()
+                        .result()
                         .orElseThrow()
-                        .estimate()
                         .value())
                 .isCloseTo(0.42263, within(1e-5));
         assertThat(Reduction.of(second, Conventions.standard()).trials().get(0).leftOut())

@@ -20,7 +20,7 @@ class MonteCarloDrawsTest {
 
     @Test
     void aSumOfTwoWithACommonSourceSpreadsAsTheFormulaSays() {
-        Shared common = new Shared("s", "s", 0.4, Double.POSITIVE_INFINITY);
+        Shared common = Shared.everywhere("s", "s", 0.4, Double.POSITIVE_INFINITY);
         Bindings at = Bindings.of(Map.of(
                 "a",
                 new Measured(5, 0.3, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, 1)), -1),

@@ -24,7 +24,7 @@ class PropagationTest {
      */
     @Test
     void correlatedQuotientOfTheGuide() {
-        Shared common = new Shared("common", "common", 1, Double.POSITIVE_INFINITY);
+        Shared common = Shared.everywhere("common", "common", 1, Double.POSITIVE_INFINITY);
         double voltage = 0.0032;
         double current = 0.0000095;
         double r = -0.36;
@@ -42,8 +42,8 @@ class PropagationTest {
 
     @Test
     void offsetCancelsInADifferenceAndNotAcrossTwoThermometers() {
-        Shared one = new Shared("one", "one", 0.2, Double.POSITIVE_INFINITY);
-        Shared other = new Shared("other", "other", 0.2, Double.POSITIVE_INFINITY);
+        Shared one = Shared.everywhere("one", "one", 0.2, Double.POSITIVE_INFINITY);
+        Shared other = Shared.everywhere("other", "other", 0.2, Double.POSITIVE_INFINITY);
         assertThat(rise(one, one).uncertainty()).isCloseTo(Math.sqrt(2) * 0.03, within(1e-12));
         assertThat(rise(one, other).uncertainty()).isCloseTo(Math.sqrt(2 * 0.03 * 0.03 + 2 * 0.2 * 0.2), within(1e-12));
     }

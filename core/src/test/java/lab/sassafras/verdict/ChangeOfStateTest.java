@@ -74,7 +74,7 @@ class ChangeOfStateTest {
         Reduction reduction = ice("dried", "100.00", "20.0", "40.00", end).reduced();
         assertThat(reduction.mean()).isEmpty();
         assertThat(reduction.findings())
-                .filteredOn(each -> each.code().equals("account.change-incomplete"))
+                .filteredOn(each -> each.code().equals("melting.incomplete"))
                 .singleElement()
                 .satisfies(each -> assertThat(each.message()).contains("not all of the ice can have melted"));
     }
@@ -86,7 +86,7 @@ class ChangeOfStateTest {
                 .mass("ice[1]/left", "20.00")
                 .reduced();
         assertThat(value(reduction)).isCloseTo(334.72, within(1e-9));
-        assertThat(reduction.findings()).extracting(Finding::code).doesNotContain("account.change-incomplete");
+        assertThat(reduction.findings()).extracting(Finding::code).doesNotContain("melting.incomplete");
     }
 
     /** 5 % of 83.7 g was water at 0 °C: (29371.68 − 83.7 · 16.736) ÷ (0.95 · 83.7), and its ± comes to stand in the budget. */
@@ -276,11 +276,11 @@ class ChangeOfStateTest {
     }
 
     private static double value(Reduction reduction) {
-        return reduction.mean().orElseThrow().estimate().value();
+        return reduction.result().orElseThrow().value();
     }
 
     private static double heat(Reduction reduction, String party) {
-        return reduction.trials().get(0).solution().orElseThrow().entries().stream()
+        return reduction.trials().get(0).solution().orElseThrow().postings().stream()
                 .filter(entry -> entry.party().key().equals(party))
                 .findFirst()
                 .orElseThrow()

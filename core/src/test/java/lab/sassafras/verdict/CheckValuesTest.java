@@ -98,8 +98,8 @@ class CheckValuesTest {
         Reduction unweighed = slug().reduced();
         assertThat(suspected(unweighed, "carried")).isCloseTo(-4.184 / 70, within(1e-9));
         Reduction weighed = slug().mass("sample[1]/carried", "1.00").reduced();
-        assertThat(weighed.mean().orElseThrow().estimate().value()
-                        - unweighed.mean().orElseThrow().estimate().value())
+        assertThat(weighed.result().orElseThrow().value()
+                        - unweighed.result().orElseThrow().value())
                 .isCloseTo(-4.184 / 70, within(1e-9));
         assertThat(weighed.suspects())
                 .extracting(each -> each.suspect().key())
@@ -160,7 +160,7 @@ class CheckValuesTest {
     @Test
     void otherSchoolsAreWorkedFromTheSameReadings() {
         Reduction reduction = BenchSheet.copper().constant(9, 1, 100).reduced();
-        double counted = reduction.mean().orElseThrow().estimate().value();
+        double counted = reduction.result().orElseThrow().value();
         // by hand: (100 · 4.184 + 9) · 0.7 ÷ (10 · 79.3)
         assertThat(counted).isCloseTo(427.4 * 0.7 / 793, within(1e-9));
         assertThat(reduction.alternatives()).anySatisfy(each -> {
@@ -258,22 +258,20 @@ class CheckValuesTest {
 
     @Test
     void waterByTemperatureMovesTheResultByTheRatioOfTheTwoValues() {
-        double fixed =
-                BenchSheet.copper().reduced().mean().orElseThrow().estimate().value();
+        double fixed = BenchSheet.copper().reduced().result().orElseThrow().value();
         Conventions byTemperature = Conventions.standard()
                 .with(Question.WATER, Question.WATER.school("iapws").orElseThrow());
         double moved = BenchSheet.copper()
                 .reduced(byTemperature)
-                .mean()
+                .result()
                 .orElseThrow()
-                .estimate()
                 .value();
         // IAPWS-IF97 at 0.101325 MPa: 4.1848 at 20 °C, 4.1819 at 25 °C; straight between them at 20.35 °C
         assertThat(moved / fixed).isCloseTo((4.1848 - 0.07 * 0.0029) / 4.184, within(5e-5));
     }
 
     private static double heat(Solution solution, String party) {
-        return solution.entries().stream()
+        return solution.postings().stream()
                 .filter(entry -> entry.party().key().equals(party))
                 .findFirst()
                 .orElseThrow()

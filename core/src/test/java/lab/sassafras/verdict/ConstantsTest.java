@@ -30,7 +30,7 @@ class ConstantsTest {
                 .reads("part[3]/heat", "1.90", "J/(g·°C)");
         Reduction reduction = sheet.reduced();
         assertThat(value(reduction)).isCloseTo(48.62 * 0.897 + 12.35 * 0.385 + 9.80 * 1.90, within(1e-9));
-        assertThat(solution(reduction).entries()).isEmpty();
+        assertThat(solution(reduction).postings()).isEmpty();
         assertThat(reduction.constant().orElseThrow().fill()).isZero();
         assertThat(codes(reduction))
                 .contains("constant.too-large")
@@ -52,7 +52,7 @@ class ConstantsTest {
     void aHeaterWarmsWaterAndVessel() {
         Reduction reduction = heater("31.9");
         assertThat(value(reduction)).isCloseTo((10.02 * 2.48 * 420 - 200.40 * 4.184 * 11.8) / 11.8, within(1e-9));
-        assertThat(solution(reduction).entries().get(0).heat().value()).isNegative();
+        assertThat(solution(reduction).postings().get(0).heat().value()).isNegative();
         assertThat(codes(reduction)).contains("constant.few-trials");
     }
 

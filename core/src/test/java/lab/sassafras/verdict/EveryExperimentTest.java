@@ -35,7 +35,7 @@ class EveryExperimentTest {
     static Stream<org.junit.jupiter.params.provider.Arguments> schools() {
         return WorkedRuns.all().keySet().stream()
                 .flatMap(key -> Conventions.standard()
-                        .alternatives(Experiments.find(key).orElseThrow().conventions())
+                        .variants(Experiments.find(key).orElseThrow().conventions())
                         .map(each -> org.junit.jupiter.params.provider.Arguments.of(
                                 key, each.question().key(), each.school().key())));
     }
@@ -80,7 +80,7 @@ class EveryExperimentTest {
     @MethodSource("keys")
     void theHeatsSumToZeroAndEveryOneIsWrittenWithItsWay(String key) {
         Solution solution = solution(key);
-        assertThat(solution.entries().stream()
+        assertThat(solution.postings().stream()
                         .mapToDouble(entry -> entry.heat().value())
                         .sum())
                 .isCloseTo(0, within(1e-6));
@@ -90,7 +90,7 @@ class EveryExperimentTest {
         assertThat(working)
                 .doesNotContain("NaN", "not known", "Optional")
                 .contains(solution.worked().symbol().text());
-        if (!solution.entries().isEmpty()) {
+        if (!solution.postings().isEmpty()) {
             assertThat(working).contains("= 0\n").containsAnyOf("taken up", "given off");
         }
     }
@@ -115,7 +115,7 @@ class EveryExperimentTest {
     @MethodSource("keys")
     void everyWayOfWritingGivesAReadableResult(String key) {
         Solution solution = solution(key);
-        Conventions.standard().alternatives(Question.ofWriting()).forEach(way -> {
+        Conventions.standard().variants(Question.ofWriting()).forEach(way -> {
             Presentation presentation = new Presentation(way.conventions(), Figures.POINT);
             Presentation.Written written =
                     presentation.written(solution.estimate(), solution.result(), solution.bindings());
@@ -139,7 +139,7 @@ class EveryExperimentTest {
         Reduction reduction =
                 Reduction.of(run.sheet().with(run.sheet().setting().with(conventions)), conventions);
         if (reduction.mean().isPresent()) {
-            assertThat(reduction.mean().orElseThrow().estimate().finite()).isTrue();
+            assertThat(reduction.result().orElseThrow().finite()).isTrue();
         } else {
             List<String> missing = reduction.trials().stream()
                     .flatMap(trial -> ((lab.sassafras.account.Account.Incomplete) trial.account()).missing().stream())

@@ -112,7 +112,7 @@ class HowMuchTest {
                 .reduced();
         double end = value(reduction);
         assertThat(end).isBetween(iceStart, start);
-        assertThat(solution(reduction).entries().stream()
+        assertThat(solution(reduction).postings().stream()
                         .mapToDouble(entry -> entry.heat().value())
                         .sum())
                 .isCloseTo(0, within(1e-6));
@@ -152,7 +152,7 @@ class HowMuchTest {
     void anEndThatEntersInNoStraightLineIsBracketed() {
         Reduction reduction = ice("200.00", "30.0", "40.00", "0.0").reduced(Conventions.of(Map.of("water", "iapws")));
         assertThat(value(reduction)).isCloseTo(11.695, within(0.05));
-        assertThat(solution(reduction).entries().stream()
+        assertThat(solution(reduction).postings().stream()
                         .mapToDouble(entry -> entry.heat().value())
                         .sum())
                 .isCloseTo(0, within(1e-6));

@@ -241,6 +241,6 @@ class ReactionTest {
     }
 
     private static double value(Reduction reduction) {
-        return reduction.mean().orElseThrow().estimate().value();
+        return reduction.result().orElseThrow().value();
     }
 }

@@ -6,11 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.HeatLine;
 import lab.sassafras.account.Solution;
+import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.statistics.Combination;
+import lab.sassafras.statistics.StraightLine;
 import org.junit.jupiter.api.Test;
 
 /** Several trials, several samples side by side, several cups; and what was foretold. */
@@ -44,7 +48,7 @@ class SamplesTest {
         assertThat(reduction.samples().get(0).mean().orElseThrow().values())
                 .hasSize(2)
                 .allSatisfy(c -> assertThat(c).isCloseTo(0.38284, within(1e-5)));
-        assertThat(reduction.samples().get(1).mean().orElseThrow().estimate().value())
+        assertThat(reduction.samples().get(1).result().orElseThrow().value())
                 .isCloseTo(418.4 * 7.8 / (50 * 72.2), within(1e-9));
         assertThat(fitting(reduction, 0)).contains("copper").doesNotContain("aluminium");
         assertThat(fitting(reduction, 1)).contains("aluminium").doesNotContain("copper");
@@ -82,7 +86,7 @@ class SamplesTest {
     void aTrialInAnotherCupCountsThatCupsConstant() {
         Calorimeter other = new Calorimeter(
                 "M-1",
-                Calorimeter.Kind.METAL_CUP,
+                VesselKind.METAL_CUP,
                 Optional.of(new Calorimeter.Pinned("m1", Measured.independent(30, 1), 100, "two trials")));
         BenchSheet sheet =
                 solids(3).constant(9, 0.5, 100).vessels(Map.of("m1", other)).says("calorimeter[3]/vessel", "m1");
@@ -126,7 +130,8 @@ class SamplesTest {
 
     @Test
     void theLineOfHeatAgainstMolesFindsTheSlopeAndNoInterceptWhereThereIsNone() {
-        HeatLine line = salts(2, -2, 2, -2).reduced().samples().get(0).line().orElseThrow();
+        StraightLine line =
+                salts(2, -2, 2, -2).reduced().samples().get(0).line().orElseThrow();
         assertThat(line.slope()).isCloseTo(17.0, within(0.1));
         assertThat(line.missesZero()).isFalse();
         assertThat(salts(0, 0, 0, 0)
@@ -146,11 +151,32 @@ class SamplesTest {
         Sample sample = reduction.samples().get(0);
         assertThat(sample.line().orElseThrow().slope()).isCloseTo(17.0, within(0.1));
         assertThat(1000 * sample.line().orElseThrow().intercept()).isCloseTo(200, within(5.0));
-        assertThat(sample.mean().orElseThrow().estimate().value()).isGreaterThan(19);
+        assertThat(sample.result().orElseThrow().value()).isGreaterThan(19);
         assertThat(reduction.findings())
                 .filteredOn(each -> each.code().equals("trials.intercept"))
                 .singleElement()
-                .satisfies(each -> assertThat(each.message()).contains(" J for no amount", "The slope is free of it"));
+                .satisfies(each -> assertThat(each.message()).contains(" kJ for no amount", "The slope is free of it"));
+    }
+
+    /** The slope put in force is free of the constant error, in the result, its verdict and every other school. */
+    @Test
+    void theSlopePutInForceIsTheResultWhereverItIsRead() {
+        Sheet sheet = salts(201, 199, 200, 201, 199).sheet();
+        Reduction reduction =
+                Reduction.of(sheet.with(sheet.setting().combining(Combination.LINE)), Conventions.standard());
+        Sample sample = reduction.samples().get(0);
+        assertThat(reduction.result().orElseThrow().value()).isCloseTo(17.0, within(0.2));
+        assertThat(sample.mean().orElseThrow().estimate().value()).isGreaterThan(19);
+        assertThat(reduction.findings()).extracting(Finding::message).anyMatch(each -> each.contains("is in force"));
+        assertThat(reduction.alternatives())
+                .filteredOn(each -> each.alternative().school().key().equals("4.18"))
+                .singleElement()
+                .satisfies(each ->
+                        assertThat(each.estimate().orElseThrow().value()).isCloseTo(17.0, within(0.2)));
+        Sheet two = salts(0, 0).sheet();
+        Reduction none = Reduction.of(two.with(two.setting().combining(Combination.LINE)), Conventions.standard());
+        assertThat(none.result()).isEmpty();
+        assertThat(none.findings()).extracting(Finding::code).contains("trials.too-few");
     }
 
     @Test

@@ -1,15 +1,17 @@
 package lab.sassafras.app.bench;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Stream;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Words;
@@ -36,6 +38,9 @@ import lab.sassafras.measure.Instrument;
  * @param assumed  what to propose where the value is assumed
  * @param optional whether it may be skipped
  * @param standing values that stand here already
+ * @param open     whether an answer may be given, rather than one that stands be struck out
+ * @param instrumentKind what it can be read on; empty where on nothing
+ * @param instrument the instrument proposed, by its key; empty where none is
  */
 public record Asking(
         String address,
@@ -49,17 +54,16 @@ public record Asking(
         List<Way> ways,
         Role role,
         List<String> units,
-        List<Option> options,
+        List<Slot.Option> options,
         Optional<Assumed> assumed,
         boolean optional,
         List<Standing> standing,
-        Optional<Instrument.Kind> instrumentKind) {
+        boolean open,
+        Optional<Instrument.Kind> instrumentKind,
+        String instrument) {
 
     /** A way to get the value, as a tab. */
     public record Way(Role role, String words, boolean chosen) {}
-
-    /** An answer to choose. */
-    public record Option(String value, String words) {}
 
     /** A proposal, written with the period's decimal mark. */
     public record Assumed(String value, String uncertainty) {}
@@ -67,66 +71,64 @@ public record Asking(
     /** A value that stands here, for striking out. */
     public record Standing(Observation observation, String text, String how) {}
 
-    static Asking of(
-            EntrySheet entry, WrittenSheet screen, Address address, Optional<Role> wanted, List<Option> named) {
+    static Asking of(EntrySheet entry, WrittenSheet screen, Sheet.Ask here, Optional<Role> wanted, Setting setting) {
+        Address address = here.address();
         Words words = entry.experiment().words();
-        Figures figures = entry.entry().period().figures();
+        Figures figures = setting.figures();
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
-        Role role = role(entry.sheet(), address, slot, wanted);
-        List<Sheet.Ask> asks = entry.sheet().asks(address.index());
-        Sheet.Ask here = Stream.concat(asks.stream(), entry.sheet().asides(address.index()).stream())
-                .filter(each -> each.address().equals(address))
-                .findFirst()
-                .or(() -> Stream.concat(entry.sheet().asks(1).stream(), entry.sheet().asides(1).stream())
-                        .filter(each -> each.address().equals(address))
-                        .findFirst())
-                .orElseThrow();
-        Optional<String> next = asks.stream()
-                .dropWhile(each -> !each.address().equals(address))
-                .skip(1)
-                .findFirst()
-                .flatMap(each -> words.caution(each.address().path()));
-        List<Standing> standing = entry.observations().standingAt(address.toString()).stream()
+        Role role = here.step().half().orElseGet(() -> role(entry.sheet(), address, slot, wanted));
+        List<Standing> standing = screen.standing(here).stream()
                 .map(each -> new Standing(
                         each,
                         screen.spoken(address, each)
                                 + each.unit().map(unit -> " " + unit).orElse(""),
                         each.role()))
                 .toList();
-        Optional<Slot.Quantity> quantity = slot instanceof Slot.Quantity q ? Optional.of(q) : Optional.empty();
+        Optional<BenchUnit> unit = slot.field() == Slot.Field.NUMBER ? slot.unit(role) : Optional.empty();
+        Optional<Instrument.Kind> kind = unit.flatMap(each -> instrument(each.dimension()));
+        boolean otherHalf = here.step().half().isEmpty()
+                && role.half()
+                && standing.size() == 1
+                && standing.stream().noneMatch(each -> each.how().equals(role.key()));
         return new Asking(
                 address.toString(),
-                kind(slot),
+                slot.field().name().toLowerCase(Locale.ROOT),
                 ask(words, address, role),
                 words.help(address.path()).orElse(""),
-                role == Role.VOLUME
-                        ? ""
-                        : quantity.flatMap(Slot.Quantity::usual)
-                                .map(usual -> "Usually between " + figures.plain(usual.low()) + " and "
-                                        + figures.plain(usual.high()) + " "
-                                        + quantity.get().unit().symbol() + ".")
-                                .orElse(""),
+                role == Role.VOLUME ? "" : slot.expectation(setting),
                 words.caution(address.path()),
-                next,
+                screen.after(here).flatMap(next -> words.caution(next.address().path())),
                 here.step().minutes(),
-                ways(slot, role),
+                here.step().half().isPresent() ? List.of() : ways(slot, role),
                 role,
-                quantity.map(q -> q.unit(role).sameDimension().stream()
+                unit.map(each -> each.sameDimension().stream()
                                 .map(BenchUnit::symbol)
                                 .toList())
                         .orElse(List.of()),
-                slot instanceof Slot.Reference || slot instanceof Slot.Vessel
-                        ? named
-                        : options(words, address, slot, entry.sheet()),
-                quantity.flatMap(Slot.Quantity::assumed)
-                        .map(each -> new Assumed(figures.plain(each.value()), figures.plain(each.uncertainty()))),
+                slot.options(words, address.path(), setting),
+                slot.assumed().map(each -> new Assumed(figures.plain(each.value()), figures.plain(each.uncertainty()))),
                 slot.optional(),
                 standing,
-                quantity.flatMap(q -> instrument(q.unit(role).dimension())));
+                standing.isEmpty() || otherHalf,
+                kind,
+                kind.map(each -> proposed(entry, address, each)).orElse(""));
+    }
+
+    /** The instrument read on at this place last, in whichever trial; else the one the entry was begun with. */
+    private static String proposed(EntrySheet entry, Address address, Instrument.Kind kind) {
+        return entry.sheet().lines().stream()
+                .filter(line -> line.address().path().equals(address.path()))
+                .flatMap(line -> line.instrument().stream())
+                .filter(each -> each.kind() == kind)
+                .reduce((earlier, later) -> later)
+                .map(Instrument::key)
+                .or(() -> Optional.ofNullable(entry.entry().instruments().get(kind))
+                        .map(Object::toString))
+                .orElse("");
     }
 
     private static Role role(Sheet sheet, Address address, Slot slot, Optional<Role> wanted) {
-        if (!(slot instanceof Slot.Quantity)) {
+        if (slot.field() != Slot.Field.NUMBER) {
             return Role.STATED;
         }
         Role role = wanted.or(() -> usual(sheet)).filter(slot.roles()::contains).orElse(Role.READ);
@@ -148,62 +150,37 @@ public record Asking(
     }
 
     private static String ask(Words words, Address address, Role role) {
-        String ask = words.ask(address.path());
-        return switch (role) {
-            case TARE -> ask + ": first without it";
-            case GROSS -> ask + ": now with it";
-            case ASSUMED -> ask + ": taken to be";
-            default -> ask;
-        };
+        return words.find(address.path() + "." + role.key() + ".ask").orElseGet(() -> {
+            String ask = words.ask(address.path());
+            return switch (role) {
+                case TARE -> ask + ": first without it";
+                case GROSS -> ask + ": now with it";
+                case ASSUMED -> ask + ": taken to be";
+                case READ, VOLUME, STATED -> ask;
+            };
+        });
     }
 
     private static List<Way> ways(Slot slot, Role role) {
-        if (!(slot instanceof Slot.Quantity quantity) || quantity.roles().size() < 2) {
+        if (slot.roles().size() < 2) {
             return List.of();
         }
-        boolean weighed = quantity.roles().contains(Role.TARE);
-        List<Way> ways =
-                new ArrayList<>(List.of(new Way(Role.READ, weighed ? "zeroed" : "measured", role == Role.READ)));
-        if (weighed) {
+        List<Way> ways = new ArrayList<>(
+                List.of(new Way(Role.READ, slot.byDifference() ? "zeroed" : "measured", role == Role.READ)));
+        if (slot.byDifference()) {
             ways.add(new Way(Role.TARE, "by difference", role.half()));
         }
-        if (quantity.roles().contains(Role.VOLUME)) {
+        if (slot.byVolume()) {
             ways.add(new Way(Role.VOLUME, "by volume", role == Role.VOLUME));
         }
-        if (quantity.roles().contains(Role.ASSUMED)) {
+        if (slot.roles().contains(Role.ASSUMED)) {
             ways.add(new Way(Role.ASSUMED, "assumed", role == Role.ASSUMED));
         }
         return ways;
     }
 
-    private static String kind(Slot slot) {
-        if (slot instanceof Slot.Quantity) {
-            return "number";
-        } else if (slot instanceof Slot.Choice) {
-            return "choice";
-        } else if (slot instanceof Slot.Moment) {
-            return "moment";
-        }
-        return slot instanceof Slot.FromShelf || slot instanceof Slot.Reference || slot instanceof Slot.Vessel
-                ? "pick"
-                : "words";
-    }
-
-    private static List<Option> options(Words words, Address address, Slot slot, Sheet sheet) {
-        if (slot instanceof Slot.Choice choice) {
-            return choice.options().stream()
-                    .map(each -> new Option(each, words.option(address.path(), each)))
-                    .toList();
-        }
-        return slot instanceof Slot.FromShelf shelf
-                ? sheet.setting().shelf().of(shelf.solid()).stream()
-                        .map(each -> new Option(each.key(), each.name()))
-                        .toList()
-                : List.of();
-    }
-
     private static Optional<Instrument.Kind> instrument(Dimension dimension) {
-        return java.util.Arrays.stream(Instrument.Kind.values())
+        return Arrays.stream(Instrument.Kind.values())
                 .filter(kind -> kind.dimension() == dimension)
                 .findFirst();
     }

@@ -58,10 +58,10 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
     public record Tick(double x, String label) {}
 
     public static BalancePicture of(Solution solution, Figures figures) {
-        List<Solution.Entry> gave = solution.entries().stream()
+        List<Solution.Posting> gave = solution.postings().stream()
                 .filter(entry -> entry.heat().value() < 0)
                 .toList();
-        List<Solution.Entry> took = solution.entries().stream()
+        List<Solution.Posting> took = solution.postings().stream()
                 .filter(entry -> entry.heat().value() >= 0)
                 .toList();
         double scale = SIDE / Math.max(1e-9, Math.max(total(gave), total(took)));
@@ -77,7 +77,7 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
                 drawing.summary());
     }
 
-    private static double total(List<Solution.Entry> side) {
+    private static double total(List<Solution.Posting> side) {
         return side.stream()
                 .mapToDouble(entry -> Math.abs(entry.heat().value()))
                 .sum();
@@ -112,12 +112,12 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
             this.scale = scale;
         }
 
-        void side(List<Solution.Entry> side, boolean gave) {
+        void side(List<Solution.Posting> side, boolean gave) {
             double edge = 0;
             List<Double> tags = spread(side);
             int first = rows.size();
             for (int i = 0; i < side.size(); i++) {
-                Solution.Entry entry = side.get(i);
+                Solution.Posting entry = side.get(i);
                 double width = width(entry);
                 double middle = edge + width / 2;
                 double x = gave ? POST - edge - width : POST + edge;
@@ -144,11 +144,11 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
         }
 
         /** Where the numbers stand: over the middles, pushed apart until they can be read, back from the end of the beam. */
-        private List<Double> spread(List<Solution.Entry> side) {
+        private List<Double> spread(List<Solution.Posting> side) {
             List<Double> tags = new ArrayList<>();
             double edge = 0;
             double last = -TAG;
-            for (Solution.Entry entry : side) {
+            for (Solution.Posting entry : side) {
                 double width = width(entry);
                 last = Math.max(edge + width / 2, last + TAG);
                 tags.add(last);
@@ -162,11 +162,11 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
             return tags;
         }
 
-        private double width(Solution.Entry entry) {
+        private double width(Solution.Posting entry) {
             return Math.max(LEAST, Math.abs(entry.heat().value()) * scale);
         }
 
-        private String temperatures(Solution.Entry entry) {
+        private String temperatures(Solution.Posting entry) {
             return entry.from()
                     .flatMap(from -> entry.to()
                             .map(to -> (to > from ? "warms " : to < from ? "cools " : "stays ") + figures.fixed(from, 1)
@@ -174,7 +174,7 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
                     .orElse("");
         }
 
-        private String heat(Solution.Entry entry) {
+        private String heat(Solution.Posting entry) {
             double value = entry.heat().value();
             int decimals =
                     Math.max(0, Math.min(2, Figures.decimalsFor(entry.heat().uncertainty())));

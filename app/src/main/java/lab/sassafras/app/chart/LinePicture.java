@@ -3,77 +3,121 @@ package lab.sassafras.app.chart;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import lab.sassafras.account.HeatLine;
-import lab.sassafras.account.Solution;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.statistics.StraightLine;
+import lab.sassafras.statistics.TrialPoint;
 
 /**
- * Heat against amount through several trials: each trial a numbered spot, the line drawn on to no amount at all, where it
- * should meet zero. Its picture is 560 by 240.
+ * The line through several trials: a tag for each trial, the line that was laid through them, and the corner where it
+ * should meet zero.
  *
+ * @param frame   where the scales stand
  * @param spots   one for each trial
- * @param x1      where the line begins, at no amount
- * @param y1      height there
- * @param x2      where it ends
- * @param y2      height there
- * @param zero    height of no heat
- * @param across  marks of the amount, in mmol
- * @param up      marks of the heat, in kJ
+ * @param laid    the line
+ * @param zero    height of nothing up
+ * @param across  the scale across
+ * @param up      the scale up
  * @param summary the whole in a sentence, for those who cannot see it
  */
-public record LinePicture(
-        List<Spot> spots,
-        String x1,
-        String y1,
-        String x2,
-        String y2,
-        String zero,
-        List<Mark> across,
-        List<Mark> up,
-        String summary) {
+public record LinePicture(Frame frame, List<Spot> spots, Laid laid, String zero, Axis across, Axis up, String summary) {
 
-    private static final double LEFT = 70;
-    private static final double WIDE = 470;
-    private static final double TOP = 14;
-    private static final double HIGH = 180;
+    /**
+     * Where things stand that do not depend on the numbers.
+     *
+     * @param width  of the whole
+     * @param height of the whole
+     * @param left   end of the scale across
+     * @param right  end of the scale across
+     * @param top    end of the scale up
+     * @param bottom end of the scale up
+     * @param tick   length of a mark
+     * @param spot   radius of a tag
+     */
+    public record Frame(int width, int height, int left, int right, int top, int bottom, int tick, int spot) {}
 
-    /** A trial where it stands. */
+    private static final Frame FRAME = new Frame(560, 240, 70, 540, 14, 194, 5, 9);
+
+    /** Below this much of a unit, a scale is written in thousandths of it. */
+    private static final double SMALL = 0.5;
+
+    /**
+     * A trial where it stands.
+     *
+     * @param x     across
+     * @param y     up
+     * @param trial its number
+     */
     public record Spot(String x, String y, int trial) {}
 
-    /** A mark of a scale. */
+    /**
+     * The line from nothing across to beyond the last trial.
+     *
+     * @param x1 where it begins
+     * @param y1 height there
+     * @param x2 where it ends
+     * @param y2 height there
+     */
+    public record Laid(String x1, String y1, String x2, String y2) {}
+
+    /**
+     * A mark of a scale.
+     *
+     * @param at    where
+     * @param label what is written there
+     */
     public record Mark(String at, String label) {}
 
-    /** @param points of the trials that count, with their numbers in the same order */
-    public static LinePicture of(HeatLine line, List<Solution.Point> points, List<Integer> trials, Figures figures) {
+    /**
+     * A scale with its words.
+     *
+     * @param words what it measures and in which unit
+     * @param marks of it
+     */
+    public record Axis(String words, List<Mark> marks) {}
+
+    /**
+     * Draws it.
+     *
+     * @param points of the trials that count, at least one
+     * @param trials their numbers, in the same order
+     */
+    public static LinePicture of(StraightLine line, List<TrialPoint> points, List<Integer> trials, Figures figures) {
         double most = points.stream()
-                        .mapToDouble(point -> point.amount().value())
+                        .mapToDouble(point -> point.across().value())
                         .max()
                         .orElse(1)
                 * 1.06;
         List<Double> heights = new ArrayList<>(List.of(0.0, line.intercept(), line.intercept() + line.slope() * most));
-        points.forEach(point -> heights.add(point.heat().value() / 1000));
+        points.forEach(point -> heights.add(point.up().value()));
         double low = heights.stream().min(Double::compare).orElseThrow();
         double high = heights.stream().max(Double::compare).orElseThrow();
-        Scale across = new Scale(LEFT, WIDE, 0, most);
-        Scale up = new Scale(TOP + HIGH, -HIGH, low, high);
+        Scale across = new Scale(FRAME.left(), FRAME.right() - FRAME.left(), 0, most);
+        Scale up = new Scale(FRAME.bottom(), FRAME.top() - FRAME.bottom(), low, high);
         List<Spot> spots = new ArrayList<>();
         for (int i = 0; i < points.size(); i++) {
             spots.add(new Spot(
-                    across.at(points.get(i).amount().value()),
-                    up.at(points.get(i).heat().value() / 1000),
+                    across.at(points.get(i).across().value()),
+                    up.at(points.get(i).up().value()),
                     trials.get(i)));
         }
+        BenchUnit upUnit = points.get(0).upUnit();
         return new LinePicture(
+                FRAME,
                 List.copyOf(spots),
-                across.at(0),
-                up.at(line.intercept()),
-                across.at(most),
-                up.at(line.intercept() + line.slope() * most),
+                new Laid(
+                        across.at(0),
+                        up.at(line.intercept()),
+                        across.at(most),
+                        up.at(line.intercept() + line.slope() * most)),
                 up.at(0),
-                across.marks(1000, figures),
-                up.marks(1, figures),
-                "Heat against amount: " + points.size() + " trials and the line through them, which meets no amount at "
-                        + figures.signed(1000 * line.intercept(), 0) + " J.");
+                across.axis(points.get(0).acrossUnit(), figures),
+                up.axis(upUnit, figures),
+                upUnit.dimension().word() + " against "
+                        + points.get(0).acrossUnit().dimension().word() + ": " + points.size()
+                        + " trials and the line through them, which stands at "
+                        + figures.signed(line.intercept(), Figures.decimalsFor(line.interceptUncertainty())) + " "
+                        + upUnit.symbol() + " where there is nothing across.");
     }
 
     /** A straight scale from a coordinate over a length. */
@@ -83,8 +127,10 @@ public record LinePicture(
             return String.format(Locale.ROOT, "%.1f", from + length * (value - low) / (high - low));
         }
 
-        /** Marks at a round step, about four of them; labels in a unit so many times smaller. */
-        List<Mark> marks(double times, Figures figures) {
+        /** Marks at a round step, about four of them, in the unit or in thousandths of it. */
+        Axis axis(BenchUnit unit, Figures figures) {
+            boolean small = Math.max(Math.abs(low), Math.abs(high)) < SMALL;
+            double times = small ? 1000 : 1;
             double rough = (high - low) / 4;
             double power = Math.pow(10, Math.floor(Math.log10(rough)));
             double step = rough >= 5 * power ? 5 * power : rough >= 2 * power ? 2 * power : power;
@@ -92,7 +138,11 @@ public record LinePicture(
             for (double value = Math.ceil(low / step - 1e-9) * step; value <= high * (1 + 1e-9); value += step) {
                 marks.add(new Mark(at(value), figures.plain(Math.rint(value * times * 1e6) / 1e6)));
             }
-            return marks;
+            return new Axis(unit.dimension().word() + ", " + (small ? thousandth(unit) : unit.symbol()), marks);
+        }
+
+        private static String thousandth(BenchUnit unit) {
+            return unit.symbol().startsWith("k") ? unit.symbol().substring(1) : "m" + unit.symbol();
         }
     }
 }

@@ -7,7 +7,6 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
-import lab.sassafras.account.TrialMean;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
@@ -42,13 +41,14 @@ record ReducedFile(
 
     record Derived(String name, double value, Double standardUncertainty, String unit) {}
 
-    /** The trials of one sample: mean, scatter, and the line of heat (kJ) against amount (mol). */
+    /** The trials of one sample: what they come to and by what, their scatter, and the line through them. */
     record SamplePart(
             String name,
             List<Integer> trials,
             Double value,
             Double standardUncertainty,
             Double standardDeviation,
+            String combination,
             LinePart line) {}
 
     record LinePart(
@@ -75,7 +75,7 @@ record ReducedFile(
             List<Heat> heats,
             List<Derived> derived,
             String opening,
-            List<Working.Line> working,
+            List<Working.Passage> working,
             String workingText,
             String workingLatex,
             List<Account.Missing> missing) {}
@@ -102,7 +102,7 @@ record ReducedFile(
     record FindingPart(String grade, String code, String message, String about) {}
 
     static ReducedFile of(Reduction reduction) {
-        Optional<Estimate> mean = reduction.mean().map(TrialMean::estimate);
+        Optional<Estimate> mean = reduction.result();
         Result unknown = new Result(
                 reduction.unknown(),
                 symbol(reduction),
@@ -115,7 +115,9 @@ record ReducedFile(
                 reduction.conventions().named(),
                 unknown,
                 derived(reduction),
-                reduction.samples().stream().map(ReducedFile::sample).toList(),
+                reduction.samples().stream()
+                        .map(sample -> sample(reduction, sample))
+                        .toList(),
                 reduction.trials().stream()
                         .map(trial -> trial(reduction, trial))
                         .toList(),
@@ -177,8 +179,8 @@ record ReducedFile(
         return derived;
     }
 
-    private static SamplePart sample(Sample sample) {
-        Optional<Estimate> mean = sample.mean().map(TrialMean::estimate);
+    private static SamplePart sample(Reduction reduction, Sample sample) {
+        Optional<Estimate> mean = sample.result();
         Optional<Double> scatter = sample.mean()
                 .filter(each -> each.scatter().isPresent())
                 .map(each -> each.scatter().getAsDouble());
@@ -188,15 +190,27 @@ record ReducedFile(
                 mean.map(Estimate::value).orElse(null),
                 mean.map(Estimate::uncertainty).orElse(null),
                 scatter.orElse(null),
+                sample.combination().key(),
                 sample.line()
                         .map(line -> new LinePart(
                                 line.slope(),
                                 line.slopeUncertainty(),
                                 line.intercept(),
                                 line.interceptUncertainty(),
-                                "kJ against mol",
+                                units(reduction),
                                 line.missesZero()))
                         .orElse(null));
+    }
+
+    /** What the line is drawn of. */
+    private static String units(Reduction reduction) {
+        return reduction.trials().stream()
+                .flatMap(trial -> trial.solution().stream())
+                .flatMap(solution -> solution.point().stream())
+                .findFirst()
+                .map(point -> point.upUnit().symbol() + " against "
+                        + point.acrossUnit().symbol())
+                .orElse("");
     }
 
     private static TrialPart trial(Reduction reduction, Reduction.Trial trial) {
@@ -218,7 +232,7 @@ record ReducedFile(
                 working.map(Working::lines).orElse(List.of()),
                 working.map(Working::text).orElse(""),
                 working.map(Working::latex).orElse(""),
-                trial.account() instanceof Account.Incomplete incomplete ? incomplete.missing() : List.of());
+                trial.account().missing());
     }
 
     private static Draws draws(MonteCarlo drawn, Solution solution) {
@@ -243,7 +257,7 @@ record ReducedFile(
     }
 
     private static List<Heat> heats(Solution solution) {
-        return solution.entries().stream()
+        return solution.postings().stream()
                 .map(entry -> new Heat(
                         entry.party().key(),
                         entry.party().label(),

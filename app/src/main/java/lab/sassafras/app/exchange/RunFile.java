@@ -31,6 +31,7 @@ import lab.sassafras.measure.Instrument;
  * @param observations all that was typed, in order, struck-out ones among them
  * @param decisions    trials left out or counted again, in order
  * @param references   other runs this one draws on, by the file's name for them
+ * @param combination  what makes the result of the trials; empty for what the experiment usually does
  */
 record RunFile(
         Experiment experiment,
@@ -48,7 +49,8 @@ record RunFile(
         Map<String, Integer> parts,
         List<ObservationPart> observations,
         List<DecisionPart> decisions,
-        Map<String, RunFile> references) {
+        Map<String, RunFile> references,
+        String combination) {
 
     static final String FORMAT = "sassafras-run";
     static final int VERSION = 1;

@@ -11,7 +11,6 @@ import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -22,6 +21,7 @@ import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
@@ -91,7 +91,8 @@ class RunFileReader {
                 "parts",
                 "observations",
                 "decisions",
-                "references");
+                "references",
+                "combination");
         if (!file.required("format").text().equals(RunFile.FORMAT)) {
             throw file.required("format").wrong("must be “" + RunFile.FORMAT + "”");
         }
@@ -124,7 +125,20 @@ class RunFileReader {
                 parts(file.optional("parts"), experiment),
                 observations(file.required("observations"), instruments),
                 decisions(file.optional("decisions")),
-                references);
+                references,
+                file.optional("combination")
+                        .map(place -> combination(place, experiment))
+                        .orElse(""));
+    }
+
+    private static String combination(JsonPlace place, Experiment experiment) {
+        return oneOf(
+                        place,
+                        text -> experiment.combinations().stream()
+                                .filter(each -> each.key().equals(text))
+                                .findFirst(),
+                        "is no way this experiment takes its trials together")
+                .key();
     }
 
     private static RunFile.PeriodPart period(JsonPlace place) {
@@ -196,20 +210,10 @@ class RunFileReader {
 
     private static Calorimeter calorimeter(JsonPlace place, Map<String, Instrument> instruments) {
         place.only("name", "kind", "constant");
-        Calorimeter.Kind kind = oneOf(
-                place.required("kind"),
-                text -> Arrays.stream(Calorimeter.Kind.values())
-                        .filter(known -> name(known).equals(text))
-                        .findFirst(),
-                "is not a kind of vessel known here");
+        VesselKind kind = oneOf(place.required("kind"), VesselKind::find, "is not a kind of vessel known here");
         String name = name(place.required("name"));
         return new Calorimeter(
                 name, kind, place.optional("constant").map(constant -> pinned(name, constant, instruments)));
-    }
-
-    /** The name a vessel kind has in files. */
-    static String name(Calorimeter.Kind kind) {
-        return kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     private static Calorimeter.Pinned pinned(String vessel, JsonPlace place, Map<String, Instrument> instruments) {
@@ -241,7 +245,7 @@ class RunFileReader {
                     known(place.required("instrument"), instruments).offset(), sensitivity);
         }
         return new Measured.Share(
-                new Shared(
+                Shared.everywhere(
                         place.required("source").text(120),
                         place.required("label").text(160),
                         notNegative(place.required("uncertainty")),

@@ -15,6 +15,7 @@ import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
@@ -56,6 +57,10 @@ class RunFileWriter {
         file.put("bench", entry.entry().bench().name())
                 .put("begun", entry.entry().createdAt().toString());
         put(file.putObject("conventions"), entry.decisions().schools());
+        String combination = entry.decisions().combination();
+        if (!combination.isEmpty()) {
+            file.put("combination", combination);
+        }
         ArrayNode observations = json.createArrayNode();
         entry.observations().all().forEach(each -> observation(observations.addObject(), each, names));
         ObjectNode calorimeter = json.createObjectNode();
@@ -118,7 +123,7 @@ class RunFileWriter {
     }
 
     private static void calorimeter(ObjectNode node, Calorimeter vessel, Names names) {
-        node.put("name", vessel.name()).put("kind", RunFileReader.name(vessel.kind()));
+        node.put("name", vessel.name()).put("kind", vessel.kind().key());
         vessel.constant().ifPresent(pinned -> {
             ObjectNode constant = node.putObject("constant");
             constant.put("value", pinned.value().value())
@@ -205,23 +210,29 @@ class RunFileWriter {
             return observations.computeIfAbsent(id, any -> "o" + (observations.size() + 1));
         }
 
-        private boolean known(String reference) {
-            return entry.sheet().setting().references().containsKey(reference);
-        }
-
         String text(Observation observation) {
-            Slot slot = WrittenSheet.slot(entry.experiment(), observation).orElse(null);
             if (observation.strikeOut()) {
                 return "";
             }
-            if (slot instanceof Slot.Vessel
-                    && entry.sheet().setting().calorimeters().containsKey(observation.text())) {
-                return calorimeters.computeIfAbsent(
-                        observation.text(), any -> "calorimeter-" + (calorimeters.size() + 1));
-            }
-            return slot instanceof Slot.Reference && known(observation.text())
-                    ? references.computeIfAbsent(observation.text(), any -> "reference-" + (references.size() + 1))
-                    : observation.text();
+            return WrittenSheet.slot(entry.experiment(), observation)
+                    .flatMap(Slot::elsewhere)
+                    .map(elsewhere -> named(elsewhere, observation.text()))
+                    .orElse(observation.text());
+        }
+
+        /** The file's own name for what an answer names; as it was kept where it cannot be found any more. */
+        private String named(Slot.Elsewhere elsewhere, String text) {
+            Setting setting = entry.sheet().setting();
+            return switch (elsewhere) {
+                case VESSEL ->
+                    setting.calorimeters().containsKey(text)
+                            ? calorimeters.computeIfAbsent(text, any -> "calorimeter-" + (calorimeters.size() + 1))
+                            : text;
+                case ENTRY ->
+                    setting.references().containsKey(text)
+                            ? references.computeIfAbsent(text, any -> "reference-" + (references.size() + 1))
+                            : text;
+            };
         }
     }
 }

@@ -108,6 +108,15 @@ public class RunImport {
                         school,
                         "as in the file",
                         run.bench()));
+        if (!run.combination().isEmpty()) {
+            book.decide(
+                    Optional.of(entry.id()),
+                    Decision.Kind.COMBINATION,
+                    Decisions.TRIALS,
+                    run.combination(),
+                    "as in the file",
+                    run.bench());
+        }
         run.decisions()
                 .forEach(each -> book.decide(
                         Optional.of(entry.id()),
@@ -218,7 +227,7 @@ public class RunImport {
             kept.put(each.id(), id);
             boolean reference = run.experiment()
                             .slot(Address.read(each.at()).path())
-                            .filter(slot -> slot instanceof Slot.Reference || slot instanceof Slot.Vessel)
+                            .flatMap(Slot::elsewhere)
                             .isPresent()
                     && !each.text().isEmpty();
             book.keep(

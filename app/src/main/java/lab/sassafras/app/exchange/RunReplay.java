@@ -3,9 +3,7 @@ package lab.sassafras.app.exchange;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import lab.sassafras.account.TrialMean;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Filling;
@@ -74,7 +72,7 @@ final class RunReplay {
 
     private void take(RunFile.ObservationPart each) {
         Address address = Address.read(each.at());
-        Intake.Given given = new Intake.Given(
+        Intake.Answer given = new Intake.Answer(
                 each.text(),
                 each.unit().orElse(null),
                 each.instrument().map(run.instruments()::get),
@@ -102,13 +100,16 @@ final class RunReplay {
                 references,
                 new Figures(run.period().mark()),
                 conventions(run),
-                ReferenceShelf.at(run.shelf()));
+                ReferenceShelf.at(run.shelf()),
+                run.combination());
     }
 
     private static Setting.Referenced referenced(RunFile other) {
-        Optional<Estimate> result = reduction(other).mean().map(TrialMean::estimate);
+        Reduction reduction = reduction(other);
         return new Setting.Referenced(
-                other.experiment().words().title() + ", bench " + other.bench(), result.map(Estimate::asInput));
+                other.experiment().words().title() + ", bench " + other.bench(),
+                reduction.result().map(Estimate::asInput),
+                reduction.unit());
     }
 
     private static Conventions conventions(RunFile run) {

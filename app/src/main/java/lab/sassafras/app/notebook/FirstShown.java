@@ -10,7 +10,6 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import lab.sassafras.account.TrialMean;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Shown;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -47,7 +46,7 @@ class FirstShown {
     }
 
     private Optional<String> worked(EntrySheet entry) {
-        return entry.reduction().mean().map(TrialMean::estimate).flatMap(now -> {
+        return entry.reduction().result().flatMap(now -> {
             int method = entry.experiment().method();
             String state = state(entry);
             List<Shown> before = book.shown(entry.entry().id(), state);

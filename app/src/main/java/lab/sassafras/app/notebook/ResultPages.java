@@ -83,15 +83,7 @@ class ResultPages {
                         ? java.util.List.of()
                         : new WrittenSheet(entry, 1)
                                 .rows(Optional.empty()).stream()
-                                        .filter(row -> entry.experiment()
-                                                        .group(row.address()
-                                                                .substring(
-                                                                        0,
-                                                                        row.address()
-                                                                                .indexOf('[')))
-                                                        .orElseThrow()
-                                                        .cardinality()
-                                                != lab.sassafras.experiment.Cardinality.PER_TRIAL)
+                                        .filter(row -> !row.perTrial())
                                         .toList());
         model.addAttribute("vessel", entry.vessel().orElse(null));
         model.addAttribute("calibration", entry.calibration().orElse(null));
@@ -158,6 +150,22 @@ class ResultPages {
                 Decision.Kind.SCHOOL,
                 question,
                 school,
+                "chosen for this entry",
+                who.benchOrAsk(request).name());
+        return "redirect:/entries/" + id + "/result";
+    }
+
+    @PostMapping("/entries/{id}/combination")
+    String combination(@PathVariable UUID id, @RequestParam String combination, HttpServletRequest request) {
+        if (sheet(id).experiment().combinations().stream()
+                .noneMatch(each -> each.key().equals(combination))) {
+            throw new Refused("The trials of this experiment are not taken together that way.");
+        }
+        book.decide(
+                Optional.of(id),
+                Decision.Kind.COMBINATION,
+                Decisions.TRIALS,
+                combination,
                 "chosen for this entry",
                 who.benchOrAsk(request).name());
         return "redirect:/entries/" + id + "/result";

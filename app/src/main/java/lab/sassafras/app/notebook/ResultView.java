@@ -8,12 +8,9 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.HeatLine;
 import lab.sassafras.account.Solution;
-import lab.sassafras.account.TrialMean;
 import lab.sassafras.app.chart.BalancePicture;
 import lab.sassafras.app.chart.BudgetPicture;
-import lab.sassafras.app.chart.LinePicture;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -84,10 +81,7 @@ public final class ResultView {
     public record SampleLine(String name, String value, int trial, boolean shown) {}
 
     /** A further result of the trial shown. */
-    public record Further(String label, Written written) {}
-
-    /** The line of heat against amount, in words. */
-    public record LineWords(String slope, String intercept, String meaning) {}
+    public record AlsoFound(String label, Written written) {}
 
     public Reduction reduction() {
         return reduction;
@@ -139,35 +133,37 @@ public final class ResultView {
     }
 
     /** What else follows from the trial shown. */
-    public List<Further> further() {
+    public List<AlsoFound> further() {
         return solution().map(Solution::derived).orElse(List.of()).stream()
                 .filter(each -> each.estimate().finite())
-                .map(each -> new Further(
+                .map(each -> new AlsoFound(
                         each.derived().label(),
                         presentation.written(each.estimate(), each.derived().unit())))
                 .toList();
     }
 
     private Optional<Estimate> estimate() {
-        return sample.mean().map(TrialMean::estimate);
+        return sample.result();
     }
 
     /** On how many trials it rests, with their scatter. */
     public String basis() {
-        return sample.mean()
-                .map(mean -> {
-                    int n = mean.values().size();
-                    if (mean.estimate().uncertainty() == 0) {
-                        return "held there by what changes state, so without a ± of its own";
-                    }
-                    String interval = "95 % interval ± " + width(mean.estimate().halfWidth(0.95)) + " " + unit();
-                    return n == 1
-                            ? "one trial, standard uncertainty; " + interval
-                            : "mean of " + n + " trials, s = "
-                                    + width(mean.scatter().orElse(0)) + " " + unit() + ", standard uncertainty; "
-                                    + interval;
-                })
-                .orElse("");
+        return estimate().map(this::basis).orElse("");
+    }
+
+    private String basis(Estimate estimate) {
+        if (estimate.uncertainty() == 0) {
+            return "held there by what changes state, so without a ± of its own";
+        }
+        int n = sample.mean().orElseThrow().values().size();
+        String interval = "standard uncertainty; 95 % interval ± " + width(estimate.halfWidth(0.95)) + " " + unit();
+        if (sample.combination().needsPoints()) {
+            return sample.combination().words() + ", " + n + " trials, " + interval;
+        }
+        return n == 1
+                ? "one trial, " + interval
+                : "mean of " + n + " trials, s = "
+                        + width(sample.mean().orElseThrow().scatter().orElse(0)) + " " + unit() + ", " + interval;
     }
 
     private String width(double width) {
@@ -211,8 +207,8 @@ public final class ResultView {
                 : reduction.samples().stream()
                         .map(each -> new SampleLine(
                                 each.name().isEmpty() ? "without a name" : each.name(),
-                                each.mean()
-                                        .map(mean -> written(mean.estimate()))
+                                each.result()
+                                        .map(this::written)
                                         .map(written -> written.value() + " ± " + written.uncertainty())
                                         .orElse("not yet"),
                                 each.trials().get(0),
@@ -237,7 +233,7 @@ public final class ResultView {
                                 .map(Decision::reason)
                                 .orElse(""),
                         trial.number() == shownTrial,
-                        trial.account() instanceof Account.Incomplete incomplete ? incomplete.missing() : List.of()))
+                        trial.account().missing()))
                 .toList();
     }
 
@@ -250,7 +246,7 @@ public final class ResultView {
 
     public Optional<BalancePicture> balance() {
         return solution()
-                .filter(solution -> !solution.entries().isEmpty())
+                .filter(solution -> !solution.postings().isEmpty())
                 .map(solution -> BalancePicture.of(solution, figures));
     }
 
@@ -262,40 +258,9 @@ public final class ResultView {
         return estimate().filter(each -> each.uncertainty() > 0).map(estimate -> BudgetPicture.of(estimate, figures));
     }
 
-    /** The line of heat against amount through the trials of the sample shown. */
-    public Optional<LineWords> line() {
-        return sample.line().map(this::inWords);
-    }
-
-    /** The same, drawn. */
-    public Optional<LinePicture> linePicture() {
-        return sample.line().map(line -> {
-            List<Reduction.Trial> counting = reduction.trials().stream()
-                    .filter(trial -> trial.counts()
-                            && sample.trials().contains(trial.number())
-                            && trial.solution().orElseThrow().point().isPresent())
-                    .toList();
-            return LinePicture.of(
-                    line,
-                    counting.stream()
-                            .map(trial -> trial.solution().orElseThrow().point().orElseThrow())
-                            .toList(),
-                    counting.stream().map(Reduction.Trial::number).toList(),
-                    figures);
-        });
-    }
-
-    private LineWords inWords(HeatLine line) {
-        String slope = figures.signed(line.slope(), Figures.decimalsFor(line.slopeUncertainty())) + " ± "
-                + figures.uncertainty(line.slopeUncertainty()) + " kJ/mol";
-        String intercept = figures.signed(1000 * line.intercept(), 0) + " ± "
-                + figures.fixed(1000 * line.interceptUncertainty(), 0) + " J";
-        return new LineWords(
-                slope,
-                intercept,
-                line.missesZero()
-                        ? "The intercept is away from zero: every trial carries the same heat of something else. The slope is free of it."
-                        : "The intercept is zero within its scatter, as it should be: no error is the same in every trial.");
+    /** The line through the trials of the sample shown. */
+    public Optional<LinePanel> line() {
+        return LinePanel.of(reduction, sample);
     }
 
     /** What was foretold beside what was read. */

@@ -27,6 +27,8 @@ public class Decision {
         SCHOOL(WORD),
         /** Another calibration is pinned: outcome its identity. */
         PIN(IDENTITY),
+        /** What makes the result of the trials: subject {@code trials}, outcome the combination. */
+        COMBINATION(WORD),
         /** A calibration may be used for new entries or not: outcome {@code aside} or {@code adopted}. */
         CALIBRATION(ASIDE + "|" + ADOPTED);
 

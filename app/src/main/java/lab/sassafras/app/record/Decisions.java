@@ -14,6 +14,9 @@ public record Decisions(List<Decision> all) {
 
     private static final Pattern TRIAL = Pattern.compile("trial\\[(\\d{1,4})]");
 
+    /** What a combination is decided about. */
+    public static final String TRIALS = "trials";
+
     public Decisions {
         all = List.copyOf(all);
     }
@@ -48,6 +51,11 @@ public record Decisions(List<Decision> all) {
             }
         }));
         return out;
+    }
+
+    /** What was put in force to make the result of the trials; empty for what the experiment usually does. */
+    public String combination() {
+        return last(Decision.Kind.COMBINATION, TRIALS).map(Decision::outcome).orElse("");
     }
 
     /** Schools put in force for this entry alone. */

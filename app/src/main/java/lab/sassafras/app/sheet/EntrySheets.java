@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
-import lab.sassafras.account.TrialMean;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryRows;
@@ -106,21 +105,20 @@ public class EntrySheets {
         return read(entry, rows, own, shelves.at(stamp), new Path());
     }
 
-    /** Entries whose result a reference slot of this entry may take: same period, right unit, not leading back here. */
-    public List<Entry> referable(Entry entry, Slot.Reference slot) {
+    /** Results of other entries of the period that do not lead back to this one, by identity. */
+    private Map<String, Setting.Referenced> referable(Entry entry) {
         Set<UUID> leadingBack = new HashSet<>();
         Set<UUID> elsewhere = new HashSet<>();
-        return book.entriesOf(entry.period()).stream()
-                .filter(other -> Experiments.find(other.experiment())
-                        .filter(kind ->
-                                kind.unknown().unit().dimension() == slot.unit().dimension())
-                        .isPresent())
+        Map<String, Setting.Referenced> results = new LinkedHashMap<>();
+        book.entriesOf(entry.period()).stream()
+                .filter(other -> Experiments.find(other.experiment()).isPresent())
                 .filter(other -> !reaches(other, entry.id(), leadingBack, elsewhere))
-                .toList();
+                .forEach(other -> results.put(other.id().toString(), referenced(of(other))));
+        return results;
     }
 
     /** Vessels a trial may have used, by what is kept of the choice: the constant in use, or the vessel while it has none. */
-    public Map<String, Calorimeter> choosable() {
+    private Map<String, Calorimeter> choosable() {
         Shelf shelf = shelves.now();
         Map<String, Calorimeter> known = new LinkedHashMap<>();
         shelf.vessels().forEach(vessel -> {
@@ -135,16 +133,17 @@ public class EntrySheets {
     }
 
     /** The setting of an entry, open to whatever a slot may name: entries for a reference, vessels for a vessel. */
-    public Setting open(EntrySheet entry, Optional<Slot> slot) {
-        Map<String, Setting.Referenced> references = new LinkedHashMap<>();
-        slot.filter(Slot.Reference.class::isInstance)
-                .ifPresent(reference -> referable(entry.entry(), (Slot.Reference) reference)
-                        .forEach(other -> references.put(
-                                other.id().toString(),
-                                new Setting.Referenced(other.bench().name(), Optional.empty()))));
-        Map<String, Calorimeter> vessels =
-                slot.filter(Slot.Vessel.class::isInstance).isPresent() ? choosable() : Map.of();
-        return entry.sheet().setting().knowing(vessels, references);
+    public Setting open(EntrySheet entry, Slot slot) {
+        Optional<Slot.Elsewhere> names = slot.elsewhere();
+        return entry.sheet()
+                .setting()
+                .knowing(
+                        names.filter(Slot.Elsewhere.VESSEL::equals)
+                                .map(any -> choosable())
+                                .orElse(Map.of()),
+                        names.filter(Slot.Elsewhere.ENTRY::equals)
+                                .map(any -> referable(entry.entry()))
+                                .orElse(Map.of()));
     }
 
     private boolean reaches(Entry from, UUID target, Set<UUID> leading, Set<UUID> elsewhere) {
@@ -190,7 +189,8 @@ public class EntrySheets {
                 referenced(experiment, rows.observations(), path, stamped),
                 entry.period().figures(),
                 conventions,
-                ReferenceShelf.at(entry.shelfVersion()));
+                ReferenceShelf.at(entry.shelfVersion()),
+                rows.decisions().combination());
         path.above.remove(entry.id());
         Map<String, String> schools = new LinkedHashMap<>(entry.period().schools());
         schools.putAll(rows.decisions().schools());
@@ -231,7 +231,7 @@ public class EntrySheets {
                 observation.id(),
                 observation.address(),
                 observation.role(),
-                new Intake.Given(
+                new Intake.Answer(
                         observation.text(),
                         observation.unit().orElse(null),
                         observation.instrumentId().flatMap(shelf::instrument),
@@ -242,7 +242,7 @@ public class EntrySheets {
     /** Vessels named for single trials, struck-out ones among them: by their constant, or by themselves. */
     private static Map<String, Calorimeter> used(Experiment experiment, Observations observations, Shelf shelf) {
         Map<String, Calorimeter> used = new LinkedHashMap<>();
-        stated(experiment, observations.all(), Slot.Vessel.class)
+        stated(experiment, observations.all(), Slot.Elsewhere.VESSEL)
                 .forEach(text -> Shelf.identity(text).ifPresent(id -> {
                     Optional<Calibration> constant = shelf.calibration(id);
                     constant.map(Calibration::vesselId)
@@ -253,12 +253,12 @@ public class EntrySheets {
         return used;
     }
 
-    private static Stream<String> stated(
-            Experiment experiment, List<Observation> observations, Class<? extends Slot> kind) {
+    private static Stream<String> stated(Experiment experiment, List<Observation> observations, Slot.Elsewhere names) {
         return observations.stream()
                 .filter(each -> !each.strikeOut()
                         && WrittenSheet.slot(experiment, each)
-                                .filter(kind::isInstance)
+                                .flatMap(Slot::elsewhere)
+                                .filter(names::equals)
                                 .isPresent())
                 .map(Observation::text)
                 .distinct();
@@ -292,19 +292,22 @@ public class EntrySheets {
 
     private static boolean hasReference(Experiment experiment) {
         return experiment.groups().stream()
-                .anyMatch(group -> group.slots().stream().anyMatch(Slot.Reference.class::isInstance));
+                .flatMap(group -> group.slots().stream())
+                .flatMap(slot -> slot.elsewhere().stream())
+                .anyMatch(Slot.Elsewhere.ENTRY::equals);
     }
 
     /** A result as another entry may use it. */
     private static Setting.Referenced referenced(EntrySheet other) {
+        EntryLine line = EntryLine.of(other.entry(), other.entry().period().zone());
         return new Setting.Referenced(
-                other.experiment().words().title() + ", bench "
-                        + other.entry().bench().name(),
-                other.reduction().mean().map(TrialMean::estimate).map(Estimate::asInput));
+                line.title() + ", bench " + other.entry().bench().name() + ", " + line.when(),
+                other.reduction().result().map(Estimate::asInput),
+                other.reduction().unit());
     }
 
     private Stream<Entry> references(Experiment experiment, Observations observations) {
-        return stated(experiment, observations.standing(), Slot.Reference.class)
+        return stated(experiment, observations.standing(), Slot.Elsewhere.ENTRY)
                 .flatMap(text -> Shelf.identity(text).stream())
                 .flatMap(id -> book.entry(id).stream());
     }

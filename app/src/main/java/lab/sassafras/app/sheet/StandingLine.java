@@ -4,7 +4,6 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
-import lab.sassafras.account.TrialMean;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.convention.Presentation.Written;
 import lab.sassafras.verdict.Reduction;
@@ -25,8 +24,7 @@ public record StandingLine(UUID entry, Optional<Written> result, int questions, 
                 .findFirst()
                 .flatMap(Reduction.Trial::solution);
         Optional<Written> result = first.flatMap(solution ->
-                        reduction.sampleOf(solution.account().trial()).mean())
-                .map(TrialMean::estimate)
+                        reduction.sampleOf(solution.account().trial()).result())
                 .map(estimate -> reduction
                         .presentation()
                         .written(estimate, first.get().result(), first.get().bindings()));

@@ -2,13 +2,13 @@ package lab.sassafras.app.sheet;
 
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Cardinality;
@@ -17,10 +17,10 @@ import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Telling;
 import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
-import lab.sassafras.substance.Substance;
 
 /** A trial of an entry as it stands written: row by row, with what was struck out, and where the hand is. */
 public final class WrittenSheet {
@@ -49,21 +49,23 @@ public final class WrittenSheet {
     /**
      * One row of the sheet.
      *
-     * @param address where it stands
+     * @param link    where it is asked
      * @param label   in words
      * @param state   done, in hand or to do
      * @param values  what stands there
      * @param struck  what was struck out, with why
      * @param optional whether it may be skipped
+     * @param perTrial whether it belongs to this trial alone
      * @param aside    what to know of an empty row
      */
     public record Row(
-            String address,
+            Link link,
             String label,
             State state,
             List<Value> values,
             List<Struck> struck,
             boolean optional,
+            boolean perTrial,
             String aside) {}
 
     /** A standing value: a word on how it was got, the text, the unit. */
@@ -72,40 +74,100 @@ public final class WrittenSheet {
     /** A value struck out. */
     public record Struck(String text, String unit, String why) {}
 
-    public List<Row> rows(Optional<Address> now) {
-        return entry.sheet().asks(trial).stream()
-                .map(ask -> row(ask.address(), now))
+    /** Every row of the trial, in the order of the work. */
+    public List<Row> rows(Optional<Sheet.Ask> now) {
+        return entry.sheet().asks(trial).stream().map(ask -> row(ask, now)).toList();
+    }
+
+    private Row row(Sheet.Ask ask, Optional<Sheet.Ask> now) {
+        boolean here = now.filter(ask::equals).isPresent();
+        State state = here ? State.NOW : entry.sheet().done(ask) ? State.DONE : State.TODO;
+        Slot slot = entry.experiment().slot(ask.address().path()).orElseThrow();
+        boolean perTrial = entry.experiment()
+                .group(ask.address().group())
+                .filter(group -> group.cardinality() == Cardinality.PER_TRIAL)
+                .isPresent();
+        String aside = state != State.TODO
+                ? ""
+                : slot.field() == Slot.Field.MOMENT ? "Space marks it" : slot.optional() ? "if known" : "";
+        return new Row(link(ask), label(ask), state, values(ask), struck(ask), slot.optional(), perTrial, aside);
+    }
+
+    /** Where a step is asked, as the page's address has it. */
+    public static Link link(Sheet.Ask ask) {
+        return new Link(
+                ask.address().toString(), ask.step().half().map(Role::key).orElse(null));
+    }
+
+    /**
+     * Where a step is asked.
+     *
+     * @param at  address of its slot
+     * @param way which half it fills; null where it fills the slot whole
+     */
+    public record Link(String at, String way) {}
+
+    /** The step that asks for an address in this trial: for that half of it, or else for whatever it still lacks. */
+    public Optional<Sheet.Ask> ask(Address address, Optional<Role> way) {
+        List<Sheet.Ask> here = Stream.concat(entry.sheet().asks(trial).stream(), entry.sheet().asides(trial).stream())
+                .filter(ask -> ask.address().equals(address))
+                .toList();
+        return here.stream()
+                .filter(ask -> way.isPresent() && ask.step().half().equals(way))
+                .findFirst()
+                .or(() -> here.stream().filter(ask -> !entry.sheet().done(ask)).findFirst())
+                .or(() -> here.stream().findFirst());
+    }
+
+    /** What stands for a step: of a half, only that half. */
+    public List<Observation> standing(Sheet.Ask ask) {
+        return entry.observations().standingAt(ask.address().toString()).stream()
+                .filter(each -> belongs(ask, each))
                 .toList();
     }
 
-    private Row row(Address address, Optional<Address> now) {
-        boolean here = now.filter(address::equals).isPresent();
-        State state = here ? State.NOW : entry.sheet().filled(address) ? State.DONE : State.TODO;
-        Slot slot = entry.experiment().slot(address.path()).orElseThrow();
-        String aside = state != State.TODO
-                ? ""
-                : slot instanceof Slot.Moment ? "Space marks it" : slot.optional() ? "if known" : "";
-        return new Row(
-                address.toString(), label(address), state, values(address), struck(address), slot.optional(), aside);
+    private static boolean belongs(Sheet.Ask ask, Observation observation) {
+        Optional<Role> role = Role.of(observation.role());
+        return ask.step().half().isEmpty()
+                || role.equals(ask.step().half())
+                || role.filter(Role::half).isEmpty();
     }
 
+    private String label(Sheet.Ask ask) {
+        String label = label(ask.address());
+        return ask.step()
+                .half()
+                .map(half -> words.find(ask.address().path() + "." + half.key())
+                        .orElse(label + (half == Role.TARE ? ", empty" : ", full")))
+                .orElse(label);
+    }
+
+    /** What the sheet calls a place, numbered where there are several. */
     public String label(Address address) {
         Group group = entry.experiment().group(address.group()).orElseThrow();
         String label = words.label(address.path());
         return group.cardinality() == Cardinality.PER_PART ? label + " " + address.index() : label;
     }
 
-    private List<Value> values(Address address) {
+    private List<Value> values(Sheet.Ask ask) {
+        Address address = ask.address();
         List<Value> values = new ArrayList<>();
         Sheet sheet = entry.sheet();
-        entry.observations()
-                .standingAt(address.toString())
+        standing(ask)
                 .forEach(each -> values.add(
                         new Value(how(each), spoken(address, each), each.unit().orElse(""), false)));
-        sheet.difference(address).filter(mass -> sheet.byDifference(address)).ifPresent(mass -> {
-            int decimals = Math.max(0, Math.min(decimals(address, Role.GROSS), decimals(address, Role.TARE)));
-            values.add(new Value("by difference", figures.fixed(mass, decimals), "g", true));
-        });
+        boolean last = ask.step().half().isEmpty()
+                || sheet.asks(trial).stream()
+                        .filter(each -> each.address().equals(address))
+                        .reduce((earlier, later) -> later)
+                        .filter(ask::equals)
+                        .isPresent();
+        sheet.difference(address)
+                .filter(mass -> last && sheet.byDifference(address))
+                .ifPresent(mass -> {
+                    int decimals = Math.max(0, Math.min(decimals(address, Role.GROSS), decimals(address, Role.TARE)));
+                    values.add(new Value("by difference", figures.fixed(mass, decimals), "g", true));
+                });
         return values;
     }
 
@@ -127,9 +189,10 @@ public final class WrittenSheet {
                 };
     }
 
-    private List<Struck> struck(Address address) {
+    private List<Struck> struck(Sheet.Ask ask) {
+        Address address = ask.address();
         return entry.observations().at(address.toString()).stream()
-                .filter(each -> !each.strikeOut())
+                .filter(each -> !each.strikeOut() && belongs(ask, each))
                 .flatMap(each -> entry.observations().strikerOf(each).stream()
                         .map(striker -> new Struck(
                                 spoken(address, each),
@@ -141,49 +204,17 @@ public final class WrittenSheet {
 
     /** A kept text the way it is spoken: options and shelf keys by their words, moments by the clock. */
     public String spoken(Address address, Observation observation) {
-        Optional<Slot> slot = entry.experiment().slot(address.path());
-        String text = observation.text();
-        if (slot.filter(Slot.Choice.class::isInstance).isPresent()) {
-            return words.find(address.path() + "." + text).orElse(text);
-        }
-        if (slot.filter(Slot.FromShelf.class::isInstance).isPresent()) {
-            return entry.sheet()
-                    .setting()
-                    .shelf()
-                    .find(text)
-                    .map(Substance::name)
-                    .orElse(text);
-        }
-        if (slot.filter(Slot.Moment.class::isInstance).isPresent()) {
-            return clock(text);
-        }
-        if (slot.filter(Slot.Reference.class::isInstance).isPresent()) {
-            return Optional.ofNullable(entry.sheet().setting().references().get(text))
-                    .map(each -> each.label())
-                    .orElse(text);
-        }
-        if (slot.filter(Slot.Vessel.class::isInstance).isPresent()) {
-            return Optional.ofNullable(entry.sheet().setting().calorimeters().get(text))
-                    .map(each -> each.name())
-                    .orElse(text);
-        }
-        return slot.filter(Slot.Quantity.class::isInstance).isPresent()
-                        && entry.unreadable(observation).isEmpty()
-                ? figures.typed(text)
-                : text;
+        return entry.experiment()
+                .slot(address.path())
+                .filter(any -> entry.unreadable(observation).isEmpty())
+                .map(slot -> slot.spoken(
+                        observation.text(),
+                        new Telling(words, address.path(), entry.sheet().setting(), this::clock)))
+                .orElse(observation.text());
     }
 
     public String clock(Instant instant) {
         return WrittenTime.of(instant, entry.entry().period().zone(), CLOCK);
-    }
-
-    /** A kept moment; as it was kept where it is none. */
-    private String clock(String text) {
-        try {
-            return clock(Instant.parse(text));
-        } catch (DateTimeParseException none) {
-            return text;
-        }
     }
 
     /** The slot an observation was given for; empty where this version has no such place. */
@@ -191,7 +222,8 @@ public final class WrittenSheet {
         return address(observation).flatMap(address -> experiment.slot(address.path()));
     }
 
-    private static Optional<Address> address(Observation observation) {
+    /** Where an observation was given; empty where this version reads no address in it. */
+    public static Optional<Address> address(Observation observation) {
         try {
             return Optional.of(Address.read(observation.address()));
         } catch (Refused none) {
@@ -236,38 +268,46 @@ public final class WrittenSheet {
     }
 
     /** Where the work goes on: the first row not filled after the last that is, else the first that must be. */
-    public Optional<Address> next(Optional<Address> after) {
-        List<Address> all =
-                entry.sheet().asks(trial).stream().map(Sheet.Ask::address).toList();
+    public Optional<Sheet.Ask> next(Optional<Sheet.Ask> after) {
+        List<Sheet.Ask> all = entry.sheet().asks(trial);
         int last = after.map(all::indexOf).orElseGet(() -> lastFilled(all));
         return all.stream()
                 .skip(last + 1L)
-                .filter(address -> !entry.sheet().filled(address))
+                .filter(ask -> !entry.sheet().done(ask))
                 .findFirst()
                 .or(() -> all.stream()
-                        .filter(address -> !entry.sheet().filled(address) && required(address))
+                        .filter(ask -> !entry.sheet().done(ask) && required(ask))
                         .findFirst());
     }
 
-    private int lastFilled(List<Address> all) {
+    private int lastFilled(List<Sheet.Ask> all) {
         int last = -1;
         for (int i = 0; i < all.size(); i++) {
-            last = entry.sheet().filled(all.get(i)) ? i : last;
+            last = entry.sheet().done(all.get(i)) ? i : last;
         }
         return last;
     }
 
-    private boolean required(Address address) {
+    private boolean required(Sheet.Ask ask) {
         return entry.experiment()
-                .slot(address.path())
+                .slot(ask.address().path())
                 .filter(slot -> !slot.optional())
                 .isPresent();
     }
 
-    public Optional<Address> before(Address address) {
-        List<Address> all =
-                entry.sheet().asks(trial).stream().map(Sheet.Ask::address).toList();
-        int at = all.indexOf(address);
-        return at > 0 ? Optional.of(all.get(at - 1)) : Optional.empty();
+    /** The row before a step; empty at the first. */
+    public Optional<Sheet.Ask> before(Sheet.Ask ask) {
+        return beside(ask, -1);
+    }
+
+    /** The row after a step; empty at the last. */
+    public Optional<Sheet.Ask> after(Sheet.Ask ask) {
+        return beside(ask, 1);
+    }
+
+    private Optional<Sheet.Ask> beside(Sheet.Ask ask, int way) {
+        List<Sheet.Ask> all = entry.sheet().asks(trial);
+        int at = all.indexOf(ask);
+        return at >= 0 && at + way >= 0 && at + way < all.size() ? Optional.of(all.get(at + way)) : Optional.empty();
     }
 }

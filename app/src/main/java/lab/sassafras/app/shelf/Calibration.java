@@ -148,7 +148,7 @@ public class Calibration {
 
         Measured.Share share() {
             return new Measured.Share(
-                    new Shared(sourceKey, label, standardUncertainty, infinite(degreesOfFreedom)), sensitivity);
+                    Shared.everywhere(sourceKey, label, standardUncertainty, infinite(degreesOfFreedom)), sensitivity);
         }
     }
 }

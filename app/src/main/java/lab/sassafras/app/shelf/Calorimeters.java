@@ -8,7 +8,7 @@ import java.util.UUID;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DiskRoom;
 import lab.sassafras.app.record.LabBook;
-import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Service;
@@ -41,7 +41,7 @@ public class Calorimeters {
         return Optional.ofNullable(entities.find(Vessel.class, id));
     }
 
-    public Vessel add(String name, Calorimeter.Kind kind) {
+    public Vessel add(String name, VesselKind kind) {
         room.check();
         Vessel vessel = new Vessel(UUID.randomUUID(), name, kind, clock.instant());
         entities.persist(vessel);
@@ -50,9 +50,9 @@ public class Calorimeters {
 
     /** The vessel of that name and kind, if it is here already. */
     @Transactional(readOnly = true)
-    public Optional<Vessel> find(String name, Calorimeter.Kind kind) {
+    public Optional<Vessel> find(String name, VesselKind kind) {
         return vessels().stream()
-                .filter(each -> each.name().equals(name) && each.kind() == kind)
+                .filter(each -> each.name().equals(name) && each.kind().equals(kind))
                 .findFirst();
     }
 

@@ -2,7 +2,6 @@ package lab.sassafras.app.shelf;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -29,10 +28,7 @@ public class Instruments {
 
     /** The unit instruments of a kind show. */
     public static BenchUnit unit(Instrument.Kind kind) {
-        return Arrays.stream(BenchUnit.values())
-                .filter(unit -> unit.dimension() == kind.dimension())
-                .findFirst()
-                .orElseThrow();
+        return BenchUnit.of(kind.dimension()).orElseThrow();
     }
 
     @Transactional(readOnly = true)

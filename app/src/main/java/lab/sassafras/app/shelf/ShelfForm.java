@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Names;
@@ -45,10 +45,8 @@ public final class ShelfForm {
         return wrong.isEmpty();
     }
 
-    Optional<Calorimeter.Kind> vesselKind() {
-        return Arrays.stream(Calorimeter.Kind.values())
-                .filter(each -> each.name().equals(value("vesselKind")))
-                .findFirst();
+    Optional<VesselKind> vesselKind() {
+        return VesselKind.find(value("vesselKind"));
     }
 
     /** The instrument described; empty with the problems noted where it is not one. */

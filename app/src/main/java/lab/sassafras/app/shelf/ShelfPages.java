@@ -17,7 +17,7 @@ import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Names;
@@ -165,7 +165,7 @@ class ShelfPages {
             HttpServletResponse response,
             Model model) {
         ShelfForm form = new ShelfForm(typed, figures(request));
-        Optional<Calorimeter.Kind> kind = form.vesselKind();
+        Optional<VesselKind> kind = form.vesselKind();
         if (!form.checksVessel() || kind.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
             return form(form, request, model);
@@ -213,7 +213,7 @@ class ShelfPages {
 
     private String form(ShelfForm form, HttpServletRequest request, Model model) {
         model.addAttribute("form", form);
-        model.addAttribute("vesselKinds", Calorimeter.Kind.values());
+        model.addAttribute("vesselKinds", VesselKind.all());
         model.addAttribute("instrumentKinds", Arrays.asList(Instrument.Kind.values()));
         return page("new", request, model);
     }

@@ -1,12 +1,11 @@
 package lab.sassafras.app.shelf;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Locale;
 import java.util.UUID;
-import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.VesselKind;
 import org.hibernate.annotations.Immutable;
 
 /** A vessel used as a calorimeter. */
@@ -19,17 +18,16 @@ public class Vessel {
 
     private String name;
 
-    @Enumerated(EnumType.STRING)
-    private Calorimeter.Kind kind;
+    private String kind;
 
     private Instant createdAt;
 
     protected Vessel() {}
 
-    Vessel(UUID id, String name, Calorimeter.Kind kind, Instant createdAt) {
+    Vessel(UUID id, String name, VesselKind kind, Instant createdAt) {
         this.id = id;
         this.name = name;
-        this.kind = kind;
+        this.kind = stored(kind);
         this.createdAt = createdAt;
     }
 
@@ -41,7 +39,12 @@ public class Vessel {
         return name;
     }
 
-    public Calorimeter.Kind kind() {
-        return kind;
+    /** What it is made of; a stand-in where this version does not know the kind. */
+    public VesselKind kind() {
+        return VesselKind.findOrUnknown(kind.toLowerCase(Locale.ROOT).replace('_', '-'));
+    }
+
+    private static String stored(VesselKind kind) {
+        return kind.key().toUpperCase(Locale.ROOT).replace('-', '_');
     }
 }

@@ -32,7 +32,8 @@ class BalancePictureTest {
             parties.add(Party.vessel(
                     "small" + i, "small " + i, Expression.number(1, "1"), Expression.number(0, "0"), rise));
         }
-        Solution solution = Solution.of(Ledger.of(1, parties, unknown), Bindings.of(Map.of("none", Measured.exact(0))))
+        Solution solution = Ledger.of(1, parties, unknown)
+                .solve(Bindings.of(Map.of("none", Measured.exact(0))))
                 .solution()
                 .orElseThrow();
         BalancePicture picture = BalancePicture.of(solution, Figures.POINT);

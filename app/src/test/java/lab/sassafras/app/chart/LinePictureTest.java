@@ -5,24 +5,21 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.stream.IntStream;
-import lab.sassafras.account.HeatLine;
-import lab.sassafras.account.Solution;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.statistics.StraightLine;
+import lab.sassafras.statistics.TrialPoint;
 import org.junit.jupiter.api.Test;
 
 class LinePictureTest {
 
     private static LinePicture picture(double... kilojoules) {
-        List<Solution.Point> points = IntStream.range(0, kilojoules.length)
-                .mapToObj(i -> new Solution.Point(estimate(0.02 * (i + 1)), estimate(1000 * kilojoules[i])))
+        List<TrialPoint> points = IntStream.range(0, kilojoules.length)
+                .mapToObj(i -> new TrialPoint(
+                        estimate(0.02 * (i + 1)), estimate(kilojoules[i]), BenchUnit.MOLES, BenchUnit.KILOJOULES))
                 .toList();
-        HeatLine line = HeatLine.of(
-                        points.stream().map(point -> point.amount().value()).toList(),
-                        points.stream()
-                                .map(point -> point.heat().value() / 1000)
-                                .toList())
-                .orElseThrow();
+        StraightLine line = StraightLine.through(points).orElseThrow();
         return LinePicture.of(
                 line,
                 points,
@@ -38,14 +35,19 @@ class LinePictureTest {
     @Test
     void spotsOfAStraightRunStandOnTheLineAndTheInterceptAboveZero() {
         LinePicture picture = picture(0.9, 1.3, 1.7);
-        double slope = (number(picture.y2()) - number(picture.y1())) / (number(picture.x2()) - number(picture.x1()));
+        double slope = (number(picture.laid().y2()) - number(picture.laid().y1()))
+                / (number(picture.laid().x2()) - number(picture.laid().x1()));
         assertThat(picture.spots()).extracting(LinePicture.Spot::trial).containsExactly(1, 2, 3);
         picture.spots()
                 .forEach(spot -> assertThat(number(spot.y()))
                         .isCloseTo(
-                                number(picture.y1()) + slope * (number(spot.x()) - number(picture.x1())), within(0.2)));
-        assertThat(number(picture.y1())).isLessThan(number(picture.zero()));
-        assertThat(picture.summary()).contains("3 trials", "+500 J");
+                                number(picture.laid().y1())
+                                        + slope
+                                                * (number(spot.x())
+                                                        - number(picture.laid().x1())),
+                                within(0.2)));
+        assertThat(number(picture.laid().y1())).isLessThan(number(picture.zero()));
+        assertThat(picture.summary()).contains("3 trials", "+0.5000 kJ");
     }
 
     @Test
@@ -55,8 +57,8 @@ class LinePictureTest {
             assertThat(number(spot.y())).isBetween(number(picture.zero()), 200.0);
             assertThat(number(spot.x())).isBetween(70.0, 540.0);
         });
-        assertThat(picture.across()).extracting(LinePicture.Mark::label).contains("0", "20", "80");
-        assertThat(picture.up())
+        assertThat(picture.across().marks()).extracting(LinePicture.Mark::label).contains("0", "20", "80");
+        assertThat(picture.up().marks())
                 .allSatisfy(mark -> assertThat(number(mark.at())).isBetween(0.0, 200.0));
     }
 

@@ -36,13 +36,13 @@ public final class VesselFromLayers extends LedgerExperiment {
                 Group.perPart("layer", Slot.mass("mass"), Slot.temperature("start")),
                 Group.once(
                         "pellet",
-                        new Slot.Formula("metal", false),
+                        Slot.formula("metal"),
                         Slot.mass("mass"),
                         Slot.temperature("start").orAssumed(0, 0.5)),
                 Group.once(
                         "spoon",
                         Slot.choice("counted", "yes", "no"),
-                        new Slot.Reference("constant", BenchUnit.JOULES_PER_DEGREE, true)),
+                        Slot.reference("constant", BenchUnit.JOULES_PER_DEGREE)),
                 Group.perTrial("mixed", Slot.temperature("final")));
     }
 

@@ -24,11 +24,10 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.statistics.Combination;
 
 /** A weighed solid dissolves in water: dissolving + solution + calorimeter; per mole, per gram, or the heat alone. */
 public final class HeatOfSolution extends LedgerExperiment {
-
-    private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
 
     public HeatOfSolution() {
         super("heat-of-solution", 1, BenchUnit.KILOJOULES_PER_MOLE);
@@ -39,7 +38,7 @@ public final class HeatOfSolution extends LedgerExperiment {
         return List.of(
                 Group.once(
                         "solute",
-                        new Slot.Formula("formula", false),
+                        Slot.formula("formula"),
                         Slot.percent("purity").ifKnown()),
                 Group.perTrial(
                         "water",
@@ -53,8 +52,8 @@ public final class HeatOfSolution extends LedgerExperiment {
     @Override
     protected List<Step> steps() {
         return List.of(
-                Step.of("solute/formula").under(Question.BASIS, "per-mole"),
-                Step.of("solute/purity").under(Question.BASIS, "per-mole"),
+                Step.of("solute/formula").under(Question.BASIS, ResultBasis.PER_MOLE),
+                Step.of("solute/purity").under(Question.BASIS, ResultBasis.PER_MOLE),
                 Step.of("water/mass"),
                 Step.of("solid/mass"),
                 Step.of("water/start").taking(3),
@@ -84,6 +83,11 @@ public final class HeatOfSolution extends LedgerExperiment {
     @Override
     public List<Caveat> caveats() {
         return List.of(new Caveat("solution/dissolved", "rest", true));
+    }
+
+    @Override
+    public List<Combination> combinations() {
+        return List.of(Combination.MEAN, Combination.LINE);
     }
 
     @Override
@@ -127,12 +131,20 @@ public final class HeatOfSolution extends LedgerExperiment {
     private Ledger perMole(Draft draft, Expression water, Expression solid, List<Party> rest) {
         Expression pure = draft.share("solute/purity", solid).orElse(solid);
         Named moles = pure.over(draft.molarMass("solute/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
-        Expression dilution =
-                water.over(Expression.number(18.015, "18.015 g/mol")).over(moles);
+        Expression dilution = water.over(new Expression.Constant(18.015, "18.015", BenchUnit.GRAMS_PER_MOLE))
+                .over(moles);
         return draft.ledger(
-                        dissolving(new Expression.Product(List.of(moles, JOULES_IN_KILOJOULE, unknown())), rest),
+                        dissolving(
+                                new Expression.Product(List.of(moles, Expression.JOULES_IN_KILOJOULE, unknown())),
+                                rest),
                         unknown())
-                .against(moles)
+                .against(
+                        moles,
+                        new Derived(
+                                words().get("heat"),
+                                Symbol.of("q"),
+                                BenchUnit.KILOJOULES,
+                                heat -> heat.over(Expression.JOULES_IN_KILOJOULE)))
                 .giving(
                         new Derived(
                                 words().get("per-gram"),

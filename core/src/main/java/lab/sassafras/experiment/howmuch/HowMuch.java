@@ -8,6 +8,7 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Contents;
+import lab.sassafras.experiment.Catalogue;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
@@ -44,7 +45,7 @@ public final class HowMuch extends LedgerExperiment {
                         "question",
                         Slot.choice("added", "ice", "hot-water", "cold-water", "metal"),
                         Slot.choice("sought", "mass", "final"),
-                        new Slot.FromShelf("metal", true, false),
+                        Slot.fromShelf("metal", Catalogue.SOLIDS),
                         Slot.quantity("fusion", BenchUnit.JOULES_PER_GRAM)
                                 .accepting(List.of(333.55, 334.0, 335.0))
                                 .ifKnown()),
@@ -136,6 +137,7 @@ public final class HowMuch extends LedgerExperiment {
             return !sought.equals(added)
                     ? party
                     : party.demanding(new Party.Demand(
+                            "mixing.out-of-reach",
                             sought,
                             NOTHING,
                             "That temperature cannot be reached by adding " + words().option("question/added", kind)
@@ -160,8 +162,8 @@ public final class HowMuch extends LedgerExperiment {
         Ledger someMelts() {
             Input melted = unknown("melted", BenchUnit.GRAMS);
             Party melting = Party.process("melting", "ice melting", melted.times(fusion()))
-                    .demanding(new Party.Demand(melted.plus(HAIR), NOTHING, ""))
-                    .demanding(new Party.Demand(added.plus(HAIR), melted, ""));
+                    .demanding(new Party.Demand("mixing.some-melts", melted.plus(HAIR), NOTHING, ""))
+                    .demanding(new Party.Demand("mixing.some-melts", added.plus(HAIR), melted, ""));
             return atFreezing(melting, melted, "melted");
         }
 
@@ -170,8 +172,8 @@ public final class HowMuch extends LedgerExperiment {
             Input frozen = unknown("frozen", BenchUnit.GRAMS);
             Party freezing = Party.process(
                             "freezing", "water freezing", frozen.times(fusion()).negated())
-                    .demanding(new Party.Demand(frozen, NOTHING, ""))
-                    .demanding(new Party.Demand(water.plus(HAIR), frozen, ""));
+                    .demanding(new Party.Demand("mixing.some-freezes", frozen, NOTHING, ""))
+                    .demanding(new Party.Demand("mixing.some-freezes", water.plus(HAIR), frozen, ""));
             return atFreezing(freezing, frozen, "frozen");
         }
 
@@ -190,6 +192,7 @@ public final class HowMuch extends LedgerExperiment {
             Party freezing = Party.process("freezing", "water freezing and cooling on", all)
                     .demanding(
                             new Party.Demand(
+                                    "mixing.all-freezes",
                                     FREEZES,
                                     end,
                                     "With these numbers the ice can neither melt nor freeze the water. Check the starting temperatures."));

@@ -24,8 +24,6 @@ import lab.sassafras.measure.BenchUnit;
 /** A known heat into water: of an electric heater, of a certified standard, or of a reaction whose heat is typed. */
 public final class ConstantByKnownHeat extends LedgerExperiment {
 
-    private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
-
     public ConstantByKnownHeat() {
         super("constant-by-known-heat", 1, BenchUnit.JOULES_PER_DEGREE);
     }
@@ -113,7 +111,7 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
                         "known reaction",
                         new Expression.Product(List.of(
                                 draft.quantity("reaction/amount"),
-                                JOULES_IN_KILOJOULE,
+                                Expression.JOULES_IN_KILOJOULE,
                                 draft.quantity("reaction/heat"))));
             default ->
                 Party.process(

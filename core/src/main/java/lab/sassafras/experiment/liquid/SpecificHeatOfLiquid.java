@@ -7,6 +7,7 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Contents;
 import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Catalogue;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
@@ -29,7 +30,9 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
     protected List<Group> slots() {
         return List.of(
                 Group.once(
-                        "shelf", new Slot.FromShelf("solid", true, false), new Slot.FromShelf("liquid", false, true)),
+                        "shelf",
+                        Slot.fromShelf("solid", Catalogue.SOLIDS),
+                        Slot.fromShelfIfKnown("liquid", Catalogue.LIQUIDS)),
                 Group.perTrial(
                         "solid",
                         Slot.mass("mass").usually(20, 200),

@@ -3,9 +3,10 @@ package lab.sassafras.experiment.material;
 import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Tally;
+import lab.sassafras.account.Direct;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Catalogue;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
@@ -36,7 +37,7 @@ public final class ConstantByMaterial extends LedgerExperiment {
                 "part",
                 Slot.mass("mass").usually(2, 200),
                 Slot.choice("heat-from", "shelf", "typed"),
-                new Slot.FromShelf("material", true, false),
+                Slot.fromShelf("material", Catalogue.SOLIDS),
                 Slot.specificHeat("heat").accepting(ReferenceShelf.standard().solidHeats())));
     }
 
@@ -74,6 +75,6 @@ public final class ConstantByMaterial extends LedgerExperiment {
                     : draft.specificHeatOf("part/material", i);
             parts.add(mass.times(heat).named(Symbol.of("C:part " + i), BenchUnit.JOULES_PER_DEGREE));
         }
-        return draft.complete(new Tally(draft.trial(), parts, unknown()));
+        return draft.complete(Direct.of(draft.trial(), new Expression.Sum(parts), unknown()));
     }
 }

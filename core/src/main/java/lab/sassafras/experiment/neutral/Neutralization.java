@@ -21,11 +21,10 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.statistics.Combination;
 
 /** An acid meets a base, each from its own start: reaction + both solutions + calorimeter, per mole of water formed. */
 public final class Neutralization extends LedgerExperiment {
-
-    private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
 
     public Neutralization() {
         super("neutralization", 1, BenchUnit.KILOJOULES_PER_MOLE);
@@ -34,14 +33,14 @@ public final class Neutralization extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.once("reaction", new Slot.Equation("equation", false), Slot.choice("strength", "strong", "weak")),
+                Group.once("reaction", Slot.equation("equation"), Slot.choice("strength", "strong", "weak")),
                 Group.once(
                         "acid",
-                        new Slot.Formula("formula", false),
+                        Slot.formula("formula"),
                         Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.once(
                         "base",
-                        new Slot.Formula("formula", false),
+                        Slot.formula("formula"),
                         Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.perTrial(
                         "first",
@@ -92,6 +91,11 @@ public final class Neutralization extends LedgerExperiment {
     }
 
     @Override
+    public List<Combination> combinations() {
+        return List.of(Combination.MEAN, Combination.LINE);
+    }
+
+    @Override
     public Yardstick yardstick() {
         return new Yardstick.OfReaction("reaction/equation", Optional.of("H2O"), Optional.of("reaction/strength"));
     }
@@ -116,7 +120,7 @@ public final class Neutralization extends LedgerExperiment {
         List<Party> parties = new ArrayList<>(List.of(Party.process(
                 "reaction",
                 "neutralization",
-                new Expression.Product(List.of(formed, JOULES_IN_KILOJOULE, unknown())))));
+                new Expression.Product(List.of(formed, Expression.JOULES_IN_KILOJOULE, unknown())))));
         parties.addAll(draft.solutionInCalorimeter(
                 List.of(
                         new Portion("acid", "acid", first, firstStart, Optional.empty()),
@@ -125,7 +129,13 @@ public final class Neutralization extends LedgerExperiment {
                 end));
         return draft.complete(draft.ledger(parties, unknown())
                 .holding(first.plus(second))
-                .against(formed)
+                .against(
+                        formed,
+                        new Derived(
+                                words().get("heat"),
+                                Symbol.of("q"),
+                                BenchUnit.KILOJOULES,
+                                heat -> heat.over(Expression.JOULES_IN_KILOJOULE)))
                 .remarking(reagents.remarks(draft.figures()))
                 .giving(new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
     }

@@ -22,11 +22,10 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.statistics.Combination;
 
 /** A weighed solid reacts with a solution: reaction + solution (+ solid) + calorimeter, per mole of the limiting reagent. */
 public final class SolidWithSolution extends LedgerExperiment {
-
-    private static final Expression JOULES_IN_KILOJOULE = Expression.number(1000, "1000 J/kJ");
 
     public SolidWithSolution() {
         super("solid-with-solution", 1, BenchUnit.KILOJOULES_PER_MOLE);
@@ -35,15 +34,13 @@ public final class SolidWithSolution extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.once("reaction", new Slot.Equation("equation", false)),
+                Group.once("reaction", Slot.equation("equation")),
                 Group.once(
                         "solution",
-                        new Slot.Formula("reagent", false),
+                        Slot.formula("reagent"),
                         Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.once(
-                        "solid",
-                        new Slot.Formula("formula", false),
-                        Slot.percent("purity").ifKnown()),
+                        "solid", Slot.formula("formula"), Slot.percent("purity").ifKnown()),
                 Group.perTrial(
                         "poured",
                         Slot.liquid("amount").usually(20, 100),
@@ -95,6 +92,11 @@ public final class SolidWithSolution extends LedgerExperiment {
     }
 
     @Override
+    public List<Combination> combinations() {
+        return List.of(Combination.MEAN, Combination.LINE);
+    }
+
+    @Override
     public Yardstick yardstick() {
         return new Yardstick.OfReaction("reaction/equation", Optional.empty(), Optional.empty());
     }
@@ -121,21 +123,29 @@ public final class SolidWithSolution extends LedgerExperiment {
         Named limiting = limiting(draft, reagents);
 
         List<Party> parties = new ArrayList<>(List.of(Party.process(
-                "reaction", "reaction", new Expression.Product(List.of(limiting, JOULES_IN_KILOJOULE, unknown())))));
+                "reaction",
+                "reaction",
+                new Expression.Product(List.of(limiting, Expression.JOULES_IN_KILOJOULE, unknown())))));
         parties.addAll(draft.solutionInCalorimeter(
                 List.of(new Portion("solution", "solution", poured, start, Optional.empty())),
                 List.of(new Portion("solid", "solid", solid, start, draft.specificHeatOfFormula("solid/formula"))),
                 end));
         return draft.complete(draft.ledger(parties, unknown())
                 .holding(poured.plus(solid))
-                .against(limiting)
+                .against(
+                        limiting,
+                        new Derived(
+                                words().get("heat"),
+                                Symbol.of("q"),
+                                BenchUnit.KILOJOULES,
+                                heat -> heat.over(Expression.JOULES_IN_KILOJOULE)))
                 .remarking(reagents.remarks(draft.figures()))
                 .giving(
                         new Derived(
                                 words().get("as-written"),
                                 Symbol.of("ΔH:as written"),
                                 BenchUnit.KILOJOULES_PER_MOLE,
-                                heat -> heat.over(reagents.extent()).over(JOULES_IN_KILOJOULE)),
+                                heat -> heat.over(reagents.extent()).over(Expression.JOULES_IN_KILOJOULE)),
                         new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
     }
 

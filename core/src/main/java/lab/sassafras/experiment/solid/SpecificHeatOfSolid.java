@@ -6,6 +6,7 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Catalogue;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
@@ -32,10 +33,10 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
                         Slot.choiceIfKnown("colour", "silvery", "grey", "reddish", "yellow", "white", "dark", "clear"),
                         Slot.choiceIfKnown("magnetic", "yes", "no"),
                         Slot.density("density").orAssumed(8, 0.2).ifKnown(),
-                        new Slot.FromShelf("known", true, true)),
+                        Slot.fromShelfIfKnown("known", Catalogue.SOLIDS)),
                 Group.perTrial(
                         "sample",
-                        new Slot.Name("name", true),
+                        Slot.sampleName("name"),
                         Slot.mass("mass").usually(10, 200),
                         Slot.choice("bath", "boiling", "ice", "other"),
                         Slot.temperature("start").orAssumed(100, 0.5),

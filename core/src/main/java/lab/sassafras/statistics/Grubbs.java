@@ -1,4 +1,4 @@
-package lab.sassafras.account;
+package lab.sassafras.statistics;
 
 import java.util.List;
 import java.util.Optional;

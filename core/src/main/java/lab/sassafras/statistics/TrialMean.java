@@ -1,9 +1,10 @@
-package lab.sassafras.account;
+package lab.sassafras.statistics;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Estimate.Contribution;
@@ -22,7 +23,19 @@ import lab.sassafras.measure.Shared;
  */
 public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble scatter) {
 
-    /** @throws IllegalArgumentException without any trial */
+    static Optional<Estimate> combined(List<TrialResult> trials) {
+        return trials.isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        of(trials.stream().map(TrialResult::estimate).toList()).estimate());
+    }
+
+    /**
+     * Takes trials together.
+     *
+     * @param trials at least one
+     * @throws IllegalArgumentException without any trial
+     */
     public static TrialMean of(List<Estimate> trials) {
         if (trials.isEmpty()) {
             throw new IllegalArgumentException("a mean needs a trial");
@@ -56,19 +69,9 @@ public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble s
                         slope / n,
                         Math.abs(slope / n) * source.standardUncertainty(),
                         source)));
-        double variance = contributions.stream()
-                .mapToDouble(c -> c.uncertainty() * c.uncertainty())
-                .sum();
-        double fourthPowers = scattered ? Math.pow(own, 4) / (n - 1) : 0;
-        for (Contribution each : contributions) {
-            fourthPowers += each.source() == null
-                    ? 0
-                    : Math.pow(each.uncertainty(), 4) / each.source().degreesOfFreedom();
-        }
-        double dof = fourthPowers > 0 ? variance * variance / fourthPowers : Double.POSITIVE_INFINITY;
         return new TrialMean(
                 trials.stream().map(Estimate::value).toList(),
-                new Estimate(mean, Math.sqrt(variance), dof, contributions),
+                Estimate.of(mean, contributions, scattered ? n - 1 : Double.POSITIVE_INFINITY),
                 OptionalDouble.of(s));
     }
 
@@ -76,7 +79,7 @@ public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble s
     private static List<Contribution> readings(List<Estimate> trials) {
         Map<String, Double> squares = new LinkedHashMap<>();
         trials.forEach(trial -> trial.contributions().stream()
-                .filter(c -> c.source() == null)
+                .filter(Contribution::ofTrial)
                 .forEach(c -> squares.merge(c.label(), c.uncertainty() * c.uncertainty(), Double::sum)));
         return squares.entrySet().stream()
                 .map(each -> new Contribution(
@@ -91,7 +94,7 @@ public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble s
     private static Map<Shared, Double> sharedSlopes(List<Estimate> trials) {
         Map<Shared, Double> slopes = new LinkedHashMap<>();
         trials.forEach(trial -> trial.contributions().stream()
-                .filter(c -> c.source() != null)
+                .filter(c -> !c.ofTrial())
                 .forEach(c -> slopes.merge(c.source(), c.sensitivity(), Double::sum)));
         return slopes;
     }

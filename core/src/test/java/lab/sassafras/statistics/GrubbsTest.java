@@ -1,4 +1,4 @@
-package lab.sassafras.account;
+package lab.sassafras.statistics;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

@@ -1,4 +1,4 @@
-package lab.sassafras.account;
+package lab.sassafras.statistics;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 
 class TrialMeanTest {
 
-    private static final Shared OFFSET = new Shared("o", "offset", 0.5, Double.POSITIVE_INFINITY);
+    private static final Shared OFFSET = Shared.everywhere("o", "offset", 0.5, Double.POSITIVE_INFINITY);
 
     private static TrialMean of(double own, double offset, double... values) {
         return TrialMean.of(DoubleStream.of(values)

@@ -1,4 +1,4 @@
-package lab.sassafras.account;
+package lab.sassafras.statistics;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -30,7 +30,7 @@ class HeatLineTest {
     })
     void slopesOfTheReferenceDatasets(String name, int points, boolean throughZero, double slope, double error)
             throws IOException {
-        HeatLine line = line(name);
+        StraightLine line = line(name);
         assertThat(line.points()).isEqualTo(points);
         assertThat(throughZero ? line.throughZero() : line.slope()).isCloseTo(slope, within(1e-12));
         assertThat(throughZero ? line.throughZeroUncertainty() : line.slopeUncertainty())
@@ -46,12 +46,13 @@ class HeatLineTest {
 
     @Test
     void fewerThanThreeTrialsOrEqualAmountsMakeNoLine() {
-        assertThat(HeatLine.of(List.of(0.1, 0.2), List.of(1.0, 2.0))).isEmpty();
-        assertThat(HeatLine.of(List.of(0.1, 0.1, 0.1), List.of(1.0, 2.0, 1.5))).isEmpty();
+        assertThat(StraightLine.of(List.of(0.1, 0.2), List.of(1.0, 2.0))).isEmpty();
+        assertThat(StraightLine.of(List.of(0.1, 0.1, 0.1), List.of(1.0, 2.0, 1.5)))
+                .isEmpty();
     }
 
     /** The rows {y, x} of one data set, read from the package that carries it. */
-    private static HeatLine line(String name) throws IOException {
+    private static StraightLine line(String name) throws IOException {
         String source;
         try (InputStream in = HeatLineTest.class.getResourceAsStream(CARRIER)) {
             source = new String(in.readAllBytes(), StandardCharsets.UTF_8);
@@ -65,6 +66,6 @@ class HeatLineTest {
             y.add(Double.parseDouble(row.group(1)));
             x.add(Double.parseDouble(row.group(2)));
         }
-        return HeatLine.of(x, y).orElseThrow();
+        return StraightLine.of(x, y).orElseThrow();
     }
 }

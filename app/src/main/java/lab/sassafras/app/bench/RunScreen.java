@@ -1,0 +1,142 @@
+package lab.sassafras.app.bench;
+
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.WrittenSheet;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Cardinality;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.SheetFindings;
+import lab.sassafras.experiment.Slot;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** The two pages of a run: the sheet as it stands, and the one thing asked now. */
+@Component
+class RunScreen {
+
+    private final LabBook book;
+    private final EntrySheets sheets;
+    private final Instruments instruments;
+
+    RunScreen(LabBook book, EntrySheets sheets, Instruments instruments) {
+        this.book = book;
+        this.sheets = sheets;
+        this.instruments = instruments;
+    }
+
+    /**
+     * What is shown.
+     *
+     * @param trial   the trial whose sheet it is
+     * @param now     what is asked; empty where all is read
+     * @param way     how the value is to be got, where somebody chose
+     * @param typed   what was sent and refused
+     * @param problem why; null where nothing was refused
+     */
+    record Shown(int trial, Optional<Sheet.Ask> now, Optional<Role> way, Typed typed, String problem) {
+
+        static Shown asking(int trial, Optional<Sheet.Ask> now, Optional<Role> way) {
+            return new Shown(trial, now, way, Typed.NOTHING, null);
+        }
+
+        Shown refusing(Typed sent, String why) {
+            return new Shown(trial, now, way, sent, why);
+        }
+    }
+
+    /** @throws NotFound where there is no such entry */
+    EntrySheet entry(UUID id) {
+        return sheets.of(found(id));
+    }
+
+    private Entry found(UUID id) {
+        return book.entry(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
+    }
+
+    /** The trial an address belongs to; else the one wished for, else the last. */
+    static int trialOf(EntrySheet entry, Optional<Integer> wished, Optional<Address> address) {
+        int trials = entry.sheet().trials();
+        return address.filter(each -> entry.experiment()
+                        .group(each.group())
+                        .filter(group -> group.cardinality() == Cardinality.PER_TRIAL)
+                        .isPresent())
+                .map(Address::index)
+                .or(() -> wished)
+                .filter(number -> number >= 1 && number <= trials)
+                .orElse(address.isPresent() ? 1 : trials);
+    }
+
+    String render(EntrySheet entry, Shown shown, Model model) {
+        WrittenSheet screen = new WrittenSheet(entry, shown.trial());
+        sheet(entry, screen, shown, model);
+        asking(entry, screen, shown, model);
+        return "run";
+    }
+
+    private static void sheet(EntrySheet entry, WrittenSheet screen, Shown shown, Model model) {
+        model.addAttribute("entry", entry.entry());
+        model.addAttribute("title", entry.experiment().words().title());
+        model.addAttribute("lead", entry.experiment().words().get("lead"));
+        model.addAttribute("trial", shown.trial());
+        model.addAttribute("trials", entry.sheet().trials());
+        model.addAttribute("vessel", entry.vessel().map(each -> each.name()).orElse(""));
+        model.addAttribute("rows", screen.rows(shown.now()));
+        model.addAttribute(
+                "asides",
+                entry.sheet().asides(shown.trial()).stream()
+                        .filter(ask -> shown.now().filter(ask::equals).isEmpty())
+                        .toList());
+        model.addAttribute("words", entry.experiment().words());
+        model.addAttribute(
+                "repeated",
+                entry.experiment().groups().stream()
+                        .filter(group -> group.cardinality() == Cardinality.PER_PART)
+                        .map(Group::key)
+                        .toList());
+        model.addAttribute(
+                "lastKept",
+                entry.observations()
+                        .last()
+                        .map(each -> screen.clock(each.madeAt()))
+                        .orElse(null));
+        model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
+    }
+
+    private void asking(EntrySheet entry, WrittenSheet screen, Shown shown, Model model) {
+        Optional<Sheet.Ask> now = shown.now();
+        model.addAttribute(
+                "now",
+                now.map(ask -> Asking.of(entry, screen, ask, shown.way(), sheets.open(entry, slot(entry, ask))))
+                        .orElse(null));
+        model.addAttribute(
+                "before", now.flatMap(screen::before).map(WrittenSheet::link).orElse(null));
+        model.addAttribute(
+                "skipTo",
+                now.flatMap(ask -> screen.next(Optional.of(ask)).filter(next -> !next.equals(ask)))
+                        .map(WrittenSheet::link)
+                        .orElse(null));
+        model.addAttribute("key", UUID.randomUUID());
+        model.addAttribute("typed", shown.typed());
+        model.addAttribute("problem", shown.problem());
+        model.addAttribute("instruments", instruments.all());
+        model.addAttribute(
+                "conflicts",
+                SheetFindings.of(entry.sheet()).stream()
+                        .filter(finding -> finding.code().equals("reading.conflict")
+                                || finding.code().startsWith("row."))
+                        .toList());
+    }
+
+    private static Slot slot(EntrySheet entry, Sheet.Ask ask) {
+        return entry.experiment().slot(ask.address().path()).orElseThrow();
+    }
+}

@@ -1,0 +1,44 @@
+package lab.sassafras.app.bench;
+
+import java.util.UUID;
+
+/**
+ * What a form on the run page sends.
+ *
+ * @param key         identity of what is kept, so that sending it again keeps nothing twice
+ * @param at          address it is given for
+ * @param role        how it was got
+ * @param text        as typed
+ * @param unit        symbol of its unit
+ * @param instrument  read on, if any
+ * @param uncertainty as typed, for an assumed value
+ * @param supersedes  what it corrects, if anything
+ * @param reason      why that was wrong
+ * @param ago         how long ago it was typed, where it waited in the page (ms)
+ */
+public record Typed(
+        UUID key,
+        String at,
+        String role,
+        String text,
+        String unit,
+        UUID instrument,
+        String uncertainty,
+        UUID supersedes,
+        String reason,
+        Long ago) {
+
+    static final Typed NOTHING = new Typed(null, "", "", "", "", null, "", null, "", null);
+
+    boolean correcting() {
+        return supersedes != null;
+    }
+
+    String words() {
+        return text == null ? "" : text.strip();
+    }
+
+    UUID identity() {
+        return key == null ? UUID.randomUUID() : key;
+    }
+}

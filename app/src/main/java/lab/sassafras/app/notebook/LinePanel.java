@@ -1,0 +1,79 @@
+package lab.sassafras.app.notebook;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.app.chart.LinePicture;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.statistics.Combination;
+import lab.sassafras.statistics.StraightLine;
+import lab.sassafras.statistics.TrialPoint;
+import lab.sassafras.verdict.Reduction;
+import lab.sassafras.verdict.Sample;
+
+/**
+ * The line through the trials of a sample, with what may make its result.
+ *
+ * @param title     what is drawn against what
+ * @param slope     with equal weights
+ * @param weighed   with each trial weighed by its uncertainty; empty where that cannot be
+ * @param intercept where there is nothing across
+ * @param meaning   what the intercept says
+ * @param picture   the same, drawn
+ * @param open      what else may be put in force as the result
+ * @param inForce   what is
+ */
+public record LinePanel(
+        String title,
+        String slope,
+        Optional<String> weighed,
+        String intercept,
+        String meaning,
+        LinePicture picture,
+        List<Combination> open,
+        Combination inForce) {
+
+    static Optional<LinePanel> of(Reduction reduction, Sample sample) {
+        List<Reduction.Trial> trials = reduction.trials().stream()
+                .filter(trial -> trial.counts()
+                        && sample.trials().contains(trial.number())
+                        && trial.solution().orElseThrow().point().isPresent())
+                .toList();
+        return sample.line().map(line -> of(reduction, sample, line, trials));
+    }
+
+    private static LinePanel of(Reduction reduction, Sample sample, StraightLine line, List<Reduction.Trial> trials) {
+        Figures figures = reduction.sheet().setting().figures();
+        List<TrialPoint> points = trials.stream()
+                .map(trial -> trial.solution().orElseThrow().point().orElseThrow())
+                .toList();
+        BenchUnit up = points.get(0).upUnit();
+        BenchUnit across = points.get(0).acrossUnit();
+        String unit = " " + up.symbol() + "/" + across.symbol();
+        Optional<Estimate> weighed = Combination.LINE.of(trials.stream()
+                .map(trial -> trial.solution().orElseThrow().inShort())
+                .toList());
+        return new LinePanel(
+                up.dimension().word() + " against " + across.dimension().word(),
+                written(figures, line.slope(), line.slopeUncertainty()) + unit,
+                weighed.map(each -> written(figures, each.value(), each.uncertainty()) + unit),
+                written(figures, line.intercept(), line.interceptUncertainty()) + " " + up.symbol(),
+                line.missesZero()
+                        ? "The intercept is away from zero: every trial carries the same of something else. The slope is free of it."
+                        : "The intercept is zero within its scatter, as it should be: no error is the same in every trial.",
+                LinePicture.of(
+                        line,
+                        points,
+                        trials.stream().map(Reduction.Trial::number).toList(),
+                        figures),
+                reduction.sheet().experiment().combinations().stream()
+                        .filter(each -> !each.key().equals(sample.combination().key()))
+                        .toList(),
+                sample.combination());
+    }
+
+    private static String written(Figures figures, double value, double uncertainty) {
+        return figures.signed(value, Figures.decimalsFor(uncertainty)) + " ± " + figures.uncertainty(uncertainty);
+    }
+}

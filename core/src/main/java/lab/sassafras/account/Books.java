@@ -1,0 +1,165 @@
+package lab.sassafras.account;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.expression.Bindings;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Expression.Named;
+
+/**
+ * Books with one unknown, and what is said beside it: further results, the place on a line through several trials, remarks.
+ *
+ * @param <B> the kind of books
+ */
+public sealed interface Books<B extends Books<B>> extends Account permits Ledger, Direct {
+
+    /** What is sought. */
+    Input unknown();
+
+    /** What is said beside the result. */
+    Beside beside();
+
+    /** The same books with other things said beside the result. */
+    B with(Beside other);
+
+    /** Members of a heat balance; none where nothing is balanced. */
+    List<Party> parties();
+
+    /** The books solved for their unknown; empty where that cannot be. */
+    Optional<Solved> solved();
+
+    @Override
+    default Optional<Input> sought() {
+        return Optional.of(unknown());
+    }
+
+    @Override
+    default Solution.Outcome solve(Bindings bindings) {
+        return Attempt.at(this, bindings, true).outcome();
+    }
+
+    @Override
+    default Optional<Estimate> estimate(Bindings bindings) {
+        return Attempt.at(this, bindings, false).estimate();
+    }
+
+    @Override
+    default boolean omits() {
+        return beside().remarks().stream().anyMatch(Omission.class::isInstance);
+    }
+
+    @Override
+    default List<Missing> missing() {
+        return List.of();
+    }
+
+    @Override
+    default B remarking(List<? extends Remark> more) {
+        return with(beside().remarking(more));
+    }
+
+    /** The same, whose calorimeter held so much in all (g). */
+    default B holding(Expression fill) {
+        return with(beside().holding(fill));
+    }
+
+    /** The same, from which further results follow. */
+    default B giving(Derived... more) {
+        return with(beside().giving(List.of(more)));
+    }
+
+    /**
+     * The same, drawn on a line through several trials.
+     *
+     * @param across what it is drawn against
+     * @param up     what is drawn
+     */
+    default B against(Named across, Derived up) {
+        return with(beside().against(new Fitted(across, up)));
+    }
+
+    /** The same, which report another value than the unknown, the unknown being only a means to it. */
+    default B answering(Named value) {
+        return with(beside().answering(value));
+    }
+
+    /**
+     * Both ways of a point on a line through several trials.
+     *
+     * @param across what it is drawn against
+     * @param up     what is drawn
+     */
+    record Fitted(Named across, Derived up) {}
+
+    /**
+     * What is said beside the unknown.
+     *
+     * @param fill    mass the calorimeter held in all, for comparing with other runs (g)
+     * @param derived further results that follow
+     * @param fitted  the point on a line through several trials
+     * @param answer  what is reported where the unknown is only a means to it
+     * @param remarks what is to be said once the numbers are in
+     */
+    record Beside(
+            Optional<Expression> fill,
+            List<Derived> derived,
+            Optional<Fitted> fitted,
+            Optional<Named> answer,
+            List<Remark> remarks) {
+
+        /** Nothing. */
+        public static final Beside NOTHING =
+                new Beside(Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of());
+
+        public Beside {
+            derived = List.copyOf(derived);
+            remarks = List.copyOf(remarks);
+        }
+
+        Beside holding(Expression mass) {
+            return new Beside(Optional.of(mass), derived, fitted, answer, remarks);
+        }
+
+        Beside giving(List<Derived> more) {
+            return new Beside(fill, more, fitted, answer, remarks);
+        }
+
+        Beside against(Fitted point) {
+            return new Beside(fill, derived, Optional.of(point), answer, remarks);
+        }
+
+        Beside answering(Named value) {
+            return new Beside(fill, derived, fitted, Optional.of(value), remarks);
+        }
+
+        Beside remarking(List<? extends Remark> more) {
+            List<Remark> all = new java.util.ArrayList<>(remarks);
+            all.addAll(more);
+            return new Beside(fill, derived, fitted, answer, all);
+        }
+    }
+
+    /**
+     * Books solved.
+     *
+     * @param result      the unknown as an expression of the inputs
+     * @param parties     all parties with their heats free of the unknown
+     * @param coefficient what multiplies the unknown; empty where nothing does
+     * @param base        what further results are made from: the heat of the one party that holds the unknown, or
+     *                    the unknown itself
+     * @param through     key of the one party whose heat is found through the balance; empty where there is none
+     */
+    record Solved(Named result, List<Party> parties, Optional<Expression> coefficient, Named base, String through) {
+
+        /** Everything that must hold. */
+        List<Party.Demand> demands() {
+            return parties.stream().allMatch(party -> party.demands().isEmpty())
+                    ? List.of()
+                    : parties.stream()
+                            .flatMap(party -> party.demands().stream())
+                            .toList();
+        }
+    }
+}

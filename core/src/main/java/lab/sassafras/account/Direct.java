@@ -1,0 +1,39 @@
+package lab.sassafras.account;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Expression.Named;
+
+/**
+ * Books without a balance: the unknown is told by one expression, such as a sum of known parts.
+ *
+ * @param trial   which trial, from 1
+ * @param value   the unknown as an expression of the inputs (unit of the unknown)
+ * @param unknown what is sought
+ * @param beside  what is said beside it
+ */
+public record Direct(int trial, Expression value, Input unknown, Beside beside) implements Books<Direct> {
+
+    /** The unknown alone. */
+    public static Direct of(int trial, Expression value, Input unknown) {
+        return new Direct(trial, value, unknown, Beside.NOTHING);
+    }
+
+    @Override
+    public Direct with(Beside other) {
+        return new Direct(trial, value, unknown, other);
+    }
+
+    @Override
+    public List<Party> parties() {
+        return List.of();
+    }
+
+    @Override
+    public Optional<Solved> solved() {
+        Named result = value.named(unknown.symbol(), unknown.unit());
+        return Optional.of(new Solved(result, List.of(), Optional.empty(), result, ""));
+    }
+}

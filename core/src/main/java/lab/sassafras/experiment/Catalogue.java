@@ -1,0 +1,76 @@
+package lab.sassafras.experiment;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.substance.Dissolution;
+import lab.sassafras.substance.Reference;
+import lab.sassafras.substance.ReferenceShelf;
+import lab.sassafras.substance.Substance;
+
+/** One property of many things, as the reference shelf has it: what a slot may be filled from. */
+public interface Catalogue {
+
+    /** Specific heats of solids (J/(g·°C)). */
+    Catalogue SOLIDS = of(
+            "solid",
+            BenchUnit.JOULES_PER_GRAM_DEGREE,
+            shelf ->
+                    shelf.solids().stream().map(Substance::specificHeatOnRecord).toList());
+
+    /** Specific heats of liquids (J/(g·°C)). */
+    Catalogue LIQUIDS = of(
+            "liquid",
+            BenchUnit.JOULES_PER_GRAM_DEGREE,
+            shelf -> shelf.liquids().stream()
+                    .map(Substance::specificHeatOnRecord)
+                    .toList());
+
+    /** Heats of solution (kJ/mol), each at its dilution. */
+    Catalogue HEATS_OF_SOLUTION = of(
+            "heat of solution",
+            BenchUnit.KILOJOULES_PER_MOLE,
+            shelf ->
+                    shelf.heatsOfSolution().stream().map(Dissolution::reference).toList());
+
+    /** What one of its rows is called, in a sentence. */
+    String word();
+
+    /** Unit of its values. */
+    BenchUnit unit();
+
+    /** Its rows on a version of the shelf. */
+    List<Reference> on(ReferenceShelf shelf);
+
+    /** The row of that key; empty where that shelf has none. */
+    default Optional<Reference> find(ReferenceShelf shelf, String key) {
+        return on(shelf).stream().filter(each -> each.key().equals(key)).findFirst();
+    }
+
+    /** Where a catalogue takes its rows from. */
+    @FunctionalInterface
+    interface Rows {
+        /** The rows on a version of the shelf. */
+        List<Reference> on(ReferenceShelf shelf);
+    }
+
+    /** A catalogue of any property. */
+    static Catalogue of(String word, BenchUnit unit, Rows rows) {
+        return new Catalogue() {
+            @Override
+            public String word() {
+                return word;
+            }
+
+            @Override
+            public BenchUnit unit() {
+                return unit;
+            }
+
+            @Override
+            public List<Reference> on(ReferenceShelf shelf) {
+                return rows.on(shelf);
+            }
+        };
+    }
+}

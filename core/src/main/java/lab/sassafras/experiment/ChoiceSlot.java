@@ -1,0 +1,73 @@
+package lab.sassafras.experiment;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Finding;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Refused;
+
+/** One of a few words. */
+final class ChoiceSlot extends StatedSlot {
+
+    private final List<String> answers;
+
+    ChoiceSlot(String key, List<String> answers, boolean optional) {
+        super(key, optional);
+        this.answers = List.copyOf(answers);
+    }
+
+    @Override
+    public Field field() {
+        return Field.CHOICE;
+    }
+
+    @Override
+    protected Optional<BenchUnit> unit() {
+        return Optional.empty();
+    }
+
+    @Override
+    protected void check(String text, Setting setting) {
+        if (!answers.contains(text)) {
+            throw new Refused("“" + text + "” is not one of the answers: " + String.join(", ", answers) + ".");
+        }
+    }
+
+    @Override
+    public void admit(Line line, Setting setting) {
+        // whatever can be read can be taken in
+    }
+
+    @Override
+    public Optional<Measured> number(Line line, Setting setting) {
+        return Optional.empty();
+    }
+
+    @Override
+    public List<Finding> questions(Line line, String label, Setting setting) {
+        return List.of();
+    }
+
+    @Override
+    public String spoken(String text, Telling telling) {
+        return telling.words().find(telling.path() + "." + text).orElse(text);
+    }
+
+    @Override
+    public List<Option> options(Words words, String path, Setting setting) {
+        return answers.stream()
+                .map(each -> new Option(each, words.option(path, each)))
+                .toList();
+    }
+
+    @Override
+    public Optional<Elsewhere> elsewhere() {
+        return Optional.empty();
+    }
+
+    @Override
+    public boolean namesSample() {
+        return false;
+    }
+}

@@ -1,0 +1,66 @@
+package lab.sassafras.experiment;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Finding;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.substance.ChemicalFormula;
+
+/** A chemical formula, which counts with its molar mass. */
+final class FormulaSlot extends StatedSlot {
+
+    FormulaSlot(String key, boolean optional) {
+        super(key, optional);
+    }
+
+    @Override
+    public Field field() {
+        return Field.WORDS;
+    }
+
+    @Override
+    protected Optional<BenchUnit> unit() {
+        return Optional.of(BenchUnit.GRAMS_PER_MOLE);
+    }
+
+    @Override
+    protected void check(String text, Setting setting) {
+        ChemicalFormula.read(text);
+    }
+
+    @Override
+    public void admit(Line line, Setting setting) {
+        // whatever can be read can be taken in
+    }
+
+    @Override
+    public Optional<Measured> number(Line line, Setting setting) {
+        return Optional.of(Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
+    }
+
+    @Override
+    public List<Finding> questions(Line line, String label, Setting setting) {
+        return List.of();
+    }
+
+    @Override
+    public String spoken(String text, Telling telling) {
+        return text;
+    }
+
+    @Override
+    public List<Option> options(Words words, String path, Setting setting) {
+        return List.of();
+    }
+
+    @Override
+    public Optional<Elsewhere> elsewhere() {
+        return Optional.empty();
+    }
+
+    @Override
+    public boolean namesSample() {
+        return false;
+    }
+}

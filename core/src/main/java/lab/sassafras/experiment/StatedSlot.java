@@ -1,0 +1,73 @@
+package lab.sassafras.experiment;
+
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Refused;
+
+/** A slot whose answer is stated in words: read without a unit or an instrument, and never assumed. */
+public abstract class StatedSlot extends Slot {
+
+    /**
+     * A slot.
+     *
+     * @param key      its name within its group
+     * @param optional whether an account can be drawn up without it
+     */
+    protected StatedSlot(String key, boolean optional) {
+        super(key, optional);
+    }
+
+    /**
+     * Refuses a text that says nothing here.
+     *
+     * @param text    without blanks around it, not empty
+     * @param setting what surrounds the readings
+     * @throws Refused with a plain message
+     */
+    protected abstract void check(String text, Setting setting);
+
+    /** Unit of the number an answer stands for; empty where it stands for none. */
+    protected abstract Optional<BenchUnit> unit();
+
+    @Override
+    public final Set<Role> roles() {
+        return EnumSet.of(Role.STATED);
+    }
+
+    @Override
+    public final Optional<BenchUnit> unit(Role role) {
+        return unit();
+    }
+
+    @Override
+    public final Optional<Assumption> assumed() {
+        return Optional.empty();
+    }
+
+    @Override
+    public final String expectation(Setting setting) {
+        return "";
+    }
+
+    @Override
+    public final Line read(Address address, Role role, Intake.Answer given, Setting setting) {
+        String text = given.text() == null ? "" : given.text().strip();
+        if (text.isEmpty()) {
+            throw new Refused("Nothing was given. Choose or type an answer.");
+        }
+        check(text, setting);
+        return new Line(
+                address,
+                Role.STATED,
+                text,
+                0,
+                -1,
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                given.who());
+    }
+}

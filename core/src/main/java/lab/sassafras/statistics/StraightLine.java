@@ -1,0 +1,69 @@
+package lab.sassafras.statistics;
+
+import java.util.List;
+import java.util.Optional;
+import org.hipparchus.stat.regression.SimpleRegression;
+
+/**
+ * The line through several trials, such as heat against amount, by least squares with equal weights (Hipparchus). Its
+ * slope weighs trials otherwise than the mean does, and an intercept away from zero reveals an error that is the same in
+ * every trial.
+ *
+ * @param points               how many trials
+ * @param slope                (unit up per unit across)
+ * @param slopeUncertainty     standard error of it
+ * @param intercept            at nothing across (unit up)
+ * @param interceptUncertainty standard error of it
+ * @param throughZero          slope of the line made to pass through zero
+ * @param throughZeroUncertainty standard error of it
+ */
+public record StraightLine(
+        int points,
+        double slope,
+        double slopeUncertainty,
+        double intercept,
+        double interceptUncertainty,
+        double throughZero,
+        double throughZeroUncertainty) {
+
+    private static final int FEWEST = 3;
+
+    /**
+     * Lays the line.
+     *
+     * @param across of each trial (unit across)
+     * @param up     of each trial, in the same order (unit up)
+     * @return empty with fewer than three trials, or where all stand at the same place across
+     */
+    public static Optional<StraightLine> of(List<Double> across, List<Double> up) {
+        if (across.size() < FEWEST || across.stream().distinct().count() < 2) {
+            return Optional.empty();
+        }
+        SimpleRegression free = new SimpleRegression(true);
+        SimpleRegression bound = new SimpleRegression(false);
+        for (int i = 0; i < across.size(); i++) {
+            free.addData(across.get(i), up.get(i));
+            bound.addData(across.get(i), up.get(i));
+        }
+        return Optional.of(new StraightLine(
+                across.size(),
+                free.getSlope(),
+                free.getSlopeStdErr(),
+                free.getIntercept(),
+                free.getInterceptStdErr(),
+                bound.getSlope(),
+                bound.getSlopeStdErr()));
+    }
+
+    /** Through points; empty with fewer than three, or where all stand at the same place across. */
+    public static Optional<StraightLine> through(List<TrialPoint> points) {
+        return of(
+                points.stream().map(point -> point.across().value()).toList(),
+                points.stream().map(point -> point.up().value()).toList());
+    }
+
+    /** Whether the intercept is more than scatter: further from zero than twice its standard error. */
+    public boolean missesZero() {
+        return Math.abs(intercept) > 2 * interceptUncertainty;
+    }
+}
