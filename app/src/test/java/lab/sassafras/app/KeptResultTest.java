@@ -116,9 +116,8 @@ class KeptResultTest extends HouseTest {
         double shown = sheets.of(entry)
                 .reduction()
                 .constant()
-                .map(FoundConstant::mean)
+                .map(FoundConstant::constant)
                 .orElseThrow()
-                .estimate()
                 .value();
         assertThat(database.queryForObject("select result from shown where entry_id = ?", Double.class, entry.id()))
                 .isEqualTo(shown);

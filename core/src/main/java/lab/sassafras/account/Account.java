@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 
 /**
@@ -28,6 +29,9 @@ public sealed interface Account permits Books, Cases, Account.Incomplete {
 
     /** The same, of which more is said once the numbers are in. */
     Account remarking(List<? extends Remark> more);
+
+    /** Every expression a number is read from, for checking them. */
+    List<Expression> expressions();
 
     /** What is still to be read; none where the books could be drawn up. */
     List<Missing> missing();
@@ -71,6 +75,11 @@ public sealed interface Account permits Books, Cases, Account.Incomplete {
         @Override
         public boolean omits() {
             return false;
+        }
+
+        @Override
+        public List<Expression> expressions() {
+            return List.of();
         }
 
         @Override

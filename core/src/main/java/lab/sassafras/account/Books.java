@@ -1,5 +1,6 @@
 package lab.sassafras.account;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.expression.Bindings;
@@ -48,6 +49,28 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
     @Override
     default boolean omits() {
         return beside().remarks().stream().anyMatch(Omission.class::isInstance);
+    }
+
+    /** What each party took up and its temperatures, the result, and all that is said beside it. */
+    @Override
+    default List<Expression> expressions() {
+        List<Expression> all = new ArrayList<>();
+        parties().forEach(party -> {
+            all.add(party.heat());
+            party.start().ifPresent(all::add);
+            party.end().ifPresent(all::add);
+            party.demands().forEach(demand -> all.add(demand.above().minus(demand.below())));
+        });
+        solved().ifPresent(solved -> {
+            all.add(solved.result());
+            beside().derived().forEach(each -> all.add(each.of(solved.base())));
+            beside().fitted()
+                    .ifPresent(point ->
+                            all.addAll(List.of(point.across(), point.up().of(solved.base()))));
+        });
+        beside().fill().ifPresent(all::add);
+        beside().answer().ifPresent(all::add);
+        return all;
     }
 
     @Override
@@ -135,7 +158,7 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
         }
 
         Beside remarking(List<? extends Remark> more) {
-            List<Remark> all = new java.util.ArrayList<>(remarks);
+            List<Remark> all = new ArrayList<>(remarks);
             all.addAll(more);
             return new Beside(fill, derived, fitted, answer, all);
         }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 
 /**
@@ -49,6 +50,11 @@ public record Cases(int trial, List<Ledger> cases) implements Account {
     @Override
     public Account remarking(List<? extends Remark> more) {
         return new Cases(trial, cases.stream().map(each -> each.remarking(more)).toList());
+    }
+
+    @Override
+    public List<Expression> expressions() {
+        return cases.stream().flatMap(each -> each.expressions().stream()).toList();
     }
 
     @Override

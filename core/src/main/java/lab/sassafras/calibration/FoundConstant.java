@@ -3,27 +3,29 @@ package lab.sassafras.calibration;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Solution;
-import lab.sassafras.statistics.TrialMean;
+import lab.sassafras.expression.Estimate;
 
 /**
  * What a calibration found, ready to be adopted.
  *
- * @param mean of the trials that were not left out (J/°C)
- * @param fill mean mass the calorimeter held (g)
+ * @param constant the result of the trials that were not left out (J/°C)
+ * @param trials   how many
+ * @param fill     mean mass the calorimeter held (g)
  */
-public record FoundConstant(TrialMean mean, double fill) {
+public record FoundConstant(Estimate constant, int trials, double fill) {
 
-    /** From the solved trials; empty without any. */
-    public static Optional<FoundConstant> of(List<Solution> trials) {
-        if (trials.isEmpty()) {
-            return Optional.empty();
-        }
-        double fill = trials.stream()
+    /**
+     * Takes the trials together.
+     *
+     * @param result what they come to; empty where they do not suffice
+     * @param solved those that count
+     */
+    public static Optional<FoundConstant> of(Optional<Estimate> result, List<Solution> solved) {
+        double fill = solved.stream()
                 .flatMap(trial -> trial.fill().stream())
                 .mapToDouble(Double::doubleValue)
                 .average()
                 .orElse(0);
-        return Optional.of(new FoundConstant(
-                TrialMean.of(trials.stream().map(Solution::estimate).toList()), fill));
+        return result.map(constant -> new FoundConstant(constant, solved.size(), fill));
     }
 }

@@ -1,6 +1,8 @@
 package lab.sassafras.convention;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.ServiceLoader;
 
 /**
  * Something practitioners settle in different ways.
@@ -64,42 +66,25 @@ public record Question<S extends School>(String key, String words, List<S> schoo
     public static final Question<ResultBasis> BASIS =
             new Question<>("basis", "heat of a process", List.of(ResultBasis.values()), ResultBasis.PER_MOLE);
 
-    /** How the books are opened. */
-    public static final Question<BalanceSheet> SHEET =
-            new Question<>("sheet", "balance sheet", List.of(BalanceSheet.values()), BalanceSheet.SUM_ZERO);
-
-    /** The unit of heat. */
-    public static final Question<HeatUnit> HEAT =
-            new Question<>("heat", "unit of heat", List.of(HeatUnit.values()), HeatUnit.STANDARD);
-
-    /** How the other units are written. */
-    public static final Question<UnitStyle> UNITS =
-            new Question<>("units", "other units", List.of(UnitStyle.values()), UnitStyle.BENCH);
-
-    /** How far a result is written out. */
-    public static final Question<Rounding> ROUNDING =
-            new Question<>("rounding", "rounding", List.of(Rounding.values()), Rounding.UNCERTAINTY);
-
-    private static final List<Question<?>> WRITTEN = List.of(SHEET, HEAT, UNITS, ROUNDING);
-    private static final List<Question<?>> ALL =
-            List.of(WATER, SOLUTION, CALORIMETER, CHANGE, MASS, DENSITY, BATH, BASIS, SHEET, HEAT, UNITS, ROUNDING);
-
-    /** Questions about how a result is written; they leave the number alone and concern every experiment. */
-    public static List<Question<?>> ofWriting() {
-        return WRITTEN;
-    }
-
     /** Questions about how masses were got: of any mass, and of one got by its volume. */
     public static List<Question<?>> ofWeighing(boolean weighed, boolean poured) {
         return poured ? List.of(MASS, DENSITY) : weighed ? List.of(MASS) : List.of();
     }
 
+    /** Every question anybody brings, in the order they are shown. */
     public static List<Question<?>> all() {
-        return ALL;
+        return Known.ALL;
+    }
+
+    /** Found once, when first asked for. */
+    private static final class Known {
+        private static final List<Question<?>> ALL = ServiceLoader.load(Questions.class).stream()
+                .<Question<?>>flatMap(each -> each.get().questions().stream())
+                .toList();
     }
 
     /** The school of that name; empty for an unknown one. */
-    public java.util.Optional<S> school(String name) {
+    public Optional<S> school(String name) {
         return schools.stream().filter(each -> each.key().equals(name)).findFirst();
     }
 }

@@ -375,7 +375,7 @@ public final class Draft {
 
     /** The finished books, or what is still missing. */
     public Account complete(Account drawnUp) {
-        if (missing.isEmpty() && findings.isEmpty()) {
+        if (missing.isEmpty() && findings.isEmpty() || sheet.blueprint()) {
             return omissions.isEmpty() ? drawnUp : drawnUp.remarking(omissions);
         }
         return new Account.Incomplete(

@@ -33,6 +33,7 @@ public final class Sheet implements Evidence {
     private final Setting setting;
     private final List<Finding> reservations;
     private final Places places;
+    private final boolean blueprint;
     private volatile Bindings bindings;
     private final Map<Ways, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
 
@@ -49,6 +50,12 @@ public final class Sheet implements Evidence {
      * @param reservations what of the stored rows could not be read, and why
      */
     public Sheet(Experiment experiment, List<Line> lines, Setting setting, List<Finding> reservations) {
+        this(experiment, lines, setting, reservations, false);
+    }
+
+    private Sheet(
+            Experiment experiment, List<Line> lines, Setting setting, List<Finding> reservations, boolean blueprint) {
+        this.blueprint = blueprint;
         this.experiment = experiment;
         this.lines = List.copyOf(lines);
         this.setting = setting;
@@ -72,6 +79,19 @@ public final class Sheet implements Evidence {
     public Sheet with(Line more) {
         return new Sheet(
                 experiment, Stream.concat(lines.stream(), Stream.of(more)).toList(), setting, reservations);
+    }
+
+    /**
+     * A sheet nobody reads numbers from, on which nothing counts as missing: for looking at the books it leads to.
+     *
+     * @param lines what decides which books are drawn up
+     */
+    static Sheet blueprint(Experiment experiment, List<Line> lines, Setting setting) {
+        return new Sheet(experiment, lines, setting, List.of(), true);
+    }
+
+    boolean blueprint() {
+        return blueprint;
     }
 
     /** What of the stored rows could not be read, and why; empty for a sheet never stored. */

@@ -8,10 +8,25 @@ public interface SmoothFunction {
     /** Its name as written in the working. */
     Symbol symbol();
 
+    /** Unit of what it is taken at. */
+    BenchUnit argumentUnit();
+
     /** Unit of its value. */
     BenchUnit unit();
 
+    /**
+     * Its value.
+     *
+     * @param argument what it is taken at (argument unit)
+     * @return the value (unit)
+     */
     double value(double argument);
 
+    /**
+     * Its derivative.
+     *
+     * @param argument what it is taken at (argument unit)
+     * @return the slope there (unit per argument unit)
+     */
     double derivative(double argument);
 }

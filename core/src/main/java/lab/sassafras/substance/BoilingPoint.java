@@ -27,6 +27,11 @@ public final class BoilingPoint implements SmoothFunction {
     }
 
     @Override
+    public BenchUnit argumentUnit() {
+        return BenchUnit.HECTOPASCALS;
+    }
+
+    @Override
     public BenchUnit unit() {
         return BenchUnit.DEGREES_CELSIUS;
     }

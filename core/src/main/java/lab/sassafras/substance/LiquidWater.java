@@ -51,6 +51,11 @@ public final class LiquidWater implements SmoothFunction {
     }
 
     @Override
+    public BenchUnit argumentUnit() {
+        return BenchUnit.DEGREES_CELSIUS;
+    }
+
+    @Override
     public BenchUnit unit() {
         return BenchUnit.JOULES_PER_GRAM_DEGREE;
     }

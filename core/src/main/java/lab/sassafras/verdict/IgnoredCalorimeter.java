@@ -4,7 +4,6 @@ import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.CalorimeterCounted;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Sheet;
@@ -13,6 +12,7 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.presentation.Presentation;
 
 /** What leaving the calorimeter out of the books does to the result. */
 final class IgnoredCalorimeter {

@@ -15,7 +15,6 @@ import lab.sassafras.calibration.FillCheck;
 import lab.sassafras.calibration.FoundConstant;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
@@ -29,6 +28,7 @@ import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.presentation.Presentation;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.statistics.StraightLine;
 import lab.sassafras.statistics.TrialMean;
@@ -272,7 +272,7 @@ public final class Reduction {
     /** What a calibration found here, where this experiment finds a constant. */
     public Optional<FoundConstant> constant() {
         return sheet.experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT
-                ? FoundConstant.of(counted(trials()))
+                ? FoundConstant.of(result(), counted(trials()))
                 : Optional.empty();
     }
 

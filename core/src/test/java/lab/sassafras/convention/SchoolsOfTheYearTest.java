@@ -14,6 +14,7 @@ import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.presentation.Presentation;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.verdict.Reduction;
 import org.junit.jupiter.api.Test;

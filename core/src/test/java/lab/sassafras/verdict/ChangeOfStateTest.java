@@ -259,7 +259,7 @@ class ChangeOfStateTest {
                 .temperature("mixed[1]/final", "4.0")
                 .reduced();
         assertThat(value(reduction)).isCloseTo(334.2, within(0.05));
-        assertThat(new lab.sassafras.convention.Presentation(
+        assertThat(new lab.sassafras.presentation.Presentation(
                                 lab.sassafras.convention.Conventions.standard(), lab.sassafras.measure.Figures.POINT)
                         .working(reduction.trials().get(0).solution().orElseThrow())
                         .text())

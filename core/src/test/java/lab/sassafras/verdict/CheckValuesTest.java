@@ -7,11 +7,11 @@ import java.util.List;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.presentation.Presentation;
 import org.junit.jupiter.api.Test;
 
 /** Whole reductions against numbers worked by hand. */

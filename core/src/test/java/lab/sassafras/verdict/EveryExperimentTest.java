@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.stream.Stream;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Presentation;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.experiment.BenchSheet;
@@ -21,6 +20,8 @@ import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.presentation.Presentation;
+import lab.sassafras.presentation.QuestionsOfWriting;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -115,7 +116,7 @@ class EveryExperimentTest {
     @MethodSource("keys")
     void everyWayOfWritingGivesAReadableResult(String key) {
         Solution solution = solution(key);
-        Conventions.standard().variants(Question.ofWriting()).forEach(way -> {
+        Conventions.standard().variants(QuestionsOfWriting.all()).forEach(way -> {
             Presentation presentation = new Presentation(way.conventions(), Figures.POINT);
             Presentation.Written written =
                     presentation.written(solution.estimate(), solution.result(), solution.bindings());

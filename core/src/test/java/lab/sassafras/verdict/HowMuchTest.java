@@ -156,7 +156,7 @@ class HowMuchTest {
                         .mapToDouble(entry -> entry.heat().value())
                         .sum())
                 .isCloseTo(0, within(1e-6));
-        assertThat(new lab.sassafras.convention.Presentation(
+        assertThat(new lab.sassafras.presentation.Presentation(
                                 Conventions.standard(), lab.sassafras.measure.Figures.POINT)
                         .working(solution(reduction))
                         .text())

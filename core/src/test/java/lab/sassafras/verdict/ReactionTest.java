@@ -63,7 +63,7 @@ class ReactionTest {
         assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().percentError())
                 .isCloseTo(100 * (200.64 / 218.66 - 1), within(0.1));
         assertThat(codes(reduction)).contains("reagents.limiting", "process.sign");
-        assertThat(new lab.sassafras.convention.Presentation(
+        assertThat(new lab.sassafras.presentation.Presentation(
                                 Conventions.standard(), lab.sassafras.measure.Figures.POINT)
                         .working(solution(displacement(ZINC, "Cu^2+", "6.00").reduced()))
                         .text())

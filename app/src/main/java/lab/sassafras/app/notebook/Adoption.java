@@ -38,13 +38,13 @@ public class Adoption {
                 .constant()
                 .orElseThrow(() -> new Refused("There is no constant to adopt yet: no trial is complete."));
         Vessel vessel = sheet.vessel().orElseThrow(() -> new Refused("This entry names no vessel."));
-        int trials = found.mean().values().size();
+        int trials = found.trials();
         String described = (trials == 1 ? "one trial" : "mean of " + trials + " trials") + ", "
                 + entry.period().heldOn() + ", bench " + entry.bench().name();
         return calorimeters.adopt(
                 vessel,
                 Optional.of(entry.id()),
-                found.mean().estimate().asInput(),
+                found.constant().asInput(),
                 found.fill(),
                 new Calibration.Adoption(described, who, reason),
                 seen);

@@ -14,8 +14,6 @@ import lab.sassafras.app.chart.BudgetPicture;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.convention.Presentation;
-import lab.sassafras.convention.Presentation.Written;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.experiment.Yardstick;
@@ -24,6 +22,9 @@ import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.presentation.Presentation;
+import lab.sassafras.presentation.Presentation.Written;
+import lab.sassafras.presentation.QuestionsOfWriting;
 import lab.sassafras.verdict.Agreement;
 import lab.sassafras.verdict.Candidate;
 import lab.sassafras.verdict.Reduction;
@@ -277,7 +278,7 @@ public final class ResultView {
     }
 
     public List<InForce> inForce() {
-        return Stream.concat(entry.experiment().conventions().stream(), Question.ofWriting().stream())
+        return Stream.concat(entry.experiment().conventions().stream(), QuestionsOfWriting.all().stream())
                 .<InForce>map(question -> new InForce(
                         question,
                         reduction.conventions().in(question),

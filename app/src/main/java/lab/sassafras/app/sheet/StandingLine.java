@@ -5,7 +5,7 @@ import java.util.UUID;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.convention.Presentation.Written;
+import lab.sassafras.presentation.Presentation.Written;
 import lab.sassafras.verdict.Reduction;
 
 /**

@@ -8,6 +8,8 @@ import lab.sassafras.app.BenchBrowser;
 import lab.sassafras.app.HouseTest;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Instrument;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -18,27 +20,41 @@ class GeneralExperimentTest extends HouseTest {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
+    /** A balance of its own for one place; each place proposes the one it was read on before. */
+    private String balance(String name) {
+        return instruments
+                .add(new Instrument(
+                        "", name + " balance", Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0))
+                .key();
+    }
+
     @Tag("browser")
     @Test
     void entersReducesExportsAndImportsAnExperimentOnlyDeclared() {
         Entry spoon = imported("3-too-much-for-a-cup.json");
         Period period = spoon.period();
+        String large = balance("large");
+        String small = balance("small");
         try (BenchBrowser browser = browser()) {
             browser.join(period.id(), "Linden");
             browser.page().check("input[value=vessel-from-layers]");
             browser.page().click("button.act");
+            browser.page().selectOption("#instrument", large);
             browser.expectAsked("Weigh a layer")
                     .give("50.00")
                     .expectAsked("Layer, settled")
                     .give("30.0");
             browser.page().click("text=One more layer");
             browser.page().waitForURL("**layer%5B2%5D**");
+            assertThat(browser.page().inputValue("#instrument")).isEqualTo(large);
             browser.give("40.00").give("20.0");
             browser.expectAsked("Formula of the metal").give("Cux");
             assertThat(browser.text(".problem")).contains("cannot be read as a formula");
             assertThat(browser.page().inputValue("#text")).isEqualTo("Cux");
             browser.page().fill("#text", "");
-            browser.give("Cu").expectAsked("Weigh the pellet").give("60.00").expectAsked("Start of the pellet");
+            browser.give("Cu").expectAsked("Weigh the pellet");
+            browser.page().selectOption("#instrument", small);
+            browser.give("60.00").expectAsked("Start of the pellet");
             browser.page().click("text=assumed");
             browser.page().waitForSelector("#uncertainty");
             browser.page().fill("#text", "0.0");

@@ -13,6 +13,8 @@ import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
+import tech.units.indriya.unit.Units;
 
 /**
  * Never offered to a class: proof that the slot model is general. Layers of water (a repeated part) around a metal
@@ -20,6 +22,11 @@ import lab.sassafras.measure.BenchUnit;
  * constant another entry found (a choice, a reference).
  */
 public final class VesselFromLayers extends LedgerExperiment {
+
+    private static final BenchUnit MOLAR_HEAT = BenchUnit.declare(
+            "J/(mol·°C)",
+            Dimension.of("molar heat"),
+            Units.JOULE.divide(Units.MOLE).divide(Units.KELVIN));
 
     public VesselFromLayers() {
         super("vessel-from-layers", 1, BenchUnit.JOULES_PER_DEGREE);
@@ -78,7 +85,7 @@ public final class VesselFromLayers extends LedgerExperiment {
                     start,
                     end));
         }
-        Expression molarHeat = Expression.number(25, "25");
+        Expression molarHeat = new Expression.Constant(25, "25", MOLAR_HEAT);
         parties.add(Party.body(
                 "pellet",
                 "pellet",

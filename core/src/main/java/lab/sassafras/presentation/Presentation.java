@@ -1,4 +1,4 @@
-package lab.sassafras.convention;
+package lab.sassafras.presentation;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -7,6 +7,7 @@ import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import lab.sassafras.account.Solution;
+import lab.sassafras.convention.Conventions;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
@@ -33,11 +34,13 @@ public record Presentation(Conventions conventions, Figures figures) {
 
     /** The unit a quantity is shown in. */
     public BenchUnit unit(BenchUnit unit) {
-        return conventions.in(Question.HEAT).unit(conventions.in(Question.UNITS).unit(unit));
+        return conventions
+                .in(QuestionsOfWriting.HEAT)
+                .unit(conventions.in(QuestionsOfWriting.UNITS).unit(unit));
     }
 
     public Script script() {
-        return conventions.in(Question.UNITS).script();
+        return conventions.in(QuestionsOfWriting.UNITS).script();
     }
 
     /** An estimate in the unit shown; rounded by its uncertainty. */
@@ -50,7 +53,7 @@ public record Presentation(Conventions conventions, Figures figures) {
         return written(
                 estimate,
                 result.unit(),
-                conventions.in(Question.ROUNDING) == Rounding.FIGURES
+                conventions.in(QuestionsOfWriting.ROUNDING) == Rounding.FIGURES
                         ? SignificantFigures.of(result, bindings)
                         : OptionalInt.empty());
     }
@@ -123,7 +126,7 @@ public record Presentation(Conventions conventions, Figures figures) {
     /** The working of a solved account: the books opened by the school in force, then step by step to the unit shown. */
     public Working working(Solution solution) {
         Working steps = Working.of(shown(solution.worked()), solution.forWorking(), figures, script());
-        BalanceSheet sheet = conventions.in(Question.SHEET);
+        BalanceSheet sheet = conventions.in(QuestionsOfWriting.SHEET);
         return solution.postings().size() < 2
                 ? steps
                 : steps.opened(
@@ -140,7 +143,7 @@ public record Presentation(Conventions conventions, Figures figures) {
 
     /** The heats on one side of the books: the unknown's, or those that gave; and on the other. */
     private List<String> heats(Solution solution, boolean side, Function<Symbol, String> written) {
-        boolean one = !conventions.in(Question.SHEET).bySign()
+        boolean one = !conventions.in(QuestionsOfWriting.SHEET).bySign()
                 && solution.postings().stream().anyMatch(Solution.Posting::sought);
         List<Solution.Posting> gave = solution.postings().stream()
                 .filter(entry -> entry.heat().value() < 0)

@@ -1,8 +1,9 @@
-package lab.sassafras.convention;
+package lab.sassafras.presentation;
 
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import lab.sassafras.convention.School;
 
 /** A way of opening the books. The numbers are the same; the first line of the working is not. */
 public enum BalanceSheet implements School {

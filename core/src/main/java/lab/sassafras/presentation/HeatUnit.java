@@ -1,5 +1,6 @@
-package lab.sassafras.convention;
+package lab.sassafras.presentation;
 
+import lab.sassafras.convention.School;
 import lab.sassafras.measure.BenchUnit;
 
 /** The unit heats are written in. */

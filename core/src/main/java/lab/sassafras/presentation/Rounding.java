@@ -1,4 +1,6 @@
-package lab.sassafras.convention;
+package lab.sassafras.presentation;
+
+import lab.sassafras.convention.School;
 
 /** How far a result is written out. */
 public enum Rounding implements School {

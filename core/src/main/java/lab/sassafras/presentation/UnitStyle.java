@@ -1,6 +1,7 @@
-package lab.sassafras.convention;
+package lab.sassafras.presentation;
 
 import java.util.Map;
+import lab.sassafras.convention.School;
 import lab.sassafras.expression.Script;
 import lab.sassafras.measure.BenchUnit;
 

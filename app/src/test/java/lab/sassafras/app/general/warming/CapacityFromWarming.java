@@ -1,0 +1,92 @@
+package lab.sassafras.app.general.warming;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Direct;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Remark;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
+import lab.sassafras.statistics.Combination;
+import tech.units.indriya.unit.Units;
+
+/**
+ * Never offered to a class: proof that accounts, units, vessels and results are general. A dish warmed by a known power:
+ * its heat capacity is power by rate (a direct account), best the slope of power against rate over several trials (a line
+ * as result), which is free of a steady loss. The rate comes of a trace; power is a dimension of its own; the dish is
+ * weighed empty first and full at the very end.
+ */
+public final class CapacityFromWarming extends LedgerExperiment {
+
+    private static final Dimension POWER = Dimension.notNegative("power");
+    private static final BenchUnit WATTS = BenchUnit.declare("W", POWER, Units.WATT);
+    private static final VesselKind DISH = new VesselKind("ceramic-dish", "ceramic dish", 40, 150);
+
+    public CapacityFromWarming() {
+        super("capacity-from-warming", 1, BenchUnit.JOULES_PER_DEGREE);
+    }
+
+    @Override
+    public Calorimeter.Use calorimeter() {
+        return Calorimeter.Use.FINDS_CONSTANT;
+    }
+
+    @Override
+    public List<VesselKind> vessels() {
+        return List.of(DISH);
+    }
+
+    @Override
+    public List<Combination> combinations() {
+        return List.of(Combination.LINE, Combination.MEAN);
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of();
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.perTrial("dish", Slot.mass("sand")),
+                Group.perTrial("heater", Slot.quantity("power", WATTS).usually(0.5, 10)),
+                Group.perTrial("run", new TraceSlot("trace")));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(Step.empty("dish/sand"), Step.of("heater/power"), Step.of("run/trace"), Step.full("dish/sand"));
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        Expression power = draft.quantity("heater/power");
+        Expression rate = draft.quantity("run/trace");
+        Expression sand = draft.quantity("dish/sand");
+        Remark slow = bindings -> Optional.of(Finding.note("warming.told", "The rate is that of the trace."));
+        return draft.complete(Direct.of(draft.trial(), power.over(rate), unknown())
+                .holding(sand)
+                .giving(new Derived(
+                        "capacity per gram",
+                        Symbol.of("C/m"),
+                        BenchUnit.JOULES_PER_GRAM_DEGREE,
+                        capacity -> capacity.over(sand)))
+                .against(
+                        rate.named(Symbol.of("r:warming"), BenchUnit.DEGREES_PER_SECOND),
+                        new Derived("power", Symbol.of("P"), WATTS, any -> power))
+                .remarking(List.of(slow)));
+    }
+}
