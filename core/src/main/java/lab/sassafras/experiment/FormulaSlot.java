@@ -36,7 +36,7 @@ final class FormulaSlot extends StatedSlot {
 
     @Override
     public Optional<Measured> number(Line line, Setting setting) {
-        return Optional.of(Measured.exact(ChemicalFormula.read(line.text()).molarMass()));
+        return Optional.of(ChemicalFormula.read(line.text()).molarMassAsInput());
     }
 
     @Override

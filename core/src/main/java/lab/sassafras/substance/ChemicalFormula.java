@@ -1,16 +1,13 @@
 package lab.sassafras.substance;
 
-import java.io.IOException;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
-import org.openscience.cdk.config.Elements;
-import org.openscience.cdk.config.Isotopes;
-import org.openscience.cdk.silent.Element;
 
 /**
  * A chemical formula such as {@code CuSO4·5H2O}, {@code Ca(OH)2} or {@code Cu^2+}, and its molar mass.
@@ -40,8 +37,6 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
                     return size() > KEPT;
                 }
             });
-
-    private static final Map<String, Double> ATOMIC_WEIGHTS = new ConcurrentHashMap<>();
 
     /**
      * Reads a formula.
@@ -105,21 +100,26 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
         return atoms.equals(other.atoms) && charge == other.charge;
     }
 
-    /** Molar mass (g/mol), from the standard atomic weights the Chemistry Development Kit carries. */
+    /** Molar mass (g/mol). */
     public double molarMass() {
         return atoms.entrySet().stream()
-                .mapToDouble(atom ->
-                        atom.getValue() * ATOMIC_WEIGHTS.computeIfAbsent(atom.getKey(), ChemicalFormula::naturalMass))
+                .mapToDouble(atom -> atom.getValue() * weight(atom.getKey()).weight())
                 .sum();
     }
 
-    private static double naturalMass(String element) {
-        try {
-            Double mass = Isotopes.getInstance().getNaturalMass(new Element(element));
-            return mass == null || !Double.isFinite(mass) ? 0 : mass;
-        } catch (IOException e) {
-            throw new IllegalStateException("the table of isotopes could not be read", e);
-        }
+    /**
+     * Molar mass (g/mol) as an input: the weight of an element is one and the same source of error, with a uniform
+     * distribution between its bounds (JCGM 100:2008, 4.3.7), wherever the element stands.
+     */
+    public Measured molarMassAsInput() {
+        List<Measured.Share> shares = atoms.entrySet().stream()
+                .map(atom -> new Measured.Share(weight(atom.getKey()).source(), atom.getValue()))
+                .toList();
+        return new Measured(molarMass(), 0, Double.POSITIVE_INFINITY, shares, -1);
+    }
+
+    private static AtomicWeight weight(String element) {
+        return AtomicWeight.of(element).orElseThrow();
     }
 
     private static void put(Map<String, Integer> atoms, String element, long count, String formula) {
@@ -192,10 +192,10 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
         }
 
         private String element(String symbol) {
-            if (Elements.ofString(symbol) == Elements.Unknown) {
+            if (!AtomicWeight.names(symbol)) {
                 throw new Refused("There is no element “" + symbol + "” (in “" + formula + "”).");
             }
-            if (ATOMIC_WEIGHTS.computeIfAbsent(symbol, ChemicalFormula::naturalMass) <= 0) {
+            if (AtomicWeight.of(symbol).isEmpty()) {
                 throw new Refused(symbol
                         + " has no standard atomic weight, since none of its isotopes is found in nature to be weighed; "
                         + "the molar mass of “" + formula + "” cannot be given.");

@@ -1,9 +1,5 @@
 package lab.sassafras.substance;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -160,24 +156,12 @@ public final class ReferenceShelf {
     }
 
     private static Stream<String[]> rows(String resource, int version) {
-        return rows(resource).filter(cell -> stands(cell[cell.length - 2], cell[cell.length - 1], version));
+        return Table.rows(resource).filter(cell -> stands(cell[cell.length - 2], cell[cell.length - 1], version));
     }
 
     /** Whether a row with such a since and until, the latter empty while it stands, is on a version of the shelf. */
     static boolean stands(String since, String until, int version) {
         return Integer.parseInt(since) <= version && (until.isEmpty() || version <= Integer.parseInt(until));
-    }
-
-    private static Stream<String[]> rows(String resource) {
-        try (InputStream in = ReferenceShelf.class.getResourceAsStream(resource)) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
-                    .lines()
-                    .filter(line -> !line.isBlank() && !line.startsWith("#"))
-                    .skip(1)
-                    .map(line -> line.split(";", -1));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     private static Dissolution dissolution(String[] cell) {

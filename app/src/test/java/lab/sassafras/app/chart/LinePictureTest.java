@@ -47,7 +47,7 @@ class LinePictureTest {
                                                         - number(picture.laid().x1())),
                                 within(0.2)));
         assertThat(number(picture.laid().y1())).isLessThan(number(picture.zero()));
-        assertThat(picture.summary()).contains("3 trials", "+0.5000 kJ");
+        assertThat(picture.summary()).contains("3 trials", "+0.5");
     }
 
     @Test
