@@ -1,75 +1,88 @@
 package lab.sassafras.app.exchange;
 
-import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Experiment;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.measure.DecimalMark;
-import lab.sassafras.measure.Instrument;
 
 /**
- * A run as a file holds it, read and checked. Names inside (instruments, observations, references) are the file's own.
- *
- * @param experiment   what kind of run
- * @param method       the method version it was reduced with
- * @param shelf        the reference shelf version it was reduced with
- * @param period       the lab period
- * @param bench        name of the bench
- * @param begun        when the entry was begun
- * @param conventions  schools that differ from the period's, for this entry alone
- * @param instruments  by the file's name for them
- * @param calorimeter  the vessel with the constant it is pinned to
- * @param calorimeters other vessels single trials used, by the file's name for them
- * @param defaults     instruments proposed for readings, by kind
- * @param trials       how many trials were opened
- * @param parts        how many parts of each repeated group
- * @param observations all that was typed, in order, struck-out ones among them
- * @param decisions    trials left out or counted again, in order
- * @param references   other runs this one draws on, by the file's name for them
- * @param combination  what makes the result of the trials; empty for what the experiment usually does
+ * A run file as it is written: fields in this order, what is absent left out. Its version 2 may grow by fields, each time
+ * by a minor number; {@code docs/run-file.md} says what each field is, and the schema beside it what may stand there.
  */
+@JsonInclude(JsonInclude.Include.NON_NULL)
 record RunFile(
-        Experiment experiment,
+        String format,
+        int version,
+        Integer minor,
+        String experiment,
         int method,
         int shelf,
         PeriodPart period,
         String bench,
-        Instant begun,
+        String begun,
         Map<String, String> conventions,
-        Map<String, Instrument> instruments,
-        Optional<Calorimeter> calorimeter,
-        Map<String, Calorimeter> calorimeters,
-        Map<Instrument.Kind, String> defaults,
+        String combination,
+        List<InstrumentPart> instruments,
+        CalorimeterPart calorimeter,
+        Map<String, CalorimeterPart> calorimeters,
+        List<String> defaults,
         int trials,
         Map<String, Integer> parts,
         List<ObservationPart> observations,
         List<DecisionPart> decisions,
-        Map<String, RunFile> references,
-        String combination) {
+        Map<String, RunFile> references) {
 
     static final String FORMAT = "sassafras-run";
-    static final int VERSION = 1;
+    static final int VERSION = 2;
+    static final int MINOR = 0;
 
-    record PeriodPart(String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {}
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record PeriodPart(String title, String date, String zone, String decimalMark, Map<String, String> conventions) {}
 
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record InstrumentPart(
+            String key,
+            String name,
+            String kind,
+            double resolution,
+            double low,
+            double high,
+            double offsetUncertainty,
+            Double readingUncertainty) {}
+
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record CalorimeterPart(String name, String kind, ConstantPart constant) {}
+
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record ConstantPart(
+            double value,
+            double ownUncertainty,
+            Double degreesOfFreedom,
+            double fill,
+            String from,
+            List<SharePart> shares) {}
+
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record SharePart(
+            String instrument,
+            String source,
+            String label,
+            Double uncertainty,
+            Double degreesOfFreedom,
+            double sensitivity) {}
+
+    @JsonInclude(JsonInclude.Include.NON_NULL)
     record ObservationPart(
             String id,
             String at,
-            Role role,
+            String role,
             String text,
-            Optional<String> unit,
-            Optional<String> instrument,
-            Optional<String> uncertainty,
+            String unit,
+            String instrument,
+            String uncertainty,
             String who,
-            Instant when,
-            Optional<String> supersedes,
-            Optional<String> reason,
-            String path) {}
+            String when,
+            String supersedes,
+            String reason) {}
 
     record DecisionPart(int trial, String outcome, String reason, String who) {}
 }

@@ -1,6 +1,8 @@
 package lab.sassafras.app.exchange;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -19,10 +21,10 @@ import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Shared;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Writes an entry as a run file. The names inside are small and stable, so that the same entry gives the same file. */
 @Component
@@ -31,9 +33,8 @@ class RunFileWriter {
     private final LabBook book;
     private final EntrySheets sheets;
     private final Instruments instruments;
-    private final JsonMapper json = JsonMapper.builder()
-            .enable(tools.jackson.databind.SerializationFeature.INDENT_OUTPUT)
-            .build();
+    private final JsonMapper json =
+            JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
 
     RunFileWriter(LabBook book, EntrySheets sheets, Instruments instruments) {
         this.book = book;
@@ -45,148 +46,143 @@ class RunFileWriter {
         return json.writeValueAsBytes(file(sheets.of(entry)));
     }
 
-    private ObjectNode file(EntrySheet entry) {
+    private RunFile file(EntrySheet entry) {
         Names names = new Names(entry);
-        ObjectNode file = json.createObjectNode();
-        file.put("format", RunFile.FORMAT)
-                .put("version", RunFile.VERSION)
-                .put("experiment", entry.experiment().key())
-                .put("method", entry.entry().method())
-                .put("shelf", entry.entry().shelfVersion());
-        period(file.putObject("period"), entry.entry().period());
-        file.put("bench", entry.entry().bench().name())
-                .put("begun", entry.entry().createdAt().toString());
-        put(file.putObject("conventions"), entry.decisions().schools());
-        String combination = entry.decisions().combination();
-        if (!combination.isEmpty()) {
-            file.put("combination", combination);
-        }
-        ArrayNode observations = json.createArrayNode();
-        entry.observations().all().forEach(each -> observation(observations.addObject(), each, names));
-        ObjectNode calorimeter = json.createObjectNode();
-        entry.sheet().setting().calorimeter().ifPresent(vessel -> calorimeter(calorimeter, vessel, names));
-        ArrayNode defaults = json.createArrayNode();
-        new TreeMap<>(entry.entry().instruments()).values().forEach(id -> defaults.add(names.instrument(id)));
-
-        ArrayNode list = file.putArray("instruments");
+        Setting setting = entry.sheet().setting();
+        // names are given in the order met: observations, the vessel, the instruments proposed
+        List<RunFile.ObservationPart> observations = entry.observations().all().stream()
+                .map(each -> observation(each, names))
+                .toList();
+        RunFile.CalorimeterPart calorimeter =
+                setting.calorimeter().map(vessel -> calorimeter(vessel, names)).orElse(null);
+        List<String> defaults = new TreeMap<>(entry.entry().instruments())
+                .values().stream().map(names::instrument).toList();
+        List<RunFile.InstrumentPart> used = new ArrayList<>();
         names.instruments.forEach(
-                (id, name) -> instrument(list.addObject(), instruments.find(id).orElseThrow(), name));
-        if (!calorimeter.isEmpty()) {
-            file.set("calorimeter", calorimeter);
-        }
-        if (!names.calorimeters.isEmpty()) {
-            ObjectNode calorimeters = file.putObject("calorimeters");
-            names.calorimeters.forEach((id, name) -> calorimeter(
-                    calorimeters.putObject(name),
-                    entry.sheet().setting().calorimeters().get(id),
-                    names));
-        }
-        file.set("defaults", defaults);
-        file.put("trials", entry.sheet().trials());
-        if (!entry.sheet().setting().parts().isEmpty()) {
-            ObjectNode parts = file.putObject("parts");
-            entry.sheet().setting().parts().forEach(parts::put);
-        }
-        file.set("observations", observations);
-        decisions(file.putArray("decisions"), entry);
-        if (!names.references.isEmpty()) {
-            ObjectNode references = file.putObject("references");
-            names.references.forEach((id, name) -> references.set(
-                    name, file(sheets.of(book.entry(UUID.fromString(id)).orElseThrow()))));
-        }
-        return file;
+                (id, name) -> used.add(instrument(instruments.find(id).orElseThrow(), name)));
+        Map<String, RunFile.CalorimeterPart> calorimeters = new LinkedHashMap<>();
+        names.calorimeters.forEach((id, name) ->
+                calorimeters.put(name, calorimeter(setting.calorimeters().get(id), names)));
+        Map<String, RunFile> references = new LinkedHashMap<>();
+        names.references.forEach((id, name) -> references.put(
+                name, file(sheets.of(book.entry(UUID.fromString(id)).orElseThrow()))));
+        String combination = entry.decisions().combination();
+        return new RunFile(
+                RunFile.FORMAT,
+                RunFile.VERSION,
+                RunFile.MINOR,
+                entry.experiment().key(),
+                entry.entry().method(),
+                entry.entry().shelfVersion(),
+                period(entry.entry().period()),
+                entry.entry().bench().name(),
+                entry.entry().createdAt().toString(),
+                new TreeMap<>(entry.decisions().schools()),
+                combination.isEmpty() ? null : combination,
+                used,
+                calorimeter,
+                orAbsent(calorimeters),
+                defaults,
+                entry.sheet().trials(),
+                orAbsent(setting.parts()),
+                observations,
+                decisions(entry),
+                orAbsent(references));
     }
 
-    private static void period(ObjectNode node, Period period) {
-        node.put("title", period.title())
-                .put("date", period.heldOn().toString())
-                .put("zone", period.zoneName())
-                .put("decimalMark", period.decimalMark().word());
-        put(node.putObject("conventions"), period.schools());
+    private static <T> Map<String, T> orAbsent(Map<String, T> map) {
+        return map.isEmpty() ? null : map;
     }
 
-    private static void put(ObjectNode node, Map<String, String> texts) {
-        new TreeMap<>(texts).forEach(node::put);
+    private static RunFile.PeriodPart period(Period period) {
+        return new RunFile.PeriodPart(
+                period.title(),
+                period.heldOn().toString(),
+                period.zoneName(),
+                period.decimalMark().word(),
+                new TreeMap<>(period.schools()));
     }
 
-    private static void instrument(ObjectNode node, Instrument instrument, String name) {
-        node.put("key", name)
-                .put("name", instrument.name())
-                .put("kind", instrument.kind().word())
-                .put("resolution", instrument.resolution())
-                .put("low", instrument.low())
-                .put("high", instrument.high())
-                .put("offsetUncertainty", instrument.offsetUncertainty());
-        if (instrument.readingUncertainty() > 0) {
-            node.put("readingUncertainty", instrument.readingUncertainty());
-        }
+    private static RunFile.InstrumentPart instrument(Instrument instrument, String name) {
+        return new RunFile.InstrumentPart(
+                name,
+                instrument.name(),
+                instrument.kind().word(),
+                instrument.resolution(),
+                instrument.low(),
+                instrument.high(),
+                instrument.offsetUncertainty(),
+                instrument.readingUncertainty() > 0 ? instrument.readingUncertainty() : null);
     }
 
-    private static void calorimeter(ObjectNode node, Calorimeter vessel, Names names) {
-        node.put("name", vessel.name()).put("kind", vessel.kind().key());
-        vessel.constant().ifPresent(pinned -> {
-            ObjectNode constant = node.putObject("constant");
-            constant.put("value", pinned.value().value())
-                    .put("ownUncertainty", pinned.value().ownUncertainty());
-            if (Double.isFinite(pinned.value().degreesOfFreedom())) {
-                constant.put("degreesOfFreedom", pinned.value().degreesOfFreedom());
-            }
-            constant.put("fill", pinned.fill()).put("from", pinned.from());
-            ArrayNode shares = constant.putArray("shares");
-            pinned.value().shares().forEach(share -> share(shares.addObject(), share, names));
-        });
+    private static RunFile.CalorimeterPart calorimeter(Calorimeter vessel, Names names) {
+        return new RunFile.CalorimeterPart(
+                vessel.name(),
+                vessel.kind().key(),
+                vessel.constant().map(pinned -> constant(pinned, names)).orElse(null));
     }
 
-    private static void share(ObjectNode node, Measured.Share share, Names names) {
-        Optional<UUID> instrument = instrument(share.source().key());
-        if (instrument.isPresent()) {
-            node.put("instrument", names.instrument(instrument.get()));
-        } else {
-            node.put("source", share.source().key())
-                    .put("label", share.source().label())
-                    .put("uncertainty", share.source().standardUncertainty());
-            if (Double.isFinite(share.source().degreesOfFreedom())) {
-                node.put("degreesOfFreedom", share.source().degreesOfFreedom());
-            }
-        }
-        node.put("sensitivity", share.sensitivity());
+    private static RunFile.ConstantPart constant(Calorimeter.Pinned pinned, Names names) {
+        Measured value = pinned.value();
+        return new RunFile.ConstantPart(
+                value.value(),
+                value.ownUncertainty(),
+                finite(value.degreesOfFreedom()),
+                pinned.fill(),
+                pinned.from(),
+                value.shares().stream().map(share -> share(share, names)).toList());
+    }
+
+    private static RunFile.SharePart share(Measured.Share share, Names names) {
+        Shared source = share.source();
+        return instrument(source.key())
+                .map(id -> new RunFile.SharePart(names.instrument(id), null, null, null, null, share.sensitivity()))
+                .orElseGet(() -> new RunFile.SharePart(
+                        null,
+                        source.key(),
+                        source.label(),
+                        source.standardUncertainty(),
+                        finite(source.degreesOfFreedom()),
+                        share.sensitivity()));
+    }
+
+    private static Double finite(double degrees) {
+        return Double.isFinite(degrees) ? degrees : null;
     }
 
     private static Optional<UUID> instrument(String source) {
         return source.startsWith("instrument:") ? Optional.of(UUID.fromString(source.substring(11))) : Optional.empty();
     }
 
-    private static void observation(ObjectNode node, Observation observation, Names names) {
-        node.put("id", names.observation(observation.id()))
-                .put("at", observation.address())
-                .put("role", observation.role())
-                .put("text", names.text(observation));
-        observation.unit().ifPresent(unit -> node.put("unit", unit));
-        observation.instrumentId().ifPresent(id -> node.put("instrument", names.instrument(id)));
-        observation.uncertainty().ifPresent(uncertainty -> node.put("uncertainty", uncertainty));
-        node.put("who", observation.who()).put("when", observation.madeAt().toString());
+    private static RunFile.ObservationPart observation(Observation observation, Names names) {
         // Where two struck the same value out, the first did; the second stands as a second reading.
-        observation
+        Optional<UUID> struck = observation
                 .supersedes()
                 .filter(id -> names.entry
                         .observations()
                         .find(id)
                         .flatMap(names.entry.observations()::strikerOf)
                         .filter(observation::equals)
-                        .isPresent())
-                .ifPresent(id -> node.put("supersedes", names.observation(id)));
-        observation.reason().ifPresent(reason -> node.put("reason", reason));
+                        .isPresent());
+        return new RunFile.ObservationPart(
+                names.observation(observation.id()),
+                observation.address(),
+                observation.role(),
+                names.text(observation),
+                observation.unit().orElse(null),
+                observation.instrumentId().map(names::instrument).orElse(null),
+                observation.uncertainty().orElse(null),
+                observation.who(),
+                observation.madeAt().toString(),
+                struck.map(names::observation).orElse(null),
+                observation.reason().orElse(null));
     }
 
-    private static void decisions(ArrayNode list, EntrySheet entry) {
-        entry.decisions()
-                .all()
-                .forEach(each -> Decisions.trialOf(each)
-                        .ifPresent(trial -> list.addObject()
-                                .put("trial", trial)
-                                .put("outcome", each.outcome())
-                                .put("reason", each.reason())
-                                .put("who", each.who())));
+    private static List<RunFile.DecisionPart> decisions(EntrySheet entry) {
+        return entry.decisions().all().stream()
+                .flatMap(each -> Decisions.trialOf(each).stream()
+                        .map(trial -> new RunFile.DecisionPart(trial, each.outcome(), each.reason(), each.who())))
+                .toList();
     }
 
     /** The file's own names for what the book knows by identity, given in the order met. */

@@ -66,9 +66,13 @@ public class RunImport {
      * @param who  who brings it in
      */
     public Entry take(byte[] file, String name, String who) {
-        RunFile run = reader.read(file);
+        Run run = reader.read(file);
         RunReplay.reduction(run);
-        BroughtIn.From from = new BroughtIn.From(shortened(name, 200), reader.digest(file), shortened(who, 60));
+        String called = run.newer().isEmpty()
+                ? shortened(name, 200)
+                : shortened(name, 120) + " (format " + run.newer() + ", of which this version reads " + RunFile.VERSION
+                        + "." + RunFile.MINOR + "; what it adds was not kept)";
+        BroughtIn.From from = new BroughtIn.From(called, reader.digest(file), shortened(who, 60));
         return transaction.execute(status -> take(run, from));
     }
 
@@ -77,7 +81,7 @@ public class RunImport {
         return seen.isEmpty() ? "a file without a name" : seen.length() > longest ? seen.substring(0, longest) : seen;
     }
 
-    private Entry take(RunFile run, BroughtIn.From from) {
+    private Entry take(Run run, BroughtIn.From from) {
         TimeBudget.check();
         Map<String, UUID> here = new LinkedHashMap<>();
         run.instruments().forEach((name, instrument) -> here.put(name, instrument(instrument, from)));
@@ -148,7 +152,7 @@ public class RunImport {
         });
     }
 
-    private Period period(RunFile.PeriodPart part, BroughtIn.From from) {
+    private Period period(Run.InPeriod part, BroughtIn.From from) {
         return book.periods().stream()
                 .filter(each -> each.title().equals(part.title())
                         && each.heldOn().equals(part.date())
@@ -165,7 +169,7 @@ public class RunImport {
     }
 
     /** What is kept of a vessel named for one trial: its constant, or itself while it has none. */
-    private UUID chosen(Calorimeter other, RunFile run, Map<String, UUID> here, BroughtIn.From from) {
+    private UUID chosen(Calorimeter other, Run run, Map<String, UUID> here, BroughtIn.From from) {
         Vessel vessel = vessel(other, from);
         return other.constant()
                 .map(constant -> calibration(vessel, constant, run, here, from).id())
@@ -174,7 +178,7 @@ public class RunImport {
 
     /** The pinned constant, found on the shelf or put there as a proposal; it is in use only once somebody adopts it. */
     private Calibration calibration(
-            Vessel vessel, Calorimeter.Pinned pinned, RunFile run, Map<String, UUID> here, BroughtIn.From from) {
+            Vessel vessel, Calorimeter.Pinned pinned, Run run, Map<String, UUID> here, BroughtIn.From from) {
         Measured value = new Measured(
                 pinned.value().value(),
                 pinned.value().ownUncertainty(),
@@ -200,7 +204,7 @@ public class RunImport {
                 });
     }
 
-    private Measured.Share local(Measured.Share share, RunFile run, Map<String, UUID> here) {
+    private Measured.Share local(Measured.Share share, Run run, Map<String, UUID> here) {
         return run.instruments().values().stream()
                 .filter(each -> each.offset().equals(share.source()))
                 .findFirst()
@@ -209,7 +213,7 @@ public class RunImport {
                 .orElse(share);
     }
 
-    private void open(Entry entry, RunFile run) {
+    private void open(Entry entry, Run run) {
         for (int more = 1; more < run.trials(); more++) {
             book.open(entry.id(), LabBook.TRIAL, run.bench());
         }
@@ -220,9 +224,9 @@ public class RunImport {
         });
     }
 
-    private void keep(Entry entry, RunFile run, Map<String, UUID> here, Map<String, UUID> references) {
+    private void keep(Entry entry, Run run, Map<String, UUID> here, Map<String, UUID> references) {
         Map<String, UUID> kept = new LinkedHashMap<>();
-        for (RunFile.ObservationPart each : run.observations()) {
+        for (Run.Observed each : run.observations()) {
             UUID id = UUID.randomUUID();
             kept.put(each.id(), id);
             boolean reference = run.experiment()

@@ -22,11 +22,11 @@ import lab.sassafras.verdict.Reduction;
  */
 final class RunReplay {
 
-    private final RunFile run;
+    private final Run run;
     private final Filling filling;
     private final Set<String> met = new HashSet<>();
 
-    private RunReplay(RunFile run) {
+    private RunReplay(Run run) {
         this.run = run;
         this.filling = new Filling(run.experiment(), setting(run));
     }
@@ -36,14 +36,14 @@ final class RunReplay {
      *
      * @throws Refused naming the observation that cannot stand
      */
-    static Reduction reduction(RunFile run) {
+    static Reduction reduction(Run run) {
         TimeBudget.check();
         RunReplay replay = new RunReplay(run);
         run.observations().forEach(replay::play);
         return Reduction.of(replay.filling.sheet(), conventions(run));
     }
 
-    private void play(RunFile.ObservationPart each) {
+    private void play(Run.Observed each) {
         try {
             if (!met.add(each.id())) {
                 throw new Refused("the id “" + each.id() + "” stands twice.");
@@ -61,7 +61,7 @@ final class RunReplay {
         }
     }
 
-    private void refuseUnlessStanding(String struck, RunFile.ObservationPart by) {
+    private void refuseUnlessStanding(String struck, Run.Observed by) {
         if (!filling.stands(struck)) {
             throw new Refused("it strikes out “" + struck + "”, which does not stand at that point.");
         }
@@ -70,7 +70,7 @@ final class RunReplay {
         }
     }
 
-    private void take(RunFile.ObservationPart each) {
+    private void take(Run.Observed each) {
         Address address = Address.read(each.at());
         Intake.Answer given = new Intake.Answer(
                 each.text(),
@@ -85,7 +85,7 @@ final class RunReplay {
         }
     }
 
-    private static Setting setting(RunFile run) {
+    private static Setting setting(Run run) {
         Map<Integer, String> last = new LinkedHashMap<>();
         run.decisions().forEach(decision -> last.put(decision.trial(), decision.outcome()));
         last.values().removeIf(outcome -> !outcome.equals("out"));
@@ -104,7 +104,7 @@ final class RunReplay {
                 run.combination());
     }
 
-    private static Setting.Referenced referenced(RunFile other) {
+    private static Setting.Referenced referenced(Run other) {
         Reduction reduction = reduction(other);
         return new Setting.Referenced(
                 other.experiment().words().title() + ", bench " + other.bench(),
@@ -112,7 +112,7 @@ final class RunReplay {
                 reduction.unit());
     }
 
-    private static Conventions conventions(RunFile run) {
+    private static Conventions conventions(Run run) {
         return Conventions.of(run.conventions())
                 .over(Conventions.of(run.period().conventions()));
     }

@@ -1,0 +1,74 @@
+package lab.sassafras.app.exchange;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Role;
+import lab.sassafras.measure.DecimalMark;
+import lab.sassafras.measure.Instrument;
+
+/**
+ * A run as a file told it, checked. Names inside (instruments, observations, references) are the file's own.
+ *
+ * @param experiment   what kind of run
+ * @param method       the method version it was reduced with
+ * @param shelf        the reference shelf version it was reduced with
+ * @param period       the lab period
+ * @param bench        name of the bench
+ * @param begun        when the entry was begun
+ * @param conventions  schools that differ from the period's, for this entry alone
+ * @param instruments  by the file's name for them
+ * @param calorimeter  the vessel with the constant it is pinned to
+ * @param calorimeters other vessels single trials used, by the file's name for them
+ * @param defaults     instruments proposed for readings, by kind
+ * @param trials       how many trials were opened
+ * @param parts        how many parts of each repeated group
+ * @param observations all that was typed, in order, struck-out ones among them
+ * @param decisions    trials left out or counted again, in order
+ * @param references   other runs this one draws on, by the file's name for them
+ * @param newer        the later minor version it was written by, whose additions were not read; empty where there is none
+ * @param combination  what makes the result of the trials; empty for what the experiment usually does
+ */
+record Run(
+        Experiment experiment,
+        int method,
+        int shelf,
+        InPeriod period,
+        String bench,
+        Instant begun,
+        Map<String, String> conventions,
+        Map<String, Instrument> instruments,
+        Optional<Calorimeter> calorimeter,
+        Map<String, Calorimeter> calorimeters,
+        Map<Instrument.Kind, String> defaults,
+        int trials,
+        Map<String, Integer> parts,
+        List<Observed> observations,
+        List<Decided> decisions,
+        Map<String, Run> references,
+        String combination,
+        String newer) {
+
+    record InPeriod(String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {}
+
+    record Observed(
+            String id,
+            String at,
+            Role role,
+            String text,
+            Optional<String> unit,
+            Optional<String> instrument,
+            Optional<String> uncertainty,
+            String who,
+            Instant when,
+            Optional<String> supersedes,
+            Optional<String> reason,
+            String path) {}
+
+    record Decided(int trial, String outcome, String reason, String who) {}
+}
