@@ -9,6 +9,7 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 
 /** Starts the bench book, backs it up or brings a back-up back. */
 @SpringBootApplication
+@org.springframework.boot.context.properties.ConfigurationPropertiesScan
 public class SassafrasApplication {
 
     public static void main(String[] arguments) {

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
+import lab.sassafras.app.settings.HouseSettings;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -29,8 +30,8 @@ final class KnownHosts extends OncePerRequestFilter {
 
     private final Set<String> names = new TreeSet<>(LOOPBACK);
 
-    KnownHosts(@Value("${sassafras.hosts:}") List<String> more, @Value("${server.address:}") String address) {
-        more.stream()
+    KnownHosts(HouseSettings settings, @Value("${server.address:}") String address) {
+        settings.hosts().stream()
                 .map(name -> name.strip().toLowerCase(Locale.ROOT))
                 .filter(name -> !name.isEmpty())
                 .forEach(names::add);

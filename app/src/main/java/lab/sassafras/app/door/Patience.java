@@ -18,15 +18,17 @@ import java.util.Enumeration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import lab.sassafras.app.settings.HouseSettings;
+import lab.sassafras.app.settings.Limits;
 import lab.sassafras.measure.TimeBudget;
 import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
+import org.springframework.util.unit.DataSize;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
@@ -38,22 +40,24 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class Patience extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(Patience.class);
-    private static final int LARGEST_FORM = 256 * 1024;
 
     private final Duration work;
     private final Duration arrival;
+    private final Limits limits;
 
-    Patience(@Value("${sassafras.work-time}") Duration work, @Value("${sassafras.arrival-time}") Duration arrival) {
-        this.work = work;
-        this.arrival = arrival;
+    Patience(HouseSettings settings) {
+        this.work = settings.workTime();
+        this.arrival = settings.arrivalTime();
+        this.limits = settings.limits();
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        Arriving arriving = new Arriving(request, System.nanoTime() + arrival.toNanos());
+        long begun = System.nanoTime();
+        Arriving arriving = new Arriving(request, begun + arrival.toNanos());
         try {
-            HttpServletRequest whole = form(request) ? FormRequest.of(arriving) : arriving;
+            HttpServletRequest whole = form(request) ? FormRequest.of(arriving, limits.form()) : arriving;
             if (whole == null) {
                 response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
                 return;
@@ -67,6 +71,10 @@ final class Patience extends OncePerRequestFilter {
         } finally {
             if (arriving.slow) {
                 answerAndHangUp(response);
+            }
+            long took = (System.nanoTime() - begun) / 1_000_000;
+            if (took > limits.slow()) {
+                LOG.info("slow: {} {} took {} ms", request.getMethod(), request.getRequestURI(), took);
             }
         }
     }
@@ -167,9 +175,9 @@ final class Patience extends OncePerRequestFilter {
         }
 
         /** Null where it holds more than any form of ours. */
-        static FormRequest of(HttpServletRequest request) throws IOException {
-            byte[] body = request.getInputStream().readNBytes(LARGEST_FORM + 1);
-            return body.length > LARGEST_FORM ? null : new FormRequest(request, body);
+        static FormRequest of(HttpServletRequest request, DataSize largest) throws IOException {
+            byte[] body = request.getInputStream().readNBytes((int) largest.toBytes() + 1);
+            return body.length > largest.toBytes() ? null : new FormRequest(request, body);
         }
 
         private static Map<String, String[]> fields(String query, String form) {

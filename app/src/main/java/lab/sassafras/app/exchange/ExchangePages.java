@@ -19,11 +19,14 @@ import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -45,7 +48,10 @@ class ExchangePages {
     private final LabBook book;
     private final EntrySheets sheets;
     private final RunFileWriter writer;
+    private static final Logger LOG = LoggerFactory.getLogger(ExchangePages.class);
+
     private final RunFileReader reader;
+    private final HouseSettings settings;
     private final RunImport imports;
     private final WhoIsHere who;
     /** Files that were here before, for as long as somebody may take to answer. */
@@ -59,12 +65,14 @@ class ExchangePages {
             EntrySheets sheets,
             RunFileWriter writer,
             RunFileReader reader,
+            HouseSettings settings,
             RunImport imports,
             WhoIsHere who) {
         this.book = book;
         this.sheets = sheets;
         this.writer = writer;
         this.reader = reader;
+        this.settings = settings;
         this.imports = imports;
         this.who = who;
     }
@@ -105,7 +113,7 @@ class ExchangePages {
     String take(HttpServletRequest request, Model model, HttpServletResponse response) throws IOException {
         Upload upload = Upload.NONE;
         try {
-            upload = Upload.of(request);
+            upload = Upload.of(request, settings.limits().file());
             List<BroughtIn> earlier = imports.earlier(upload.bytes());
             if (!earlier.isEmpty()) {
                 return ask(upload, earlier, model);
@@ -162,9 +170,8 @@ class ExchangePages {
     }
 
     private String refused(Upload upload, Refused refused, Model model, HttpServletResponse response) {
-        response.setStatus(
-                (refused instanceof Upload.TooLarge ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.UNPROCESSABLE_ENTITY)
-                        .value());
+        response.setStatus(status(refused).value());
+        LOG.info("refused a file: {}", refused.getMessage());
         model.addAttribute("problem", refused.getMessage());
         model.addAttribute("chosen", upload.name());
         return "import";
@@ -177,19 +184,21 @@ class ExchangePages {
     @PostMapping(value = "/api/reduce", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> reduce(HttpServletRequest request) throws IOException {
         try (InputStream body = request.getInputStream()) {
-            byte[] bytes = body.readNBytes(Upload.LARGEST + 1);
-            if (bytes.length > Upload.LARGEST) {
-                return problem(HttpStatus.CONTENT_TOO_LARGE, Upload.TOO_LARGE);
-            }
+            byte[] bytes = Upload.bytes(body, settings.limits().file());
             return ResponseEntity.ok(ReducedFile.of(RunReplay.reduction(reader.read(bytes))));
         } catch (Refused refused) {
-            return problem(HttpStatus.UNPROCESSABLE_ENTITY, refused.getMessage());
+            return problem(status(refused), refused.getMessage());
         } catch (TimeBudget.OutOfTime late) {
             return problem(HttpStatus.SERVICE_UNAVAILABLE, late.getMessage());
         }
     }
 
+    private static HttpStatus status(Refused refused) {
+        return refused instanceof Upload.TooLarge ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.UNPROCESSABLE_ENTITY;
+    }
+
     private static ResponseEntity<Object> problem(HttpStatus status, String message) {
+        LOG.info("refused to reduce: {}", message);
         return ResponseEntity.status(status)
                 .contentType(MediaType.APPLICATION_JSON)
                 .body(Map.of("problem", message));

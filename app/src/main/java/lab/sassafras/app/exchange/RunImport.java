@@ -23,6 +23,8 @@ import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.TimeBudget;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -33,6 +35,8 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 public class RunImport {
+
+    private static final Logger LOG = LoggerFactory.getLogger(RunImport.class);
 
     private final RunFileReader reader;
     private final LabBook book;
@@ -73,7 +77,9 @@ public class RunImport {
                 : shortened(name, 120) + " (format " + run.newer() + ", of which this version reads " + RunFile.VERSION
                         + "." + RunFile.MINOR + "; what it adds was not kept)";
         BroughtIn.From from = new BroughtIn.From(called, reader.digest(file), shortened(who, 60));
-        return transaction.execute(status -> take(run, from));
+        Entry entry = transaction.execute(status -> take(run, from));
+        LOG.info("brought in {} as entry {}, by {}", from.fileName(), entry.id(), from.who());
+        return entry;
     }
 
     private static String shortened(String text, int longest) {

@@ -10,6 +10,7 @@ import org.apache.commons.fileupload2.core.FileItemInputIterator;
 import org.apache.commons.fileupload2.core.FileUploadException;
 import org.apache.commons.fileupload2.jakarta.servlet6.JakartaServletFileUpload;
 import org.springframework.core.NestedExceptionUtils;
+import org.springframework.util.unit.DataSize;
 
 /**
  * The one file of the import form. It is read here and not by the container, so that a body that trickles or never ends is
@@ -20,9 +21,6 @@ import org.springframework.core.NestedExceptionUtils;
  */
 record Upload(String name, byte[] bytes) {
 
-    static final int LARGEST = 5 * 1024 * 1024;
-    static final String TOO_LARGE =
-            "The file is larger than 5 MB, far more than any run needs. Nothing was read from it.";
     static final Upload NONE = new Upload("", new byte[0]);
     private static final String CHOOSE = "No file was chosen. Choose a run file, which ends in .json.";
 
@@ -30,19 +28,24 @@ record Upload(String name, byte[] bytes) {
     static final class TooLarge extends Refused {
         private static final long serialVersionUID = 1L;
 
-        TooLarge() {
-            super(TOO_LARGE);
+        TooLarge(DataSize largest) {
+            super("The file is larger than " + largest.toMegabytes()
+                    + " MB, far more than any run needs. Nothing was read from it.");
         }
     }
 
-    /** @throws Refused where no file was chosen, or what was sent is no form with a file */
-    static Upload of(HttpServletRequest request) throws IOException {
+    /**
+     * Reads the file of a form.
+     *
+     * @throws Refused where no file was chosen, or what was sent is no form with a file, or the file is too large
+     */
+    static Upload of(HttpServletRequest request, DataSize largest) throws IOException {
         try {
             FileItemInputIterator items = new JakartaServletFileUpload<>().getItemIterator(request);
             while (items.hasNext()) {
                 FileItemInput item = items.next();
                 if (!item.isFormField() && "file".equals(item.getFieldName())) {
-                    return read(item);
+                    return read(item, largest);
                 }
             }
         } catch (FileUploadException malformed) {
@@ -56,12 +59,18 @@ record Upload(String name, byte[] bytes) {
         throw new Refused(CHOOSE);
     }
 
-    private static Upload read(FileItemInput item) throws IOException {
+    /** @throws TooLarge where there is more than that */
+    static byte[] bytes(InputStream in, DataSize largest) throws IOException {
+        byte[] bytes = in.readNBytes((int) largest.toBytes() + 1);
+        if (bytes.length > largest.toBytes()) {
+            throw new TooLarge(largest);
+        }
+        return bytes;
+    }
+
+    private static Upload read(FileItemInput item, DataSize largest) throws IOException {
         try (InputStream in = item.getInputStream()) {
-            byte[] bytes = in.readNBytes(LARGEST + 1);
-            if (bytes.length > LARGEST) {
-                throw new TooLarge();
-            }
+            byte[] bytes = bytes(in, largest);
             if (bytes.length == 0) {
                 throw new Refused(CHOOSE);
             }

@@ -5,5 +5,5 @@
  * is kept; whatever is wrong with it is said with the place where it stands. Unknown fields are refused by name. An import
  * proposes: it adds, marks what it added, and changes nothing that is here.
  */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "sheet", "door"})
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "sheet", "door", "settings"})
 package lab.sassafras.app.exchange;

@@ -12,6 +12,7 @@ import java.security.MessageDigest;
 import java.security.SecureRandom;
 import java.util.HexFormat;
 import java.util.Properties;
+import lab.sassafras.app.settings.HouseSettings;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -33,8 +34,8 @@ class RunningServer {
     private final String address;
     private final String word;
 
-    RunningServer(@Value("${sassafras.home}") Path folder, @Value("${server.address}") String address) {
-        this.home = new Home(folder.toAbsolutePath().normalize());
+    RunningServer(HouseSettings settings, @Value("${server.address}") String address) {
+        this.home = new Home(settings.home().toAbsolutePath().normalize());
         this.address = address;
         byte[] random = new byte[24];
         new SecureRandom().nextBytes(random);

@@ -5,5 +5,5 @@
  * <p>Rule: a book that was there once is never replaced by an empty one, and whatever stops a start is said without a
  * trace, with what to do. What runs before the application starts uses nothing but the JDK and the database.
  */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"settings"})
 package lab.sassafras.app.keeping;

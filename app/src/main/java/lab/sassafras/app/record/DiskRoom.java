@@ -1,13 +1,13 @@
 package lab.sassafras.app.record;
 
-import java.io.File;
 import java.util.function.LongSupplier;
+import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.measure.Refused;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.health.contributor.Health;
 import org.springframework.boot.health.contributor.HealthIndicator;
 import org.springframework.stereotype.Component;
+import org.springframework.util.unit.DataSize;
 
 /**
  * Room on the disk the book lies on. Values are refused while there is still enough left for the book to stay whole, so
@@ -16,18 +16,23 @@ import org.springframework.stereotype.Component;
 @Component("room")
 public class DiskRoom implements HealthIndicator {
 
-    /** Least room to keep on (bytes). */
-    static final long LEAST = 32L << 20;
-
     private final LongSupplier free;
+    private final long least;
 
     @Autowired
-    DiskRoom(@Value("${sassafras.home}") String home) {
-        this(new File(home)::getUsableSpace);
+    DiskRoom(HouseSettings settings) {
+        this(settings.home().toFile()::getUsableSpace, settings.limits().room());
     }
 
-    DiskRoom(LongSupplier free) {
+    /**
+     * Room somewhere.
+     *
+     * @param free  what is free there (bytes)
+     * @param least to keep anything
+     */
+    DiskRoom(LongSupplier free, DataSize least) {
         this.free = free;
+        this.least = least.toBytes();
     }
 
     /** There is no room to keep anything. */
@@ -43,7 +48,7 @@ public class DiskRoom implements HealthIndicator {
 
     /** @throws NoRoom where the disk is nearly full */
     public void check() {
-        if (free.getAsLong() < LEAST) {
+        if (free.getAsLong() < least) {
             throw new NoRoom();
         }
     }
@@ -51,7 +56,7 @@ public class DiskRoom implements HealthIndicator {
     @Override
     public Health health() {
         long bytes = free.getAsLong();
-        return (bytes < LEAST ? Health.down() : Health.up())
+        return (bytes < least ? Health.down() : Health.up())
                 .withDetail("free", bytes)
                 .build();
     }

@@ -5,5 +5,5 @@
  * <p>Rule: rows are only ever added; the database itself refuses UPDATE and DELETE on observations, strikes,
  * decisions, what came with files and what was shown. This module stores what was typed and knows no chemistry; it depends on no other module.
  */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"settings"})
 package lab.sassafras.app.record;

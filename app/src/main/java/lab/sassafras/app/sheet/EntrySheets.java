@@ -20,6 +20,7 @@ import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Observations;
 import lab.sassafras.app.record.Stamp;
 import lab.sassafras.app.record.Stamps;
+import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
@@ -48,15 +49,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class EntrySheets {
 
-    private static final int WHOLE = 300;
-
     private final LabBook book;
     private final Shelves shelves;
     private final Stamps stamps;
-    private final Cache<UUID, Kept> whole =
-            Caffeine.newBuilder().maximumSize(WHOLE).build();
+    private final Cache<UUID, Kept> whole;
 
-    EntrySheets(LabBook book, Shelves shelves, Stamps stamps) {
+    EntrySheets(LabBook book, Shelves shelves, Stamps stamps, HouseSettings settings) {
+        this.whole =
+                Caffeine.newBuilder().maximumSize(settings.limits().entries()).build();
         this.book = book;
         this.shelves = shelves;
         this.stamps = stamps;

@@ -22,6 +22,7 @@ import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Stamp;
 import lab.sassafras.app.record.Stamps;
+import lab.sassafras.app.settings.HouseSettings;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -37,7 +38,6 @@ import org.springframework.stereotype.Service;
 public class StandingLines {
 
     private static final Logger LOG = LoggerFactory.getLogger(StandingLines.class);
-    private static final int KEPT = 20_000;
     /** Entries worked at once by whoever asks. */
     private static final int FEW = 20;
 
@@ -46,8 +46,7 @@ public class StandingLines {
     private final EntrySheets sheets;
     private final LabBook book;
     private final Stamps stamps;
-    private final Cache<UUID, Kept> kept =
-            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<UUID, Kept> kept;
     private final Map<UUID, CompletableFuture<Void>> inHand = new ConcurrentHashMap<>();
     private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "standing-lines");
@@ -55,7 +54,8 @@ public class StandingLines {
         return thread;
     });
 
-    StandingLines(EntrySheets sheets, LabBook book, Stamps stamps) {
+    StandingLines(EntrySheets sheets, LabBook book, Stamps stamps, HouseSettings settings) {
+        this.kept = Caffeine.newBuilder().maximumSize(settings.limits().lines()).build();
         this.sheets = sheets;
         this.book = book;
         this.stamps = stamps;

@@ -8,16 +8,19 @@ import java.time.ZoneOffset;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
+import org.springframework.util.unit.DataSize;
 
 /** A disk whose room and a clock whose hands a test sets; both as they really are otherwise. */
 @TestConfiguration
 public class SettableWeather {
 
+    private static final DataSize LEAST = DataSize.ofMegabytes(32);
+
     private static volatile long free = Long.MAX_VALUE;
     private static volatile Duration wrong = Duration.ZERO;
 
     public static void diskFull() {
-        free = DiskRoom.LEAST - 1;
+        free = LEAST.toBytes() - 1;
     }
 
     public static void clockOff(Duration by) {
@@ -32,7 +35,7 @@ public class SettableWeather {
     @Bean
     @Primary
     DiskRoom settableRoom() {
-        return new DiskRoom(() -> free);
+        return new DiskRoom(() -> free, LEAST);
     }
 
     @Bean
