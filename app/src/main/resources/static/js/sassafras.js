@@ -1,6 +1,34 @@
 /* Behaviour of the bench book. The pages work without it; with it a value is kept without losing the page. */
 'use strict';
 
+/* A region of the page, fetched by itself and put in place of the old one. One in which somebody types, or has typed what
+   is not sent yet, is left alone. */
+const regions = {
+  busy(region) {
+    const fields = [...region.querySelectorAll('input:not([type=hidden]), textarea')];
+    return fields.some((field) => field === document.activeElement || field.value !== field.defaultValue)
+      || (region.contains(document.activeElement) && document.activeElement.matches('select'));
+  },
+  async renew(name) {
+    const old = document.querySelector(`[data-region="${name}"]`);
+    if (!old || regions.busy(old)) { return false; }
+    const answer = await fetch(window.location.href, { headers: { Accept: 'text/html', 'X-Region': name } });
+    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+    const fresh = page.querySelector(`[data-region="${name}"]`);
+    if (!answer.ok || !fresh || !old.isConnected || regions.busy(old)) { return false; }
+    old.replaceWith(document.importNode(fresh, true));
+    return true;
+  },
+};
+window.sassafras = { renew: regions.renew };
+
+/* Back at the page, what others wrote meanwhile is shown. */
+document.addEventListener('visibilitychange', () => {
+  if (document.visibilityState === 'visible') {
+    ['sheet', 'entries'].forEach((name) => regions.renew(name).catch(() => {}));
+  }
+});
+
 document.addEventListener('alpine:init', () => {
 
   /* Narrow screens turn the page instead of shrinking it. */
@@ -93,7 +121,7 @@ document.addEventListener('alpine:init', () => {
 
   /* Looks again where something is still being worked out. */
   Alpine.data('lookAgain', () => ({
-    init() { setTimeout(() => window.location.reload(), 2000); },
+    init() { setTimeout(() => regions.renew(this.$el.dataset.again).catch(() => {}), 2000); },
   }));
 
   /* Says that something is being done when it takes long. */

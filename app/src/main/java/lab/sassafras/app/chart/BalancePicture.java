@@ -10,16 +10,55 @@ import lab.sassafras.measure.Figures;
  * The balance: what gave heat left of a post, what took it right of it, on one scale. The piece that was sought makes
  * the sides equal. Every piece carries a number that its row below explains, so a sliver reads as well as a slab.
  *
- * @param height   of the picture (its width is 760)
+ * @param frame    where things stand that do not depend on the numbers
+ * @param height   of the picture
  * @param segments the pieces of the beam
  * @param rows     what each number means
  * @param ticks    the scale
  * @param summary  the whole in a sentence, for those who cannot see it
  */
-public record BalancePicture(int height, List<Segment> segments, List<Row> rows, List<Tick> ticks, String summary) {
+public record BalancePicture(
+        Frame frame, int height, List<Segment> segments, List<Row> rows, List<Tick> ticks, String summary) {
 
-    static final double POST = 380;
-    static final double SIDE = 360;
+    /**
+     * Where things stand that do not depend on the numbers.
+     *
+     * @param width      of the whole
+     * @param left       end of the beam
+     * @param right      end of the beam
+     * @param post       where the beam rests
+     * @param names      height of the sides' names
+     * @param tags       height of the pieces' numbers
+     * @param spot       radius behind a number
+     * @param leader     where the line from a number to its piece begins
+     * @param beam       top of the beam
+     * @param thick      of the beam
+     * @param postTop    end of the post
+     * @param postBottom end of the post
+     * @param ground     height of the scale
+     * @param tick       half the length of a mark
+     * @param labels     height of the marks' figures
+     */
+    public record Frame(
+            int width,
+            int left,
+            int right,
+            int post,
+            int names,
+            int tags,
+            int spot,
+            int leader,
+            int beam,
+            int thick,
+            int postTop,
+            int postBottom,
+            int ground,
+            int tick,
+            int labels) {}
+
+    private static final Frame FRAME = new Frame(760, 20, 740, 380, 18, 33, 10, 42, 50, 44, 26, 108, 104, 3, 120);
+    static final double POST = FRAME.post();
+    static final double SIDE = FRAME.post() - FRAME.left();
     private static final double LEAST = 2;
     private static final double TAG = 20;
     private static final int FIRST_ROW = 142;
@@ -36,17 +75,30 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
      * @param middle where its middle is
      * @param tag    where its number stands
      */
-    public record Segment(double x, double width, boolean gave, boolean sought, int number, double middle, double tag) {
+    public record Segment(
+            String x, String width, boolean gave, boolean sought, int number, String middle, String tag) {}
 
-        public String at(double coordinate) {
-            return String.format(Locale.ROOT, "%.1f", coordinate);
-        }
-    }
-
-    /** What a number means: party, temperatures, heat with its sign in words. */
+    /**
+     * What a number means: party, temperatures, heat with its sign in words.
+     *
+     * @param spotX        where its number stands
+     * @param spotY        where its number stands
+     * @param textX        where its words begin
+     * @param nameY        height of the first line
+     * @param heatY        height of the second line
+     * @param number       of the piece
+     * @param party        in words
+     * @param temperatures from and to; empty where there are none
+     * @param heat         with its sign in words
+     * @param gave         whether it gave heat
+     * @param sought       whether it is the unknown
+     */
     public record Row(
-            double x,
-            double y,
+            String spotX,
+            String spotY,
+            String textX,
+            String nameY,
+            String heatY,
             int number,
             String party,
             String temperatures,
@@ -54,8 +106,20 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
             boolean gave,
             boolean sought) {}
 
-    /** A mark of the scale. */
-    public record Tick(double x, String label) {}
+    /**
+     * A mark of the scale.
+     *
+     * @param x     where it stands
+     * @param label its figure
+     */
+    public record Tick(String x, String label) {}
+
+    /** What the post stands on. */
+    public String fulcrum() {
+        int foot = FRAME.labels() - 4;
+        return "M" + FRAME.post() + " " + (FRAME.ground() - 2) + " " + (FRAME.post() + 16) + " " + foot + " "
+                + (FRAME.post() - 16) + " " + foot + "Z";
+    }
 
     public static BalancePicture of(Solution solution, Figures figures) {
         List<Solution.Posting> gave = solution.postings().stream()
@@ -70,6 +134,7 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
         drawing.side(took, false);
         int rows = Math.max(gave.size(), took.size());
         return new BalancePicture(
+                FRAME,
                 FIRST_ROW + rows * ROW,
                 drawing.segments,
                 drawing.rows,
@@ -91,8 +156,8 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
         List<Tick> ticks = new ArrayList<>();
         for (double at = step; at <= most * 1.001; at += step) {
             String label = figures.plain(at) + (at + step > most * 1.001 ? " J" : "");
-            ticks.add(new Tick(POST - at * scale, label));
-            ticks.add(new Tick(POST + at * scale, label));
+            ticks.add(new Tick(at(POST - at * scale), label));
+            ticks.add(new Tick(at(POST + at * scale), label));
         }
         return ticks;
     }
@@ -123,16 +188,21 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
                 double x = gave ? POST - edge - width : POST + edge;
                 boolean sought = entry.sought();
                 segments.add(new Segment(
-                        x,
-                        width,
+                        at(x),
+                        at(width),
                         gave,
                         sought,
                         first + i + 1,
-                        gave ? POST - middle : POST + middle,
-                        gave ? POST - tags.get(i) : POST + tags.get(i)));
+                        at(gave ? POST - middle : POST + middle),
+                        at(gave ? POST - tags.get(i) : POST + tags.get(i))));
+                double column = gave ? FRAME.left() : POST + 14;
+                double top = FIRST_ROW + i * ROW;
                 rows.add(new Row(
-                        gave ? 20 : POST + 14,
-                        FIRST_ROW + i * ROW,
+                        at(column + FRAME.spot()),
+                        at(top + 6),
+                        at(column + 28),
+                        at(top + 11),
+                        at(top + 29),
                         first + i + 1,
                         entry.party().label(),
                         temperatures(entry),
@@ -193,8 +263,8 @@ public record BalancePicture(int height, List<Segment> segments, List<Row> rows,
         }
     }
 
-    /** Locale-free coordinate, for the template. */
-    public String at(double coordinate) {
+    /** A coordinate as pictures have it. */
+    private static String at(double coordinate) {
         return String.format(Locale.ROOT, "%.1f", coordinate);
     }
 }

@@ -13,6 +13,24 @@ import lab.sassafras.measure.Figures;
  */
 public record BudgetPicture(List<Bar> bars) {
 
+    /**
+     * Where things stand that do not depend on the numbers.
+     *
+     * @param width  of a bar's picture
+     * @param height of it
+     * @param top    of the bar
+     * @param thick  of the bar
+     * @param text   height of the figure
+     */
+    public record Frame(int width, int height, int top, int thick, int text) {}
+
+    private static final Frame FRAME = new Frame(230, 16, 3, 10, 13);
+
+    /** Where things stand. */
+    public Frame frame() {
+        return FRAME;
+    }
+
     /** Length of a bar that brings everything. */
     static final double LONGEST = 180;
 

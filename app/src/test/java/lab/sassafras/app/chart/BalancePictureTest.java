@@ -44,14 +44,14 @@ class BalancePictureTest {
                 .containsExactly(1, 2, 3, 4, 5, 6, 7);
         List<Double> tags = picture.segments().stream()
                 .filter(each -> !each.gave())
-                .map(BalancePicture.Segment::tag)
+                .map(each -> Double.valueOf(each.tag()))
                 .toList();
         for (int i = 1; i < tags.size(); i++) {
             assertThat(tags.get(i) - tags.get(i - 1)).isGreaterThanOrEqualTo(19.99);
         }
         assertThat(tags).allSatisfy(tag -> assertThat(tag).isLessThan(750));
         assertThat(picture.rows())
-                .extracting(BalancePicture.Row::y)
+                .extracting(row -> Double.parseDouble(row.heatY()))
                 .allSatisfy(y -> assertThat(y).isLessThan(picture.height()));
         assertThat(picture.segments())
                 .filteredOn(BalancePicture.Segment::sought)
@@ -61,7 +61,7 @@ class BalancePictureTest {
     private static double length(BalancePicture picture, boolean gave) {
         return picture.segments().stream()
                 .filter(each -> each.gave() == gave)
-                .mapToDouble(BalancePicture.Segment::width)
+                .mapToDouble(each -> Double.parseDouble(each.width()))
                 .sum();
     }
 }

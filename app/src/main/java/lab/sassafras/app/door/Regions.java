@@ -1,0 +1,43 @@
+package lab.sassafras.app.door;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.regex.Pattern;
+import org.springframework.http.HttpHeaders;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/**
+ * Answers with one region of a page where a request names it in {@code X-Region}: the same address, the same model, and of
+ * the template only the element with the id {@code region-} and that name.
+ */
+@Component
+class Regions implements HandlerInterceptor, WebMvcConfigurer {
+
+    static final String HEADER = "X-Region";
+    private static final Pattern NAME = Pattern.compile("[a-z-]{1,40}");
+    private static final Pattern TEMPLATE = Pattern.compile("[a-z]{1,40}");
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this);
+    }
+
+    @Override
+    public void postHandle(
+            HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView answer) {
+        if (answer == null || answer.getViewName() == null) {
+            return;
+        }
+        response.addHeader(HttpHeaders.VARY, HEADER);
+        String region = request.getHeader(HEADER);
+        if (region != null
+                && NAME.matcher(region).matches()
+                && TEMPLATE.matcher(answer.getViewName()).matches()) {
+            answer.setViewName(answer.getViewName() + " :: #region-" + region);
+        }
+    }
+}
