@@ -99,7 +99,7 @@ public record Reagents(Reagent first, Reagent second) {
 
     private Finding excess(Bindings bindings, Figures figures) {
         Reagent limiting = limiting(bindings);
-        Reagent other = limiting == first ? second : first;
+        Reagent other = limiting.equals(first) ? second : first;
         double left =
                 amount(other, bindings).value() - amount(limiting, bindings).value();
         double share = 100 * left / amount(limiting, bindings).value();

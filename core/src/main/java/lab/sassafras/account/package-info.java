@@ -5,4 +5,5 @@
  * unknown is found through one expression, which is also the working. An account that cannot be solved, or whose
  * answer cannot be believed, says so in a {@link lab.sassafras.account.Finding}; no NaN leaves this package.
  */
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.account;

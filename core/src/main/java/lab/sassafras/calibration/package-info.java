@@ -4,4 +4,5 @@
  * <p>Rule: a constant is adopted, never computed anew behind a later entry's back; a negative one close to zero stays
  * in the mean, because leaving it out would bias the mean.
  */
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.calibration;

@@ -105,7 +105,7 @@ public enum SolutionMass implements School {
             Mixture mixture, List<Portion> solids, Function<Expression, Expression> specificHeat) {
         List<Party> parties = new ArrayList<>();
         for (Portion liquid : mixture.liquids()) {
-            boolean first = liquid == mixture.liquids().get(0);
+            boolean first = parties.isEmpty();
             List<Expression> masses = new ArrayList<>(List.of(liquid.mass()));
             if (first) {
                 solids.forEach(solid -> masses.add(solid.mass()));

@@ -4,4 +4,5 @@
  * <p>Rule: a school rewrites a party or an input and nothing else; it never sees which experiment asks. Which schools
  * are in force is data ({@link lab.sassafras.convention.Conventions}), so any result can be had under every other.
  */
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.convention;

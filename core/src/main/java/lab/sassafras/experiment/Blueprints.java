@@ -80,9 +80,9 @@ public final class Blueprints {
                         all.add(choices.stream()
                                 .map(each -> stated(
                                         each,
-                                        each == varied
+                                        each.equals(varied)
                                                 ? answer
-                                                : each == beside
+                                                : each.equals(beside)
                                                         ? other
                                                         : options(each).get(0)))
                                 .toList());

@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -39,10 +40,6 @@ import lab.sassafras.substance.Reference;
  * in force takes it, and whatever is not yet on the sheet is remembered as missing.
  */
 public final class Draft {
-
-    private static final Expression HUNDRED_PER_CENT = new Expression.Constant(100, "100", BenchUnit.PERCENT);
-    private static final Expression MILLILITRES_IN_LITRE =
-            new Expression.Constant(1000, "1000", BenchUnit.MILLILITRES_PER_LITRE);
 
     private final Sheet sheet;
     private final int trial;
@@ -152,12 +149,12 @@ public final class Draft {
 
     /** A share of something, in per cent, where it was given. */
     public Optional<Expression> share(String path, Expression of) {
-        return quantityIfGiven(path).map(share -> of.times(share).over(HUNDRED_PER_CENT));
+        return quantityIfGiven(path).map(share -> of.times(share).over(Constants.HUNDRED_PER_CENT));
     }
 
     /** Moles dissolved in a liquid: its volume times its concentration. */
     public Expression molesIn(String liquid, String concentration) {
-        return volume(liquid).over(MILLILITRES_IN_LITRE).times(quantity(concentration));
+        return volume(liquid).over(Constants.MILLILITRES_IN_LITRE).times(quantity(concentration));
     }
 
     /** Whether anything stands in a slot. */

@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -24,7 +25,7 @@ public abstract class LedgerExperiment implements Experiment {
     private final BenchUnit unit;
     private final Words words = Words.beside(getClass());
     private final Map<School, List<String>> needed = new ConcurrentHashMap<>();
-    private volatile Declared declared;
+    private volatile @Nullable Declared declared;
 
     /**
      * @param key    stable name
@@ -66,7 +67,8 @@ public abstract class LedgerExperiment implements Experiment {
             Optional<String> sampleName) {}
 
     private Declared declared() {
-        if (declared == null) {
+        Declared known = declared;
+        if (known == null) {
             List<Question<?>> questions = new ArrayList<>(questions());
             span().ifPresent(any -> questions.add(Question.CHANGE));
             List<Slot> slots =
@@ -74,9 +76,10 @@ public abstract class LedgerExperiment implements Experiment {
             questions.addAll(Question.ofWeighing(
                     slots.stream().anyMatch(Slot::byDifference), slots.stream().anyMatch(Slot::byVolume)));
             CommonPlaces common = new CommonPlaces(questions, span(), calorimeter());
-            declared = declare(common.with(slots()), common.around(steps()), List.copyOf(questions));
+            known = declare(common.with(slots()), common.around(steps()), List.copyOf(questions));
+            declared = known;
         }
-        return declared;
+        return known;
     }
 
     private static Declared declare(List<Group> groups, List<Step> procedure, List<Question<?>> questions) {

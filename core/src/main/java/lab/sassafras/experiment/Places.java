@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -19,7 +20,7 @@ final class Places {
     private final Setting setting;
     private final Map<Address, List<Line>> byAddress = new LinkedHashMap<>();
     private int names;
-    private int[] firsts;
+    private int @Nullable [] firsts;
 
     Places(Experiment experiment, Setting setting) {
         this.experiment = experiment;
@@ -47,6 +48,7 @@ final class Places {
     }
 
     /** Takes one line out again; the line itself, not one that says the same. */
+    @SuppressWarnings("ReferenceEquality")
     void remove(Line line) {
         List<Line> here = byAddress.getOrDefault(line.address(), List.of());
         for (int i = here.size() - 1; i >= 0; i--) {

@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import org.jspecify.annotations.Nullable;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +35,7 @@ public final class Sheet implements Evidence {
     private final List<Finding> reservations;
     private final Places places;
     private final boolean blueprint;
-    private volatile Bindings bindings;
+    private volatile @Nullable Bindings bindings;
     private final Map<Ways, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
 
     /** What decides how a quantity of a trial is drawn up. */

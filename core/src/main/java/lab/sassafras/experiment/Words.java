@@ -29,10 +29,11 @@ public final class Words {
         properties
                 .stringPropertyNames()
                 .forEach(key -> words.put(key, properties.getProperty(key).strip()));
-        words.keySet().stream()
-                .filter(key -> key.endsWith(SYMBOL) && find(key).isPresent())
-                .forEach(key ->
-                        symbols.put(key.substring(0, key.length() - SYMBOL.length()), Symbol.of(words.get(key))));
+        words.forEach((key, word) -> {
+            if (key.endsWith(SYMBOL) && !word.isEmpty()) {
+                symbols.put(key.substring(0, key.length() - SYMBOL.length()), Symbol.of(word));
+            }
+        });
         this.origin = origin;
     }
 

@@ -6,4 +6,5 @@
  * know, the slot model lacks a word and gets it here. Storing admits ({@link lab.sassafras.experiment.Intake}, by way of
  * {@link lab.sassafras.experiment.Filling}), reading forgives ({@link lab.sassafras.experiment.Readback}).
  */
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.experiment;

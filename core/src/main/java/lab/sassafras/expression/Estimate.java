@@ -1,5 +1,6 @@
 package lab.sassafras.expression;
 
+import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -30,7 +31,7 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
      * @param uncertainty it brings to the result, unsigned (unit of the result)
      * @param source      where it is shared; null for an input's own part
      */
-    public record Contribution(String key, String label, double sensitivity, double uncertainty, Shared source) {
+    public record Contribution(String key, String label, double sensitivity, double uncertainty, @Nullable Shared source) {
 
         /** Whether no other trial has it: an input's own part, or a source of one trial. */
         public boolean ofTrial() {

@@ -9,9 +9,6 @@ import lab.sassafras.measure.BenchUnit;
 /** A formula as a tree. Immutable; equal parts may be shared. */
 public sealed interface Expression {
 
-    /** What heats in joules are divided by where they are told in kilojoules. */
-    Constant JOULES_IN_KILOJOULE = new Constant(1000, "1000", BenchUnit.JOULES_PER_KILOJOULE);
-
     /** Reads the tree from the leaves up. */
     <T> T read(Interpretation<T> interpretation);
 

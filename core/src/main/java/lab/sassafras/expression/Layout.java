@@ -1,5 +1,6 @@
 package lab.sassafras.expression;
 
+import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.IdentityHashMap;
@@ -60,7 +61,7 @@ final class Layout implements Interpretation<Integer> {
         return steps.toArray(Instruction[]::new);
     }
 
-    private int step(Op op, int left, int right, Object beside) {
+    private int step(Op op, int left, int right, @Nullable Object beside) {
         int out = slot(0);
         steps.add(new Instruction(op, left, right, out, beside));
         return out;

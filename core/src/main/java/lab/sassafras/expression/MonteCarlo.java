@@ -1,5 +1,6 @@
 package lab.sassafras.expression;
 
+import java.util.Objects;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -90,7 +91,7 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
         private void draw(Measured input, double[] row, int count) {
             fill(row, count, input.value(), input.ownUncertainty(), input.degreesOfFreedom());
             for (Measured.Share share : input.shares()) {
-                double[] common = shared.get(share.source());
+                double[] common = Objects.requireNonNull(shared.get(share.source()));
                 for (int i = 0; i < count; i++) {
                     row[i] += share.sensitivity() * common[i];
                 }

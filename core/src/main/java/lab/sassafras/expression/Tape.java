@@ -1,5 +1,7 @@
 package lab.sassafras.expression;
 
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.List;
 import lab.sassafras.expression.Expression.Input;
@@ -25,7 +27,13 @@ final class Tape {
     }
 
     /** One step; {@code right} is the left slot again where there is one operand, {@code beside} what the kind needs. */
-    record Instruction(Op op, int left, int right, int out, Object beside) {}
+    record Instruction(Op op, int left, int right, int out, @Nullable Object beside) {
+
+        /** What the kind needs beside its operands. */
+        Object with() {
+            return Objects.requireNonNull(beside);
+        }
+    }
 
     /** A balance to be brought to zero: its own tape, and the slots of ours its inputs stand in. */
     record Balance(Tape tape, int unknown, int[] from, double low, double high) {}
@@ -92,8 +100,8 @@ final class Tape {
             case DIVIDE -> left / right;
             case NEGATE -> -left;
             case LEAST -> Math.min(left, right);
-            case APPLY -> ((SmoothFunction) step.beside).value(left);
-            case ROOT -> root((Balance) step.beside, values);
+            case APPLY -> ((SmoothFunction) step.with()).value(left);
+            case ROOT -> root((Balance) step.with(), values);
         };
     }
 
@@ -162,8 +170,8 @@ final class Tape {
             }
             case NEGATE -> adjoint[step.left] -= weight;
             case LEAST -> adjoint[left <= right ? step.left : step.right] += weight;
-            case APPLY -> adjoint[step.left] += weight * ((SmoothFunction) step.beside).derivative(left);
-            case ROOT -> implicit((Balance) step.beside, weight, values[step.out], values, adjoint);
+            case APPLY -> adjoint[step.left] += weight * ((SmoothFunction) step.with()).derivative(left);
+            case ROOT -> implicit((Balance) step.with(), weight, values[step.out], values, adjoint);
         }
     }
 
@@ -234,12 +242,12 @@ final class Tape {
                     for (int slot = 0; slot < rows.length; slot++) {
                         values[slot] = rows[slot][i];
                     }
-                    out[i] = root((Balance) step.beside, values);
+                    out[i] = root((Balance) step.with(), values);
                 }
             }
             default -> {
                 for (int i = 0; i < count; i++) {
-                    out[i] = one(step, left[i], right[i], null);
+                    out[i] = one(step, left[i], right[i], left);
                 }
             }
         }

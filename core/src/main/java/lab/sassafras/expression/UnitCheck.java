@@ -108,7 +108,10 @@ public final class UnitCheck implements Interpretation<UnitCheck.Has> {
 
     @Override
     public Has root(Root root, Supplier<Has> balance) {
-        balance.get();
+        Has zero = balance.get();
+        if (zero.nothing()) {
+            throw new Fault("a balance of nothing has no root");
+        }
         return Has.of(root.unknown().unit().product());
     }
 

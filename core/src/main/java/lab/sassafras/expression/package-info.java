@@ -6,4 +6,5 @@
  * of that tree, so the working shown is the computation done. No tree knows its numbers: they come in
  * {@link lab.sassafras.expression.Bindings}.
  */
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.expression;

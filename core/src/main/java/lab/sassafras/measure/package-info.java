@@ -5,4 +5,5 @@
  * units and rounding are for the edge. What was typed is kept as text and parsed here, once, under a stated
  * decimal mark: nothing is guessed. This package knows no other.
  */
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.measure;

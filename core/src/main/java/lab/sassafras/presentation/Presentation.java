@@ -155,7 +155,7 @@ public record Presentation(Conventions conventions, Figures figures) {
                                 ? entry.sought()
                                 : split
                                         ? entry.heat().value() < 0
-                                        : entry == solution.postings().get(0)))
+                                        : entry.equals(solution.postings().get(0))))
                 .map(entry -> written.apply(script().symbol(entry.party().heat().symbol())))
                 .toList();
     }

@@ -1,12 +1,14 @@
 package lab.sassafras.verdict;
 
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import java.util.function.Supplier;
 
 /** Something worked out when it is first asked for, and then kept. */
-final class Later<T> {
+final class Later<T extends Object> {
 
-    private Supplier<T> work;
-    private volatile T done;
+    private @Nullable Supplier<T> work;
+    private volatile @Nullable T done;
 
     Later(Supplier<T> work) {
         this.work = work;
@@ -18,10 +20,12 @@ final class Later<T> {
     }
 
     private synchronized T once() {
-        if (done == null) {
-            done = work.get();
+        T known = done;
+        if (known == null) {
+            known = Objects.requireNonNull(work).get();
+            done = known;
             work = null;
         }
-        return done;
+        return known;
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import lab.sassafras.expression.Constants;
 import java.util.List;
 import lab.sassafras.account.Party;
 import lab.sassafras.expression.Expression;
@@ -42,7 +43,7 @@ class BlueprintsTest {
                 .isInstanceOf(UnitCheck.Fault.class)
                 .hasMessageContaining("q(reaction) is named in J");
         assertThatCode(() -> UnitCheck.check(Party.process(
-                                "reaction", "reaction", moles.times(perMole).times(Expression.JOULES_IN_KILOJOULE))
+                                "reaction", "reaction", moles.times(perMole).times(Constants.JOULES_IN_KILOJOULE))
                         .heat()))
                 .doesNotThrowAnyException();
     }

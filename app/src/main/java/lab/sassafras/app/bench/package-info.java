@@ -5,4 +5,5 @@
  * refused stays in its field with the reason beside it.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "sheet", "door"})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.bench;

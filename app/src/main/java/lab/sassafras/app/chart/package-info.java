@@ -5,4 +5,5 @@
  * only draw them, so page, print and file agree. Never colour alone: giving is hatched and left, taking plain and right.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.chart;

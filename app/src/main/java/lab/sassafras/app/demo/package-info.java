@@ -3,4 +3,5 @@
  * own, through the same import as any run file.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "notebook", "exchange"})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.demo;

@@ -6,4 +6,5 @@
  * request is bounded in time, and every body in time and size, before anything else sees it.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "settings"})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.door;

@@ -6,4 +6,5 @@
  * proposes: it adds, marks what it added, and changes nothing that is here.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "sheet", "door", "settings"})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.exchange;

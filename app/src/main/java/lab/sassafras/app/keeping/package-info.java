@@ -6,4 +6,5 @@
  * trace, with what to do. What runs before the application starts uses nothing but the JDK and the database.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"settings"})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.keeping;

@@ -5,4 +5,5 @@
  * later method that gives another can be told. A page shows what the core found and decides nothing itself.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "sheet", "chart", "door"})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.notebook;

@@ -6,4 +6,5 @@
  * decisions, what came with files and what was shown. This module stores what was typed and knows no chemistry; it depends on no other module.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"settings"})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.record;

@@ -5,4 +5,5 @@
  * left aside with its reason, and no entry hides another. What was worked is kept until something is added.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "settings"})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.sheet;

@@ -5,4 +5,5 @@
  * longer holds is set aside by a decision and a new one is added.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "door"})
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.app.shelf;

@@ -3,4 +3,5 @@
  *
  * <p>Rule: nothing here is asserted by time; figures are printed, each beside what it is compared with in the same run.
  */
+@org.jspecify.annotations.NullMarked
 package lab.sassafras.benchmarks.house;

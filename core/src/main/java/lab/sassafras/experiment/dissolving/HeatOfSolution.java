@@ -1,5 +1,6 @@
 package lab.sassafras.experiment.dissolving;
 
+import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -135,7 +136,7 @@ public final class HeatOfSolution extends LedgerExperiment {
                 .over(moles);
         return draft.ledger(
                         dissolving(
-                                new Expression.Product(List.of(moles, Expression.JOULES_IN_KILOJOULE, unknown())),
+                                new Expression.Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, unknown())),
                                 rest),
                         unknown())
                 .against(
@@ -144,7 +145,7 @@ public final class HeatOfSolution extends LedgerExperiment {
                                 words().get("heat"),
                                 Symbol.of("q"),
                                 BenchUnit.KILOJOULES,
-                                heat -> heat.over(Expression.JOULES_IN_KILOJOULE)))
+                                heat -> heat.over(Constants.JOULES_IN_KILOJOULE)))
                 .giving(
                         new Derived(
                                 words().get("per-gram"),

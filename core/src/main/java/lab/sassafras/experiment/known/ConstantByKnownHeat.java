@@ -1,5 +1,6 @@
 package lab.sassafras.experiment.known;
 
+import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -111,7 +112,7 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
                         "known reaction",
                         new Expression.Product(List.of(
                                 draft.quantity("reaction/amount"),
-                                Expression.JOULES_IN_KILOJOULE,
+                                Constants.JOULES_IN_KILOJOULE,
                                 draft.quantity("reaction/heat"))));
             default ->
                 Party.process(

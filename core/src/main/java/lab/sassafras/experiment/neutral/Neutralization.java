@@ -1,5 +1,6 @@
 package lab.sassafras.experiment.neutral;
 
+import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -120,7 +121,7 @@ public final class Neutralization extends LedgerExperiment {
         List<Party> parties = new ArrayList<>(List.of(Party.process(
                 "reaction",
                 "neutralization",
-                new Expression.Product(List.of(formed, Expression.JOULES_IN_KILOJOULE, unknown())))));
+                new Expression.Product(List.of(formed, Constants.JOULES_IN_KILOJOULE, unknown())))));
         parties.addAll(draft.solutionInCalorimeter(
                 List.of(
                         new Portion("acid", "acid", first, firstStart, Optional.empty()),
@@ -135,7 +136,7 @@ public final class Neutralization extends LedgerExperiment {
                                 words().get("heat"),
                                 Symbol.of("q"),
                                 BenchUnit.KILOJOULES,
-                                heat -> heat.over(Expression.JOULES_IN_KILOJOULE)))
+                                heat -> heat.over(Constants.JOULES_IN_KILOJOULE)))
                 .remarking(reagents.remarks(draft.figures()))
                 .giving(new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
     }

@@ -1,5 +1,6 @@
 package lab.sassafras.experiment.reaction;
 
+import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -125,7 +126,7 @@ public final class SolidWithSolution extends LedgerExperiment {
         List<Party> parties = new ArrayList<>(List.of(Party.process(
                 "reaction",
                 "reaction",
-                new Expression.Product(List.of(limiting, Expression.JOULES_IN_KILOJOULE, unknown())))));
+                new Expression.Product(List.of(limiting, Constants.JOULES_IN_KILOJOULE, unknown())))));
         parties.addAll(draft.solutionInCalorimeter(
                 List.of(new Portion("solution", "solution", poured, start, Optional.empty())),
                 List.of(new Portion("solid", "solid", solid, start, draft.specificHeatOfFormula("solid/formula"))),
@@ -138,14 +139,14 @@ public final class SolidWithSolution extends LedgerExperiment {
                                 words().get("heat"),
                                 Symbol.of("q"),
                                 BenchUnit.KILOJOULES,
-                                heat -> heat.over(Expression.JOULES_IN_KILOJOULE)))
+                                heat -> heat.over(Constants.JOULES_IN_KILOJOULE)))
                 .remarking(reagents.remarks(draft.figures()))
                 .giving(
                         new Derived(
                                 words().get("as-written"),
                                 Symbol.of("ΔH:as written"),
                                 BenchUnit.KILOJOULES_PER_MOLE,
-                                heat -> heat.over(reagents.extent()).over(Expression.JOULES_IN_KILOJOULE)),
+                                heat -> heat.over(reagents.extent()).over(Constants.JOULES_IN_KILOJOULE)),
                         new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
     }
 

@@ -1,0 +1,19 @@
+package lab.sassafras.expression;
+
+import lab.sassafras.expression.Expression.Constant;
+import lab.sassafras.measure.BenchUnit;
+
+/** Numbers that are so by definition, with their units. */
+public final class Constants {
+
+    /** What heats in joules are divided by where they are told in kilojoules. */
+    public static final Constant JOULES_IN_KILOJOULE = new Constant(1000, "1000", BenchUnit.JOULES_PER_KILOJOULE);
+
+    /** What millilitres are divided by where they are told in litres. */
+    public static final Constant MILLILITRES_IN_LITRE = new Constant(1000, "1000", BenchUnit.MILLILITRES_PER_LITRE);
+
+    /** The whole, of which a share is told. */
+    public static final Constant HUNDRED_PER_CENT = new Constant(100, "100", BenchUnit.PERCENT);
+
+    private Constants() {}
+}
