@@ -12,28 +12,41 @@ import lab.sassafras.expression.Expression.Input;
  */
 public sealed interface Account permits Books, Cases, Account.Incomplete {
 
-    /** Which trial it belongs to, from 1. */
+    /** {@return which trial it belongs to, from 1} */
     int trial();
 
-    /** What is sought, where the books could be drawn up. */
+    /** {@return what is sought, where the books could be drawn up} */
     Optional<Input> sought();
 
-    /** Solves the books. Anything that is not a finite number becomes a named finding. */
+    /**
+     * Solves the books. Anything that is not a finite number becomes a named finding.
+     *
+     * @param bindings the numbers that go into the inputs
+     * @return the solution, or why there is none
+     */
     Solution.Outcome solve(Bindings bindings);
 
-    /** The result alone, without postings, further results or findings; empty where there is none. */
+    /**
+     * {@return the result alone, without postings, further results or findings; empty where there is none}
+     *
+     * @param bindings the numbers that go into the inputs
+     */
     Optional<Estimate> estimate(Bindings bindings);
 
-    /** Whether the school in force asks for a party these books cannot have. */
+    /** {@return whether the school in force asks for a party these books cannot have} */
     boolean omits();
 
-    /** The same, of which more is said once the numbers are in. */
+    /**
+     * {@return the same, of which more is said once the numbers are in}
+     *
+     * @param more what is to be said besides
+     */
     Account remarking(List<? extends Remark> more);
 
-    /** Every expression a number is read from, for checking them. */
+    /** {@return every expression a number is read from, for checking them} */
     List<Expression> expressions();
 
-    /** What is still to be read; none where the books could be drawn up. */
+    /** {@return what is still to be read; none where the books could be drawn up} */
     List<Missing> missing();
 
     /**
@@ -52,6 +65,13 @@ public sealed interface Account permits Books, Cases, Account.Incomplete {
      * @param findings why what was given does not go together
      */
     record Incomplete(int trial, List<Missing> missing, List<Finding> findings) implements Account {
+        /**
+         * Keeps copies of what could change.
+         *
+         * @param trial    which trial, from 1
+         * @param missing  what is still to be read
+         * @param findings why what was given does not go together
+         */
         public Incomplete {
             missing = List.copyOf(missing);
             findings = List.copyOf(findings);

@@ -16,19 +16,23 @@ import lab.sassafras.expression.Expression.Named;
  */
 public sealed interface Books<B extends Books<B>> extends Account permits Ledger, Direct {
 
-    /** What is sought. */
+    /** {@return what is sought} */
     Input unknown();
 
-    /** What is said beside the result. */
+    /** {@return what is said beside the result} */
     Beside beside();
 
-    /** The same books with other things said beside the result. */
+    /**
+     * {@return the same books with other things said beside the result}
+     *
+     * @param other what is said instead
+     */
     B with(Beside other);
 
-    /** Members of a heat balance; none where nothing is balanced. */
+    /** {@return members of a heat balance; none where nothing is balanced} */
     List<Party> parties();
 
-    /** The books solved for their unknown; empty where that cannot be. */
+    /** {@return the books solved for their unknown; empty where that cannot be} */
     Optional<Solved> solved();
 
     @Override
@@ -83,18 +87,26 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
         return with(beside().remarking(more));
     }
 
-    /** The same, whose calorimeter held so much in all (g). */
+    /**
+     * {@return the same, whose calorimeter held so much in all (g)}
+     *
+     * @param fill mass the calorimeter held in all (g)
+     */
     default B holding(Expression fill) {
         return with(beside().holding(fill));
     }
 
-    /** The same, from which further results follow. */
+    /**
+     * {@return the same, from which further results follow}
+     *
+     * @param more results that follow
+     */
     default B giving(Derived... more) {
         return with(beside().giving(List.of(more)));
     }
 
     /**
-     * The same, drawn on a line through several trials.
+     * {@return the same, drawn on a line through several trials}
      *
      * @param across what it is drawn against
      * @param up     what is drawn
@@ -103,7 +115,11 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
         return with(beside().against(new Fitted(across, up)));
     }
 
-    /** The same, which report another value than the unknown, the unknown being only a means to it. */
+    /**
+     * {@return the same, which report another value than the unknown, the unknown being only a means to it}
+     *
+     * @param value what is reported
+     */
     default B answering(Named value) {
         return with(beside().answering(value));
     }
@@ -136,6 +152,15 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
         public static final Beside NOTHING =
                 new Beside(Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of());
 
+        /**
+         * Keeps copies of what could change.
+         *
+         * @param fill    mass the calorimeter held in all, for comparing with other runs (g)
+         * @param derived further results that follow
+         * @param fitted  the point on a line through several trials
+         * @param answer  what is reported where the unknown is only a means to it
+         * @param remarks what is to be said once the numbers are in
+         */
         public Beside {
             derived = List.copyOf(derived);
             remarks = List.copyOf(remarks);

@@ -16,6 +16,12 @@ import lab.sassafras.expression.Expression.Input;
  */
 public record Cases(int trial, List<Ledger> cases) implements Account {
 
+    /**
+     * Keeps copies of what could change.
+     *
+     * @param trial which trial, from 1
+     * @param cases in the order tried, at least one
+     */
     public Cases {
         cases = List.copyOf(cases);
     }

@@ -16,7 +16,13 @@ import lab.sassafras.expression.Expression.Named;
  */
 public record Direct(int trial, Expression value, Input unknown, Beside beside) implements Books<Direct> {
 
-    /** The unknown alone. */
+    /**
+     * {@return the unknown alone}
+     *
+     * @param trial   which trial, from 1
+     * @param value   the unknown as an expression of the inputs (unit of the unknown)
+     * @param unknown what is sought
+     */
     public static Direct of(int trial, Expression value, Input unknown) {
         return new Direct(trial, value, unknown, Beside.NOTHING);
     }

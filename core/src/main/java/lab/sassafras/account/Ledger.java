@@ -29,11 +29,26 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
      */
     public record Bounds(double low, double high) {}
 
+    /**
+     * Keeps copies of what could change.
+     *
+     * @param trial   which trial, from 1
+     * @param parties everything that took or gave heat
+     * @param unknown what is sought; it stands in the heat of one party or more
+     * @param bounds  where an unknown that does not enter in a straight line is looked for
+     * @param beside  what is said beside it
+     */
     public Ledger {
         parties = List.copyOf(parties);
     }
 
-    /** Plain books. */
+    /**
+     * {@return plain books}
+     *
+     * @param trial   which trial, from 1
+     * @param parties everything that took or gave heat
+     * @param unknown what is sought
+     */
     public static Ledger of(int trial, List<Party> parties, Input unknown) {
         return new Ledger(trial, parties, unknown, Optional.empty(), Beside.NOTHING);
     }
@@ -44,7 +59,7 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
     }
 
     /**
-     * The same, whose unknown is looked for between two values where it enters in no straight line.
+     * {@return the same, whose unknown is looked for between two values where it enters in no straight line}
      *
      * @param low  lower end (unit of the unknown)
      * @param high upper end (unit of the unknown)

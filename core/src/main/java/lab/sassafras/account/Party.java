@@ -39,8 +39,10 @@ public record Party(
     public record Demand(String code, Expression above, Expression below, String otherwise) {}
 
     /**
-     * A body that warms or cools without changing: q = m c (T_f − T_i).
+     * {@return a body that warms or cools without changing: q = m c (T_f − T_i)}
      *
+     * @param key          stable name
+     * @param label        in words
      * @param mass         (g)
      * @param specificHeat (J/(g·°C))
      * @param start        own temperature before (°C)
@@ -53,8 +55,10 @@ public record Party(
     }
 
     /**
-     * The vessel with its thermometer: q = C (T_f − T_i).
+     * {@return the vessel with its thermometer: q = C (T_f − T_i)}
      *
+     * @param key          stable name
+     * @param label        in words
      * @param heatCapacity of the vessel without its contents (J/°C)
      * @param start        temperature of what it held (°C)
      * @param end          common temperature after (°C)
@@ -73,9 +77,11 @@ public record Party(
     }
 
     /**
-     * A body that warms to its melting point, melts, and warms on: q = m c_s (T_m − T_i) + m′ [L + c_l (T_f − T_m)]. Where
-     * all of it melts, m′ is m and it ends above its melting point.
+     * {@return a body that warms to its melting point, melts, and warms on: q = m c_s (T_m − T_i) + m′ [L + c_l (T_f −
+     * T_m)]} Where all of it melts, m′ is m and it ends above its melting point.
      *
+     * @param key    stable name
+     * @param label  in words
      * @param mass   (g)
      * @param melted how much of it melted (g)
      * @param change of which it is
@@ -110,9 +116,11 @@ public record Party(
     }
 
     /**
-     * A vapour that condenses and cools on: q = m′ [c_l (T_f − T_b) − L_v], with m′ what condensed. Where all of it did, it
-     * ends below its boiling point.
+     * {@return a vapour that condenses and cools on: q = m′ [c_l (T_f − T_b) − L_v], with m′ what condensed} Where
+     * all of it did, it ends below its boiling point.
      *
+     * @param key       stable name
+     * @param label     in words
      * @param mass      (g)
      * @param condensed how much of it condensed (g)
      * @param change    of which it is
@@ -149,7 +157,13 @@ public record Party(
      */
     public record Change(Expression at, Expression heat) {}
 
-    /** A process with a heat of its own, such as dissolving or a reaction: its heat is what is given (J). */
+    /**
+     * {@return a process with a heat of its own, such as dissolving or a reaction: its heat is what is given (J)}
+     *
+     * @param key   stable name
+     * @param label in words
+     * @param heat  what it takes up (J)
+     */
     public static Party process(String key, String label, Expression heat) {
         return new Party(
                 key,
@@ -160,7 +174,11 @@ public record Party(
                 List.of());
     }
 
-    /** The same party, which is so only where the demand is met. */
+    /**
+     * {@return the same party, which is so only where the demand is met}
+     *
+     * @param more what must hold besides
+     */
     public Party demanding(Demand more) {
         return new Party(
                 key,

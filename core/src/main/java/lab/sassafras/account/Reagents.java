@@ -37,13 +37,17 @@ public record Reagents(Reagent first, Reagent second) {
         }
     }
 
-    /** How often the equation as written could run (mol). */
+    /** {@return how often the equation as written could run (mol)} */
     public Named extent() {
         return new Expression.Least(List.of(first.runs(), second.runs()))
                 .named(Symbol.of("n:reaction"), BenchUnit.MOLES);
     }
 
-    /** The reagent that runs out first with these numbers. */
+    /**
+     * {@return the reagent that runs out first with these numbers}
+     *
+     * @param bindings the numbers that go into the inputs
+     */
     public Reagent limiting(Bindings bindings) {
         return amount(first, bindings).value() <= amount(second, bindings).value() ? first : second;
     }
@@ -52,7 +56,11 @@ public record Reagents(Reagent first, Reagent second) {
         return new Computation(reagent.runs(), bindings).estimate();
     }
 
-    /** What is to be said of the amounts. */
+    /**
+     * {@return what is to be said of the amounts}
+     *
+     * @param figures how numbers are written
+     */
     public List<Remark> remarks(Figures figures) {
         return List.of(
                 bindings -> nothing(bindings),

@@ -7,6 +7,10 @@ import lab.sassafras.expression.Bindings;
 @FunctionalInterface
 public interface Remark {
 
-    /** What is to be said with these numbers; a refusal means there is no result. */
+    /**
+     * {@return what is to be said with these numbers; a refusal means there is no result}
+     *
+     * @param bindings the numbers that go into the inputs
+     */
     Optional<Finding> on(Bindings bindings);
 }

@@ -55,12 +55,14 @@ public record Solution(
     /** Either the solution or the finding that says why there is none. */
     public record Outcome(Optional<Solution> solution, List<Finding> findings) {}
 
-    /** What this trial brings to the result of several. */
+    /** {@return what this trial brings to the result of several} */
     public TrialResult inShort() {
         return new TrialResult(estimate, point);
     }
 
-    /** The numbers for writing out the working: an unknown found by bracketing is put into its own balance. */
+    /**
+     * {@return the numbers for writing out the working: an unknown found by bracketing is put into its own balance}
+     */
     public Bindings forWorking() {
         return worked.body() instanceof Expression.Root root
                 ? bindings.with(
@@ -69,7 +71,11 @@ public record Solution(
                 : bindings;
     }
 
-    /** The same result by random draws. */
+    /**
+     * {@return the same result by random draws}
+     *
+     * @param draws how many, at least 1000
+     */
     public MonteCarlo drawn(int draws) {
         return MonteCarlo.of(result, bindings, draws);
     }

@@ -14,7 +14,13 @@ public final class FillCheck {
 
     private FillCheck() {}
 
-    /** A warning where the two fills differ by more than a fifth. */
+    /**
+     * {@return a warning where the two fills differ by more than a fifth}
+     *
+     * @param pinned   the constant the entry is pinned to
+     * @param solution the books solved
+     * @param figures  how numbers are written
+     */
     public static Optional<Finding> of(Calorimeter.Pinned pinned, Solution solution, Figures figures) {
         return solution.fill()
                 .filter(fill -> pinned.fill() > 0 && Math.abs(fill - pinned.fill()) > TOLERANCE * pinned.fill())

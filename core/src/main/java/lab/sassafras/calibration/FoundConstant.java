@@ -19,6 +19,7 @@ public record FoundConstant(Estimate constant, int trials, double fill) {
      *
      * @param result what they come to; empty where they do not suffice
      * @param solved those that count
+     * @return what it becomes
      */
     public static Optional<FoundConstant> of(Optional<Estimate> result, List<Solution> solved) {
         double fill = solved.stream()

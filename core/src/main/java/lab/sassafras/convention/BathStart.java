@@ -7,10 +7,10 @@ import lab.sassafras.expression.Expression;
 public interface BathStart extends School {
 
     /**
-     * Starting temperature of the solid (°C).
+     * {@return starting temperature of the solid (°C)}
      *
-     * @param bath what it stood in
-     * @param read asks for the bath as read or assumed at the bench (°C); asked only where the school needs it
+     * @param bath    what it stood in
+     * @param read    asks for the bath as read or assumed at the bench (°C); asked only where the school needs it
      * @param answers what was read for it; asked only where the school needs it
      */
     Expression start(Bath bath, Supplier<Expression> read, SchoolPlace.Answers answers);

@@ -8,16 +8,21 @@ public interface CalorimeterTreatment extends School {
 
     /** What the vessel must have on record for this school to say anything of its own. */
     enum Needs {
+        /** Nothing. */
         NOTHING,
+        /** A constant. */
         CONSTANT,
+        /** A constant and the fill it was found at. */
         CONSTANT_AND_FILL,
+        /** Mass and material, which come with the run. */
         MATERIAL
     }
 
+    /** {@return what the vessel must have on record} */
     Needs needs();
 
     /**
-     * The liquid and the vessel as parties. Where the vessel lacks what is needed, the liquid alone.
+     * {@return the liquid and the vessel as parties} Where the vessel lacks what is needed, the liquid alone.
      *
      * @param cup      what is on record of the vessel
      * @param contents what it held
@@ -30,6 +35,7 @@ public interface CalorimeterTreatment extends School {
         return evidence.vesselServes(needs());
     }
 
+    /** {@return whether the vessel is a party at all} */
     default boolean counted() {
         return needs() != Needs.NOTHING;
     }

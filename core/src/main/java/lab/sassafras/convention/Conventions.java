@@ -19,11 +19,16 @@ public final class Conventions {
         this.chosen = chosen;
     }
 
+    /** {@return every question settled the standard way} */
     public static Conventions standard() {
         return STANDARD;
     }
 
-    /** Choices by question key and school key; names that are not known are left to {@link #unknown}. */
+    /**
+     * {@return choices by question key and school key; names that are not known are left to {@link #unknown}}
+     *
+     * @param chosen question key to school key
+     */
     public static Conventions of(Map<String, String> chosen) {
         Map<String, School> found = new HashMap<>();
         Question.all()
@@ -33,7 +38,11 @@ public final class Conventions {
         return new Conventions(found);
     }
 
-    /** The first name in a set of choices that no question or school goes by, in words. */
+    /**
+     * {@return the first name in a set of choices that no question or school goes by, in words}
+     *
+     * @param chosen question key to school key
+     */
     public static Optional<String> unknown(Map<String, String> chosen) {
         return chosen.entrySet().stream()
                 .filter(each -> Question.all().stream()
@@ -43,7 +52,12 @@ public final class Conventions {
                 .findFirst();
     }
 
-    /** The school in force. Only a question's own schools are put under its key. */
+    /**
+     * {@return the school in force} Only a question's own schools are put under its key.
+     *
+     * @param <S>      what the schools of the question can do
+     * @param question of convention
+     */
     @SuppressWarnings("unchecked")
     public <S extends School> S in(Question<S> question) {
         School school = chosen.get(question.key());
@@ -51,9 +65,10 @@ public final class Conventions {
     }
 
     /**
-     * The same with one question settled so.
+     * {@return the same with one question settled so}
      *
-     * @param school one of the question's own
+     * @param question of convention
+     * @param school   one of the question's own
      */
     public Conventions with(Question<?> question, School school) {
         Map<String, School> more = new HashMap<>(chosen);
@@ -61,21 +76,29 @@ public final class Conventions {
         return new Conventions(more);
     }
 
-    /** These choices laid over others. */
+    /**
+     * {@return these choices laid over others}
+     *
+     * @param base what holds where these say nothing
+     */
     public Conventions over(Conventions base) {
         Map<String, School> all = new HashMap<>(base.chosen);
         all.putAll(chosen);
         return new Conventions(all);
     }
 
-    /** Question key to school key, every question named. */
+    /** {@return question key to school key, every question named} */
     public Map<String, String> named() {
         Map<String, String> all = new LinkedHashMap<>();
         Question.all().forEach(question -> all.put(question.key(), in(question).key()));
         return all;
     }
 
-    /** Every way to settle one of these questions differently, one at a time. */
+    /**
+     * {@return every way to settle one of these questions differently, one at a time}
+     *
+     * @param questions those to vary
+     */
     public Stream<Variant> variants(List<Question<?>> questions) {
         return questions.stream()
                 .flatMap(question -> question.schools().stream()
@@ -90,7 +113,7 @@ public final class Conventions {
      */
     public record Variant(Question<?> question, School school, Conventions others) {
 
-        /** All of them, with this one settled so. */
+        /** {@return all of them, with this one settled so} */
         public Conventions conventions() {
             return others.with(question, school);
         }

@@ -6,12 +6,15 @@ import lab.sassafras.measure.BenchUnit;
 
 /** One number for water at every temperature. */
 public enum FixedWaterHeat implements WaterHeat {
+    /** 4.184 J/(g·°C). */
     THERMOCHEMICAL(
             "4.184",
             4.184,
             "4.184 J/(g·°C)",
             "The value that defines the thermochemical calorie; within 0.9 % from 0 to 100 °C."),
+    /** 4.18 J/(g·°C). */
     ROUNDED("4.18", 4.18, "4.18 J/(g·°C)", "Rounded to three figures; right near 25 to 40 °C."),
+    /** 1 cal/(g·°C). */
     CALORIE(
             "1-cal",
             4.184,

@@ -7,12 +7,15 @@ import lab.sassafras.measure.BenchUnit;
 
 /** A way of turning a volume of water or dilute solution into a mass, and back. */
 public enum LiquidDensity implements School {
+    /** 1 g/mL. */
     ONE("1", "1 g/mL", 1.0, "One gram a millilitre: 0.2 % too much at 20 °C, 1 to 2 % too much for hot water."),
+    /** 0.998 g/mL. */
     AT_TWENTY(
             "0.998",
             "0.998 g/mL",
             0.998,
             "Pure water at 20 °C (IAPWS-IF97 gives 0.9982); a solution is a little denser."),
+    /** A measured density. */
     MEASURED(
             "measured",
             "a measured density",
@@ -42,7 +45,7 @@ public enum LiquidDensity implements School {
     }
 
     /**
-     * The density in force (g/mL).
+     * {@return the density in force (g/mL)}
      *
      * @param answers what was read for it; asked only where the school needs it
      */

@@ -2,18 +2,22 @@ package lab.sassafras.convention;
 
 /** A way of getting a mass. Where a mass was got in several ways, the one in force counts; else the last given. */
 public enum MassWay implements School {
+    /** As it was given last. */
     AS_GIVEN(
             "as-given",
             "as it was given last",
             "Zeroed, by difference or by volume, whichever the bench used; where a mass was got twice, the later counts."),
+    /** Zeroed. */
     ZEROED(
             "zeroed",
             "zeroed",
             "Vessel on, zero pressed, weighed. What is on the pan when zero is pressed must be dry and complete."),
+    /** By difference. */
     DIFFERENCE(
             "difference",
             "by difference",
             "Full less empty: both readings are kept, and an offset of the balance cancels."),
+    /** Volume × density. */
     VOLUME(
             "volume",
             "volume × density",

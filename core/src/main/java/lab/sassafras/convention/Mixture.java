@@ -29,6 +29,15 @@ public record Mixture(
     public record Portion(
             String key, String label, Expression mass, Expression start, Optional<Supplier<Expression>> specificHeat) {}
 
+    /**
+     * Keeps copies of what could change.
+     *
+     * @param liquids waters or solutions poured together
+     * @param solids  what dissolved, reacted or formed
+     * @param end     common temperature after (°C)
+     * @param water   what warming water takes
+     * @param answers what was read for it; asked only where the school needs it
+     */
     public Mixture {
         liquids = List.copyOf(liquids);
         solids = List.copyOf(solids);

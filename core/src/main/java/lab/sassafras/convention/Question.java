@@ -66,12 +66,17 @@ public record Question<S extends School>(String key, String words, List<S> schoo
     public static final Question<ResultBasis> BASIS =
             new Question<>("basis", "heat of a process", List.of(ResultBasis.values()), ResultBasis.PER_MOLE);
 
-    /** Questions about how masses were got: of any mass, and of one got by its volume. */
+    /**
+     * {@return questions about how masses were got: of any mass, and of one got by its volume}
+     *
+     * @param weighed whether anything is weighed
+     * @param poured  whether any was got by its volume
+     */
     public static List<Question<?>> ofWeighing(boolean weighed, boolean poured) {
         return poured ? List.of(MASS, DENSITY) : weighed ? List.of(MASS) : List.of();
     }
 
-    /** Every question anybody brings, in the order they are shown. */
+    /** {@return every question anybody brings, in the order they are shown} */
     public static List<Question<?>> all() {
         return Known.ALL;
     }
@@ -83,7 +88,11 @@ public record Question<S extends School>(String key, String words, List<S> schoo
                 .toList();
     }
 
-    /** The school of that name; empty for an unknown one. */
+    /**
+     * {@return the school of that name; empty for an unknown one}
+     *
+     * @param name key of the school
+     */
     public Optional<S> school(String name) {
         return schools.stream().filter(each -> each.key().equals(name)).findFirst();
     }

@@ -5,6 +5,6 @@ import java.util.List;
 /** Questions somebody brings, found by the service loader. */
 public interface Questions {
 
-    /** The questions, in the order they are shown. */
+    /** {@return the questions, in the order they are shown} */
     List<Question<?>> questions();
 }

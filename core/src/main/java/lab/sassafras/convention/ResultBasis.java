@@ -2,8 +2,11 @@ package lab.sassafras.convention;
 
 /** What the heat of a process is divided by. */
 public enum ResultBasis implements School {
+    /** Per mole. */
     PER_MOLE("per-mole", "per mole", "By the moles of the limiting reagent, for comparing substances."),
+    /** Per gram. */
     PER_GRAM("per-gram", "per gram", "By the grams weighed, where no formula is wanted."),
+    /** The heat alone. */
     HEAT("heat", "the heat alone", "What this run gave off or took up, where nothing was weighed to divide it by.");
 
     private final Said said;

@@ -14,35 +14,45 @@ public interface School {
      */
     record Said(String key, String words, String explanation) {}
 
-    /** What is said of it. */
+    /** {@return what is said of it} */
     Said said();
 
-    /** Stable name, for files. */
+    /** {@return stable name, for files} */
     default String key() {
         return said().key();
     }
 
-    /** As a person would say it, short. */
+    /** {@return as a person would say it, short} */
     default String words() {
         return said().words();
     }
 
-    /** What it does and when it misleads, in a sentence. */
+    /** {@return what it does and when it misleads, in a sentence} */
     default String explanation() {
         return said().explanation();
     }
 
-    /** What must be read for it beyond the usual, in the order of the work. */
+    /** {@return what must be read for it beyond the usual, in the order of the work} */
     default List<SchoolPlace> places() {
         return List.of();
     }
 
-    /** Whether the readings and the vessel could tell it from others, apart from what stands at its own places. */
+    /**
+     * {@return whether the readings and the vessel could tell it from others, apart from what stands at its own
+     * places}
+     *
+     * @param evidence the readings of the entry
+     */
     default boolean applies(Evidence evidence) {
         return true;
     }
 
-    /** Whether with these readings it comes to the same as the one in force without asking any further. */
+    /**
+     * {@return whether with these readings it comes to the same as the one in force without asking any further}
+     *
+     * @param inForce  the one in force
+     * @param evidence the readings of the entry
+     */
     default boolean comesToSame(School inForce, Evidence evidence) {
         return false;
     }

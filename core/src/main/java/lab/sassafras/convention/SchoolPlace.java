@@ -50,10 +50,26 @@ public record SchoolPlace(
     /** What was read there, as an expression. */
     @FunctionalInterface
     public interface Answers {
-        /** What stands at a place (its unit); what lacks is remembered as missing. */
+        /**
+         * {@return what stands at a place (its unit); what lacks is remembered as missing}
+         *
+         * @param place where it is read
+         */
         Expression at(SchoolPlace place);
     }
 
+    /**
+     * Keeps copies of what could change.
+     *
+     * @param group    of the slot
+     * @param slot     within the group
+     * @param unit     bench unit
+     * @param perTrial whether it is read in every trial, or once for the entry
+     * @param when     in the course of the work
+     * @param minutes  how long the hand waits for it
+     * @param usual    range it usually lies in (unit); empty where there is none
+     * @param accepted values the handbooks agree on (unit); none where it is measured
+     */
     public SchoolPlace {
         accepted = List.copyOf(accepted);
     }
@@ -80,7 +96,7 @@ public record SchoolPlace(
         return new SchoolPlace(group, slot, unit, perTrial, when, longer, usual, accepted);
     }
 
-    /** Group and slot, as experiments name a slot. */
+    /** {@return group and slot, as experiments name a slot} */
     public String path() {
         return group + "/" + slot;
     }

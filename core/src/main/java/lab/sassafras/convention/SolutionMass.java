@@ -12,6 +12,7 @@ import lab.sassafras.measure.BenchUnit;
 
 /** A way of saying which mass warms or cools, and with which specific heat, when something happens in a solution. */
 public enum SolutionMass implements School {
+    /** The whole solution. */
     WHOLE(
             "whole",
             "the whole solution",
@@ -23,6 +24,7 @@ public enum SolutionMass implements School {
                     mixture, mixture.solids(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
         }
     },
+    /** The water alone. */
     WATER_ALONE(
             "water",
             "the water alone",
@@ -34,6 +36,7 @@ public enum SolutionMass implements School {
                     mixture, List.of(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
         }
     },
+    /** The whole solution, with a measured specific heat. */
     MEASURED(
             "measured",
             "the whole solution, with a measured specific heat",
@@ -50,6 +53,7 @@ public enum SolutionMass implements School {
             return together(mixture, mixture.solids(), start -> measured);
         }
     },
+    /** Water and solids as parties of their own. */
     OF_THEIR_OWN(
             "parties",
             "water and solids as parties of their own",
@@ -92,10 +96,18 @@ public enum SolutionMass implements School {
         this.said = new Said(key, words, explanation);
     }
 
-    /** What changes temperature, as parties. */
+    /**
+     * {@return what changes temperature, as parties}
+     *
+     * @param mixture what was put together
+     */
     public abstract List<Party> parties(Mixture mixture);
 
-    /** What should be a party and has no specific heat to be one. */
+    /**
+     * {@return what should be a party and has no specific heat to be one}
+     *
+     * @param mixture what was put together
+     */
     public List<Omission> omissions(Mixture mixture) {
         return List.of();
     }

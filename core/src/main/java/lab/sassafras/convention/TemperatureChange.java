@@ -9,18 +9,22 @@ import lab.sassafras.measure.BenchUnit;
 
 /** A way of saying what the temperatures just before and just after mixing were. */
 public enum TemperatureChange implements School {
+    /** The extreme, as the reading turns. */
     EXTREME(
             "extreme",
             "the extreme, as the reading turns",
             "The highest or lowest value before it turns. What leaked until then is not " + "given back."),
+    /** The mean of a plateau. */
     PLATEAU(
             "plateau",
             "the mean of a plateau",
             "The mean of several readings while the temperature stands, written down as one value."),
+    /** One reading after a stated wait. */
     AFTER_WAIT(
             "after-wait",
             "one reading after a stated wait",
             "Read once, always after the same wait, so that trials compare."),
+    /** Both lines carried to the mixing moment. */
     CARRIED(
             "carried",
             "both lines carried to the mixing moment",
@@ -41,6 +45,7 @@ public enum TemperatureChange implements School {
             return at("end at mixing", read.minus(after(read, answers).times(answers.at(SINCE))));
         }
     },
+    /** Both lines carried to 0.6 of the rise. */
     FRACTION(
             "fraction",
             "both lines carried to 0.6 of the rise",
@@ -65,6 +70,7 @@ public enum TemperatureChange implements School {
                     read.minus(after(read, answers).times(answers.at(SINCE).minus(answers.at(REACHED)))));
         }
     },
+    /** Heat-leak integral. */
     INTEGRAL(
             "integral",
             "heat-leak integral",
@@ -135,7 +141,7 @@ public enum TemperatureChange implements School {
     }
 
     /**
-     * The start that counts (°C).
+     * {@return the start that counts (°C)}
      *
      * @param read    what was read as start (°C)
      * @param answers what was watched beside it; a school asks only for what it needs
@@ -145,7 +151,7 @@ public enum TemperatureChange implements School {
     }
 
     /**
-     * The end that counts (°C).
+     * {@return the end that counts (°C)}
      *
      * @param start     the start that counts (°C)
      * @param startRead what was read as start (°C)

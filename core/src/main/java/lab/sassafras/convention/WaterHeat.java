@@ -16,7 +16,7 @@ public interface WaterHeat extends School {
     Expression specificHeat(String what, Expression start, Expression end);
 
     /**
-     * This school where a value may have been typed with the run.
+     * {@return this school where a value may have been typed with the run}
      *
      * @param answers what was read for it; asked only where the school needs it
      */

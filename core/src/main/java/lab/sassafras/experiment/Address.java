@@ -28,7 +28,12 @@ public final class Address {
         this.written = group + "[" + index + "]/" + slot;
     }
 
-    /** @throws Refused when it is not written as an address */
+    /**
+     * {@return the address as read}
+     *
+     * @param written as written
+     * @throws Refused when it is not written as an address
+     */
     public static Address read(String written) {
         Matcher matcher = WRITTEN.matcher(written == null ? "" : written);
         if (!matcher.matches() || Integer.parseInt(matcher.group(2)) < 1) {
@@ -37,7 +42,12 @@ public final class Address {
         return new Address(matcher.group(1), Integer.parseInt(matcher.group(2)), matcher.group(3));
     }
 
-    /** The address of a declared slot at an index. */
+    /**
+     * {@return the address of a declared slot at an index}
+     *
+     * @param path  group and slot, as an experiment declares them
+     * @param index which one, from 1
+     */
     public static Address of(String path, int index) {
         if (index != 1) {
             return split(path, index);
@@ -51,22 +61,22 @@ public final class Address {
         return new Address(path.substring(0, slash), index, path.substring(slash + 1));
     }
 
-    /** Key of the group. */
+    /** {@return key of the group} */
     public String group() {
         return group;
     }
 
-    /** From 1: the trial, the part, or 1 for what stands once. */
+    /** {@return from 1: the trial, the part, or 1 for what stands once} */
     public int index() {
         return index;
     }
 
-    /** Key of the slot. */
+    /** {@return key of the slot} */
     public String slot() {
         return slot;
     }
 
-    /** Group and slot without the index, the name an experiment declares it by. */
+    /** {@return group and slot without the index, the name an experiment declares it by} */
     public String path() {
         return path;
     }

@@ -29,6 +29,7 @@ public final class Blueprints {
     /**
      * Checks the units of every expression a number is read from.
      *
+     * @param experiment what kind of run it is
      * @throws IllegalStateException naming experiment, school and step where units do not go together
      */
     public static void check(Experiment experiment) {

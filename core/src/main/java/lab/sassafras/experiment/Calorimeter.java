@@ -85,7 +85,11 @@ public record Calorimeter(String name, VesselKind kind, Optional<Pinned> constan
         });
     }
 
-    /** The same, supposed to have this constant (J/°C). */
+    /**
+     * {@return the same, supposed to have this constant (J/°C)}
+     *
+     * @param value the constant (J/°C)
+     */
     public Calorimeter with(Measured value) {
         return new Calorimeter(name, kind, Optional.of(new Pinned("supposed", value, 0, "supposed")));
     }

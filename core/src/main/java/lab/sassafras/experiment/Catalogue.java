@@ -33,16 +33,25 @@ public interface Catalogue {
             shelf ->
                     shelf.heatsOfSolution().stream().map(Dissolution::reference).toList());
 
-    /** What one of its rows is called, in a sentence. */
+    /** {@return what one of its rows is called, in a sentence} */
     String word();
 
-    /** Unit of its values. */
+    /** {@return unit of its values} */
     BenchUnit unit();
 
-    /** Its rows on a version of the shelf. */
+    /**
+     * {@return its rows on a version of the shelf}
+     *
+     * @param shelf a version of the shelf
+     */
     List<Reference> on(ReferenceShelf shelf);
 
-    /** The row of that key; empty where that shelf has none. */
+    /**
+     * {@return the row of that key; empty where that shelf has none}
+     *
+     * @param shelf a version of the shelf
+     * @param key   stable name
+     */
     default Optional<Reference> find(ReferenceShelf shelf, String key) {
         return on(shelf).stream().filter(each -> each.key().equals(key)).findFirst();
     }
@@ -50,11 +59,21 @@ public interface Catalogue {
     /** Where a catalogue takes its rows from. */
     @FunctionalInterface
     interface Rows {
-        /** The rows on a version of the shelf. */
+        /**
+         * {@return the rows on a version of the shelf}
+         *
+         * @param shelf a version of the shelf
+         */
         List<Reference> on(ReferenceShelf shelf);
     }
 
-    /** A catalogue of any property. */
+    /**
+     * {@return a catalogue of any property}
+     *
+     * @param word what it is called in a sentence
+     * @param unit of the number
+     * @param rows where the rows come from
+     */
     static Catalogue of(String word, BenchUnit unit, Rows rows) {
         return new Catalogue() {
             @Override

@@ -9,6 +9,12 @@ package lab.sassafras.experiment;
  */
 public record Caveat(String path, String answer, boolean voids) {
 
+    /**
+     * One that leaves the result standing.
+     *
+     * @param path   group and slot, as an experiment declares them
+     * @param answer the answer asked about
+     */
     public Caveat(String path, String answer) {
         this(path, answer, false);
     }

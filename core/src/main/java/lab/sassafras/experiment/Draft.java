@@ -1,6 +1,5 @@
 package lab.sassafras.experiment;
 
-import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -26,6 +25,7 @@ import lab.sassafras.convention.SchoolPlace;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.expression.Computation;
+import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
@@ -56,20 +56,26 @@ public final class Draft {
         this.drawnUp = sheet.quantities(trial, conventions);
     }
 
+    /** {@return which trial, from 1} */
     public int trial() {
         return trial;
     }
 
+    /** {@return all of them, with this one settled so} */
     public Conventions conventions() {
         return conventions;
     }
 
-    /** How numbers are written in what is remarked. */
+    /** {@return how numbers are written in what is remarked} */
     public Figures figures() {
         return sheet.setting().figures();
     }
 
-    /** A quantity of this trial, or of the entry where its group stands once. */
+    /**
+     * {@return a quantity of this trial, or of the entry where its group stands once}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Expression quantity(String path) {
         return once(path, this::quantity);
     }
@@ -87,7 +93,12 @@ public final class Draft {
         return known;
     }
 
-    /** A quantity of one part. */
+    /**
+     * {@return a quantity of one part}
+     *
+     * @param path  group and slot, as an experiment declares them
+     * @param index which one, from 1
+     */
     public Expression quantity(String path, int index) {
         return quantity(Address.of(path, index));
     }
@@ -131,7 +142,11 @@ public final class Draft {
         return inForce.density(this::at);
     }
 
-    /** The volume of a liquid (mL): as read, or from its mass. */
+    /**
+     * {@return the volume of a liquid (mL): as read, or from its mass}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Expression volume(String path) {
         Address address = address(path);
         Symbol symbol = words().symbol(path);
@@ -142,27 +157,49 @@ public final class Draft {
                 : quantity(address).over(density()).named(new Symbol("V", symbol.word()), BenchUnit.MILLILITRES);
     }
 
-    /** A quantity that may be left out. */
+    /**
+     * {@return a quantity that may be left out}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Optional<Expression> quantityIfGiven(String path) {
         return given(path) ? Optional.of(quantity(path)) : Optional.empty();
     }
 
-    /** A share of something, in per cent, where it was given. */
+    /**
+     * {@return a share of something, in per cent, where it was given}
+     *
+     * @param path group and slot, as an experiment declares them
+     * @param of   the whole
+     */
     public Optional<Expression> share(String path, Expression of) {
         return quantityIfGiven(path).map(share -> of.times(share).over(Constants.HUNDRED_PER_CENT));
     }
 
-    /** Moles dissolved in a liquid: its volume times its concentration. */
+    /**
+     * {@return moles dissolved in a liquid: its volume times its concentration}
+     *
+     * @param liquid        path of the liquid
+     * @param concentration path of its concentration
+     */
     public Expression molesIn(String liquid, String concentration) {
         return volume(liquid).over(Constants.MILLILITRES_IN_LITRE).times(quantity(concentration));
     }
 
-    /** Whether anything stands in a slot. */
+    /**
+     * {@return whether anything stands in a slot}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public boolean given(String path) {
         return sheet.filled(address(path));
     }
 
-    /** The answer to a choice; missing where nothing was chosen and it is not optional. */
+    /**
+     * {@return the answer to a choice; missing where nothing was chosen and it is not optional}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Optional<String> choice(String path) {
         Optional<String> answer = sheet.stated(address(path));
         if (answer.isEmpty() && !slot(path).optional()) {
@@ -171,7 +208,13 @@ public final class Draft {
         return answer;
     }
 
-    /** Whether a choice of one part was answered so. */
+    /**
+     * {@return whether a choice of one part was answered so}
+     *
+     * @param path   group and slot, as an experiment declares them
+     * @param index  which one, from 1
+     * @param answer the answer asked about
+     */
     public boolean answered(String path, int index, String answer) {
         Address address = Address.of(path, index);
         if (!sheet.filled(address)) {
@@ -180,23 +223,32 @@ public final class Draft {
         return sheet.stated(address).filter(answer::equals).isPresent();
     }
 
-    /** Whether a choice was answered so. */
+    /**
+     * {@return whether a choice was answered so}
+     *
+     * @param path   group and slot, as an experiment declares them
+     * @param answer the answer asked about
+     */
     public boolean chosen(String path, String answer) {
         return choice(path).filter(answer::equals).isPresent();
     }
 
-    /** What warming water takes, by the school in force. */
+    /** {@return what warming water takes, by the school in force} */
     public WaterHeat water() {
         return conventions.in(Question.WATER).with(this::at);
     }
 
-    /** The start that counts of what the calorimeter held (°C), by the school in force. */
+    /**
+     * {@return the start that counts of what the calorimeter held (°C), by the school in force}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Expression start(String path) {
         return change().start(quantity(path), this::at);
     }
 
     /**
-     * The end that counts (°C), by the school in force.
+     * {@return the end that counts (°C), by the school in force}
      *
      * @param start    the start that counts
      * @param startsAt path of the start as read
@@ -210,7 +262,12 @@ public final class Draft {
         return conventions.in(Question.CHANGE);
     }
 
-    /** Start of a solid from a bath (°C), by the school in force. */
+    /**
+     * {@return start of a solid from a bath (°C), by the school in force}
+     *
+     * @param bath path of the choice that says what the solid stood in
+     * @param read path of the bath as read
+     */
     public Expression fromBath(String bath, String read) {
         Bath stood = choice(bath)
                 .map(each -> Bath.valueOf(each.toUpperCase(Locale.ROOT)))
@@ -218,7 +275,11 @@ public final class Draft {
         return conventions.in(Question.BATH).start(stood, () -> quantity(read), this::at);
     }
 
-    /** The liquid and its calorimeter as parties, by the school in force. */
+    /**
+     * {@return the liquid and its calorimeter as parties, by the school in force}
+     *
+     * @param contents what the vessel held
+     */
     public List<Party> withCalorimeter(Contents contents) {
         CalorimeterTreatment treatment = conventions.in(Question.CALORIMETER);
         Cup cup = sheet.calorimeter(trial)
@@ -227,21 +288,39 @@ public final class Draft {
         return treatment.parties(cup, contents, this::at);
     }
 
-    /** A single body of water in the calorimeter, with the calorimeter. */
+    /**
+     * {@return a single body of water in the calorimeter, with the calorimeter}
+     *
+     * @param mass  of the liquid (g)
+     * @param start own temperature before (°C)
+     * @param end   common temperature after (°C)
+     */
     public List<Party> waterInCalorimeter(Expression mass, Expression start, Expression end) {
         Expression heat = water().specificHeat("water", start, end);
         return withCalorimeter(
                 Contents.of(List.of(Party.body("water", "water", mass, heat, start, end)), mass, heat, start, end));
     }
 
-    /** What warms or cools of a solution, by the school in force. */
+    /**
+     * {@return what warms or cools of a solution, by the school in force}
+     *
+     * @param liquids waters or solutions poured together
+     * @param solids  what dissolved, reacted or formed
+     * @param end     common temperature after (°C)
+     */
     public List<Party> solution(List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
         Mixture mixture = new Mixture(liquids, solids, end, water(), this::at);
         omissions.addAll(conventions.in(Question.SOLUTION).omissions(mixture));
         return conventions.in(Question.SOLUTION).parties(mixture);
     }
 
-    /** A solution in the calorimeter, with the calorimeter. */
+    /**
+     * {@return a solution in the calorimeter, with the calorimeter}
+     *
+     * @param liquids waters or solutions poured together
+     * @param solids  what dissolved, reacted or formed
+     * @param end     common temperature after (°C)
+     */
     public List<Party> solutionInCalorimeter(
             List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
         Expression start = liquids.get(0).start();
@@ -268,19 +347,30 @@ public final class Draft {
                 end));
     }
 
-    /** Molar mass of the formula in a slot (g/mol). */
+    /**
+     * {@return molar mass of the formula in a slot (g/mol)}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Expression molarMass(String path) {
         return once(path, address -> input(address, BenchUnit.GRAMS_PER_MOLE));
     }
 
-    /** The formula in a slot; empty while it lacks. */
+    /**
+     * {@return the formula in a slot; empty while it lacks}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Optional<ChemicalFormula> formula(String path) {
         return sheet.stated(address(path)).map(ChemicalFormula::read);
     }
 
     /**
-     * How often a reagent stands in the equation of a slot; 1 while either lacks. An equation that has it on the other
-     * side only, or not at all, is a finding.
+     * {@return how often a reagent stands in the equation of a slot; 1 while either lacks} An equation that has it on
+     * the other side only, or not at all, is a finding.
+     *
+     * @param equation path of the equation
+     * @param formula  path of the formula, or the formula itself
      */
     public int count(String equation, String formula) {
         Optional<WrittenEquation> written = equation(equation);
@@ -290,7 +380,13 @@ public final class Draft {
         return written.flatMap(each -> formula(formula).map(each::taken)).orElse(1);
     }
 
-    /** How often something is formed in the equation of a slot; 1 while it lacks. One that does not form it is a finding. */
+    /**
+     * {@return how often something is formed in the equation of a slot; 1 while it lacks} One that does not form it
+     * is a finding.
+     *
+     * @param equation path of the equation
+     * @param formula  path of the formula, or the formula itself
+     */
     public int produced(String equation, String formula) {
         return equation(equation)
                 .map(each -> each.formed(ChemicalFormula.read(formula)))
@@ -302,7 +398,11 @@ public final class Draft {
                 .map(text -> new WrittenEquation(ChemicalEquation.read(text), address(path), findings));
     }
 
-    /** Result of the entry a slot refers to. */
+    /**
+     * {@return result of the entry a slot refers to}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Expression reference(String path) {
         Address address = address(path);
         boolean known = sheet.stated(address)
@@ -315,17 +415,30 @@ public final class Draft {
         return new Input(address + "." + Role.STATED.key(), words().symbol(path), words().label(path), unit(path));
     }
 
-    /** Specific heat of the substance chosen from the shelf in a slot (J/(g·°C)). */
+    /**
+     * {@return specific heat of the substance chosen from the shelf in a slot (J/(g·°C))}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Expression specificHeatOf(String path) {
         return once(path, address -> input(address, BenchUnit.JOULES_PER_GRAM_DEGREE));
     }
 
-    /** Specific heat of the substance chosen in a slot of one part (J/(g·°C)). */
+    /**
+     * {@return specific heat of the substance chosen in a slot of one part (J/(g·°C))}
+     *
+     * @param path  group and slot, as an experiment declares them
+     * @param index which one, from 1
+     */
     public Expression specificHeatOf(String path, int index) {
         return input(Address.of(path, index), BenchUnit.JOULES_PER_GRAM_DEGREE);
     }
 
-    /** Specific heat of what a formula names (J/(g·°C)), where the shelf has it. */
+    /**
+     * {@return specific heat of what a formula names (J/(g·°C)), where the shelf has it}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Optional<Supplier<Expression>> specificHeatOfFormula(String path) {
         return formula(path)
                 .flatMap(formula -> sheet.setting().shelf().byFormula(formula))
@@ -336,7 +449,12 @@ public final class Draft {
                         BenchUnit.JOULES_PER_GRAM_DEGREE));
     }
 
-    /** A value of the reference shelf. */
+    /**
+     * {@return a value of the reference shelf}
+     *
+     * @param key    stable name
+     * @param symbol as written in the working
+     */
     public Expression property(String key, Symbol symbol) {
         Reference reference = sheet.setting().shelf().property(key);
         return new Input("shelf:" + key, symbol, reference.name(), reference.unit());
@@ -353,24 +471,41 @@ public final class Draft {
                 unit);
     }
 
-    /** How many parts a repeated group has. */
+    /**
+     * {@return how many parts a repeated group has}
+     *
+     * @param group key of the group
+     */
     public int parts(String group) {
         return sheet.parts(group);
     }
 
-    /** Whether anything stands in a slot of one part. */
+    /**
+     * {@return whether anything stands in a slot of one part}
+     *
+     * @param path  group and slot, as an experiment declares them
+     * @param index which one, from 1
+     */
     public boolean given(String path, int index) {
         return sheet.filled(Address.of(path, index));
     }
 
-    /** The number something comes to with what is on the sheet; empty while something lacks. */
+    /**
+     * {@return the number something comes to with what is on the sheet; empty while something lacks}
+     *
+     * @param expression the formula
+     */
     public OptionalDouble value(Expression expression) {
         return missing.isEmpty()
                 ? OptionalDouble.of(new Computation(expression, sheet.bindings()).value())
                 : OptionalDouble.empty();
     }
 
-    /** The finished books, or what is still missing. */
+    /**
+     * {@return the finished books, or what is still missing}
+     *
+     * @param drawnUp the books
+     */
     public Account complete(Account drawnUp) {
         if (missing.isEmpty() && findings.isEmpty() || sheet.blueprint()) {
             return omissions.isEmpty() ? drawnUp : drawnUp.remarking(omissions);
@@ -381,7 +516,12 @@ public final class Draft {
                 findings.stream().distinct().toList());
     }
 
-    /** Plain books over some parties. */
+    /**
+     * {@return plain books over some parties}
+     *
+     * @param parties everything that took or gave heat
+     * @param unknown what is sought
+     */
     public Ledger ledger(List<Party> parties, Input unknown) {
         return Ledger.of(trial, parties, unknown);
     }

@@ -12,63 +12,77 @@ import lab.sassafras.statistics.Combination;
 /** One kind of experiment, declared. */
 public interface Experiment {
 
-    /** Stable name, for files and addresses. */
+    /** {@return stable name, for files and addresses} */
     String key();
 
-    /** Goes up when the same readings would give another number. */
+    /**
+     * Goes up when the same readings would give another number.
+     *
+     * @return the step
+     */
     int method();
 
+    /** {@return its block of words} */
     Words words();
 
+    /** {@return how it stands to the calorimeter} */
     Calorimeter.Use calorimeter();
 
+    /** {@return slots, in groups} */
     List<Group> groups();
 
-    /** In the order of the work; steps of a group once for the entry are done with the first trial. */
+    /** {@return in the order of the work; steps of a group once for the entry are done with the first trial} */
     List<Step> procedure();
 
-    /** What is sought. */
+    /** {@return what is sought} */
     Input unknown();
 
-    /** Questions whose answer changes the result. */
+    /** {@return questions whose answer changes the result} */
     List<Question<?>> conventions();
 
-    /** Errors that may have slipped in, with plausible sizes. */
+    /** {@return errors that may have slipped in, with plausible sizes} */
     default List<Suspect> suspects() {
         return List.of();
     }
 
-    /** What may make the result of its trials; the first does unless another was put in force. */
+    /** {@return what may make the result of its trials; the first does unless another was put in force} */
     default List<Combination> combinations() {
         return List.of(Combination.MEAN);
     }
 
-    /** Kinds of vessel it is done in, beside the usual ones. */
+    /** {@return kinds of vessel it is done in, beside the usual ones} */
     default List<VesselKind> vessels() {
         return List.of();
     }
 
-    /** What its result is judged by. */
+    /** {@return what its result is judged by} */
     default Yardstick yardstick() {
         return new Yardstick.None();
     }
 
-    /** Answers that must be spoken of with the result; their words stand under {@code caveat.path.answer}. */
+    /**
+     * {@return answers that must be spoken of with the result; their words stand under {@code caveat.path.answer}}
+     */
     default List<Caveat> caveats() {
         return List.of();
     }
 
-    /** Where the name of a trial's sample stands; empty where all trials are of one thing. */
+    /** {@return where the name of a trial's sample stands; empty where all trials are of one thing} */
     default Optional<String> sampleName() {
         return Optional.empty();
     }
 
-    /** Where the reading stands that a prediction is compared with; empty where there is none. */
+    /** {@return where the reading stands that a prediction is compared with; empty where there is none} */
     default Optional<String> finalReading() {
         return Optional.empty();
     }
 
-    /** Paths of what a school asks for beyond the usual. */
+    /**
+     * {@return paths of what a school asks for beyond the usual}
+     *
+     * @param question of convention
+     * @param school   one way of settling it
+     */
     default List<String> neededBy(Question<?> question, School school) {
         return procedure().stream()
                 .filter(step -> step.under()
@@ -80,14 +94,29 @@ public interface Experiment {
                 .toList();
     }
 
-    /** Draws up the books, one for each trial. */
+    /**
+     * Draws up the books, one for each trial.
+     *
+     * @param sheet       what was read
+     * @param conventions the schools in force
+     * @return the books
+     */
     List<Account> accounts(Sheet sheet, Conventions conventions);
 
+    /**
+     * {@return the group of that key; empty for an unknown one}
+     *
+     * @param key stable name
+     */
     default Optional<Group> group(String key) {
         return groups().stream().filter(group -> group.key().equals(key)).findFirst();
     }
 
-    /** The slot declared under group and slot key. */
+    /**
+     * {@return the slot declared under group and slot key}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     default Optional<Slot> slot(String path) {
         int slash = path.indexOf('/');
         return group(path.substring(0, Math.max(slash, 0)))

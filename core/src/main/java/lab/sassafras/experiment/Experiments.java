@@ -13,15 +13,25 @@ public final class Experiments {
 
     private Experiments() {}
 
+    /** {@return every experiment, in the order of a class’s year} */
     public static List<Experiment> all() {
         return ALL;
     }
 
+    /**
+     * {@return the experiment of that name; empty for an unknown one}
+     *
+     * @param key stable name
+     */
     public static Optional<Experiment> find(String key) {
         return ALL.stream().filter(each -> each.key().equals(key)).findFirst();
     }
 
-    /** The experiment of that name, or a stand-in that keeps what a version with that experiment wrote down. */
+    /**
+     * {@return the experiment of that name, or a stand-in that keeps what a version with that experiment wrote down}
+     *
+     * @param key stable name
+     */
     public static Experiment findOrUnknown(String key) {
         return find(key).orElseGet(() -> new UnknownExperiment(key));
     }

@@ -16,6 +16,12 @@ public final class Filling {
     private final Places places;
     private final Map<Object, Line> standing = new LinkedHashMap<>();
 
+    /**
+     * Nothing filled yet.
+     *
+     * @param experiment what kind of run it is
+     * @param setting    what surrounds the readings
+     */
     public Filling(Experiment experiment, Setting setting) {
         this.places = new Places(experiment, setting);
     }
@@ -26,7 +32,11 @@ public final class Filling {
         places.add(line);
     }
 
-    /** Whether something of that name stands. */
+    /**
+     * {@return whether something of that name stands}
+     *
+     * @param key what it is struck out by
+     */
     public boolean stands(Object key) {
         return standing.containsKey(key);
     }
@@ -34,15 +44,22 @@ public final class Filling {
     /**
      * Takes a value in.
      *
-     * @param key   what it is struck out by later
-     * @param given what was typed
+     * @param key     what it is struck out by later
+     * @param address where it stands
+     * @param role    what the value is to its slot
+     * @param given   what was typed
+     * @return what it becomes
      * @throws Refused where it cannot stand there, or where something else could not stand any more
      */
     public Line take(Object key, Address address, Role role, Intake.Answer given) {
         return changed(Optional.empty(), Optional.of(address), () -> taken(key, address, role, given));
     }
 
-    /** Strikes a value out and puts nothing in its place. */
+    /**
+     * Strikes a value out and puts nothing in its place.
+     *
+     * @param key what it is struck out by
+     */
     public void strike(Object key) {
         Line struck = struck(key);
         changed(Optional.of(struck), Optional.empty(), () -> {
@@ -51,7 +68,16 @@ public final class Filling {
         });
     }
 
-    /** Strikes a value out and takes another in for it; only what both together leave behind counts. */
+    /**
+     * Strikes a value out and takes another in for it; only what both together leave behind counts.
+     *
+     * @param old     what is struck out
+     * @param key     what it is struck out by
+     * @param address where it stands
+     * @param role    what the value is to its slot
+     * @param given   what was typed
+     * @return what it became
+     */
     public Line correct(Object old, Object key, Address address, Role role, Intake.Answer given) {
         Line struck = struck(old);
         return changed(Optional.of(struck), Optional.of(address), () -> {
@@ -122,7 +148,7 @@ public final class Filling {
         return places.line(address, role).map(Line::text).orElse("");
     }
 
-    /** The sheet as it stands now. */
+    /** {@return the sheet as it stands now} */
     public Sheet sheet() {
         return new Sheet(places.experiment(), List.copyOf(standing.values()), places.setting());
     }

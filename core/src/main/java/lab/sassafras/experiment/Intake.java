@@ -13,6 +13,11 @@ public final class Intake {
 
     private final Places places;
 
+    /**
+     * A door to a sheet.
+     *
+     * @param sheet what was read
+     */
     public Intake(Sheet sheet) {
         this(sheet.places());
     }
@@ -33,8 +38,11 @@ public final class Intake {
     public record Answer(String text, String unit, Optional<Instrument> instrument, String uncertainty, String who) {}
 
     /**
-     * Accepts a value.
+     * {@return accepts a value}
      *
+     * @param address where it stands
+     * @param role    what the value is to its slot
+     * @param given   what was typed
      * @throws Refused where it cannot stand in that place
      */
     public Line accept(Address address, Role role, Answer given) {

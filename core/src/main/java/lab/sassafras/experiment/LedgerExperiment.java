@@ -1,6 +1,5 @@
 package lab.sassafras.experiment;
 
-import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -13,6 +12,7 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What experiments with one account for each trial have in common: a name, words beside the class, one unknown, and
@@ -38,21 +38,28 @@ public abstract class LedgerExperiment implements Experiment {
         this.unit = unit;
     }
 
-    /** Its own slots. */
+    /** {@return its own slots} */
     protected abstract List<Group> slots();
 
-    /** Its own steps, in the order of the work. */
+    /** {@return its own steps, in the order of the work} */
     protected abstract List<Step> steps();
 
-    /** Draws up the books of one trial. */
+    /**
+     * Draws up the books of one trial.
+     *
+     * @param draft what the books are drawn up from
+     * @return the books
+     */
     protected abstract Account account(Draft draft);
 
-    /** The temperatures between which the calorimeter's contents went; empty where no temperature changes. */
+    /**
+     * {@return the temperatures between which the calorimeter's contents went; empty where no temperature changes}
+     */
     protected Optional<Span> span() {
         return Optional.empty();
     }
 
-    /** Questions of convention it is sensitive to, beside those that follow from its slots. */
+    /** {@return questions of convention it is sensitive to, beside those that follow from its slots} */
     protected List<Question<?>> questions() {
         return List.of(Question.WATER, Question.CALORIMETER);
     }
@@ -120,7 +127,13 @@ public abstract class LedgerExperiment implements Experiment {
         return unknown("unknown", unit);
     }
 
-    /** What is sought where a convention asks for something else than usual; its words stand under the given key. */
+    /**
+     * {@return what is sought where a convention asks for something else than usual; its words stand under the given
+     * key}
+     *
+     * @param word key of its words in the block of words
+     * @param in   unit of what is sought
+     */
     protected final Input unknown(String word, BenchUnit in) {
         return new Input("unknown", words.symbol(word), words.get(word), in);
     }

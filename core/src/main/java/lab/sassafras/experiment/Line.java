@@ -30,7 +30,7 @@ public record Line(
         OptionalDouble uncertainty,
         String who) {
 
-    /** Name of this line among the inputs of an account. */
+    /** {@return name of this line among the inputs of an account} */
     public String key() {
         return address + "." + role.key();
     }

@@ -1,6 +1,5 @@
 package lab.sassafras.experiment;
 
-import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -9,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Lines by where they stand, and what follows from that alone: which trials share a sample, which places there are.

@@ -52,7 +52,7 @@ public final class QuantitySlot extends Slot {
     }
 
     /**
-     * The same, usually read within a range.
+     * {@return the same, usually read within a range}
      *
      * @param low  lower end (bench unit)
      * @param high upper end (bench unit)
@@ -62,7 +62,7 @@ public final class QuantitySlot extends Slot {
     }
 
     /**
-     * The same, which may be assumed.
+     * {@return the same, which may be assumed}
      *
      * @param value       to propose (bench unit)
      * @param uncertainty standard uncertainty to propose with it (bench unit)
@@ -74,13 +74,14 @@ public final class QuantitySlot extends Slot {
                 key(), unit, usual, Optional.of(new Assumption(value, uncertainty)), more, accepted, optional());
     }
 
-    /** The same, which may be left out. */
+    /** {@return the same, which may be left out} */
     public QuantitySlot ifKnown() {
         return new QuantitySlot(key(), unit, usual, assumed, roles, accepted, true);
     }
 
     /**
-     * A constant typed from a handbook, where the handbooks agree on a few values; one far from all of them is questioned.
+     * {@return a constant typed from a handbook, where the handbooks agree on a few values; one far from all of them
+     * is questioned}
      *
      * @param values in use (bench unit)
      */

@@ -29,15 +29,26 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
      */
     public record Row(Object key, String address, String role, Intake.Answer given) {}
 
-    /** Reads the standing rows of an entry, in the order they were given. */
+    /**
+     * Reads the standing rows of an entry, in the order they were given.
+     *
+     * @param experiment what kind of run it is
+     * @param setting    what surrounds the readings
+     * @param rows       in the order they were given
+     * @return as read
+     */
     public static Readback of(Experiment experiment, Setting setting, List<Row> rows) {
         return of(experiment, setting, rows, Map.of());
     }
 
     /**
-     * As above, for an entry with schools of its own.
+     * {@return as above, for an entry with schools of its own}
      *
-     * @param schools as stored, question to school; one that this version does not know is said, and the usual one in force
+     * @param experiment what kind of run it is
+     * @param setting    what surrounds the readings
+     * @param rows       in the order they were given
+     * @param schools    as stored, question to school; one that this version does not know is said, and the usual one
+     *                   in force
      */
     public static Readback of(Experiment experiment, Setting setting, List<Row> rows, Map<String, String> schools) {
         Map<Object, Line> lines = new LinkedHashMap<>();
@@ -64,7 +75,12 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
         return new Readback(new Sheet(experiment, List.copyOf(lines.values()), setting, reservations), lines, aside);
     }
 
-    /** What could be read, open to one more value or one less, under a setting that may know more than the sheet's. */
+    /**
+     * {@return what could be read, open to one more value or one less, under a setting that may know more than the
+     * sheet's}
+     *
+     * @param setting what surrounds the readings
+     */
     public Filling filling(Setting setting) {
         Filling filling = new Filling(sheet.experiment(), setting);
         lines.forEach(filling::add);

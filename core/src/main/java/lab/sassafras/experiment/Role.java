@@ -21,16 +21,21 @@ public enum Role {
         this.key = key;
     }
 
-    /** Stable name, for files. */
+    /** {@return stable name, for files} */
     public String key() {
         return key;
     }
 
-    /** One of the two readings of a weighing by difference. */
+    /** {@return one of the two readings of a weighing by difference} */
     public boolean half() {
         return this == GROSS || this == TARE;
     }
 
+    /**
+     * {@return the role of that name; empty for an unknown one}
+     *
+     * @param key stable name
+     */
     public static java.util.Optional<Role> of(String key) {
         return java.util.Arrays.stream(values())
                 .filter(role -> role.key.equals(key))

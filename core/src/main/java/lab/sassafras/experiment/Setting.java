@@ -36,7 +36,18 @@ public record Setting(
         ReferenceShelf shelf,
         String combination) {
 
-    /** With the newest shelf, its trials taken together the usual way. */
+    /**
+     * With the newest shelf, its trials taken together the usual way.
+     *
+     * @param calorimeter  the vessel used; empty where the experiment has none
+     * @param calorimeters other vessels a trial may have used, by the identity typed in the slot
+     * @param trials       how many trials were opened, at least 1
+     * @param parts        how many parts of each repeated group, at least 1
+     * @param leftOut      trials a person decided to leave out
+     * @param references   results of other entries, by the identity typed in the reference slot
+     * @param figures      how numbers are written
+     * @param conventions  the schools in force
+     */
     public Setting(
             Optional<Calorimeter> calorimeter,
             Map<String, Calorimeter> calorimeters,
@@ -68,18 +79,31 @@ public record Setting(
      */
     public record Referenced(String label, Optional<Measured> value, BenchUnit unit) {
 
-        /** Whether it is a result of the kind asked for: of the same dimension, which says what it is per. */
+        /**
+         * {@return whether it is a result of the kind asked for: of the same dimension, which says what it is per}
+         *
+         * @param asked unit of what is asked for
+         */
         public boolean of(BenchUnit asked) {
             return unit.dimension() == asked.dimension();
         }
     }
 
+    /**
+     * {@return a setting without vessel, references or decisions, of one trial}
+     *
+     * @param figures how numbers are written
+     */
     public static Setting plain(Figures figures) {
         return new Setting(
                 Optional.empty(), Map.of(), 1, Map.of(), Set.of(), Map.of(), figures, Conventions.standard());
     }
 
-    /** The same, reduced with a version of the shelf. */
+    /**
+     * {@return the same, reduced with a version of the shelf}
+     *
+     * @param other a version of the shelf
+     */
     public Setting with(ReferenceShelf other) {
         return new Setting(
                 calorimeter,
@@ -94,6 +118,11 @@ public record Setting(
                 combination);
     }
 
+    /**
+     * {@return the same with another vessel}
+     *
+     * @param other the other one
+     */
     public Setting with(Calorimeter other) {
         return new Setting(
                 Optional.of(other),
@@ -108,12 +137,21 @@ public record Setting(
                 combination);
     }
 
+    /**
+     * {@return the same under other schools}
+     *
+     * @param other the other one
+     */
     public Setting with(Conventions other) {
         return new Setting(
                 calorimeter, calorimeters, trials, parts, leftOut, references, figures, other, shelf, combination);
     }
 
-    /** The same, with the result of its trials made another way. */
+    /**
+     * {@return the same, with the result of its trials made another way}
+     *
+     * @param other what is put in force
+     */
     public Setting combining(Combination other) {
         return new Setting(
                 calorimeter,
@@ -128,7 +166,12 @@ public record Setting(
                 other.key());
     }
 
-    /** The same, open to more vessels and more results. */
+    /**
+     * {@return the same, open to more vessels and more results}
+     *
+     * @param moreCalorimeters vessels by identity
+     * @param moreReferences   results by identity
+     */
     public Setting knowing(Map<String, Calorimeter> moreCalorimeters, Map<String, Referenced> moreReferences) {
         return new Setting(
                 calorimeter,

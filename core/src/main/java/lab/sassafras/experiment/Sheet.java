@@ -1,6 +1,5 @@
 package lab.sassafras.experiment;
 
-import org.jspecify.annotations.Nullable;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +21,7 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Scope;
 import lab.sassafras.statistics.Combination;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything read so far in one entry, in the order it was given: only lines that still stand, and the setting.
@@ -41,6 +41,13 @@ public final class Sheet implements Evidence {
     /** What decides how a quantity of a trial is drawn up. */
     private record Ways(int trial, MassWay mass, LiquidDensity density) {}
 
+    /**
+     * A sheet never stored.
+     *
+     * @param experiment what kind of run it is
+     * @param lines      what stands, in the order given
+     * @param setting    what surrounds the readings
+     */
     public Sheet(Experiment experiment, List<Line> lines, Setting setting) {
         this(experiment, lines, setting, List.of());
     }
@@ -48,6 +55,9 @@ public final class Sheet implements Evidence {
     /**
      * A sheet read back from what is stored.
      *
+     * @param experiment   what kind of run it is
+     * @param lines        what stands, in the order given
+     * @param setting      what surrounds the readings
      * @param reservations what of the stored rows could not be read, and why
      */
     public Sheet(Experiment experiment, List<Line> lines, Setting setting, List<Finding> reservations) {
@@ -65,18 +75,30 @@ public final class Sheet implements Evidence {
         lines.forEach(places::add);
     }
 
+    /** {@return what kind of run it is} */
     public Experiment experiment() {
         return experiment;
     }
 
+    /** {@return what surrounds the readings} */
     public Setting setting() {
         return setting;
     }
 
+    /**
+     * {@return the same lines under another setting}
+     *
+     * @param other the other one
+     */
     public Sheet with(Setting other) {
         return new Sheet(experiment, lines, other, reservations);
     }
 
+    /**
+     * {@return the same with one more line}
+     *
+     * @param more one more line
+     */
     public Sheet with(Line more) {
         return new Sheet(
                 experiment, Stream.concat(lines.stream(), Stream.of(more)).toList(), setting, reservations);
@@ -95,7 +117,7 @@ public final class Sheet implements Evidence {
         return blueprint;
     }
 
-    /** What of the stored rows could not be read, and why; empty for a sheet never stored. */
+    /** {@return what of the stored rows could not be read, and why; empty for a sheet never stored} */
     public List<Finding> reservations() {
         return reservations;
     }
@@ -104,44 +126,72 @@ public final class Sheet implements Evidence {
         return places;
     }
 
+    /** {@return what stands, in the order given} */
     public List<Line> lines() {
         return lines;
     }
 
-    /** Where anything stands, in the order first given. */
+    /** {@return where anything stands, in the order first given} */
     public Set<Address> addresses() {
         return places.addresses();
     }
 
-    /** Every line that stands at an address; more than one in a role is a conflict. */
+    /**
+     * {@return every line that stands at an address; more than one in a role is a conflict}
+     *
+     * @param address where it stands
+     */
     public List<Line> at(Address address) {
         return places.at(address);
     }
 
-    /** The line that counts at an address in a role. */
+    /**
+     * {@return the line that counts at an address in a role}
+     *
+     * @param address where it stands
+     * @param role    what the value is to its slot
+     */
     public Optional<Line> line(Address address, Role role) {
         return places.line(address, role);
     }
 
-    /** The word, formula or reference stated at an address. */
+    /**
+     * {@return the word, formula or reference stated at an address}
+     *
+     * @param address where it stands
+     */
     public Optional<String> stated(Address address) {
         return line(address, Role.STATED).map(Line::text);
     }
 
+    /** {@return how many trials were opened} */
     public int trials() {
         return setting.trials();
     }
 
+    /**
+     * {@return how many parts a repeated group has}
+     *
+     * @param group key of the group
+     */
     public int parts(String group) {
         return setting.parts().getOrDefault(group, 1);
     }
 
-    /** Indices at which a group stands, from 1. */
+    /**
+     * {@return indices at which a group stands, from 1}
+     *
+     * @param group as declared
+     */
     public IntStream indices(Group group) {
         return places.indices(group);
     }
 
-    /** Whether there is such a place: its group is declared and has that number now. */
+    /**
+     * {@return whether there is such a place: its group is declared and has that number now}
+     *
+     * @param address where it stands
+     */
     public boolean stands(Address address) {
         return experiment.slot(address.path()).isPresent()
                 && experiment
@@ -150,17 +200,30 @@ public final class Sheet implements Evidence {
                         .isPresent();
     }
 
-    /** What the sample of a trial is called; empty where no names were given. */
+    /**
+     * {@return what the sample of a trial is called; empty where no names were given}
+     *
+     * @param trial which trial, from 1
+     */
     public String sample(int trial) {
         return places.sample(trial);
     }
 
-    /** The first trial made with the same sample. */
+    /**
+     * {@return the first trial made with the same sample}
+     *
+     * @param trial which trial, from 1
+     */
     public int firstOfSample(int trial) {
         return places.firstOfSample(trial);
     }
 
-    /** The index a group has for a trial. */
+    /**
+     * {@return the index a group has for a trial}
+     *
+     * @param group as declared
+     * @param trial which trial, from 1
+     */
     public int index(Group group, int trial) {
         return switch (group.cardinality()) {
             case PER_TRIAL -> trial;
@@ -169,17 +232,32 @@ public final class Sheet implements Evidence {
         };
     }
 
-    /** What was chosen, typed or named in a slot, as it holds for a trial. */
+    /**
+     * {@return what was chosen, typed or named in a slot, as it holds for a trial}
+     *
+     * @param path  group and slot, as an experiment declares them
+     * @param trial which trial, from 1
+     */
     public Optional<String> stated(String path, int trial) {
         return stated(address(path, trial));
     }
 
-    /** The number that counts in a slot, as it holds for a trial. */
+    /**
+     * {@return the number that counts in a slot, as it holds for a trial}
+     *
+     * @param path  group and slot, as an experiment declares them
+     * @param trial which trial, from 1
+     */
     public Optional<Line> reading(String path, int trial) {
         return reading(address(path, trial));
     }
 
-    /** Where a slot stands for a trial. */
+    /**
+     * {@return where a slot stands for a trial}
+     *
+     * @param path  group and slot, as an experiment declares them
+     * @param trial which trial, from 1
+     */
     public Address address(String path, int trial) {
         Address any = Address.of(path, 1);
         return experiment
@@ -188,12 +266,15 @@ public final class Sheet implements Evidence {
                 .orElse(any);
     }
 
-    /** The final temperature foretold before mixing. */
+    /** {@return the final temperature foretold before mixing} */
     public Optional<Line> prediction() {
         return reading(Address.of(CommonPlaces.PREDICTION, 1));
     }
 
-    /** What makes the result of the trials: what was put in force, where this experiment knows it, else what it usually does. */
+    /**
+     * {@return what makes the result of the trials: what was put in force, where this experiment knows it, else what
+     * it usually does}
+     */
     public Combination combination() {
         return experiment.combinations().stream()
                 .filter(each -> each.key().equals(setting.combination()))
@@ -201,14 +282,22 @@ public final class Sheet implements Evidence {
                 .orElseGet(() -> experiment.combinations().get(0));
     }
 
-    /** The vessel a trial used. */
+    /**
+     * {@return the vessel a trial used}
+     *
+     * @param trial which trial, from 1
+     */
     public Optional<Calorimeter> calorimeter(int trial) {
         return stated(CommonPlaces.VESSEL, trial)
                 .map(setting.calorimeters()::get)
                 .or(setting::calorimeter);
     }
 
-    /** Whether the slot at an address has all it needs. */
+    /**
+     * {@return whether the slot at an address has all it needs}
+     *
+     * @param address where it stands
+     */
     public boolean filled(Address address) {
         boolean pair = line(address, Role.GROSS).isPresent()
                 && line(address, Role.TARE).isPresent();
@@ -216,8 +305,10 @@ public final class Sheet implements Evidence {
     }
 
     /**
-     * Whether a mass counts as the difference of two readings: both are there, and neither is older than a direct
-     * reading of the same mass.
+     * {@return whether a mass counts as the difference of two readings: both are there, and neither is older than a
+     * direct reading of the same mass}
+     *
+     * @param address where it stands
      */
     public boolean byDifference(Address address) {
         List<Line> here = at(address);
@@ -228,7 +319,13 @@ public final class Sheet implements Evidence {
         return last == Role.GROSS || last == Role.TARE;
     }
 
-    /** How a quantity counts: in the way in force where it was got so, else in the way given last; empty while it lacks. */
+    /**
+     * {@return how a quantity counts: in the way in force where it was got so, else in the way given last; empty while
+     * it lacks}
+     *
+     * @param address where it stands
+     * @param inForce the one in force
+     */
     public Optional<Role> roleThatCounts(Address address, MassWay inForce) {
         List<Line> here = at(address);
         if (here.size() == 1 && !here.get(0).role().half()) {
@@ -274,31 +371,51 @@ public final class Sheet implements Evidence {
         return setting.calorimeter().filter(vessel -> vessel.serves(needs)).isPresent();
     }
 
-    /** Whether the readings and the vessel could tell a school from the one in force. */
+    /**
+     * {@return whether the readings and the vessel could tell a school from the one in force}
+     *
+     * @param question of convention
+     * @param school   one way of settling it
+     */
     public boolean canTell(Question<?> question, School school) {
         return school.applies(this)
                 && experiment.neededBy(question, school).stream().allMatch(path -> places.holds(Address.of(path, 1)));
     }
 
-    /** The line a plain quantity goes by: the last one given that is not half of a pair. */
+    /**
+     * {@return the line a plain quantity goes by: the last one given that is not half of a pair}
+     *
+     * @param address where it stands
+     */
     public Optional<Line> reading(Address address) {
         return at(address).stream()
                 .filter(line -> !line.role().half() && line.role() != Role.STATED)
                 .reduce((earlier, later) -> later);
     }
 
-    /** The mass by difference (g), where both sides were read. */
+    /**
+     * {@return the mass by difference (g), where both sides were read}
+     *
+     * @param address where it stands
+     */
     public Optional<Double> difference(Address address) {
         return line(address, Role.GROSS)
                 .flatMap(gross -> line(address, Role.TARE).map(tare -> gross.value() - tare.value()));
     }
 
-    /** A fresh draft of the books of one trial. */
+    /**
+     * {@return a fresh draft of the books of one trial}
+     *
+     * @param trial       which trial, from 1
+     * @param conventions the schools in force
+     */
     public Draft draft(int trial, Conventions conventions) {
         return new Draft(this, trial, conventions);
     }
 
-    /** Every number on the sheet with its uncertainty, by input name, over those of the reference shelf. */
+    /**
+     * {@return every number on the sheet with its uncertainty, by input name, over those of the reference shelf}
+     */
     public Bindings bindings() {
         Bindings known = bindings;
         if (known == null) {
@@ -343,12 +460,20 @@ public final class Sheet implements Evidence {
                 .isPresent();
     }
 
-    /** The steps of one trial in order, each at its address; steps whose condition fails are left out. */
+    /**
+     * {@return the steps of one trial in order, each at its address; steps whose condition fails are left out}
+     *
+     * @param trial which trial, from 1
+     */
     public List<Ask> asks(int trial) {
         return steps(trial).filter(ask -> !ask.step().aside() || done(ask)).toList();
     }
 
-    /** What may be added to a trial and was not. */
+    /**
+     * {@return what may be added to a trial and was not}
+     *
+     * @param trial which trial, from 1
+     */
     public List<Ask> asides(int trial) {
         return steps(trial).filter(ask -> ask.step().aside() && !done(ask)).toList();
     }
@@ -371,7 +496,11 @@ public final class Sheet implements Evidence {
                 });
     }
 
-    /** Whether what a step asks for stands: its half of a weighing, or all its slot needs. */
+    /**
+     * {@return whether what a step asks for stands: its half of a weighing, or all its slot needs}
+     *
+     * @param ask the step at its address
+     */
     public boolean done(Ask ask) {
         return ask.step()
                 .half()

@@ -24,6 +24,11 @@ public final class SheetFindings {
         this.words = sheet.experiment().words();
     }
 
+    /**
+     * {@return what the lines give rise to}
+     *
+     * @param sheet what was read
+     */
     public static List<Finding> of(Sheet sheet) {
         return new SheetFindings(sheet).all();
     }

@@ -67,29 +67,37 @@ public abstract class Slot {
      */
     public record Assumption(double value, double uncertainty) {}
 
-    /** Its name within its group. */
+    /** {@return its name within its group} */
     public final String key() {
         return key;
     }
 
-    /** Whether an account can be drawn up without it. */
+    /** {@return whether an account can be drawn up without it} */
     public final boolean optional() {
         return optional;
     }
 
-    /** Its part of the page. */
+    /** {@return its part of the page} */
     public abstract Field field();
 
-    /** The ways a value may be got. */
+    /** {@return the ways a value may be got} */
     public abstract Set<Role> roles();
 
-    /** Unit of the number a value in this role stands for; empty where it stands for none. */
+    /**
+     * {@return unit of the number a value in this role stands for; empty where it stands for none}
+     *
+     * @param role what the value is to its slot
+     */
     public abstract Optional<BenchUnit> unit(Role role);
 
-    /** What to propose where it is not measured; empty where assuming is no way. */
+    /** {@return what to propose where it is not measured; empty where assuming is no way} */
     public abstract Optional<Assumption> assumed();
 
-    /** What a reading usually is, in a sentence; empty where nothing is usual. */
+    /**
+     * {@return what a reading usually is, in a sentence; empty where nothing is usual}
+     *
+     * @param setting what surrounds the readings
+     */
     public abstract String expectation(Setting setting);
 
     /**
@@ -113,11 +121,17 @@ public abstract class Slot {
      */
     public abstract void admit(Line line, Setting setting);
 
-    /** The number a line stands for with what is known of its error; empty where it stands for none, or for none any more. */
+    /**
+     * {@return the number a line stands for with what is known of its error; empty where it stands for none, or for
+     * none any more}
+     *
+     * @param line    as read
+     * @param setting what surrounds the readings
+     */
     public abstract Optional<Measured> number(Line line, Setting setting);
 
     /**
-     * What is questionable about a line by itself.
+     * {@return what is questionable about a line by itself}
      *
      * @param line    as read
      * @param label   what the sheet calls it, with a capital
@@ -125,119 +139,212 @@ public abstract class Slot {
      */
     public abstract List<Finding> questions(Line line, String label, Setting setting);
 
-    /** A kept text as a person would say it; as it was kept where it cannot be read. */
+    /**
+     * {@return a kept text as a person would say it; as it was kept where it cannot be read}
+     *
+     * @param text    as kept
+     * @param telling how to say it
+     */
     public abstract String spoken(String text, Telling telling);
 
-    /** Answers to choose from; none where the answer is typed. */
+    /**
+     * {@return answers to choose from; none where the answer is typed}
+     *
+     * @param words   of the experiment
+     * @param path    group and slot, as an experiment declares them
+     * @param setting what surrounds the readings
+     */
     public abstract List<Option> options(Words words, String path, Setting setting);
 
-    /** What its answer names outside the sheet; empty where the answer says it all. */
+    /** {@return what its answer names outside the sheet; empty where the answer says it all} */
     public abstract Optional<Elsewhere> elsewhere();
 
-    /** Whether its answer is what the bench calls the sample of its trial. */
+    /** {@return whether its answer is what the bench calls the sample of its trial} */
     public abstract boolean namesSample();
 
-    /** Whether it can be got by weighing twice. */
+    /** {@return whether it can be got by weighing twice} */
     public final boolean byDifference() {
         return roles().contains(Role.GROSS);
     }
 
-    /** Whether a volume will do in place of it. */
+    /** {@return whether a volume will do in place of it} */
     public final boolean byVolume() {
         return roles().contains(Role.VOLUME);
     }
 
-    /** Any number that is simply read. */
+    /**
+     * {@return any number that is simply read}
+     *
+     * @param key  stable name
+     * @param unit of the number
+     */
     public static QuantitySlot quantity(String key, BenchUnit unit) {
         return QuantitySlot.of(key, unit, EnumSet.of(Role.READ));
     }
 
-    /** A mass (g), zeroed or by difference. */
+    /**
+     * {@return a mass (g), zeroed or by difference}
+     *
+     * @param key stable name
+     */
     public static QuantitySlot mass(String key) {
         return QuantitySlot.of(key, BenchUnit.GRAMS, EnumSet.of(Role.READ, Role.GROSS, Role.TARE));
     }
 
-    /** The mass of a liquid (g): as any mass, or by its volume. */
+    /**
+     * {@return the mass of a liquid (g): as any mass, or by its volume}
+     *
+     * @param key stable name
+     */
     public static QuantitySlot liquid(String key) {
         return QuantitySlot.of(key, BenchUnit.GRAMS, EnumSet.of(Role.READ, Role.GROSS, Role.TARE, Role.VOLUME));
     }
 
-    /** A temperature (°C). */
+    /**
+     * {@return a temperature (°C)}
+     *
+     * @param key stable name
+     */
     public static QuantitySlot temperature(String key) {
         return quantity(key, BenchUnit.DEGREES_CELSIUS);
     }
 
-    /** A density (g/mL). */
+    /**
+     * {@return a density (g/mL)}
+     *
+     * @param key stable name
+     */
     public static QuantitySlot density(String key) {
         return quantity(key, BenchUnit.GRAMS_PER_MILLILITRE);
     }
 
-    /** A share (%). */
+    /**
+     * {@return a share (%)}
+     *
+     * @param key stable name
+     */
     public static QuantitySlot percent(String key) {
         return quantity(key, BenchUnit.PERCENT);
     }
 
-    /** A specific heat (J/(g·°C)). */
+    /**
+     * {@return a specific heat (J/(g·°C))}
+     *
+     * @param key stable name
+     */
     public static QuantitySlot specificHeat(String key) {
         return quantity(key, BenchUnit.JOULES_PER_GRAM_DEGREE);
     }
 
-    /** A time that passed (s). */
+    /**
+     * {@return a time that passed (s)}
+     *
+     * @param key stable name
+     */
     public static QuantitySlot seconds(String key) {
         return quantity(key, BenchUnit.SECONDS);
     }
 
-    /** A concentration (mol/L). */
+    /**
+     * {@return a concentration (mol/L)}
+     *
+     * @param key stable name
+     */
     public static QuantitySlot concentration(String key) {
         return quantity(key, BenchUnit.MOLES_PER_LITRE);
     }
 
-    /** One of a few words that must be told. */
+    /**
+     * {@return one of a few words that must be told}
+     *
+     * @param key     stable name
+     * @param options the answers
+     */
     public static Slot choice(String key, String... options) {
         return new ChoiceSlot(key, List.of(options), false);
     }
 
-    /** One of a few words, where anybody knows. */
+    /**
+     * {@return one of a few words, where anybody knows}
+     *
+     * @param key     stable name
+     * @param options the answers
+     */
     public static Slot choiceIfKnown(String key, String... options) {
         return new ChoiceSlot(key, List.of(options), true);
     }
 
-    /** Something of the reference shelf, by its key, whose value counts. */
+    /**
+     * {@return something of the reference shelf, by its key, whose value counts}
+     *
+     * @param key       stable name
+     * @param catalogue the rows it may be filled from
+     */
     public static Slot fromShelf(String key, Catalogue catalogue) {
         return new ShelfSlot(key, catalogue, false);
     }
 
-    /** Something of the reference shelf, where anybody knows what it is. */
+    /**
+     * {@return something of the reference shelf, where anybody knows what it is}
+     *
+     * @param key       stable name
+     * @param catalogue the rows it may be filled from
+     */
     public static Slot fromShelfIfKnown(String key, Catalogue catalogue) {
         return new ShelfSlot(key, catalogue, true);
     }
 
-    /** A chemical formula. */
+    /**
+     * {@return a chemical formula}
+     *
+     * @param key stable name
+     */
     public static Slot formula(String key) {
         return new FormulaSlot(key, false);
     }
 
-    /** A balanced equation. */
+    /**
+     * {@return a balanced equation}
+     *
+     * @param key stable name
+     */
     public static Slot equation(String key) {
         return new EquationSlot(key, false);
     }
 
-    /** A name the bench gives its sample. */
+    /**
+     * {@return a name the bench gives its sample}
+     *
+     * @param key stable name
+     */
     public static Slot sampleName(String key) {
         return new NameSlot(key);
     }
 
-    /** Another entry, whose result in this unit is used here where it is told. */
+    /**
+     * {@return another entry, whose result in this unit is used here where it is told}
+     *
+     * @param key  stable name
+     * @param unit of the number
+     */
     public static Slot reference(String key, BenchUnit unit) {
         return new ReferenceSlot(key, unit, true);
     }
 
-    /** A vessel with its constant, where a trial used another than the entry says. */
+    /**
+     * {@return a vessel with its constant, where a trial used another than the entry says}
+     *
+     * @param key stable name
+     */
     public static Slot vessel(String key) {
         return new VesselSlot(key);
     }
 
-    /** Something done at a moment, which is kept. */
+    /**
+     * {@return something done at a moment, which is kept}
+     *
+     * @param key stable name
+     */
     public static Slot moment(String key) {
         return new MomentSlot(key);
     }

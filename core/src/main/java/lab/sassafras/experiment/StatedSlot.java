@@ -29,7 +29,7 @@ public abstract class StatedSlot extends Slot {
      */
     protected abstract void check(String text, Setting setting);
 
-    /** Unit of the number an answer stands for; empty where it stands for none. */
+    /** {@return unit of the number an answer stands for; empty where it stands for none} */
     protected abstract Optional<BenchUnit> unit();
 
     @Override

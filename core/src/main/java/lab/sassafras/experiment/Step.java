@@ -41,6 +41,12 @@ public record Step(
      */
     public record Under(Question<? extends School> question, List<School> schools) {
 
+        /**
+         * Keeps copies of what could change.
+         *
+         * @param question they answer
+         * @param schools  that need the step
+         */
         public Under {
             schools = List.copyOf(schools);
         }
@@ -55,37 +61,67 @@ public record Step(
         }
     }
 
-    /** A step that is taken in every run. */
+    /**
+     * {@return a step that is taken in every run}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public static Step of(String path) {
         return new Step(path, 0, Optional.empty(), Optional.empty(), false, Optional.empty());
     }
 
-    /** A step nobody needs to take, such as writing down a prediction. */
+    /**
+     * {@return a step nobody needs to take, such as writing down a prediction}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public static Step aside(String path) {
         return new Step(path, 0, Optional.empty(), Optional.empty(), true, Optional.empty());
     }
 
-    /** Weighing a vessel empty, its full weighing being a step of its own. */
+    /**
+     * {@return weighing a vessel empty, its full weighing being a step of its own}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public static Step empty(String path) {
         return new Step(path, 0, Optional.empty(), Optional.empty(), false, Optional.of(Role.TARE));
     }
 
-    /** Weighing a vessel full, its empty weighing being a step of its own. */
+    /**
+     * {@return weighing a vessel full, its empty weighing being a step of its own}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public static Step full(String path) {
         return new Step(path, 0, Optional.empty(), Optional.empty(), false, Optional.of(Role.GROSS));
     }
 
-    /** The same, which takes so long (min). */
+    /**
+     * {@return the same, which takes so long (min)}
+     *
+     * @param longer how long it takes (min)
+     */
     public Step taking(int longer) {
         return new Step(path, longer, condition, under, aside, half);
     }
 
-    /** The same, where a choice was answered in one of these ways. */
+    /**
+     * {@return the same, where a choice was answered in one of these ways}
+     *
+     * @param choice  path of the choice
+     * @param answers that ask for the step
+     */
     public Step when(String choice, String... answers) {
         return new Step(path, minutes, Optional.of(new Condition(choice, List.of(answers))), under, aside, half);
     }
 
-    /** The same, where one of these schools is in force. */
+    /**
+     * {@return the same, where one of these schools is in force}
+     *
+     * @param question of convention
+     * @param schools  that need the step
+     */
     public Step under(Question<? extends School> question, School... schools) {
         return under(question, List.of(schools));
     }

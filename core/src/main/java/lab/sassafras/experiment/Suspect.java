@@ -14,17 +14,35 @@ import java.util.Optional;
  */
 public record Suspect(String key, String path, double error, Optional<String> from) {
 
-    /** An error that has the same sign in every run. */
+    /**
+     * An error that has the same sign in every run.
+     *
+     * @param key   stable name
+     * @param path  group and slot, as an experiment declares them
+     * @param error true value less recorded value, of a plausible size (bench unit)
+     */
     public Suspect(String key, String path, double error) {
         this(key, path, error, Optional.empty());
     }
 
-    /** An error that pushes away from another reading, or towards it where negative. */
+    /**
+     * {@return an error that pushes away from another reading, or towards it where negative}
+     *
+     * @param other path of the other reading
+     * @param key   stable name
+     * @param path  group and slot, as an experiment declares them
+     * @param error true value less recorded value, of a plausible size (bench unit)
+     */
     public static Suspect from(String other, String key, String path, double error) {
         return new Suspect(key, path, error, Optional.of(other));
     }
 
-    /** True value less recorded value in a trial (bench unit). */
+    /**
+     * {@return true value less recorded value in a trial (bench unit)}
+     *
+     * @param sheet what was read
+     * @param trial which trial, from 1
+     */
     public double error(Sheet sheet, int trial) {
         Optional<Line> here = sheet.reading(path, trial);
         Optional<Line> there = from.flatMap(other -> sheet.reading(other, trial));

@@ -30,19 +30,28 @@ public record VesselKind(String key, String words, double typical, double larges
     private static final List<VesselKind> STANDARD =
             List.of(FOAM_CUP, NESTED_FOAM_CUPS, GLASS_BEAKER, METAL_CUP, VACUUM_FLASK);
 
-    /** Every kind known here: the usual ones, and those experiments bring. */
+    /** {@return every kind known here: the usual ones, and those experiments bring} */
     public static List<VesselKind> all() {
         return Stream.concat(STANDARD.stream(), Experiments.all().stream().flatMap(each -> each.vessels().stream()))
                 .distinct()
                 .toList();
     }
 
-    /** The kind of that name. */
+    /**
+     * {@return the kind of that name}
+     *
+     * @param key stable name
+     */
     public static Optional<VesselKind> find(String key) {
         return all().stream().filter(each -> each.key().equals(key)).findFirst();
     }
 
-    /** The kind of that name, or a stand-in that keeps what a version that knew it wrote down and believes any constant. */
+    /**
+     * {@return the kind of that name, or a stand-in that keeps what a version that knew it wrote down and believes any
+     * constant}
+     *
+     * @param key stable name
+     */
     public static VesselKind findOrUnknown(String key) {
         return find(key).orElseGet(() -> new VesselKind(key, "vessel of a kind not known here", 0, Double.MAX_VALUE));
     }

@@ -37,6 +37,11 @@ public final class Words {
         this.origin = origin;
     }
 
+    /**
+     * {@return the block of words beside a class}
+     *
+     * @param experiment the class the block lies beside
+     */
     public static Words beside(Class<?> experiment) {
         return new Words(read(experiment, new Properties(COMMON)), experiment.getName());
     }
@@ -61,7 +66,12 @@ public final class Words {
         }
     }
 
-    /** @throws IllegalStateException for a word nobody wrote */
+    /**
+     * {@return the word}
+     *
+     * @param key stable name
+     * @throws IllegalStateException for a word nobody wrote
+     */
     public String get(String key) {
         String word = words.get(key);
         if (word == null || word.isEmpty()) {
@@ -74,33 +84,61 @@ public final class Words {
         return new IllegalStateException("no word “" + key + "” for " + origin);
     }
 
+    /**
+     * {@return a word; empty where nobody wrote it}
+     *
+     * @param key stable name
+     */
     public Optional<String> find(String key) {
         return Optional.ofNullable(words.get(key)).filter(word -> !word.isEmpty());
     }
 
+    /** {@return the title of the experiment} */
     public String title() {
         return get("title");
     }
 
-    /** What the sheet calls a slot. */
+    /**
+     * {@return what the sheet calls a slot}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public String label(String path) {
         return get(path);
     }
 
-    /** What the bench page asks for. */
+    /**
+     * {@return what the bench page asks for}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public String ask(String path) {
         return get(path + ".ask");
     }
 
+    /**
+     * {@return how to do a step well; empty where nothing needs saying}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Optional<String> help(String path) {
         return find(path + ".help");
     }
 
-    /** What can hurt at this step, said before the hand moves. */
+    /**
+     * {@return what can hurt at this step, said before the hand moves}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Optional<String> caution(String path) {
         return find(path + ".caution");
     }
 
+    /**
+     * {@return the symbol of a slot}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
     public Symbol symbol(String path) {
         Symbol symbol = symbols.get(path);
         if (symbol == null) {
@@ -109,6 +147,12 @@ public final class Words {
         return symbol;
     }
 
+    /**
+     * {@return an answer in words}
+     *
+     * @param path   group and slot, as an experiment declares them
+     * @param option one of the answers
+     */
     public String option(String path, String option) {
         return get(path + "." + option);
     }

@@ -15,11 +15,21 @@ import lab.sassafras.measure.Measured;
  */
 public record Bindings(Map<String, Measured> values, Map<String, Measured> beneath) {
 
+    /**
+     * {@return these values and nothing beneath}
+     *
+     * @param values one of each trial (same unit)
+     */
     public static Bindings of(Map<String, Measured> values) {
         return new Bindings(Collections.unmodifiableMap(new HashMap<>(values)), Map.of());
     }
 
-    /** @throws IllegalStateException for an input nobody bound: a fault in the program, never in the readings */
+    /**
+     * {@return what is bound to an input}
+     *
+     * @param input something read, assumed or taken from the shelf
+     * @throws IllegalStateException for an input nobody bound: a fault in the program, never in the readings
+     */
     public Measured of(Input input) {
         Measured measured = values.get(input.key());
         measured = measured == null ? beneath.get(input.key()) : measured;
@@ -29,18 +39,34 @@ public record Bindings(Map<String, Measured> values, Map<String, Measured> benea
         return measured;
     }
 
-    /** These laid over values that hold where nothing else is given; that map is not copied and must not change. */
+    /**
+     * {@return these laid over values that hold where nothing else is given; that map is not copied and must not
+     * change}
+     *
+     * @param handbook values by input key
+     */
     public Bindings over(Map<String, Measured> handbook) {
         return new Bindings(values, handbook);
     }
 
+    /**
+     * {@return the same with one more value}
+     *
+     * @param key      stable name
+     * @param measured its value
+     */
     public Bindings with(String key, Measured measured) {
         Map<String, Measured> more = new LinkedHashMap<>(values);
         more.put(key, measured);
         return new Bindings(more, beneath);
     }
 
-    /** The same, one input's value moved by a step (bench unit). */
+    /**
+     * {@return the same, one input's value moved by a step (bench unit)}
+     *
+     * @param input something read, assumed or taken from the shelf
+     * @param step  how far it is moved (bench unit)
+     */
     public Bindings shifted(Input input, double step) {
         Measured old = of(input);
         return with(

@@ -18,6 +18,12 @@ public final class Computation {
     private final double[] run;
     private final int which;
 
+    /**
+     * A formula with its numbers.
+     *
+     * @param expression the formula
+     * @param bindings   the numbers that go into the inputs
+     */
     public Computation(Expression expression, Bindings bindings) {
         this(Tape.of(expression), bindings);
     }
@@ -40,7 +46,12 @@ public final class Computation {
         this.which = which;
     }
 
-    /** Several expressions with the same numbers; what they share is computed once. */
+    /**
+     * {@return several expressions with the same numbers; what they share is computed once}
+     *
+     * @param expressions the formulas
+     * @param bindings    the numbers that go into the inputs
+     */
     public static List<Computation> all(List<? extends Expression> expressions, Bindings bindings) {
         Computation shared = new Computation(Tape.of(expressions), bindings);
         return IntStream.range(0, expressions.size())
@@ -48,7 +59,7 @@ public final class Computation {
                 .toList();
     }
 
-    /** Every input that enters, in the order met. */
+    /** {@return every input that enters, in the order met} */
     public List<Input> inputs() {
         return tape.inputs();
     }
@@ -61,12 +72,17 @@ public final class Computation {
         return values;
     }
 
-    /** The value (bench unit of the expression); NaN or infinite where it has none. */
+    /** {@return the value (bench unit of the expression); NaN or infinite where it has none} */
     public double value() {
         return tape.result(run, which);
     }
 
-    /** The value with one input moved by a step (bench unit); the same where it does not enter. */
+    /**
+     * {@return the value with one input moved by a step (bench unit); the same where it does not enter}
+     *
+     * @param input something read, assumed or taken from the shelf
+     * @param step  how far it is moved (bench unit)
+     */
     public double shifted(Input input, double step) {
         double[] values = values();
         int at = at(input);
@@ -76,7 +92,11 @@ public final class Computation {
         return tape.result(tape.run(values), which);
     }
 
-    /** Derivative by one input (unit of the result per unit of the input); 0 where it does not enter. */
+    /**
+     * {@return derivative by one input (unit of the result per unit of the input); 0 where it does not enter}
+     *
+     * @param input something read, assumed or taken from the shelf
+     */
     public double derivative(Input input) {
         int at = at(input);
         return at < 0 ? 0 : tape.derivatives(run, which)[at];
@@ -92,8 +112,8 @@ public final class Computation {
     }
 
     /**
-     * Value and uncertainty. An input's own part counts for itself; a shared source counts once, with the sum of its
-     * ways into the result, which is where an offset cancels in a difference.
+     * {@return value and uncertainty} An input's own part counts for itself; a shared source counts once, with the
+     * sum of its ways into the result, which is where an offset cancels in a difference.
      */
     public Estimate estimate() {
         double[] slopes = tape.derivatives(run, which);

@@ -1,13 +1,14 @@
 package lab.sassafras.expression;
 
-import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Scope;
 import lab.sassafras.measure.Shared;
 import org.hipparchus.distribution.continuous.TDistribution;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A computed value with its uncertainty by the law of propagation (JCGM 100:2008, 5.1.2 and 5.2.2).
@@ -31,9 +32,14 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
      * @param uncertainty it brings to the result, unsigned (unit of the result)
      * @param source      where it is shared; null for an input's own part
      */
-    public record Contribution(String key, String label, double sensitivity, double uncertainty, @Nullable Shared source) {
+    public record Contribution(
+            String key,
+            String label,
+            double sensitivity,
+            double uncertainty,
+            @Nullable Shared source) {
 
-        /** Whether no other trial has it: an input's own part, or a source of one trial. */
+        /** {@return whether no other trial has it: an input's own part, or a source of one trial} */
         public boolean ofTrial() {
             return source == null || source.scope() == Scope.TRIAL;
         }
@@ -43,13 +49,25 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
             return source != null && source.scope() == Scope.EVERYWHERE;
         }
 
-        /** Its part of u² (0 to 1). */
+        /**
+         * {@return its part of u² (0 to 1)}
+         *
+         * @param whole the estimate it is part of
+         */
         public double shareOf(Estimate whole) {
             double total = whole.uncertainty() * whole.uncertainty();
             return total > 0 ? uncertainty * uncertainty / total : 0;
         }
     }
 
+    /**
+     * Keeps copies of what could change.
+     *
+     * @param value            (bench unit)
+     * @param uncertainty      it brings to the result, unsigned (unit of the result)
+     * @param degreesOfFreedom effective, by Welch–Satterthwaite (JCGM 100:2008, G.4.1); may be infinite
+     * @param contributions    what the uncertainty is made of, longest first
+     */
     public Estimate {
         Contribution[] sorted = contributions.toArray(Contribution[]::new);
         Arrays.sort(sorted, LONGEST_FIRST);
@@ -57,7 +75,7 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
     }
 
     /**
-     * A value put together of contributions that are independent of each other.
+     * {@return a value put together of contributions that are independent of each other}
      *
      * @param value         (bench unit)
      * @param contributions what the uncertainty is made of
@@ -79,17 +97,22 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
         return new Estimate(value, Math.sqrt(variance), dof, contributions);
     }
 
-    /** Whether value and uncertainty are numbers. */
+    /** {@return whether value and uncertainty are numbers} */
     public boolean finite() {
         return Double.isFinite(value) && Double.isFinite(uncertainty);
     }
 
-    /** How far a value lies from another, in per cent of the other: positive where it is the larger in size. */
+    /**
+     * {@return how far a value lies from another, in per cent of the other: positive where it is the larger in size}
+     *
+     * @param of    what is compared with (any unit)
+     * @param value what is compared (same unit)
+     */
     public static double percent(double of, double value) {
         return 100 * (value - of) / of;
     }
 
-    /** Part of the uncertainty that no other trial has (bench unit). */
+    /** {@return part of the uncertainty that no other trial has (bench unit)} */
     public double ownUncertainty() {
         return Math.sqrt(contributions.stream()
                 .filter(Contribution::ofTrial)
@@ -97,11 +120,11 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
                 .sum());
     }
 
-    /** This result as an input of another entry's account: what reaches beyond its entry stays shared. */
+    /** {@return this result as an input of another entry's account: what reaches beyond its entry stays shared} */
     public Measured asInput() {
         List<Measured.Share> shares = contributions.stream()
                 .filter(Contribution::beyondEntry)
-                .map(each -> new Measured.Share(each.source(), each.sensitivity()))
+                .map(each -> new Measured.Share(Objects.requireNonNull(each.source()), each.sensitivity()))
                 .toList();
         double own = Math.sqrt(contributions.stream()
                 .filter(each -> !each.beyondEntry())
@@ -110,7 +133,11 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
         return new Measured(value, own, degreesOfFreedom, shares, -1);
     }
 
-    /** Half the width of the interval that holds the value with the stated probability (bench unit). */
+    /**
+     * {@return half the width of the interval that holds the value with the stated probability (bench unit)}
+     *
+     * @param probability that the interval holds the value (0 to 1)
+     */
     public double halfWidth(double probability) {
         double dof = Math.min(Math.max(degreesOfFreedom, 1), 1e6);
         return uncertainty * new TDistribution(dof).inverseCumulativeProbability((1 + probability) / 2);

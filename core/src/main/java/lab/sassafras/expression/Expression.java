@@ -9,52 +9,106 @@ import lab.sassafras.measure.BenchUnit;
 /** A formula as a tree. Immutable; equal parts may be shared. */
 public sealed interface Expression {
 
-    /** Reads the tree from the leaves up. */
+    /**
+     * Reads the tree from the leaves up.
+     *
+     * @param <T>            what the tree is read as
+     * @param interpretation how the tree is read
+     * @return as read
+     */
     <T> T read(Interpretation<T> interpretation);
 
+    /**
+     * {@return the sum with another}
+     *
+     * @param other the other one
+     */
     default Expression plus(Expression other) {
         return new Sum(List.of(this, other));
     }
 
+    /**
+     * {@return the difference from another}
+     *
+     * @param other the other one
+     */
     default Expression minus(Expression other) {
         return new Difference(this, other);
     }
 
+    /**
+     * {@return the product with another}
+     *
+     * @param other the other one
+     */
     default Expression times(Expression other) {
         return new Product(List.of(this, other));
     }
 
+    /**
+     * {@return the quotient by another}
+     *
+     * @param divisor what is divided by
+     */
     default Expression over(Expression divisor) {
         return new Quotient(this, divisor);
     }
 
+    /** {@return minus this} */
     default Expression negated() {
         return new Negative(this);
     }
 
-    /** This expression as a step of the working with a name of its own. */
+    /**
+     * {@return this expression as a step of the working with a name of its own}
+     *
+     * @param symbol as written in the working
+     * @param unit   of the number
+     */
     default Named named(Symbol symbol, BenchUnit unit) {
         return new Named(symbol, unit, this);
     }
 
-    /** The same tree with an input replaced by what it was found to be. */
+    /**
+     * {@return the same tree with an input replaced by what it was found to be}
+     *
+     * @param sought the input replaced
+     * @param found  what stands in its place
+     */
     default Expression with(Input sought, Expression found) {
         return read(new Substitution(sought, found));
     }
 
+    /**
+     * {@return whether an input stands anywhere in it}
+     *
+     * @param input looked for
+     */
     default boolean contains(Input input) {
         return read(new Contains(input.key()));
     }
 
+    /**
+     * {@return a pure number, written so}
+     *
+     * @param value the number (its own unit)
+     * @param text  as kept
+     */
     static Expression number(double value, String text) {
         return new Constant(value, text, BenchUnit.NUMBER);
     }
 
+    /**
+     * {@return half the sum of two}
+     *
+     * @param one   one way
+     * @param other the other one
+     */
     static Expression mean(Expression one, Expression other) {
         return one.plus(other).over(number(2, "2"));
     }
 
-    /** The inputs met, in the order of reading. */
+    /** {@return the inputs met, in the order of reading} */
     default Set<Input> inputs() {
         Set<Input> met = new LinkedHashSet<>();
         read(new Leaves(met));
@@ -97,7 +151,13 @@ public sealed interface Expression {
         }
     }
 
+    /** Several added. */
     record Sum(List<Expression> terms) implements Expression {
+        /**
+         * Keeps copies of what could change.
+         *
+         * @param terms what is added
+         */
         public Sum {
             terms = List.copyOf(terms);
         }
@@ -108,6 +168,7 @@ public sealed interface Expression {
         }
     }
 
+    /** One less another. */
     record Difference(Expression minuend, Expression subtrahend) implements Expression {
         @Override
         public <T> T read(Interpretation<T> interpretation) {
@@ -115,7 +176,13 @@ public sealed interface Expression {
         }
     }
 
+    /** Several multiplied. */
     record Product(List<Expression> factors) implements Expression {
+        /**
+         * Keeps copies of what could change.
+         *
+         * @param factors what is multiplied
+         */
         public Product {
             factors = List.copyOf(factors);
         }
@@ -126,6 +193,7 @@ public sealed interface Expression {
         }
     }
 
+    /** One divided by another. */
     record Quotient(Expression dividend, Expression divisor) implements Expression {
         @Override
         public <T> T read(Interpretation<T> interpretation) {
@@ -133,6 +201,7 @@ public sealed interface Expression {
         }
     }
 
+    /** Minus one. */
     record Negative(Expression body) implements Expression {
         @Override
         public <T> T read(Interpretation<T> interpretation) {
@@ -153,6 +222,11 @@ public sealed interface Expression {
      * derivative is that of the first.
      */
     record Least(List<Expression> parts) implements Expression {
+        /**
+         * Keeps copies of what could change.
+         *
+         * @param parts how many parts of each repeated group, at least 1
+         */
         public Least {
             parts = List.copyOf(parts);
         }

@@ -1,6 +1,5 @@
 package lab.sassafras.expression;
 
-import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.IdentityHashMap;
@@ -15,6 +14,7 @@ import lab.sassafras.expression.Expression.Root;
 import lab.sassafras.expression.Tape.Balance;
 import lab.sassafras.expression.Tape.Instruction;
 import lab.sassafras.expression.Tape.Op;
+import org.jspecify.annotations.Nullable;
 
 /** Reads a tree from the leaves up, giving each node a slot; a named step met twice is laid out once. */
 final class Layout implements Interpretation<Integer> {

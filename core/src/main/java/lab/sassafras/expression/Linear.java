@@ -22,7 +22,13 @@ import lab.sassafras.expression.Expression.Sum;
  */
 public record Linear(boolean straight, Optional<Expression> rest, Optional<Expression> coefficient) {
 
-    /** Splits a tree; linearity is found by walking it, not assumed. */
+    /**
+     * Splits a tree; linearity is found by walking it, not assumed.
+     *
+     * @param unknown    what is sought
+     * @param expression the formula
+     * @return the parts
+     */
     public static Linear in(Input unknown, Expression expression) {
         return expression.read(new Split(unknown));
     }
@@ -64,13 +70,23 @@ public record Linear(boolean straight, Optional<Expression> rest, Optional<Expre
         return other.isEmpty() ? one : Optional.of(join.apply(one.get(), other.get()));
     }
 
-    /** Minus an expression, with a minus in front of a product or of a whole sum pulled out, as a person would write it. */
+    /**
+     * {@return minus an expression, with a minus in front of a product or of a whole sum pulled out, as a person would
+     * write it}
+     *
+     * @param body what is subtracted
+     */
     public static Expression negated(Expression body) {
         Expression plain = signed(body);
         return plain instanceof Negative negative ? negative.body() : plain.negated();
     }
 
-    /** Minus a sum, term by term, what comes out positive first: as a person would bring it to the other side. */
+    /**
+     * {@return minus a sum, term by term, what comes out positive first: as a person would bring it to the other
+     * side}
+     *
+     * @param rest what stands beside it
+     */
     public static Expression opposite(Expression rest) {
         List<Expression> terms = rest instanceof Sum sum ? sum.terms() : List.of(rest);
         List<Expression> flipped = terms.stream()

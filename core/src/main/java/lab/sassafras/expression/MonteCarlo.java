@@ -1,10 +1,10 @@
 package lab.sassafras.expression;
 
-import java.util.Objects;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import lab.sassafras.measure.Measured;
@@ -26,7 +26,13 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
     private static final int BLOCK = 512;
     private static final long SEED = 20261124;
 
-    /** @param draws how many, at least 1000 */
+    /**
+     * {@return what is bound to an input}
+     *
+     * @param expression the formula
+     * @param bindings   the numbers that go into the inputs
+     * @param draws      how many, at least 1000
+     */
     public static MonteCarlo of(Expression expression, Bindings bindings, int draws) {
         double[] drawn = new Draws(Tape.of(expression), bindings).take(draws);
         Arrays.sort(drawn);
@@ -42,13 +48,16 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
                 drawn[(int) Math.round(0.975 * draws) - 1]);
     }
 
+    /** {@return whether all of it are numbers} */
     public boolean finite() {
         return Double.isFinite(value) && Double.isFinite(uncertainty) && Double.isFinite(low) && Double.isFinite(high);
     }
 
     /**
-     * Whether the linear answer may stand: both ends of its interval lie within half a step of the first digit of its
-     * uncertainty from the drawn ones (JCGM 101:2008, 7.9.2 and 8.1.3, with one significant digit).
+     * {@return whether the linear answer may stand: both ends of its interval lie within half a step of the first
+     * digit of its uncertainty from the drawn ones (JCGM 101:2008, 7.9.2 and 8.1.3, with one significant digit)}
+     *
+     * @param linear the answer by the law of propagation
      */
     public boolean bearsOut(Estimate linear) {
         double half = linear.halfWidth(0.95);

@@ -10,9 +10,14 @@ import java.util.Map;
  */
 public record Script(String temperature, Map<String, String> units) {
 
+    /** As the bench writes. */
     public static final Script PLAIN = new Script("T", Map.of());
 
-    /** A symbol as this script writes it. */
+    /**
+     * {@return a symbol as this script writes it}
+     *
+     * @param symbol as written in the working
+     */
     public Symbol symbol(Symbol symbol) {
         return symbol.letter().equals("T") ? new Symbol(temperature, symbol.word()) : symbol;
     }

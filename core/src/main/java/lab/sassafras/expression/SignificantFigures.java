@@ -43,7 +43,12 @@ public final class SignificantFigures implements Interpretation<SignificantFigur
         }
     }
 
-    /** How many figures a result may be written with; empty where nothing read limits them. */
+    /**
+     * {@return how many figures a result may be written with; empty where nothing read limits them}
+     *
+     * @param result   what is found
+     * @param bindings the numbers that go into the inputs
+     */
     public static OptionalInt of(Expression result, Bindings bindings) {
         int figures = result.read(new SignificantFigures(bindings)).figures();
         return figures >= EXACT ? OptionalInt.empty() : OptionalInt.of(figures);

@@ -5,13 +5,13 @@ import lab.sassafras.measure.BenchUnit;
 /** A function of one variable with its exact derivative. Outside its range both are NaN, which accounts report. */
 public interface SmoothFunction {
 
-    /** Its name as written in the working. */
+    /** {@return its name as written in the working} */
     Symbol symbol();
 
-    /** Unit of what it is taken at. */
+    /** {@return unit of what it is taken at} */
     BenchUnit argumentUnit();
 
-    /** Unit of its value. */
+    /** {@return unit of its value} */
     BenchUnit unit();
 
     /**

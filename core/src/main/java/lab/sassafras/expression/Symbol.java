@@ -8,7 +8,12 @@ package lab.sassafras.expression;
  */
 public record Symbol(String letter, String word) {
 
-    /** Reads {@code m:hot water}. */
+    /**
+     * Reads {@code m:hot water}.
+     *
+     * @param written letter, and after a colon the word
+     * @return as read
+     */
     public static Symbol of(String written) {
         int colon = written.indexOf(':');
         return colon < 0
@@ -16,10 +21,12 @@ public record Symbol(String letter, String word) {
                 : new Symbol(written.substring(0, colon), written.substring(colon + 1));
     }
 
+    /** {@return as plain text} */
     public String text() {
         return word.isEmpty() ? letter : letter + "(" + word + ")";
     }
 
+    /** {@return for LaTeX} */
     public String latex() {
         return word.isEmpty() ? letter : letter + "_{\\text{" + word + "}}";
     }

@@ -1,12 +1,12 @@
 package lab.sassafras.expression;
 
-import java.util.Objects;
-import org.jspecify.annotations.Nullable;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import lab.sassafras.expression.Expression.Input;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.hipparchus.exception.MathRuntimeException;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A tree laid out as a row of plain steps, each from slots to a slot: the reading behind the value, the derivatives
@@ -27,7 +27,8 @@ final class Tape {
     }
 
     /** One step; {@code right} is the left slot again where there is one operand, {@code beside} what the kind needs. */
-    record Instruction(Op op, int left, int right, int out, @Nullable Object beside) {
+    record Instruction(
+            Op op, int left, int right, int out, @Nullable Object beside) {
 
         /** What the kind needs beside its operands. */
         Object with() {

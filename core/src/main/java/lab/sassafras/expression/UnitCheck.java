@@ -41,6 +41,7 @@ public final class UnitCheck implements Interpretation<UnitCheck.Has> {
     /**
      * Checks a tree.
      *
+     * @param expression the formula
      * @throws Fault naming the step where units do not go together
      */
     public static void check(Expression expression) {

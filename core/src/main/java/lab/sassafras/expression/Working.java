@@ -37,12 +37,26 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
      */
     public record Passage(String name, String law, String numbers, String result, String words, String latex) {}
 
-    /** Writes out every named step of a result, inner ones first. */
+    /**
+     * Writes out every named step of a result, inner ones first.
+     *
+     * @param result   what is found
+     * @param bindings the numbers that go into the inputs
+     * @param figures  how numbers are written
+     * @return as written
+     */
     public static Working of(Expression result, Bindings bindings, Figures figures) {
         return of(result, bindings, figures, Script.PLAIN);
     }
 
-    /** As above, with letters and units written another way. */
+    /**
+     * {@return as above, with letters and units written another way}
+     *
+     * @param result   what is found
+     * @param bindings the numbers that go into the inputs
+     * @param figures  how numbers are written
+     * @param script   letters and units
+     */
     public static Working of(Expression result, Bindings bindings, Figures figures, Script script) {
         Map<String, Named> steps = new LinkedHashMap<>();
         result.read(new Steps(steps));
@@ -51,7 +65,12 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         return new Working("", "", steps.values().stream().map(writer::line).toList());
     }
 
-    /** The same, opened with the books. */
+    /**
+     * {@return the same, opened with the books}
+     *
+     * @param text  line the books open with
+     * @param latex the same for LaTeX
+     */
     public Working opened(String text, String latex) {
         return new Working(text, latex, lines);
     }
@@ -62,7 +81,7 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         return 0.2 * Math.pow(10, -Figures.decimalsFor(estimate.uncertainty())) / Math.abs(estimate.value());
     }
 
-    /** Plain text, aligned at the equals sign. */
+    /** {@return plain text, aligned at the equals sign} */
     public String text() {
         int width = lines.stream().mapToInt(line -> line.name().length()).max().orElse(0);
         StringBuilder out = new StringBuilder(opening.isEmpty() ? "" : opening + "\n");
@@ -78,7 +97,7 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         return out.toString();
     }
 
-    /** For LaTeX: one aligned block. */
+    /** {@return for LaTeX: one aligned block} */
     public String latex() {
         return lines.stream()
                 .map(Passage::latex)
@@ -88,7 +107,11 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
                         "\n\\end{aligned}\n"));
     }
 
-    /** What stands right of the equals signs of one step, repeats left out. */
+    /**
+     * {@return what stands right of the equals signs of one step, repeats left out}
+     *
+     * @param line one step of the working
+     */
     public static List<String> rights(Passage line) {
         List<String> rights = new ArrayList<>(List.of(line.law()));
         if (!line.numbers().equals(line.law()) && !line.numbers().equals(line.result())) {

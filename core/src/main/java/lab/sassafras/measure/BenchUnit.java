@@ -151,7 +151,7 @@ public final class BenchUnit {
     }
 
     /**
-     * Makes a unit known, once; a second time it is the same one.
+     * {@return makes a unit known, once; a second time it is the same one}
      *
      * @param symbol    as written
      * @param dimension what it measures
@@ -173,37 +173,45 @@ public final class BenchUnit {
         return declared;
     }
 
-    /** The unit whose symbol is written so; empty for an unknown or missing symbol. */
+    /**
+     * {@return the unit whose symbol is written so; empty for an unknown or missing symbol}
+     *
+     * @param symbol as written
+     */
     public static Optional<BenchUnit> of(String symbol) {
         return KNOWN.stream().filter(each -> each.symbol.equals(symbol)).findFirst();
     }
 
-    /** The bench's own unit of a dimension; empty where nobody declared one. */
+    /**
+     * {@return the bench's own unit of a dimension; empty where nobody declared one}
+     *
+     * @param dimension what is measured
+     */
     public static Optional<BenchUnit> of(Dimension dimension) {
         return KNOWN.stream().filter(each -> each.dimension == dimension).findFirst();
     }
 
-    /** As written. */
+    /** {@return as written} */
     public String symbol() {
         return symbol;
     }
 
-    /** What it measures. */
+    /** {@return what it measures} */
     public Dimension dimension() {
         return dimension;
     }
 
-    /** What it is made of, for checking what is multiplied and added. */
+    /** {@return what it is made of, for checking what is multiplied and added} */
     public UnitProduct product() {
         return UnitProduct.of(unit);
     }
 
-    /** All units of the same dimension, the bench's own first. */
+    /** {@return all units of the same dimension, the bench's own first} */
     public List<BenchUnit> sameDimension() {
         return KNOWN.stream().filter(each -> each.dimension == dimension).toList();
     }
 
-    /** The unit this dimension is computed in. */
+    /** {@return the unit this dimension is computed in} */
     public BenchUnit benchUnit() {
         return bench;
     }

@@ -12,7 +12,12 @@ public final class BookTime {
 
     private BookTime() {}
 
-    /** @throws Refused where it is no instant, or one that no bench can have seen */
+    /**
+     * {@return the moment typed}
+     *
+     * @param typed as typed
+     * @throws Refused where it is no instant, or one that no bench can have seen
+     */
     public static Instant instant(String typed) {
         try {
             Instant instant = Instant.parse(typed);
@@ -26,11 +31,21 @@ public final class BookTime {
                 "“" + typed + "” is not an instant such as 2026-02-03T18:40:00Z, of a year from 1900 to 2199.");
     }
 
+    /**
+     * {@return whether a bench can have seen the moment}
+     *
+     * @param instant a moment
+     */
     public static boolean holds(Instant instant) {
         return !instant.isBefore(FIRST) && instant.isBefore(BEYOND);
     }
 
-    /** @throws Refused where it is no day, or one that no bench can have seen */
+    /**
+     * {@return the day typed}
+     *
+     * @param typed as typed
+     * @throws Refused where it is no day, or one that no bench can have seen
+     */
     public static LocalDate day(String typed) {
         try {
             LocalDate day = LocalDate.parse(typed);

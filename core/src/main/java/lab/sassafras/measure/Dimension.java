@@ -65,37 +65,49 @@ public final class Dimension {
         this.directed = directed;
     }
 
-    /** A dimension of any sign. */
+    /**
+     * {@return a dimension of any sign}
+     *
+     * @param word what it is called in a sentence
+     */
     public static Dimension of(String word) {
         return new Dimension(word, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, false);
     }
 
-    /** A dimension no reading of which is below zero. */
+    /**
+     * {@return a dimension no reading of which is below zero}
+     *
+     * @param word what it is called in a sentence
+     */
     public static Dimension notNegative(String word) {
         return new Dimension(word, 0, Double.POSITIVE_INFINITY, false);
     }
 
-    /** A dimension whose sign says which way heat went, and is always printed. */
+    /**
+     * {@return a dimension whose sign says which way heat went, and is always printed}
+     *
+     * @param word what it is called in a sentence
+     */
     public static Dimension directed(String word) {
         return new Dimension(word, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, true);
     }
 
-    /** Whether a value's sign says which way heat went, and is always printed. */
+    /** {@return whether a value's sign says which way heat went, and is always printed} */
     public boolean directed() {
         return directed;
     }
 
-    /** What it is called in a sentence. */
+    /** {@return what it is called in a sentence} */
     public String word() {
         return word;
     }
 
-    /** The least value that can be real, in the dimension's bench unit; empty where there is none. */
+    /** {@return the least value that can be real, in the dimension's bench unit; empty where there is none} */
     public OptionalDouble floor() {
         return Double.isInfinite(floor) ? OptionalDouble.empty() : OptionalDouble.of(floor);
     }
 
-    /** The largest value that can be real, in the dimension's bench unit; empty where there is none. */
+    /** {@return the largest value that can be real, in the dimension's bench unit; empty where there is none} */
     public OptionalDouble ceiling() {
         return Double.isInfinite(ceiling) ? OptionalDouble.empty() : OptionalDouble.of(ceiling);
     }

@@ -7,13 +7,19 @@ import java.math.RoundingMode;
 /** Numbers as they are shown: rounded here and nowhere before, with the period's decimal mark and a true minus. */
 public record Figures(DecimalMark mark) {
 
+    /** With a decimal point, whatever the period writes. */
     public static final Figures POINT = new Figures(DecimalMark.POINT);
     /** Finer than any instrument of the bench: an uncertainty below is the noise of the arithmetic. */
     private static final int MOST_DECIMALS = 6;
 
     private static final String UNKNOWN = "not known";
 
-    /** Fixed decimals; a negative count rounds left of the mark. */
+    /**
+     * {@return fixed decimals; a negative count rounds left of the mark}
+     *
+     * @param value    the number (its own unit)
+     * @param decimals digits after the mark; negative left of it
+     */
     public String fixed(double value, int decimals) {
         if (!Double.isFinite(value)) {
             return UNKNOWN;
@@ -22,13 +28,23 @@ public record Figures(DecimalMark mark) {
         return marked((rounded.signum() == 0 ? rounded.abs() : rounded).toPlainString());
     }
 
-    /** As {@link #fixed}, with the sign always printed. */
+    /**
+     * {@return as {@link #fixed}, with the sign always printed}
+     *
+     * @param value    the number (its own unit)
+     * @param decimals digits after the mark; negative left of it
+     */
     public String signed(double value, int decimals) {
         String text = fixed(value, decimals);
         return value > 0 && text.chars().anyMatch(c -> c >= '1' && c <= '9') ? "+" + text : text;
     }
 
-    /** So many significant figures, written out in full. */
+    /**
+     * {@return so many significant figures, written out in full}
+     *
+     * @param value  the number (its own unit)
+     * @param digits how many significant figures
+     */
     public String significant(double value, int digits) {
         if (!Double.isFinite(value)) {
             return UNKNOWN;
@@ -41,17 +57,30 @@ public record Figures(DecimalMark mark) {
                 .toPlainString());
     }
 
-    /** The value to the last place of two digits of its uncertainty. */
+    /**
+     * {@return the value to the last place of two digits of its uncertainty}
+     *
+     * @param value       the number (its own unit)
+     * @param uncertainty standard uncertainty (unit of the value)
+     */
     public String byUncertainty(double value, double uncertainty) {
         return fixed(value, decimalsFor(uncertainty));
     }
 
-    /** The uncertainty to two digits. */
+    /**
+     * {@return the uncertainty to two digits}
+     *
+     * @param uncertainty standard uncertainty (unit of the value)
+     */
     public String uncertainty(double uncertainty) {
         return fixed(uncertainty, decimalsFor(uncertainty));
     }
 
-    /** Decimals that show two digits of an uncertainty; three when there is none. */
+    /**
+     * {@return decimals that show two digits of an uncertainty; three when there is none}
+     *
+     * @param uncertainty standard uncertainty (unit of the value)
+     */
     public static int decimalsFor(double uncertainty) {
         if (!(uncertainty > 0) || !Double.isFinite(uncertainty)) {
             return 3;
@@ -62,17 +91,30 @@ public record Figures(DecimalMark mark) {
         return Math.max(0, Math.min(MOST_DECIMALS, decimalsOf(rounded, 2)));
     }
 
-    /** A number from a record, as short as it can be written. */
+    /**
+     * {@return a number from a record, as short as it can be written}
+     *
+     * @param value the number (its own unit)
+     */
     public String plain(double value) {
         return marked(BigDecimal.valueOf(value).stripTrailingZeros().toPlainString());
     }
 
-    /** The value typed so, with a true minus. */
+    /**
+     * {@return the value typed so, with a true minus}
+     *
+     * @param text as kept
+     */
     public String typed(String text) {
         return text.replace('-', '−');
     }
 
-    /** Decimals that show so many significant figures of a value; negative left of the mark. */
+    /**
+     * {@return decimals that show so many significant figures of a value; negative left of the mark}
+     *
+     * @param value  the number (its own unit)
+     * @param digits how many significant figures
+     */
     public static int decimalsOf(double value, int digits) {
         return digits - 1 - (int) Math.floor(Math.log10(Math.abs(value)) + 1e-12);
     }

@@ -27,8 +27,11 @@ public record Instrument(
 
     /** What an instrument is, and which dimension it reads. */
     public enum Kind {
+        /** Reads a mass. */
         BALANCE("balance", Dimension.MASS),
+        /** Reads a temperature. */
         THERMOMETER("thermometer", Dimension.TEMPERATURE),
+        /** Reads a volume. */
         CYLINDER("cylinder or pipette", Dimension.VOLUME);
 
         private final String word;
@@ -39,25 +42,32 @@ public record Instrument(
             this.dimension = dimension;
         }
 
+        /** {@return what it is called in a sentence} */
         public String word() {
             return word;
         }
 
+        /** {@return what it measures} */
         public Dimension dimension() {
             return dimension;
         }
     }
 
-    /** Standard uncertainty of one reading, without the shared offset (bench unit). */
+    /** {@return standard uncertainty of one reading, without the shared offset (bench unit)} */
     public double standardUncertainty() {
         return readingUncertainty > 0 ? readingUncertainty : resolution / Math.sqrt(12);
     }
 
-    /** The offset shared by all readings of this instrument. */
+    /** {@return the offset shared by all readings of this instrument} */
     public Shared offset() {
         return Shared.everywhere("instrument:" + key, "offset of " + name, offsetUncertainty, Double.POSITIVE_INFINITY);
     }
 
+    /**
+     * {@return whether a reading lies within its range}
+     *
+     * @param value a reading (bench unit)
+     */
     public boolean covers(double value) {
         return value >= low && value <= high;
     }

@@ -24,23 +24,38 @@ public record Measured(double value, double ownUncertainty, double degreesOfFree
      */
     public record Share(Shared source, double sensitivity) {
 
-        /** Standard uncertainty this share brings (unit of the input). */
+        /** {@return standard uncertainty this share brings (unit of the input)} */
         public double uncertainty() {
             return Math.abs(sensitivity) * source.standardUncertainty();
         }
     }
 
-    /** An exact number. */
+    /**
+     * {@return an exact number}
+     *
+     * @param value the number (its own unit)
+     */
     public static Measured exact(double value) {
         return independent(value, 0);
     }
 
-    /** A value with an uncertainty that nothing else shares (both in the bench unit). */
+    /**
+     * {@return a value with an uncertainty that nothing else shares (both in the bench unit)}
+     *
+     * @param value       the number (its own unit)
+     * @param uncertainty standard uncertainty (unit of the value)
+     */
     public static Measured independent(double value, double uncertainty) {
         return new Measured(value, uncertainty, Double.POSITIVE_INFINITY, List.of(), -1);
     }
 
-    /** A reading on an instrument: resolution its own, offset shared. */
+    /**
+     * {@return a reading on an instrument: resolution its own, offset shared}
+     *
+     * @param value      the number (its own unit)
+     * @param decimals   digits after the mark; negative left of it
+     * @param instrument read on
+     */
     public static Measured read(double value, int decimals, Instrument instrument) {
         return new Measured(
                 value,
@@ -51,8 +66,8 @@ public record Measured(double value, double ownUncertainty, double degreesOfFree
     }
 
     /**
-     * The same value where several results draw on one and the same input (a pinned constant, a density measured
-     * once): its own part becomes a source they share.
+     * {@return the same value where several results draw on one and the same input (a pinned constant, a density
+     * measured once): its own part becomes a source they share}
      *
      * @param key   identity of the source
      * @param label in words, for the budget
@@ -67,7 +82,7 @@ public record Measured(double value, double ownUncertainty, double degreesOfFree
         return new Measured(value, 0, Double.POSITIVE_INFINITY, List.copyOf(all), decimals);
     }
 
-    /** Combined standard uncertainty (bench unit). */
+    /** {@return combined standard uncertainty (bench unit)} */
     public double uncertainty() {
         double shared = shares.stream()
                 .mapToDouble(share -> Math.pow(share.uncertainty(), 2))

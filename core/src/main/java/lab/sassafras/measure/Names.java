@@ -13,8 +13,9 @@ public final class Names {
     private Names() {}
 
     /**
-     * A name as it will be kept: without blanks around it.
+     * {@return a name as it will be kept: without blanks around it}
      *
+     * @param typed   as typed
      * @param what    what is named, as the subject of a sentence, such as “A title”
      * @param longest most characters
      * @throws Refused where it is empty, too long, or holds what nobody can see

@@ -5,6 +5,11 @@ public class Refused extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
+    /**
+     * Something typed that cannot be.
+     *
+     * @param message what is the matter and what to do, in plain words
+     */
     public Refused(String message) {
         super(message);
     }

@@ -12,7 +12,7 @@ package lab.sassafras.measure;
 public record Shared(String key, String label, double standardUncertainty, double degreesOfFreedom, Scope scope) {
 
     /**
-     * A source shared by whatever draws on it.
+     * {@return a source shared by whatever draws on it}
      *
      * @param key                 identity
      * @param label               in words, for the budget

@@ -28,14 +28,22 @@ public final class TimeBudget implements AutoCloseable {
         }
     }
 
-    /** Begins a budget for this thread; closing it brings back the one before. */
+    /**
+     * Begins a budget for this thread; closing it brings back the one before.
+     *
+     * @param time how long the work may take
+     * @return the budget
+     */
     public static TimeBudget of(Duration time) {
         TimeBudget budget = new TimeBudget(System.nanoTime() + time.toNanos());
         IN_FORCE.set(budget);
         return budget;
     }
 
-    /** @throws OutOfTime where the budget of this thread is spent */
+    /**
+     * Asks whether time is left.
+     *
+     * @throws OutOfTime where the budget of this thread is spent */
     public static void check() {
         TimeBudget budget = IN_FORCE.get();
         if (budget != null && System.nanoTime() - budget.end > 0) {

@@ -17,6 +17,9 @@ public record TypedNumber(String text, double value, int decimals) {
     /**
      * Reads a typed number under one decimal mark.
      *
+     * @param typed as typed
+     * @param mark  how decimals are written
+     * @return as read
      * @throws Refused with a plain message when it is not a plain number written with that mark
      */
     public static TypedNumber read(String typed, DecimalMark mark) {
@@ -43,7 +46,7 @@ public record TypedNumber(String text, double value, int decimals) {
         return new TypedNumber(text, value, at < 0 ? 0 : text.length() - at - 1);
     }
 
-    /** One unit in the last digit typed (unit as typed). */
+    /** {@return one unit in the last digit typed (unit as typed)} */
     public double lastDigit() {
         return Math.pow(10, -decimals);
     }

@@ -65,12 +65,20 @@ public final class UnitProduct {
         }
     }
 
-    /** Both multiplied. */
+    /**
+     * {@return both multiplied}
+     *
+     * @param other the other one
+     */
     public UnitProduct times(UnitProduct other) {
         return combined(other, 1, size * other.size);
     }
 
-    /** This divided by another. */
+    /**
+     * {@return this divided by another}
+     *
+     * @param other the other one
+     */
     public UnitProduct over(UnitProduct other) {
         return combined(other, -1, size / other.size);
     }
@@ -81,7 +89,11 @@ public final class UnitProduct {
         return new UnitProduct(sum, newSize);
     }
 
-    /** Whether both measure the same with the same size. */
+    /**
+     * {@return whether both measure the same with the same size}
+     *
+     * @param other the other one
+     */
     public boolean sameAs(UnitProduct other) {
         return Arrays.equals(powers, other.powers) && Math.abs(size / other.size - 1) < NOISE;
     }

@@ -7,12 +7,14 @@ import lab.sassafras.convention.School;
 
 /** A way of opening the books. The numbers are the same; the first line of the working is not. */
 public enum BalanceSheet implements School {
+    /** Σq = 0. */
     SUM_ZERO("sum-zero", "Σq = 0", "All heats, each with its sign, add up to nothing.") {
         @Override
         String opening(List<String> sought, List<String> others, UnaryOperator<String> words) {
             return plus(sought) + " + " + plus(others) + " = 0";
         }
     },
+    /** Heat lost = heat gained. */
     LOST_GAINED(
             "lost-gained",
             "heat lost = heat gained",
@@ -24,6 +26,7 @@ public enum BalanceSheet implements School {
                     + (sought.size() > 1 ? "(" + plus(sought) + ")" : plus(sought)) + " = " + plus(others);
         }
     },
+    /** Q(system) = −q(surroundings). */
     SYSTEM(
             "system",
             "q(system) = −q(surroundings)",

@@ -5,10 +5,15 @@ import lab.sassafras.measure.BenchUnit;
 
 /** The unit heats are written in. */
 public enum HeatUnit implements School {
+    /** J, and kJ per mole. */
     STANDARD("standard", "J, and kJ per mole", "Joules; kilojoules for a mole."),
+    /** J. */
     JOULE("J", "J", "Joules throughout."),
+    /** KJ. */
     KILOJOULE("kJ", "kJ", "Kilojoules throughout."),
+    /** Cal. */
     CALORIE("cal", "cal", "Thermochemical calories, 4.184 J exactly (NIST SP 811)."),
+    /** Kcal. */
     KILOCALORIE("kcal", "kcal", "Thermochemical kilocalories.");
 
     private final Said said;
@@ -17,7 +22,11 @@ public enum HeatUnit implements School {
         this.said = new Said(key, words, explanation);
     }
 
-    /** The same quantity in this unit of heat; a unit without heat in it, or with no such form, stays. */
+    /**
+     * {@return the same quantity in this unit of heat; a unit without heat in it, or with no such form, stays}
+     *
+     * @param unit of the number
+     */
     public BenchUnit unit(BenchUnit unit) {
         String symbol = unit.symbol();
         if (this == STANDARD || !symbol.startsWith("J") && !symbol.startsWith("kJ")) {

@@ -32,23 +32,39 @@ public record Presentation(Conventions conventions, Figures figures) {
         }
     }
 
-    /** The unit a quantity is shown in. */
+    /**
+     * {@return the unit a quantity is shown in}
+     *
+     * @param unit of the number
+     */
     public BenchUnit unit(BenchUnit unit) {
         return conventions
                 .in(QuestionsOfWriting.HEAT)
                 .unit(conventions.in(QuestionsOfWriting.UNITS).unit(unit));
     }
 
+    /** {@return letters and units} */
     public Script script() {
         return conventions.in(QuestionsOfWriting.UNITS).script();
     }
 
-    /** An estimate in the unit shown; rounded by its uncertainty. */
+    /**
+     * {@return an estimate in the unit shown; rounded by its uncertainty}
+     *
+     * @param estimate the number with its uncertainty (unit)
+     * @param unit     of the number
+     */
     public Written written(Estimate estimate, BenchUnit unit) {
         return written(estimate, unit, OptionalInt.empty());
     }
 
-    /** A result, rounded by the school in force from the readings it comes of. */
+    /**
+     * {@return a result, rounded by the school in force from the readings it comes of}
+     *
+     * @param estimate the number with its uncertainty (unit)
+     * @param result   what is found
+     * @param bindings the numbers that go into the inputs
+     */
     public Written written(Estimate estimate, Named result, Bindings bindings) {
         return written(
                 estimate,
@@ -58,7 +74,13 @@ public record Presentation(Conventions conventions, Figures figures) {
                         : OptionalInt.empty());
     }
 
-    /** An estimate in the unit shown, to so many significant figures where they are given. */
+    /**
+     * {@return an estimate in the unit shown, to so many significant figures where they are given}
+     *
+     * @param estimate       the number with its uncertainty (unit)
+     * @param unit           of the number
+     * @param figuresAllowed how many figures it may have; empty where its uncertainty decides
+     */
     public Written written(Estimate estimate, BenchUnit unit, OptionalInt figuresAllowed) {
         BenchUnit shown = unit(unit);
         double size = factor(unit, shown);
@@ -84,7 +106,11 @@ public record Presentation(Conventions conventions, Figures figures) {
                 : figures.fixed(uncertainty, decimals);
     }
 
-    /** A reference value in the unit shown, as far as it is known, its sign printed where it has one. */
+    /**
+     * {@return a reference value in the unit shown, as far as it is known, its sign printed where it has one}
+     *
+     * @param reference a handbook value
+     */
     public String written(Reference reference) {
         BenchUnit shown = unit(reference.unit());
         double size = factor(reference.unit(), shown);
@@ -95,13 +121,23 @@ public record Presentation(Conventions conventions, Figures figures) {
         return (value > 0 && reference.unit().dimension().directed() ? "+" : "") + known + " " + shown.symbol();
     }
 
-    /** A difference of two results, to the places of the uncertainty given, its sign printed. */
+    /**
+     * {@return a difference of two results, to the places of the uncertainty given, its sign printed}
+     *
+     * @param change      the difference (unit)
+     * @param uncertainty standard uncertainty (unit of the value)
+     * @param unit        of the number
+     */
     public String change(double change, double uncertainty, BenchUnit unit) {
         double size = factor(unit, unit(unit));
         return figures.signed(change * size, Figures.decimalsFor(uncertainty * size));
     }
 
-    /** The result as a further step of the working, where it is shown in another unit than it is computed in. */
+    /**
+     * {@return the result as a further step of the working, where it is shown in another unit than it is computed in}
+     *
+     * @param result what is found
+     */
     public Named shown(Named result) {
         BenchUnit shown = unit(result.unit());
         if (shown == result.unit()) {
@@ -123,7 +159,12 @@ public record Presentation(Conventions conventions, Figures figures) {
                         shown);
     }
 
-    /** The working of a solved account: the books opened by the school in force, then step by step to the unit shown. */
+    /**
+     * {@return the working of a solved account: the books opened by the school in force, then step by step to the unit
+     * shown}
+     *
+     * @param solution the books solved
+     */
     public Working working(Solution solution) {
         Working steps = Working.of(shown(solution.worked()), solution.forWorking(), figures, script());
         BalanceSheet sheet = conventions.in(QuestionsOfWriting.SHEET);

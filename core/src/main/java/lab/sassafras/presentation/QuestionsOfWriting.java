@@ -25,7 +25,7 @@ public final class QuestionsOfWriting implements Questions {
 
     private static final List<Question<?>> ALL = List.of(SHEET, HEAT, UNITS, ROUNDING);
 
-    /** All of them. */
+    /** {@return all of them} */
     public static List<Question<?>> all() {
         return ALL;
     }

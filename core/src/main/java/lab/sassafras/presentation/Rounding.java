@@ -4,7 +4,9 @@ import lab.sassafras.convention.School;
 
 /** How far a result is written out. */
 public enum Rounding implements School {
+    /** By the uncertainty. */
     UNCERTAINTY("uncertainty", "by the uncertainty", "To the second digit of the standard uncertainty."),
+    /** Significant figures. */
     FIGURES(
             "figures",
             "significant figures",

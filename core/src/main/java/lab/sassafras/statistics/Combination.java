@@ -13,26 +13,41 @@ public interface Combination {
     /** The slope of the line through the trials, each weighed by its uncertainty. */
     Combination LINE = of("line", "the slope of the line through the trials", true, CorrelatedLine::combined);
 
-    /** Stable name, for files and decisions. */
+    /** {@return stable name, for files and decisions} */
     String key();
 
-    /** As a person would say it. */
+    /** {@return as a person would say it} */
     String words();
 
-    /** Whether it needs to know where each trial stands on a line. */
+    /** {@return whether it needs to know where each trial stands on a line} */
     boolean needsPoints();
 
-    /** The result of the trials that count; empty where they do not suffice for it. */
+    /**
+     * {@return the result of the trials that count; empty where they do not suffice for it}
+     *
+     * @param trials those that count
+     */
     Optional<Estimate> of(List<TrialResult> trials);
 
     /** How results become one. */
     @FunctionalInterface
     interface Rule {
-        /** The one result; empty where the trials do not suffice. */
+        /**
+         * {@return the one result; empty where the trials do not suffice}
+         *
+         * @param trials those that count
+         */
         Optional<Estimate> of(List<TrialResult> trials);
     }
 
-    /** A way of combining. */
+    /**
+     * {@return a way of combining}
+     *
+     * @param key         stable name
+     * @param words       as a person would say it
+     * @param needsPoints whether it needs to know where each trial stands on a line
+     * @param rule        how results become one
+     */
     static Combination of(String key, String words, boolean needsPoints, Rule rule) {
         return new Combination() {
             @Override

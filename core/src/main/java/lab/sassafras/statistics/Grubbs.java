@@ -14,10 +14,16 @@ import org.hipparchus.distribution.continuous.TDistribution;
  */
 public record Grubbs(int index, double distance, double critical) {
 
+    /** Fewest trials the test is used from. */
     public static final int FEWEST = 6;
+
     private static final double LEVEL = 0.05;
 
-    /** The test; empty with fewer than six trials or without any scatter. */
+    /**
+     * {@return the test; empty with fewer than six trials or without any scatter}
+     *
+     * @param values one of each trial (same unit)
+     */
     public static Optional<Grubbs> of(List<Double> values) {
         int n = values.size();
         if (n < FEWEST) {
@@ -44,6 +50,7 @@ public record Grubbs(int index, double distance, double critical) {
         return (n - 1) / Math.sqrt(n) * Math.sqrt(t * t / (n - 2 + t * t));
     }
 
+    /** {@return whether the test calls it an outlier} */
     public boolean outlier() {
         return distance > critical;
     }

@@ -55,14 +55,19 @@ public record StraightLine(
                 bound.getSlopeStdErr()));
     }
 
-    /** Through points; empty with fewer than three, or where all stand at the same place across. */
+    /**
+     * Through points; empty with fewer than three, or where all stand at the same place across.
+     *
+     * @param points at least three
+     * @return the line
+     */
     public static Optional<StraightLine> through(List<TrialPoint> points) {
         return of(
                 points.stream().map(point -> point.across().value()).toList(),
                 points.stream().map(point -> point.up().value()).toList());
     }
 
-    /** Whether the intercept is more than scatter: further from zero than twice its standard error. */
+    /** {@return whether the intercept is more than scatter: further from zero than twice its standard error} */
     public boolean missesZero() {
         return Math.abs(intercept) > 2 * interceptUncertainty;
     }

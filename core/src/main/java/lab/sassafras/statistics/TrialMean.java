@@ -34,6 +34,7 @@ public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble s
      * Takes trials together.
      *
      * @param trials at least one
+     * @return what it becomes
      * @throws IllegalArgumentException without any trial
      */
     public static TrialMean of(List<Estimate> trials) {

@@ -17,6 +17,7 @@ public final class BoilingPoint implements SmoothFunction {
 
     private BoilingPoint() {}
 
+    /** {@return the boiling point of water} */
     public static BoilingPoint ofWater() {
         return WATER;
     }

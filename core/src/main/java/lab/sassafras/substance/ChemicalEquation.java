@@ -30,12 +30,19 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
      */
     public record Term(int count, ChemicalFormula formula, String state) {
 
-        /** As written, without the count. */
+        /** {@return as written, without the count} */
         public String species() {
             return formula.text() + "(" + state + ")";
         }
     }
 
+    /**
+     * Keeps copies of what could change.
+     *
+     * @param text     as typed
+     * @param reagents what stands left
+     * @param products what stands right
+     */
     public ChemicalEquation {
         reagents = List.copyOf(reagents);
         products = List.copyOf(products);
@@ -44,6 +51,8 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
     /**
      * Reads an equation.
      *
+     * @param typed as typed
+     * @return as read
      * @throws Refused where it cannot be read, or naming the elements or the charge that are off
      */
     public static ChemicalEquation read(String typed) {
@@ -105,12 +114,20 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
                 .sum();
     }
 
-    /** The reagent of this formula; empty where it does not stand left. */
+    /**
+     * {@return the reagent of this formula; empty where it does not stand left}
+     *
+     * @param formula what is looked for
+     */
     public Optional<Term> reagent(ChemicalFormula formula) {
         return reagents.stream().filter(term -> term.formula().sameAs(formula)).findFirst();
     }
 
-    /** How often this formula stands right, in whatever states; 0 where it does not. */
+    /**
+     * {@return how often this formula stands right, in whatever states; 0 where it does not}
+     *
+     * @param formula what is looked for
+     */
     public int formed(ChemicalFormula formula) {
         return products.stream()
                 .filter(term -> term.formula().sameAs(formula))

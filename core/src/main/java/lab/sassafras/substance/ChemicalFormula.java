@@ -41,6 +41,8 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     /**
      * Reads a formula.
      *
+     * @param typed as typed
+     * @return as read
      * @throws Refused with a plain message where it does not read back exactly as typed
      */
     public static ChemicalFormula read(String typed) {
@@ -95,12 +97,16 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
         return sign.equals("+") ? size : -size;
     }
 
-    /** Whether two spellings name the same atoms with the same charge. */
+    /**
+     * {@return whether two spellings name the same atoms with the same charge}
+     *
+     * @param other another spelling
+     */
     public boolean sameAs(ChemicalFormula other) {
         return atoms.equals(other.atoms) && charge == other.charge;
     }
 
-    /** Molar mass (g/mol). */
+    /** {@return molar mass (g/mol)} */
     public double molarMass() {
         return atoms.entrySet().stream()
                 .mapToDouble(atom -> atom.getValue() * weight(atom.getKey()).weight())
@@ -108,8 +114,8 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     }
 
     /**
-     * Molar mass (g/mol) as an input: the weight of an element is one and the same source of error, with a uniform
-     * distribution between its bounds (JCGM 100:2008, 4.3.7), wherever the element stands.
+     * {@return molar mass (g/mol) as an input: the weight of an element is one and the same source of error, with a
+     * uniform distribution between its bounds (JCGM 100:2008, 4.3.7), wherever the element stands}
      */
     public Measured molarMassAsInput() {
         List<Measured.Share> shares = atoms.entrySet().stream()

@@ -11,7 +11,7 @@ import java.util.OptionalInt;
  */
 public record Dissolution(ChemicalFormula formula, OptionalInt waters, Reference reference) {
 
-    /** The dilution in words. */
+    /** {@return the dilution in words} */
     public String dilution() {
         return words(waters);
     }

@@ -31,11 +31,13 @@ public final class Formation {
      * @param enthalpy standard enthalpy of formation at 25 °C (kJ/mol)
      */
     public record Row(ChemicalFormula formula, String state, String name, double enthalpy) {
+        /** {@return formula and state, as written} */
         public String species() {
             return formula.text() + "(" + state + ")";
         }
     }
 
+    /** {@return every substance in one state} */
     public List<Row> rows() {
         return rows;
     }
@@ -46,7 +48,11 @@ public final class Formation {
                 .findFirst();
     }
 
-    /** Substances of an equation that have no row, as written. */
+    /**
+     * {@return substances of an equation that have no row, as written}
+     *
+     * @param equation balanced
+     */
     public List<String> lacking(ChemicalEquation equation) {
         List<String> lacking = new ArrayList<>();
         equation.reagents().stream().filter(term -> of(term).isEmpty()).forEach(term -> lacking.add(term.species()));
@@ -54,7 +60,11 @@ public final class Formation {
         return lacking;
     }
 
-    /** Heat of a reaction (kJ per mole of the equation as written); empty where a substance has no row. */
+    /**
+     * {@return heat of a reaction (kJ per mole of the equation as written); empty where a substance has no row}
+     *
+     * @param equation balanced
+     */
     public Optional<Reference> heat(ChemicalEquation equation) {
         if (!lacking(equation).isEmpty()) {
             return Optional.empty();

@@ -29,6 +29,7 @@ public final class LiquidWater implements SmoothFunction {
 
     private LiquidWater() {}
 
+    /** {@return the specific heat of liquid water} */
     public static LiquidWater specificHeat() {
         return INSTANCE;
     }

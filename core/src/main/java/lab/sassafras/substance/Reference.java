@@ -18,12 +18,12 @@ import lab.sassafras.measure.Scope;
 public record Reference(
         String key, String name, double value, double uncertainty, BenchUnit unit, String source, boolean opened) {
 
-    /** The source as the page names it, with the mark of a number nobody looked up. */
+    /** {@return the source as the page names it, with the mark of a number nobody looked up} */
     public String sourceInWords() {
         return opened ? source : source + " (memory)";
     }
 
-    /** As an input of an account, one and the same wherever it enters. */
+    /** {@return as an input of an account, one and the same wherever it enters} */
     public Measured asInput() {
         return Measured.independent(value, uncertainty).heldInCommon("shelf:" + key, name, Scope.EVERYWHERE);
     }

@@ -56,30 +56,31 @@ public final class ReferenceShelf {
                         byAtoms.putIfAbsent(ChemicalFormula.read(each.formula()).atoms(), each));
     }
 
-    /** Every value an account may draw on, as an input of that name: {@code shelf:} and its key. */
+    /** {@return every value an account may draw on, as an input of that name: {@code shelf:} and its key} */
     public Map<String, Measured> inputs() {
         return inputs;
     }
 
-    /** Heats of solution in water, 25 °C. */
+    /** {@return heats of solution in water, 25 °C} */
     public List<Dissolution> heatsOfSolution() {
         return heatsOfSolution;
     }
 
-    /** Enthalpies of formation. */
+    /** {@return enthalpies of formation} */
     public Formation formation() {
         return formation;
     }
 
-    /** Heats of reactions, keyed by their equation (kJ per mole as written). */
+    /** {@return heats of reactions, keyed by their equation (kJ per mole as written)} */
     public List<Reference> reactions() {
         return reactions;
     }
 
     /**
-     * The heat of solution of exactly this formula at the dilution nearest to the bench's.
+     * {@return the heat of solution of exactly this formula at the dilution nearest to the bench's}
      *
-     * @param waters moles of water to each mole at the bench
+     * @param formula what is looked for
+     * @param waters  moles of water to each mole at the bench
      */
     public Optional<Dissolution> heatOfSolution(ChemicalFormula formula, double waters) {
         return heatsOfSolution.stream()
@@ -87,17 +88,26 @@ public final class ReferenceShelf {
                 .min(Comparator.comparingDouble(each -> each.distance(waters)));
     }
 
-    /** The solid or liquid of this formula, where the shelf has its specific heat. */
+    /**
+     * {@return the solid or liquid of this formula, where the shelf has its specific heat}
+     *
+     * @param formula what is looked for
+     */
     public Optional<Substance> byFormula(ChemicalFormula formula) {
         return Optional.ofNullable(byAtoms.get(formula.atoms())).filter(any -> formula.charge() == 0);
     }
 
-    /** Single values of water and ice that accounts draw on. */
+    /** {@return single values of water and ice that accounts draw on} */
     public List<Reference> properties() {
         return properties;
     }
 
-    /** @throws IllegalArgumentException for a property nobody put on the shelf */
+    /**
+     * {@return the value of that name}
+     *
+     * @param key stable name
+     * @throws IllegalArgumentException for a property nobody put on the shelf
+     */
     public Reference property(String key) {
         return properties.stream()
                 .filter(each -> each.key().equals(key))
@@ -105,17 +115,22 @@ public final class ReferenceShelf {
                 .orElseThrow(() -> new IllegalArgumentException("nothing on the shelf is called " + key));
     }
 
-    /** Liquids. */
+    /** {@return liquids} */
     public List<Substance> liquids() {
         return liquids;
     }
 
-    /** The newest. */
+    /** {@return the newest} */
     public static ReferenceShelf standard() {
         return STANDARD;
     }
 
-    /** As it was at a version, for entries reduced with that one; the newest where the version is later than this program. */
+    /**
+     * {@return as it was at a version, for entries reduced with that one; the newest where the version is later than
+     * this program}
+     *
+     * @param version of the shelf, from 1
+     */
     public static ReferenceShelf at(int version) {
         return VERSIONS.computeIfAbsent(
                 Math.max(1, Math.min(version, VERSION)),
@@ -137,20 +152,26 @@ public final class ReferenceShelf {
                                 .toList()));
     }
 
+    /** {@return solids and liquids} */
     public List<Substance> all() {
         return substances;
     }
 
-    /** The specific heats of the solids (J/(g·°C)). */
+    /** {@return the specific heats of the solids (J/(g·°C))} */
     public List<Double> solidHeats() {
         return solids().stream().map(Substance::specificHeat).toList();
     }
 
-    /** Solids. */
+    /** {@return solids} */
     public List<Substance> solids() {
         return solids;
     }
 
+    /**
+     * {@return the substance of that key; empty for an unknown one}
+     *
+     * @param key stable name
+     */
     public Optional<Substance> find(String key) {
         return substances.stream().filter(each -> each.key().equals(key)).findFirst();
     }

@@ -35,9 +35,13 @@ public record Substance(
 
     /** What sort of thing. */
     public enum Kind {
+        /** A metallic element. */
         METAL("metal"),
+        /** A mixture of metals. */
         ALLOY("alloy"),
+        /** Any other solid. */
         SOLID("other solid"),
+        /** A liquid. */
         LIQUID("liquid");
 
         private final String word;
@@ -46,33 +50,35 @@ public record Substance(
             this.word = word;
         }
 
+        /** {@return what it is called in a sentence} */
         public String word() {
             return word;
         }
 
+        /** {@return whether it is a solid} */
         public boolean solid() {
             return this != LIQUID;
         }
     }
 
-    /** Its specific heat with the source. */
+    /** {@return its specific heat with the source} */
     public Reference specificHeatOnRecord() {
         return new Reference(key, name, specificHeat, uncertainty, BenchUnit.JOULES_PER_GRAM_DEGREE, source, opened);
     }
 
-    /** Molar mass (g/mol); empty without a formula. */
+    /** {@return molar mass (g/mol); empty without a formula} */
     public Optional<Double> molarMass() {
         return formula.isEmpty()
                 ? Optional.empty()
                 : Optional.of(ChemicalFormula.read(formula).molarMass());
     }
 
-    /** Molar heat c · M (J/(mol·°C)); empty without a formula. */
+    /** {@return molar heat c · M (J/(mol·°C)); empty without a formula} */
     public Optional<Double> molarHeat() {
         return molarMass().map(mass -> mass * specificHeat);
     }
 
-    /** The source as the page names it, with the mark of a number nobody looked up. */
+    /** {@return the source as the page names it, with the mark of a number nobody looked up} */
     public String sourceInWords() {
         return specificHeatOnRecord().sourceInWords();
     }

@@ -20,11 +20,12 @@ public record Agreement(Reference reference, double percentError, double distanc
                 Math.abs(difference) / Math.hypot(result.uncertainty(), reference.uncertainty()));
     }
 
-    /** Whether the two differ by no more than two combined standard uncertainties. */
+    /** {@return whether the two differ by no more than two combined standard uncertainties} */
     public boolean agrees() {
         return distance <= 2;
     }
 
+    /** {@return as a person would say it} */
     public String words() {
         return agrees()
                 ? "agrees within the uncertainty (2 u)"

@@ -16,10 +16,12 @@ public record Candidate(Substance substance, double difference, double compatibi
     /** Compatibility below which the number itself speaks against a candidate. Common practice (5 %). */
     public static final double FITS = 0.05;
 
+    /** {@return whether neither number nor eye speaks against it} */
     public boolean fits() {
         return compatibility >= FITS && objections.isEmpty();
     }
 
+    /** {@return as a person would say it} */
     public String words() {
         if (!objections.isEmpty()) {
             return "spoken against: " + String.join(", ", objections);

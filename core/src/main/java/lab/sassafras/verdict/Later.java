@@ -1,11 +1,11 @@
 package lab.sassafras.verdict;
 
 import java.util.Objects;
-import org.jspecify.annotations.Nullable;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /** Something worked out when it is first asked for, and then kept. */
-final class Later<T extends Object> {
+final class Later<T> {
 
     private @Nullable Supplier<T> work;
     private volatile @Nullable T done;

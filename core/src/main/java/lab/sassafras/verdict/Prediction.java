@@ -18,7 +18,7 @@ public record Prediction(Line foretold, Optional<Line> read) {
                 .flatMap(path -> sheet.prediction().map(foretold -> new Prediction(foretold, sheet.reading(path, 1))));
     }
 
-    /** What was read less what was foretold (°C). */
+    /** {@return what was read less what was foretold (°C)} */
     public Optional<Double> off() {
         return read.map(line -> line.value() - foretold.value());
     }

@@ -69,10 +69,12 @@ public final class Reduction {
      */
     public record Trial(Account account, Optional<Solution> solution, boolean leftOut) {
 
+        /** {@return which trial, from 1} */
         public int number() {
             return account.trial();
         }
 
+        /** {@return whether it enters the result} */
         public boolean counts() {
             return solution.isPresent() && !leftOut;
         }
@@ -87,7 +89,11 @@ public final class Reduction {
      */
     public record Alternative(Conventions.Variant alternative, Optional<Estimate> estimate, BenchUnit unit) {}
 
-    /** Whether another school gives the same number, to one part in twenty thousand. */
+    /**
+     * {@return whether another school gives the same number, to one part in twenty thousand}
+     *
+     * @param other the result under another school
+     */
     public boolean same(Alternative other) {
         return pair(other)
                 .filter(two -> Math.abs(two.get(1) - two.get(0)) <= Math.abs(two.get(0)) / 20_000)
@@ -95,8 +101,10 @@ public final class Reduction {
     }
 
     /**
-     * How far the result under another school lies from the one in force (%); empty where the two cannot be compared, and for
-     * a temperature, of which no per cent can be taken.
+     * {@return how far the result under another school lies from the one in force (%); empty where the two cannot be
+     * compared, and for a temperature, of which no per cent can be taken}
+     *
+     * @param other the result under another school
      */
     public Optional<Double> percentTo(Alternative other) {
         return pair(other)
@@ -110,7 +118,12 @@ public final class Reduction {
                 .flatMap(now -> other.estimate().map(then -> List.of(now.value(), then.value())));
     }
 
-    /** Nothing is worked before it is asked for. */
+    /**
+     * {@return nothing is worked before it is asked for}
+     *
+     * @param sheet       what was read
+     * @param conventions the schools in force
+     */
     public static Reduction of(Sheet sheet, Conventions conventions) {
         return new Reduction(sheet, conventions);
     }
@@ -140,42 +153,48 @@ public final class Reduction {
         return counted.isEmpty() ? List.of() : SuspectSize.all(sheet, conventions, counted.get(0));
     }
 
-    /** What was read. */
+    /** {@return what was read} */
     public Sheet sheet() {
         return sheet;
     }
 
-    /** The schools in force. */
+    /** {@return the schools in force} */
     public Conventions conventions() {
         return conventions;
     }
 
-    /** One for each account, in order. */
+    /** {@return one for each account, in order} */
     public List<Trial> trials() {
         return standing.get().trials();
     }
 
-    /** What the trials of each sample come to; one where no sample has a name. */
+    /** {@return what the trials of each sample come to; one where no sample has a name} */
     public List<Sample> samples() {
         return standing.get().samples();
     }
 
-    /** Everything the reader must know, weightiest first. */
+    /** {@return everything the reader must know, weightiest first} */
     public List<Finding> findings() {
         return standing.get().findings();
     }
 
-    /** The result of the first sample under each other school. */
+    /** {@return the result of the first sample under each other school} */
     public List<Alternative> alternatives() {
         return alternatives.get();
     }
 
-    /** What each suspected error would do. */
+    /** {@return what each suspected error would do} */
     public List<SuspectSize> suspects() {
         return suspects.get();
     }
 
-    /** Works every stage out, with the draws and the working of one trial, so that whoever renders it waits for nothing. */
+    /**
+     * Works every stage out, with the draws and the working of one trial, so that whoever renders it waits for
+     * nothing.
+     *
+     * @param trial which trial, from 1
+     * @return this
+     */
     public Reduction whole(int trial) {
         alternatives();
         suspects();
@@ -191,7 +210,12 @@ public final class Reduction {
                 .flatMap(Trial::solution);
     }
 
-    /** The result of a trial by random draws; empty where it is not solved, carries no uncertainty, or a draw is no number. */
+    /**
+     * {@return the result of a trial by random draws; empty where it is not solved, carries no uncertainty, or a draw
+     * is no number}
+     *
+     * @param trial which trial, from 1
+     */
     public Optional<MonteCarlo> drawn(int trial) {
         return draws.computeIfAbsent(
                         trial,
@@ -202,34 +226,48 @@ public final class Reduction {
                 .get();
     }
 
-    /** The working of a trial the way the schools in force write it; empty where it is not solved. */
+    /**
+     * {@return the working of a trial the way the schools in force write it; empty where it is not solved}
+     *
+     * @param trial which trial, from 1
+     */
     public Optional<Working> working(int trial) {
         return workings.computeIfAbsent(
                         trial, any -> new Later<>(() -> solution(trial).map(presentation()::working)))
                 .get();
     }
 
-    /** How the schools in force write numbers. */
+    /** {@return how the schools in force write numbers} */
     public Presentation presentation() {
         return new Presentation(conventions, sheet.setting().figures());
     }
 
-    /** The result of the first sample, which is that of the entry; empty while its trials do not suffice for one. */
+    /**
+     * {@return the result of the first sample, which is that of the entry; empty while its trials do not suffice for
+     * one}
+     */
     public Optional<Estimate> result() {
         return samples().get(0).result();
     }
 
-    /** The mean of the first sample, whether or not it is the result; empty while none of its trials is solved. */
+    /**
+     * {@return the mean of the first sample, whether or not it is the result; empty while none of its trials is
+     * solved}
+     */
     public Optional<TrialMean> mean() {
         return samples().get(0).mean();
     }
 
-    /** The verdict on that result. */
+    /** {@return the verdict on that result} */
     public Optional<Verdict> verdict() {
         return samples().get(0).verdict();
     }
 
-    /** The sample a trial was made with. */
+    /**
+     * {@return the sample a trial was made with}
+     *
+     * @param trial which trial, from 1
+     */
     public Sample sampleOf(int trial) {
         return samples().stream()
                 .filter(sample -> sample.trials().contains(trial))
@@ -237,7 +275,7 @@ public final class Reduction {
                 .orElse(samples().get(0));
     }
 
-    /** The unit of the result; the experiment's usual one while there is none. */
+    /** {@return the unit of the result; the experiment's usual one while there is none} */
     public BenchUnit unit() {
         return unit(trials(), sheet);
     }
@@ -250,7 +288,7 @@ public final class Reduction {
                 .orElse(sheet.experiment().unknown().unit());
     }
 
-    /** What is found, in words. */
+    /** {@return what is found, in words} */
     public String unknown() {
         return trials().stream()
                 .flatMap(trial -> trial.account().sought().stream())
@@ -264,12 +302,12 @@ public final class Reduction {
                         .orElse(sheet.experiment().unknown().label()));
     }
 
-    /** What was foretold, where anything was. */
+    /** {@return what was foretold, where anything was} */
     public Optional<Prediction> prediction() {
         return Prediction.of(sheet);
     }
 
-    /** What a calibration found here, where this experiment finds a constant. */
+    /** {@return what a calibration found here, where this experiment finds a constant} */
     public Optional<FoundConstant> constant() {
         return sheet.experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT
                 ? FoundConstant.of(result(), counted(trials()))

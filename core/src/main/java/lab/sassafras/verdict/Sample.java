@@ -27,11 +27,22 @@ public record Sample(
         Optional<Estimate> result,
         Optional<Verdict> verdict) {
 
+    /**
+     * Keeps copies of what could change.
+     *
+     * @param name        what the bench calls it; empty where no sample has a name
+     * @param trials      numbers of its trials, counting or not
+     * @param mean        of those that count; empty where none is solved
+     * @param line        through them, where the experiment draws one
+     * @param combination what makes the result of them
+     * @param result      of those that count: what they come to taken together; empty where they do not suffice
+     * @param verdict     judgement of the result; empty where there is none
+     */
     public Sample {
         trials = List.copyOf(trials);
     }
 
-    /** What a finding about it alone begins with, where there are several. */
+    /** {@return what a finding about it alone begins with, where there are several} */
     public String prefix() {
         return name.isEmpty() ? "Sample without a name: " : "Sample " + name + ": ";
     }

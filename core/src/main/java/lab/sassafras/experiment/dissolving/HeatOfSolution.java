@@ -1,6 +1,5 @@
 package lab.sassafras.experiment.dissolving;
 
-import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +19,7 @@ import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
@@ -30,6 +30,7 @@ import lab.sassafras.statistics.Combination;
 /** A weighed solid dissolves in water: dissolving + solution + calorimeter; per mole, per gram, or the heat alone. */
 public final class HeatOfSolution extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public HeatOfSolution() {
         super("heat-of-solution", 1, BenchUnit.KILOJOULES_PER_MOLE);
     }
@@ -136,8 +137,7 @@ public final class HeatOfSolution extends LedgerExperiment {
                 .over(moles);
         return draft.ledger(
                         dissolving(
-                                new Expression.Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, unknown())),
-                                rest),
+                                new Expression.Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, unknown())), rest),
                         unknown())
                 .against(
                         moles,

@@ -34,6 +34,7 @@ public final class HowMuch extends LedgerExperiment {
     /** Keeps the exact ends of a case inside it. */
     private static final Expression HAIR = new Expression.Constant(1e-9, "0", BenchUnit.GRAMS);
 
+    /** As it is offered to a class. */
     public HowMuch() {
         super("how-much", 1, BenchUnit.GRAMS);
     }

@@ -22,6 +22,7 @@ import lab.sassafras.measure.BenchUnit;
 /** Ice into warm water: ice warms, melts as far as it gets, and its water warms; water and calorimeter cool. */
 public final class FusionOfIce extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public FusionOfIce() {
         super("fusion-of-ice", 1, BenchUnit.JOULES_PER_GRAM);
     }

@@ -1,6 +1,5 @@
 package lab.sassafras.experiment.known;
 
-import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +17,7 @@ import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -25,6 +25,7 @@ import lab.sassafras.measure.BenchUnit;
 /** A known heat into water: of an electric heater, of a certified standard, or of a reaction whose heat is typed. */
 public final class ConstantByKnownHeat extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public ConstantByKnownHeat() {
         super("constant-by-known-heat", 1, BenchUnit.JOULES_PER_DEGREE);
     }

@@ -22,6 +22,7 @@ import lab.sassafras.measure.BenchUnit;
 /** A hot (or ice-cold) solid of the shelf into the liquid: solid + liquid + calorimeter. */
 public final class SpecificHeatOfLiquid extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public SpecificHeatOfLiquid() {
         super("specific-heat-of-liquid", 1, BenchUnit.JOULES_PER_GRAM_DEGREE);
     }

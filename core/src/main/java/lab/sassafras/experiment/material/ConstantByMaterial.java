@@ -22,6 +22,7 @@ import lab.sassafras.substance.ReferenceShelf;
 /** Cup, stirrer and lid weighed, each with its specific heat: the constant is their sum, and no heat is exchanged. */
 public final class ConstantByMaterial extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public ConstantByMaterial() {
         super("constant-by-material", 1, BenchUnit.JOULES_PER_DEGREE);
     }

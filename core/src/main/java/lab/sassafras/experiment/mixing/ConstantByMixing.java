@@ -23,6 +23,7 @@ import lab.sassafras.measure.BenchUnit;
 /** Hot water into cold: what the books lack is what the vessel swallowed. */
 public final class ConstantByMixing extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public ConstantByMixing() {
         super("constant-by-mixing", 1, BenchUnit.JOULES_PER_DEGREE);
     }

@@ -1,6 +1,5 @@
 package lab.sassafras.experiment.neutral;
 
-import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +17,7 @@ import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
@@ -27,6 +27,7 @@ import lab.sassafras.statistics.Combination;
 /** An acid meets a base, each from its own start: reaction + both solutions + calorimeter, per mole of water formed. */
 public final class Neutralization extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public Neutralization() {
         super("neutralization", 1, BenchUnit.KILOJOULES_PER_MOLE);
     }

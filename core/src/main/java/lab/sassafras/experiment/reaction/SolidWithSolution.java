@@ -1,6 +1,5 @@
 package lab.sassafras.experiment.reaction;
 
-import lab.sassafras.expression.Constants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -19,6 +18,7 @@ import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
@@ -28,6 +28,7 @@ import lab.sassafras.statistics.Combination;
 /** A weighed solid reacts with a solution: reaction + solution (+ solid) + calorimeter, per mole of the limiting reagent. */
 public final class SolidWithSolution extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public SolidWithSolution() {
         super("solid-with-solution", 1, BenchUnit.KILOJOULES_PER_MOLE);
     }

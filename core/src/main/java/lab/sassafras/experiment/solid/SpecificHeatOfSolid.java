@@ -21,6 +21,7 @@ import lab.sassafras.measure.BenchUnit;
 /** A hot (or ice-cold) solid into water: sample + water + calorimeter + water that clung to the sample. */
 public final class SpecificHeatOfSolid extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public SpecificHeatOfSolid() {
         super("specific-heat-of-solid", 1, BenchUnit.JOULES_PER_GRAM_DEGREE);
     }

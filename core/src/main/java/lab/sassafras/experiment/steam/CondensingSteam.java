@@ -22,6 +22,7 @@ import lab.sassafras.measure.BenchUnit;
 /** Steam led into cold water: it condenses as far as it gets and its water cools; water and calorimeter warm. */
 public final class CondensingSteam extends LedgerExperiment {
 
+    /** As it is offered to a class. */
     public CondensingSteam() {
         super("condensing-steam", 1, BenchUnit.JOULES_PER_GRAM);
     }
