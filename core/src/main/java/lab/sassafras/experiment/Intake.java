@@ -3,6 +3,7 @@ package lab.sassafras.experiment;
 import java.util.Optional;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The door every new value comes in by, from a page or a file: what cannot be is refused with a plain message, the rest
@@ -35,7 +36,12 @@ public final class Intake {
      * @param uncertainty as typed, for an assumed value; null otherwise
      * @param who         the bench
      */
-    public record Answer(String text, String unit, Optional<Instrument> instrument, String uncertainty, String who) {}
+    public record Answer(
+            @Nullable String text,
+            @Nullable String unit,
+            Optional<Instrument> instrument,
+            @Nullable String uncertainty,
+            String who) {}
 
     /**
      * {@return accepts a value}

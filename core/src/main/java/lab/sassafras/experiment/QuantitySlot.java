@@ -15,6 +15,7 @@ import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import org.jspecify.annotations.Nullable;
 
 /** A number with a unit. */
 public final class QuantitySlot extends Slot {
@@ -159,7 +160,7 @@ public final class QuantitySlot extends Slot {
         });
     }
 
-    private static BenchUnit unit(BenchUnit usual, String symbol) {
+    private static BenchUnit unit(BenchUnit usual, @Nullable String symbol) {
         if (symbol == null || symbol.isBlank()) {
             throw new Refused("The unit is missing. Say which unit the number is in, such as " + usual.symbol() + ".");
         }

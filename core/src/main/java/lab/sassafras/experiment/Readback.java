@@ -8,6 +8,7 @@ import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.measure.Refused;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is stored, read back. It was admitted once, perhaps by another version and beside other rows, so it is never
@@ -105,7 +106,8 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
         }
     }
 
-    private static String shortened(String text) {
+    private static String shortened(@Nullable String given) {
+        String text = given == null ? "" : given;
         return text.length() > 40 ? text.substring(0, 40) + "…" : text;
     }
 }

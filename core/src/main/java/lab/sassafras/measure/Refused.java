@@ -1,5 +1,7 @@
 package lab.sassafras.measure;
 
+import java.util.Objects;
+
 /** Something typed that cannot be what was asked for. The message says in plain words what was wrong and what to do. */
 public class Refused extends RuntimeException {
 
@@ -12,5 +14,10 @@ public class Refused extends RuntimeException {
      */
     public Refused(String message) {
         super(message);
+    }
+
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage());
     }
 }

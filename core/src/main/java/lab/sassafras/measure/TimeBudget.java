@@ -1,6 +1,7 @@
 package lab.sassafras.measure;
 
 import java.time.Duration;
+import java.util.Objects;
 
 /**
  * How long the work for one request may take. What may loop for long asks now and then; where nobody set a budget, as in
@@ -25,6 +26,11 @@ public final class TimeBudget implements AutoCloseable {
         OutOfTime() {
             super(
                     "This takes longer than one request may. Nothing was kept or changed. A smaller file, or fewer trials in one entry, will do.");
+        }
+
+        @Override
+        public String getMessage() {
+            return Objects.requireNonNull(super.getMessage());
         }
     }
 

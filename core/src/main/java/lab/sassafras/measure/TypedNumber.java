@@ -1,6 +1,7 @@
 package lab.sassafras.measure;
 
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A number exactly as it was typed, and what it says.
@@ -22,7 +23,7 @@ public record TypedNumber(String text, double value, int decimals) {
      * @return as read
      * @throws Refused with a plain message when it is not a plain number written with that mark
      */
-    public static TypedNumber read(String typed, DecimalMark mark) {
+    public static TypedNumber read(@Nullable String typed, DecimalMark mark) {
         String text = typed == null ? "" : typed.strip();
         if (text.isEmpty()) {
             throw new Refused("Nothing was typed. Type the reading as the instrument shows it.");

@@ -105,8 +105,9 @@ class BenchPages {
         balance.ifPresent(id -> with.put(Instrument.Kind.BALANCE, id));
         thermometer.ifPresent(id -> with.put(Instrument.Kind.THERMOMETER, id));
         cylinder.ifPresent(id -> with.put(Instrument.Kind.CYLINDER, id));
-        with.values()
-                .forEach(id -> shelf.instrument(id).orElseThrow(() -> new Refused("That instrument is not here.")));
+        if (with.values().stream().anyMatch(id -> shelf.instrument(id).isEmpty())) {
+            throw new Refused("That instrument is not here.");
+        }
         Entry entry = book.begin(
                 bench,
                 new Entry.Plan(

@@ -26,6 +26,7 @@ import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -105,7 +106,7 @@ class KeepPages {
             RuntimeException failed,
             HttpServletResponse response,
             Model model) {
-        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         int trial = RunScreen.trialOf(entry, Optional.empty(), Optional.of(address));
         return screens.render(
                 entry,
@@ -139,7 +140,7 @@ class KeepPages {
             if (asked.isPresent()) {
                 return refused(entry, asked, asked.get().address(), typed, failed, response, model);
             }
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return screens.render(
                     entry,
                     RunScreen.Shown.asking(1, Optional.empty(), Optional.empty())
@@ -169,7 +170,7 @@ class KeepPages {
 
     private Observation.Given accept(EntrySheet entry, Address address, Typed typed, Bench bench) {
         Role role = Role.of(typed.role()).orElseThrow(() -> new Refused("Say how the value was got."));
-        String reason = typed.correcting() ? reason(typed) : null;
+        @Nullable String reason = typed.correcting() ? reason(typed) : null;
         Slot slot = entry.experiment()
                 .slot(address.path())
                 .orElseThrow(() -> new Refused("This experiment has no place of that name."));
@@ -192,7 +193,9 @@ class KeepPages {
                 line.text(),
                 line.unit().map(unit -> unit.symbol()).orElse(null),
                 line.instrument().map(each -> UUID.fromString(each.key())),
-                role == Role.ASSUMED ? typed.uncertainty().strip() : null,
+                role == Role.ASSUMED && typed.uncertainty() != null
+                        ? typed.uncertainty().strip()
+                        : null,
                 bench.name(),
                 Optional.ofNullable(typed.supersedes()),
                 reason);
@@ -205,7 +208,8 @@ class KeepPages {
     }
 
     /** What was typed as a line; what it corrects is struck out first, where it can be read and still stands. */
-    private Line taken(EntrySheet entry, Address address, Role role, Intake.Answer given, UUID corrected, Slot slot) {
+    private Line taken(
+            EntrySheet entry, Address address, Role role, Intake.Answer given, @Nullable UUID corrected, Slot slot) {
         Filling filling = entry.readback().filling(sheets.open(entry, slot));
         return corrected != null && filling.stands(corrected)
                 ? filling.correct(corrected, UUID.randomUUID(), address, role, given)

@@ -10,6 +10,7 @@ import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
+import org.jspecify.annotations.Nullable;
 
 /** The form for a new lab period: what was typed, and what is wrong with it by field. */
 public final class NewPeriod {
@@ -31,7 +32,7 @@ public final class NewPeriod {
         return typed.getOrDefault(field, "");
     }
 
-    public String problem(String field) {
+    public @Nullable String problem(String field) {
         return wrong.get(field);
     }
 

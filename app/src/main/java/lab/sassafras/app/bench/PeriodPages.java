@@ -15,6 +15,7 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -54,7 +55,7 @@ class PeriodPages {
     String open(@RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
         NewPeriod form = new NewPeriod(typed);
         if (!form.checks()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return form(model, form);
         }
         Period period = book.openPeriod(form.title(), form.date(), form.zone(), form.mark(), form.schools());
@@ -90,7 +91,7 @@ class PeriodPages {
             who.sitDown(book.join(period, Names.checked(bench, "A bench name", LONGEST_NAME)), response);
             return "redirect:/bench";
         } catch (Refused refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return period(period, model, name, refused.getMessage());
         }
     }
@@ -105,7 +106,7 @@ class PeriodPages {
         return book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
     }
 
-    private String period(Period period, Model model, String typed, String problem) {
+    private String period(Period period, Model model, String typed, @Nullable String problem) {
         Conventions conventions = Conventions.of(period.schools());
         model.addAttribute("period", period);
         model.addAttribute("periods", book.periods());

@@ -16,6 +16,7 @@ import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.experiment.Slot;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -42,7 +43,12 @@ class RunScreen {
      * @param typed   what was sent and refused
      * @param problem why; null where nothing was refused
      */
-    record Shown(int trial, Optional<Sheet.Ask> now, Optional<Role> way, Typed typed, String problem) {
+    record Shown(
+            int trial,
+            Optional<Sheet.Ask> now,
+            Optional<Role> way,
+            Typed typed,
+            @Nullable String problem) {
 
         static Shown asking(int trial, Optional<Sheet.Ask> now, Optional<Role> way) {
             return new Shown(trial, now, way, Typed.NOTHING, null);

@@ -1,6 +1,7 @@
 package lab.sassafras.app.bench;
 
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a form on the run page sends.
@@ -17,16 +18,16 @@ import java.util.UUID;
  * @param ago         how long ago it was typed, where it waited in the page (ms)
  */
 public record Typed(
-        UUID key,
+        @Nullable UUID key,
         String at,
         String role,
-        String text,
-        String unit,
-        UUID instrument,
-        String uncertainty,
-        UUID supersedes,
-        String reason,
-        Long ago) {
+        @Nullable String text,
+        @Nullable String unit,
+        @Nullable UUID instrument,
+        @Nullable String uncertainty,
+        @Nullable UUID supersedes,
+        @Nullable String reason,
+        @Nullable Long ago) {
 
     static final Typed NOTHING = new Typed(null, "", "", "", "", null, "", null, "", null);
 

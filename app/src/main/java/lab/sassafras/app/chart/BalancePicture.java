@@ -129,7 +129,7 @@ public record BalancePicture(
                 .filter(entry -> entry.heat().value() >= 0)
                 .toList();
         double scale = SIDE / Math.max(1e-9, Math.max(total(gave), total(took)));
-        Drawing drawing = new Drawing(solution, figures, scale);
+        Drawing drawing = new Drawing(figures, scale);
         drawing.side(gave, true);
         drawing.side(took, false);
         int rows = Math.max(gave.size(), took.size());
@@ -165,14 +165,12 @@ public record BalancePicture(
     /** Lays out one side after the other. */
     private static final class Drawing {
 
-        private final Solution solution;
         private final Figures figures;
         private final double scale;
         private final List<Segment> segments = new ArrayList<>();
         private final List<Row> rows = new ArrayList<>();
 
-        Drawing(Solution solution, Figures figures, double scale) {
-            this.solution = solution;
+        Drawing(Figures figures, double scale) {
             this.figures = figures;
             this.scale = scale;
         }

@@ -5,6 +5,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.util.Objects;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.LabBook;
 import org.springframework.boot.SpringApplication;
@@ -30,8 +31,7 @@ class OnceThrough {
     @EventListener
     @Order(Ordered.LOWEST_PRECEDENCE)
     void ready(ApplicationReadyEvent event) throws IOException, InterruptedException {
-        int port = ((WebServerApplicationContext) event.getApplicationContext())
-                .getWebServer()
+        int port = Objects.requireNonNull(((WebServerApplicationContext) event.getApplicationContext()).getWebServer())
                 .getPort();
         HttpClient http = HttpClient.newHttpClient();
         String entry =

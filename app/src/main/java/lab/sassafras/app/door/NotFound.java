@@ -1,5 +1,6 @@
 package lab.sassafras.app.door;
 
+import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.ResponseStatus;
 
@@ -11,5 +12,10 @@ public class NotFound extends RuntimeException {
 
     public NotFound(String what) {
         super(what);
+    }
+
+    @Override
+    public String getMessage() {
+        return Objects.requireNonNull(super.getMessage());
     }
 }

@@ -22,6 +22,7 @@ import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.settings.Limits;
 import lab.sassafras.measure.TimeBudget;
 import org.apache.catalina.connector.ClientAbortException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
@@ -57,7 +58,7 @@ final class Patience extends OncePerRequestFilter {
         long begun = System.nanoTime();
         Arriving arriving = new Arriving(request, begun + arrival.toNanos());
         try {
-            HttpServletRequest whole = form(request) ? FormRequest.of(arriving, limits.form()) : arriving;
+            @Nullable HttpServletRequest whole = form(request) ? FormRequest.of(arriving, limits.form()) : arriving;
             if (whole == null) {
                 response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
                 return;
@@ -175,14 +176,14 @@ final class Patience extends OncePerRequestFilter {
         }
 
         /** Null where it holds more than any form of ours. */
-        static FormRequest of(HttpServletRequest request, DataSize largest) throws IOException {
+        static @Nullable FormRequest of(HttpServletRequest request, DataSize largest) throws IOException {
             byte[] body = request.getInputStream().readNBytes((int) largest.toBytes() + 1);
             return body.length > largest.toBytes() ? null : new FormRequest(request, body);
         }
 
-        private static Map<String, String[]> fields(String query, String form) {
+        private static Map<String, String[]> fields(@Nullable String query, String form) {
             Map<String, List<String>> read = new LinkedHashMap<>();
-            for (String part : ((query == null ? "" : query) + "&" + form).split("&")) {
+            for (String part : ((query == null ? "" : query) + "&" + form).split("&", -1)) {
                 if (!part.isEmpty()) {
                     int equals = part.indexOf('=');
                     read.computeIfAbsent(
@@ -213,6 +214,11 @@ final class Patience extends OncePerRequestFilter {
                 }
 
                 @Override
+                public int read(byte[] into, int from, int most) {
+                    return in.read(into, from, most);
+                }
+
+                @Override
                 public boolean isFinished() {
                     return in.available() == 0;
                 }
@@ -220,13 +226,13 @@ final class Patience extends OncePerRequestFilter {
         }
 
         @Override
-        public String getParameter(String name) {
+        public @Nullable String getParameter(String name) {
             String[] values = fields.get(name);
             return values == null ? null : values[0];
         }
 
         @Override
-        public String[] getParameterValues(String name) {
+        public String @Nullable [] getParameterValues(String name) {
             return fields.get(name);
         }
 

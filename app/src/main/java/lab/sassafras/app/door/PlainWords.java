@@ -46,7 +46,7 @@ public class PlainWords {
 
     @ExceptionHandler(Refused.class)
     ModelAndView refused(Refused refused) {
-        return page(HttpStatus.UNPROCESSABLE_ENTITY, refused.getMessage());
+        return page(HttpStatus.UNPROCESSABLE_CONTENT, refused.getMessage());
     }
 
     @ExceptionHandler(NotFound.class)
@@ -77,8 +77,8 @@ public class PlainWords {
 
     /** A failure in words for whoever typed something; a refusal says itself what was wrong. */
     public static String of(RuntimeException failed) {
-        if (failed instanceof Refused) {
-            return failed.getMessage();
+        if (failed instanceof Refused refused) {
+            return refused.getMessage();
         }
         LOG.error("the book could not be reached", failed);
         return BUSY;

@@ -3,6 +3,7 @@ package lab.sassafras.app.door;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.HandlerInterceptor;
@@ -28,7 +29,7 @@ class Regions implements HandlerInterceptor, WebMvcConfigurer {
 
     @Override
     public void postHandle(
-            HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView answer) {
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView answer) {
         if (answer == null || answer.getViewName() == null) {
             return;
         }

@@ -194,7 +194,7 @@ class ExchangePages {
     }
 
     private static HttpStatus status(Refused refused) {
-        return refused instanceof Upload.TooLarge ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.UNPROCESSABLE_ENTITY;
+        return refused instanceof Upload.TooLarge ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.UNPROCESSABLE_CONTENT;
     }
 
     private static ResponseEntity<Object> problem(HttpStatus status, String message) {

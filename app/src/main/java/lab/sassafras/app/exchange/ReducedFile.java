@@ -15,6 +15,7 @@ import lab.sassafras.verdict.Agreement;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
 import lab.sassafras.verdict.Verdict;
+import org.jspecify.annotations.Nullable;
 
 /** A reduction as the API answers it: numbers locale-free and in full, words beside them. */
 record ReducedFile(
@@ -27,29 +28,29 @@ record ReducedFile(
         List<Share> budget,
         List<AlternativePart> alternatives,
         List<CandidatePart> candidates,
-        AgreementPart agreement,
-        PredictionPart prediction,
+        @Nullable AgreementPart agreement,
+        @Nullable PredictionPart prediction,
         List<FindingPart> findings) {
 
     record Result(
             String name,
             String symbol,
-            Double value,
-            Double standardUncertainty,
-            Double degreesOfFreedom,
+            @Nullable Double value,
+            @Nullable Double standardUncertainty,
+            @Nullable Double degreesOfFreedom,
             String unit) {}
 
-    record Derived(String name, double value, Double standardUncertainty, String unit) {}
+    record Derived(String name, double value, @Nullable Double standardUncertainty, String unit) {}
 
     /** The trials of one sample: what they come to and by what, their scatter, and the line through them. */
     record SamplePart(
             String name,
             List<Integer> trials,
-            Double value,
-            Double standardUncertainty,
-            Double standardDeviation,
+            @Nullable Double value,
+            @Nullable Double standardUncertainty,
+            @Nullable Double standardDeviation,
             String combination,
-            LinePart line) {}
+            @Nullable LinePart line) {}
 
     record LinePart(
             double slope,
@@ -69,20 +70,25 @@ record ReducedFile(
             int trial,
             String sample,
             boolean leftOut,
-            Double value,
-            Double standardUncertainty,
-            Draws draws,
+            @Nullable Double value,
+            @Nullable Double standardUncertainty,
+            @Nullable Draws draws,
             List<Heat> heats,
             List<Derived> derived,
-            String opening,
+            @Nullable String opening,
             List<Working.Passage> working,
-            String workingText,
-            String workingLatex,
+            @Nullable String workingText,
+            @Nullable String workingLatex,
             List<Account.Missing> missing) {}
 
     record Share(String source, double share) {}
 
-    record AlternativePart(String question, String school, Double value, Double standardUncertainty, String unit) {}
+    record AlternativePart(
+            String question,
+            String school,
+            @Nullable Double value,
+            @Nullable Double standardUncertainty,
+            String unit) {}
 
     record CandidatePart(String substance, double compatibility, List<String> objections) {}
 
@@ -97,7 +103,7 @@ record ReducedFile(
             boolean agrees,
             String words) {}
 
-    record PredictionPart(double foretold, Double read, String unit) {}
+    record PredictionPart(double foretold, @Nullable Double read, String unit) {}
 
     record FindingPart(String grade, String code, String message, String about) {}
 

@@ -25,6 +25,7 @@ import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.Shared;
 import lab.sassafras.measure.TimeBudget;
+import org.jspecify.annotations.Nullable;
 
 /** What a schema cannot say of a run file: that every name inside is known, and every moment one a bench can have seen. */
 final class RunChecks {
@@ -105,7 +106,7 @@ final class RunChecks {
         }
     }
 
-    private Map<String, String> conventions(String field, Map<String, String> given) {
+    private Map<String, String> conventions(String field, @Nullable Map<String, String> given) {
         Map<String, String> chosen = of(given);
         Conventions.unknown(chosen).ifPresent(name -> {
             throw wrong(field, "names a convention unknown here, “" + name + "”");
@@ -198,7 +199,7 @@ final class RunChecks {
                 part.sensitivity());
     }
 
-    private static double degrees(Double given) {
+    private static double degrees(@Nullable Double given) {
         return given == null ? Double.POSITIVE_INFINITY : given;
     }
 
@@ -260,11 +261,11 @@ final class RunChecks {
         return decisions;
     }
 
-    private static <T> List<T> of(List<T> given) {
+    private static <T> List<T> of(@Nullable List<T> given) {
         return given == null ? List.of() : given;
     }
 
-    private static <T> Map<String, T> of(Map<String, T> given) {
+    private static <T> Map<String, T> of(@Nullable Map<String, T> given) {
         return given == null ? Map.of() : given;
     }
 

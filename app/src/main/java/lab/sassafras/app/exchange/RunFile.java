@@ -3,6 +3,7 @@ package lab.sassafras.app.exchange;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A run file as it is written: fields in this order, what is absent left out. Its version 2 may grow by fields, each time
@@ -12,31 +13,36 @@ import java.util.Map;
 record RunFile(
         String format,
         int version,
-        Integer minor,
+        @Nullable Integer minor,
         String experiment,
         int method,
         int shelf,
         PeriodPart period,
         String bench,
         String begun,
-        Map<String, String> conventions,
-        String combination,
+        @Nullable Map<String, String> conventions,
+        @Nullable String combination,
         List<InstrumentPart> instruments,
-        CalorimeterPart calorimeter,
-        Map<String, CalorimeterPart> calorimeters,
-        List<String> defaults,
+        @Nullable CalorimeterPart calorimeter,
+        @Nullable Map<String, CalorimeterPart> calorimeters,
+        @Nullable List<String> defaults,
         int trials,
-        Map<String, Integer> parts,
+        @Nullable Map<String, Integer> parts,
         List<ObservationPart> observations,
-        List<DecisionPart> decisions,
-        Map<String, RunFile> references) {
+        @Nullable List<DecisionPart> decisions,
+        @Nullable Map<String, RunFile> references) {
 
     static final String FORMAT = "sassafras-run";
     static final int VERSION = 2;
     static final int MINOR = 0;
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record PeriodPart(String title, String date, String zone, String decimalMark, Map<String, String> conventions) {}
+    record PeriodPart(
+            String title,
+            String date,
+            String zone,
+            String decimalMark,
+            @Nullable Map<String, String> conventions) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record InstrumentPart(
@@ -47,27 +53,28 @@ record RunFile(
             double low,
             double high,
             double offsetUncertainty,
-            Double readingUncertainty) {}
+            @Nullable Double readingUncertainty) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record CalorimeterPart(String name, String kind, ConstantPart constant) {}
+    record CalorimeterPart(
+            String name, String kind, @Nullable ConstantPart constant) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record ConstantPart(
             double value,
             double ownUncertainty,
-            Double degreesOfFreedom,
+            @Nullable Double degreesOfFreedom,
             double fill,
             String from,
-            List<SharePart> shares) {}
+            @Nullable List<SharePart> shares) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record SharePart(
-            String instrument,
-            String source,
-            String label,
-            Double uncertainty,
-            Double degreesOfFreedom,
+            @Nullable String instrument,
+            @Nullable String source,
+            @Nullable String label,
+            @Nullable Double uncertainty,
+            @Nullable Double degreesOfFreedom,
             double sensitivity) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -76,13 +83,13 @@ record RunFile(
             String at,
             String role,
             String text,
-            String unit,
-            String instrument,
-            String uncertainty,
+            @Nullable String unit,
+            @Nullable String instrument,
+            @Nullable String uncertainty,
             String who,
             String when,
-            String supersedes,
-            String reason) {}
+            @Nullable String supersedes,
+            @Nullable String reason) {}
 
     record DecisionPart(int trial, String outcome, String reason, String who) {}
 }

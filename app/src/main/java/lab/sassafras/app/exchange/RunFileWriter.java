@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -22,6 +23,7 @@ import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -53,7 +55,7 @@ class RunFileWriter {
         List<RunFile.ObservationPart> observations = entry.observations().all().stream()
                 .map(each -> observation(each, names))
                 .toList();
-        RunFile.CalorimeterPart calorimeter =
+        RunFile.@Nullable CalorimeterPart calorimeter =
                 setting.calorimeter().map(vessel -> calorimeter(vessel, names)).orElse(null);
         List<String> defaults = new TreeMap<>(entry.entry().instruments())
                 .values().stream().map(names::instrument).toList();
@@ -61,8 +63,8 @@ class RunFileWriter {
         names.instruments.forEach(
                 (id, name) -> used.add(instrument(instruments.find(id).orElseThrow(), name)));
         Map<String, RunFile.CalorimeterPart> calorimeters = new LinkedHashMap<>();
-        names.calorimeters.forEach((id, name) ->
-                calorimeters.put(name, calorimeter(setting.calorimeters().get(id), names)));
+        names.calorimeters.forEach((id, name) -> calorimeters.put(
+                name, calorimeter(Objects.requireNonNull(setting.calorimeters().get(id)), names)));
         Map<String, RunFile> references = new LinkedHashMap<>();
         names.references.forEach((id, name) -> references.put(
                 name, file(sheets.of(book.entry(UUID.fromString(id)).orElseThrow()))));
@@ -90,7 +92,7 @@ class RunFileWriter {
                 orAbsent(references));
     }
 
-    private static <T> Map<String, T> orAbsent(Map<String, T> map) {
+    private static <T> @Nullable Map<String, T> orAbsent(Map<String, T> map) {
         return map.isEmpty() ? null : map;
     }
 
@@ -146,7 +148,7 @@ class RunFileWriter {
                         share.sensitivity()));
     }
 
-    private static Double finite(double degrees) {
+    private static @Nullable Double finite(double degrees) {
         return Double.isFinite(degrees) ? degrees : null;
     }
 

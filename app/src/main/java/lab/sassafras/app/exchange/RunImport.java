@@ -3,6 +3,7 @@ package lab.sassafras.app.exchange;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Bench;
@@ -215,7 +216,11 @@ public class RunImport {
                 .filter(each -> each.offset().equals(share.source()))
                 .findFirst()
                 .map(each -> new Measured.Share(
-                        instruments.find(here.get(each.key())).orElseThrow().offset(), share.sensitivity()))
+                        instruments
+                                .find(Objects.requireNonNull(here.get(each.key())))
+                                .orElseThrow()
+                                .offset(),
+                        share.sensitivity()))
                 .orElse(share);
     }
 
@@ -246,7 +251,10 @@ public class RunImport {
                     new Observation.Given(
                             each.at(),
                             each.role().key(),
-                            reference ? references.get(each.text()).toString() : each.text(),
+                            reference
+                                    ? Objects.requireNonNull(references.get(each.text()))
+                                            .toString()
+                                    : each.text(),
                             each.unit().orElse(null),
                             each.instrument().map(here::get),
                             each.uncertainty().orElse(null),

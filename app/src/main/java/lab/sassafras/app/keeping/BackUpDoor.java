@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -34,7 +35,9 @@ class BackUpDoor {
                     .body("Only who can read the folder of the book may ask for a back-up.");
         }
         Files.createDirectories(server.home().backUps());
-        Path made = server.home().backUps().resolve("book-" + BackUps.STAMP.format(LocalDateTime.now()) + ".zip");
+        Path made = server.home()
+                .backUps()
+                .resolve("book-" + BackUps.STAMP.format(LocalDateTime.now(ZoneId.systemDefault())) + ".zip");
         database.update("backup to ?", made.toString());
         LOG.info("backed up to {}", made);
         return ResponseEntity.ok(made.toString());

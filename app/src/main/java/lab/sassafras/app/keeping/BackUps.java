@@ -12,6 +12,7 @@ import java.nio.file.StandardCopyOption;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Properties;
 import java.util.zip.ZipEntry;
@@ -73,7 +74,7 @@ public final class BackUps {
 
     private static Path copied(Home home) throws IOException {
         Files.createDirectories(home.backUps());
-        Path made = home.backUps().resolve("book-" + STAMP.format(LocalDateTime.now()) + ".zip");
+        Path made = home.backUps().resolve("book-" + STAMP.format(LocalDateTime.now(ZoneId.systemDefault())) + ".zip");
         try (OutputStream out = Files.newOutputStream(made);
                 ZipOutputStream zip = new ZipOutputStream(out)) {
             zip.putNextEntry(new ZipEntry(home.book().getFileName().toString()));
@@ -105,7 +106,8 @@ public final class BackUps {
             readable(new Home(fresh));
             String aside = "";
             if (Files.exists(home.book())) {
-                Path kept = home.folder().resolve("book-before-" + STAMP.format(LocalDateTime.now()) + ".mv.db");
+                Path kept = home.folder()
+                        .resolve("book-before-" + STAMP.format(LocalDateTime.now(ZoneId.systemDefault())) + ".mv.db");
                 Files.move(home.book(), kept);
                 aside = " What was there is kept as " + kept.getFileName() + ".";
             }

@@ -16,6 +16,7 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Opens the book before anything else starts, so that whatever is wrong is said at once. The connection is held until the
@@ -26,9 +27,9 @@ public final class Opening implements AutoCloseable {
     /** The newest schema this version knows; the migrations beside it say the same. */
     public static final int SCHEMA = 2;
 
-    private final Connection connection;
+    private final @Nullable Connection connection;
 
-    private Opening(Connection connection) {
+    private Opening(@Nullable Connection connection) {
         this.connection = connection;
     }
 
@@ -128,7 +129,7 @@ public final class Opening implements AutoCloseable {
                 + "” is not an address of this machine: set SASSAFRAS_ADDRESS to one, such as 127.0.0.1.");
     }
 
-    private static Connection opened(Home home) throws CannotOpen {
+    private static @Nullable Connection opened(Home home) throws CannotOpen {
         if (!Files.exists(home.book())) {
             return null;
         }

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -62,7 +63,7 @@ class NotebookPages {
         Map<UUID, StandingLine> standing = lines.of(entries, period, A_MOMENT).stream()
                 .collect(Collectors.toMap(StandingLine::entry, Function.identity()));
         return entries.stream()
-                .map(entry -> page(entry, standing.get(entry.id()), period))
+                .map(entry -> page(entry, Objects.requireNonNull(standing.get(entry.id())), period))
                 .toList();
     }
 

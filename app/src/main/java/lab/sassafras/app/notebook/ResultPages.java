@@ -140,11 +140,11 @@ class ResultPages {
             @RequestParam String school,
             HttpServletRequest request) {
         sheet(id);
-        Question.all().stream()
-                .filter(each ->
-                        each.key().equals(question) && each.school(school).isPresent())
-                .findFirst()
-                .orElseThrow(() -> new Refused("There is no such convention."));
+        if (Question.all().stream()
+                .noneMatch(each ->
+                        each.key().equals(question) && each.school(school).isPresent())) {
+            throw new Refused("There is no such convention.");
+        }
         book.decide(
                 Optional.of(id),
                 Decision.Kind.SCHOOL,

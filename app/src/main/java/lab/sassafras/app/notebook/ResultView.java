@@ -91,7 +91,7 @@ public final class ResultView {
     /** What to know of the whole entry and of the sample shown; other samples say their own when they are looked at. */
     public List<Finding> findings() {
         List<String> others = reduction.samples().stream()
-                .filter(each -> each != sample)
+                .filter(each -> !each.name().equals(sample.name()))
                 .map(Sample::prefix)
                 .toList();
         return reduction.findings().stream()
@@ -213,7 +213,7 @@ public final class ResultView {
                                         .map(written -> written.value() + " ± " + written.uncertainty())
                                         .orElse("not yet"),
                                 each.trials().get(0),
-                                each == sample))
+                                each.name().equals(sample.name())))
                         .toList();
     }
 

@@ -10,6 +10,7 @@ import java.util.UUID;
 
 /** One or two people working together in a period, under a name they gave. */
 @Entity
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 public class Bench {
 
     @Id

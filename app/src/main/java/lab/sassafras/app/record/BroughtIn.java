@@ -9,6 +9,7 @@ import org.hibernate.annotations.Immutable;
 /** That a thing came with a file: by whom, when, and with which. */
 @Entity
 @Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 public class BroughtIn {
 
     /** What came. */

@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
 
 /** A person's decision with its reason. The last one about a subject counts. */
 @Entity
@@ -47,9 +48,9 @@ public class Decision {
     private UUID id;
 
     @Column(insertable = false, updatable = false)
-    private Long seq;
+    private @Nullable Long seq;
 
-    private UUID entryId;
+    private @Nullable UUID entryId;
     private String kind;
     private String subject;
     private String outcome;
@@ -59,7 +60,14 @@ public class Decision {
 
     protected Decision() {}
 
-    Decision(UUID entryId, Kind kind, String subject, String outcome, String reason, String who, Instant madeAt) {
+    Decision(
+            @Nullable UUID entryId,
+            Kind kind,
+            String subject,
+            String outcome,
+            String reason,
+            String who,
+            Instant madeAt) {
         this.id = UUID.randomUUID();
         this.entryId = entryId;
         this.kind = kind.name();
@@ -70,6 +78,7 @@ public class Decision {
         this.madeAt = madeAt;
     }
 
+    @Nullable
     UUID entryId() {
         return entryId;
     }

@@ -46,7 +46,11 @@ public class DiskRoom implements HealthIndicator {
         }
     }
 
-    /** @throws NoRoom where the disk is nearly full */
+    /**
+     * Asks for room.
+     *
+     * @throws NoRoom where the disk is nearly full
+     */
     public void check() {
         if (free.getAsLong() < least) {
             throw new NoRoom();

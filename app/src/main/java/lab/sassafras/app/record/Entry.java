@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.measure.Instrument;
 import org.hibernate.annotations.BatchSize;
+import org.jspecify.annotations.Nullable;
 
 /** One experiment done by a bench, with the method, shelf and calibration versions it was begun with. */
 @Entity
@@ -26,7 +27,7 @@ public class Entry {
     private UUID id;
 
     @Column(insertable = false, updatable = false)
-    private Long seq;
+    private @Nullable Long seq;
 
     @ManyToOne(fetch = FetchType.EAGER)
     @JoinColumn(name = "bench_id")
@@ -35,8 +36,8 @@ public class Entry {
     private String experiment;
     private int method;
     private int shelfVersion;
-    private UUID vesselId;
-    private UUID calibrationId;
+    private @Nullable UUID vesselId;
+    private @Nullable UUID calibrationId;
     private Instant createdAt;
 
     @ElementCollection(fetch = FetchType.EAGER)

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
 
 /** One thing read or said, exactly as typed. An empty text is a strike-out without a new value. */
 @Entity
@@ -18,19 +19,19 @@ public class Observation {
     private UUID id;
 
     @Column(insertable = false, updatable = false)
-    private Long seq;
+    private @Nullable Long seq;
 
     private UUID entryId;
     private String address;
     private String role;
     private String text;
-    private String unit;
-    private UUID instrumentId;
-    private String uncertainty;
+    private @Nullable String unit;
+    private @Nullable UUID instrumentId;
+    private @Nullable String uncertainty;
     private String who;
     private Instant madeAt;
-    private UUID supersedes;
-    private String reason;
+    private @Nullable UUID supersedes;
+    private @Nullable String reason;
 
     protected Observation() {}
 
@@ -54,12 +55,12 @@ public class Observation {
             String address,
             String role,
             String text,
-            String unit,
+            @Nullable String unit,
             Optional<UUID> instrumentId,
-            String uncertainty,
+            @Nullable String uncertainty,
             String who,
             Optional<UUID> supersedes,
-            String reason) {
+            @Nullable String reason) {
 
         /** The same, striking nothing out: what it was to strike out another hand struck out first. */
         Given asSecondReading() {

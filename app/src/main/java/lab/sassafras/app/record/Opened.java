@@ -7,6 +7,7 @@ import java.util.UUID;
 
 /** A further trial, or a further part of a repeated group. */
 @Entity
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 class Opened {
 
     @Id

@@ -20,6 +20,7 @@ import java.util.UUID;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import org.hibernate.annotations.BatchSize;
+import org.jspecify.annotations.Nullable;
 
 /** A lab period: its date, its zone, its title, how decimals are written and which schools are in force. */
 @Entity
@@ -29,7 +30,7 @@ public class Period {
     private UUID id;
 
     @Column(insertable = false, updatable = false)
-    private Long seq;
+    private @Nullable Long seq;
 
     private String title;
     private LocalDate heldOn;

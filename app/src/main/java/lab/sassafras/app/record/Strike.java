@@ -8,6 +8,7 @@ import org.hibernate.annotations.Immutable;
 /** What struck a value out: keyed by the value, so that two devices cannot both do it. */
 @Entity
 @Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 class Strike {
 
     @Id

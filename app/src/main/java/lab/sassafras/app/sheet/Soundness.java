@@ -24,7 +24,8 @@ class Soundness {
         try {
             checked.join();
         } catch (CompletionException fault) {
-            throw new IllegalStateException(fault.getCause().getMessage(), fault.getCause());
+            Throwable cause = fault.getCause() == null ? fault : fault.getCause();
+            throw new IllegalStateException(cause.getMessage(), cause);
         }
     }
 }

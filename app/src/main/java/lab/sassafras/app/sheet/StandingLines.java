@@ -65,7 +65,7 @@ public class StandingLines {
 
     @EventListener(ApplicationReadyEvent.class)
     void open() {
-        hand.submit(() -> book.periods().stream().limit(PERIODS_AT_OPENING).forEach(this::workOut));
+        hand.execute(() -> book.periods().stream().limit(PERIODS_AT_OPENING).forEach(this::workOut));
     }
 
     @PreDestroy

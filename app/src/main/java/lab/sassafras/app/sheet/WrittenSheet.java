@@ -21,6 +21,7 @@ import lab.sassafras.experiment.Telling;
 import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
+import org.jspecify.annotations.Nullable;
 
 /** A trial of an entry as it stands written: row by row, with what was struck out, and where the hand is. */
 public final class WrittenSheet {
@@ -105,7 +106,7 @@ public final class WrittenSheet {
      * @param at  address of its slot
      * @param way which half it fills; null where it fills the slot whole
      */
-    public record Link(String at, String way) {}
+    public record Link(String at, @Nullable String way) {}
 
     /** The step that asks for an address in this trial: for that half of it, or else for whatever it still lacks. */
     public Optional<Sheet.Ask> ask(Address address, Optional<Role> way) {

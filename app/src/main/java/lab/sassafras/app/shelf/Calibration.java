@@ -16,6 +16,7 @@ import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
 import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
 
 /** An adopted calorimeter constant, with the sources of error it shares with the instruments it was found with. */
 @Entity
@@ -28,10 +29,10 @@ public class Calibration {
     private UUID id;
 
     @Column(insertable = false, updatable = false)
-    private Long seq;
+    private @Nullable Long seq;
 
     private UUID vesselId;
-    private UUID entryId;
+    private @Nullable UUID entryId;
     private double constant;
     private double ownUncertainty;
     private double degreesOfFreedom;

@@ -14,6 +14,7 @@ import org.hibernate.annotations.Immutable;
 @Entity
 @Immutable
 @Table(name = "instrument")
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 class InstrumentRecord {
 
     @Id

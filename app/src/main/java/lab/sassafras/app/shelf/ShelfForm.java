@@ -10,6 +10,7 @@ import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import org.jspecify.annotations.Nullable;
 
 /** The forms for a new vessel or instrument: what was typed, and what is wrong with it by field. */
 public final class ShelfForm {
@@ -29,7 +30,7 @@ public final class ShelfForm {
         return typed.getOrDefault(field, "");
     }
 
-    public String problem(String field) {
+    public @Nullable String problem(String field) {
         return wrong.get(field);
     }
 

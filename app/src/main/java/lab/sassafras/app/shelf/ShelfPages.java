@@ -23,6 +23,7 @@ import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Names;
 import lab.sassafras.substance.Formation;
 import lab.sassafras.substance.ReferenceShelf;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -100,7 +101,7 @@ class ShelfPages {
     }
 
     /** By whom and when a thing came in with a file; null where it did not. */
-    private String broughtIn(UUID id, ZoneId zone) {
+    private @Nullable String broughtIn(UUID id, ZoneId zone) {
         return book.broughtIn(id)
                 .map(each -> each.who() + ", " + DAY.format(each.madeAt().atZone(zone)) + ", from " + each.fileName())
                 .orElse(null);
@@ -167,7 +168,7 @@ class ShelfPages {
         ShelfForm form = new ShelfForm(typed, figures(request));
         Optional<VesselKind> kind = form.vesselKind();
         if (!form.checksVessel() || kind.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return form(form, request, model);
         }
         return "redirect:/shelf/vessels/"
@@ -183,7 +184,7 @@ class ShelfPages {
         ShelfForm form = new ShelfForm(typed, figures(request));
         Optional<Instrument> instrument = form.instrument();
         if (instrument.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return form(form, request, model);
         }
         return "redirect:/shelf/instruments/"

@@ -5,6 +5,7 @@ import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Stamps;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,7 +17,7 @@ public class Shelves {
     private final Instruments instruments;
     private final LabBook book;
     private final Stamps stamps;
-    private volatile Kept kept;
+    private volatile @Nullable Kept kept;
 
     Shelves(Calorimeters calorimeters, Instruments instruments, LabBook book, Stamps stamps) {
         this.calorimeters = calorimeters;

@@ -11,6 +11,7 @@ import org.hibernate.annotations.Immutable;
 /** A vessel used as a calorimeter. */
 @Entity
 @Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 public class Vessel {
 
     @Id
