@@ -111,7 +111,8 @@ class BadInputTest extends HouseTest {
                 "{\"format\":\"other\"} | format must be “sassafras-run”",
                 "\"method\": 1 => \"method\": \"1\" | method must be a whole number",
                 "\"trials\": 1 => \"trials\": 0 | trials must be a whole number from 1 to 50",
-                "\"version\": 1 => \"version\": 3 | version must be 1 or 2; a file of a later version needs a later program",
+                "\"version\": 1 => \"version\": 3 | version must be 1 or 2; a file of a later version needs a later "
+                        + "program",
                 "\"bench\": => \"bank\": | bank is not a field of a run file",
                 "\"bench\": \"Alder\", => | bench is missing",
                 "\"55.08\" => 55.08 | must be a text in quotes, so that 20.0 stays 20.0",

@@ -120,7 +120,9 @@ public final class BenchBrowser implements AutoCloseable {
         return settled(key);
     }
 
-    /** Waits as a person does until the page stands and a field has the focus; a key pressed before that goes nowhere. */
+    /**
+     * Waits as a person does until the page stands and a field has the focus; a key pressed before that goes nowhere.
+     */
     private String ready() {
         page.waitForFunction("() => document.readyState === 'complete' && (!document.querySelector('#text') "
                 + "|| document.activeElement.matches('main input'))");

@@ -23,7 +23,9 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A file works up to what is promised of it and proposes no more than it says; hands at once do not undo one another. */
+/**
+ * A file works up to what is promised of it and proposes no more than it says; hands at once do not undo one another.
+ */
 class BoundedWorkTest extends HouseTest {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -32,7 +34,10 @@ class BoundedWorkTest extends HouseTest {
         return (ObjectNode) JSON.readTree(demo(name));
     }
 
-    /** Four levels of references, three of them on every run: 121 runs, which worked anew at every mention would take hours. */
+    /**
+     * Four levels of references, three of them on every run: 121 runs, which worked anew at every mention would take
+     * hours.
+     */
     @Test
     void nestedReferencesAreEachWorkedOnce() {
         ObjectNode run = file("1-calibration.json");
@@ -95,9 +100,8 @@ class BoundedWorkTest extends HouseTest {
         String name = "brought " + UUID.randomUUID().toString().substring(0, 8);
         run.set(
                 "calorimeter",
-                JSON.readTree(
-                        "{\"name\": \"%s\", \"kind\": \"foam-cup\", \"constant\": {\"value\": 7.5, \"ownUncertainty\": 0.4, \"fill\": 100, \"from\": \"elsewhere\"}}"
-                                .formatted(cup.name())));
+                JSON.readTree("{\"name\": \"%s\", \"kind\": \"foam-cup\", \"constant\": {\"value\": 7.5, "
+                        + "\"ownUncertainty\": 0.4, \"fill\": 100, \"from\": \"elsewhere\"}}".formatted(cup.name())));
         int instruments = this.instruments.all().size();
         Entry brought = imports.take(run.toString().getBytes(StandardCharsets.UTF_8), name, "bench Rowan");
         Shelf shelf = shelves.now();

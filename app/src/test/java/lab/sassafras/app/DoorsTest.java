@@ -52,7 +52,10 @@ class DoorsTest extends HouseTest {
                 .doesNotContain("<html");
     }
 
-    /** A page of another name, of another port, or of nowhere cannot have a file taken in, however the address is spelt. */
+    /**
+     * A page of another name, of another port, or of nowhere cannot have a file taken in, however the address is
+     * spelt.
+     */
     @ParameterizedTest
     @CsvSource({
         "/import, ''",

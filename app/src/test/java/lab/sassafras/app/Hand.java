@@ -18,7 +18,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
-/** A hand at a bench without our pages, as an old tab or a script would send what it has. It keeps its cookies and its seal. */
+/**
+ * A hand at a bench without our pages, as an old tab or a script would send what it has. It keeps its cookies and its
+ * seal.
+ */
 public final class Hand {
 
     private static final Pattern SEAL = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");

@@ -19,7 +19,10 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** Whatever two benches, an import and another version leave behind: every page answers, nothing is lost, a strike helps. */
+/**
+ * Whatever two benches, an import and another version leave behind: every page answers, nothing is lost, a strike
+ * helps.
+ */
 class HistoriesTest extends HouseTest {
 
     private static final List<String> FILES =
@@ -48,7 +51,10 @@ class HistoriesTest extends HouseTest {
         everyPageAnswers(entry);
     }
 
-    /** A value given, corrected or struck out by a hand; sometimes one that looks at an older page, or another version's row. */
+    /**
+     * A value given, corrected or struck out by a hand; sometimes one that looks at an older page, or another
+     * version's row.
+     */
     private void step(Random random, Entry entry, Hand hand) {
         List<Observation> all = book.observations(entry.id()).all();
         Observation any = all.get(random.nextInt(all.size()));
@@ -77,7 +83,8 @@ class HistoriesTest extends HouseTest {
 
     private HttpResponse<String> laterVersion(Random random, Entry entry, Hand hand) {
         database.update(
-                "insert into observation (id, entry_id, address, role, text, unit, who, made_at) values (?, ?, ?, ?, ?, ?, 'later', ?)",
+                "insert into observation (id, entry_id, address, role, text, unit, who, made_at) values (?, ?, ?, "
+                        + "?, ?, ?, 'later', ?)",
                 UUID.randomUUID(),
                 entry.id(),
                 List.of("trace[1]/reading", "no address", "sample[9]/mass", "mixed[1]/final")
@@ -114,7 +121,8 @@ class HistoriesTest extends HouseTest {
         Entry entry = imported("2-grey-slug.json");
         String result = get("/entries/" + entry.id() + "/result").body();
         database.update(
-                "insert into observation (id, entry_id, address, role, text, unit, who, made_at) values (?, ?, 'trace[1]/reading', 'skipped', "
+                "insert into observation (id, entry_id, address, role, text, unit, who, made_at) values (?, ?, "
+                        + "'trace[1]/reading', 'skipped', "
                         + "'21.3', 'furlong', 'a later version', current_timestamp)",
                 UUID.randomUUID(),
                 entry.id());

@@ -101,8 +101,8 @@ class KeyboardTest extends HouseTest {
             browser.page().waitForSelector("text=copied");
             browser.open("/import");
             browser.page()
-                    .evaluate(
-                            "() => { const t = document.createElement('textarea'); t.id = 'paste'; document.body.append(t); t.focus(); }");
+                    .evaluate("() => { const t = document.createElement('textarea'); t.id = 'paste'; "
+                            + "document.body.append(t); t.focus(); }");
             browser.press("Control+V");
             assertThat(browser.page().inputValue("#paste"))
                     .startsWith("\\begin{aligned}")

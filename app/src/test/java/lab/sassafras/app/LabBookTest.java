@@ -93,7 +93,10 @@ class LabBookTest extends HouseTest {
                 .isInstanceOf(Refused.class);
     }
 
-    /** Sixteen devices correct one value at the same moment: it is struck out once, and what fifteen others read is kept. */
+    /**
+     * Sixteen devices correct one value at the same moment: it is struck out once, and what fifteen others read is
+     * kept.
+     */
     @Test
     void ofManyCorrectionsAtOnceOneStrikesAndTheOthersAreSecondReadings() throws Exception {
         Entry entry = begun("sixteen");

@@ -51,7 +51,10 @@ class NewExperimentsTest extends HouseTest {
                 .orElseThrow();
     }
 
-    /** Neutralization by the keyboard alone: two solutions by volume, the second start assumed, a refused equation in between. */
+    /**
+     * Neutralization by the keyboard alone: two solutions by volume, the second start assumed, a refused equation in
+     * between.
+     */
     @Tag("browser")
     @Test
     void aNeutralizationIsTakenDownByTheKeyboard() {
@@ -121,7 +124,10 @@ class NewExperimentsTest extends HouseTest {
         }
     }
 
-    /** What was written down before mixing stands beside what was read; a thermometer mixed up is exchanged with a reason. */
+    /**
+     * What was written down before mixing stands beside what was read; a thermometer mixed up is exchanged with a
+     * reason.
+     */
     @Tag("browser")
     @Test
     void aPredictionIsComparedAndAProbeReassigned() {
@@ -209,7 +215,10 @@ class NewExperimentsTest extends HouseTest {
                 .asDouble();
     }
 
-    /** Equal moles: neither is surely limiting, so the answer by random draws stands in front, in the file's answer and on the page. */
+    /**
+     * Equal moles: neither is surely limiting, so the answer by random draws stands in front, in the file's answer
+     * and on the page.
+     */
     @Test
     void nearEqualMolesTheDrawnAnswerStandsInFront() throws java.io.IOException {
         String even = java.nio.file.Files.readString(java.nio.file.Path.of("../docs/examples/neutralization.json"))

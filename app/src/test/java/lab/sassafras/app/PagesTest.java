@@ -59,7 +59,10 @@ class PagesTest extends HouseTest {
                 "/nowhere");
     }
 
-    /** On the wide page axe looks at all, on the narrower ones at one page of each kind; whether it fits is looked at everywhere. */
+    /**
+     * On the wide page axe looks at all, on the narrower ones at one page of each kind; whether it fits is looked at
+     * everywhere.
+     */
     @Tag("browser")
     @ParameterizedTest
     @CsvSource({"1280, 800", "820, 1180", "390, 844"})

@@ -43,23 +43,24 @@ class SetUpTest extends HouseTest {
         flyway("1");
         try (Connection book = DriverManager.getConnection(OLD, "sa", "");
                 Statement sql = book.createStatement()) {
-            sql.execute(
-                    "insert into period values (random_uuid(), 'Old class', '2026-01-12', 'UTC', 'POINT', current_timestamp)");
+            sql.execute("insert into period values (random_uuid(), 'Old class', '2026-01-12', 'UTC', 'POINT', "
+                    + "current_timestamp)");
             sql.execute("insert into bench select random_uuid(), id, 'Rowan', current_timestamp from period");
-            sql.execute(
-                    "insert into entry select random_uuid(), id, 'specific-heat-of-solid', 1, 1, null, null, current_timestamp from bench");
+            sql.execute("insert into entry select random_uuid(), id, 'specific-heat-of-solid', 1, 1, null, null, "
+                    + "current_timestamp from bench");
             sql.execute("insert into vessel values (random_uuid(), 'F-1', 'FOAM_CUP', current_timestamp)");
-            sql.execute(
-                    "insert into observation (id, entry_id, address, role, text, unit, who, made_at) "
-                            + "select random_uuid(), id, 'water[1]/start', 'read', '20,00', '°C', 'Rowan', current_timestamp from entry");
+            sql.execute("insert into observation (id, entry_id, address, role, text, unit, who, made_at) "
+                    + "select random_uuid(), id, 'water[1]/start', 'read', '20,00', '°C', 'Rowan', "
+                    + "current_timestamp from entry");
             String entry = "(select id from entry)";
-            sql.execute(
-                    "insert into observation (id, entry_id, address, role, text, unit, who, made_at, supersedes) select random_uuid(), entry_id, "
-                            + "address, role, device, unit, who, made_at, id from observation, (values ('21,00'), ('22,00')) as devices(device)");
-            sql.execute(
-                    "insert into calibration select random_uuid(), (select id from vessel), " + entry
-                            + ", c, 0.5, 3, 100, 'found', 'Rowan', 'good', "
-                            + "timestamp '2026-01-12 10:00:00+00' + c * interval '1' day from (values (9.0), (8.0), (7.0)) as constants(c)");
+            sql.execute("insert into observation (id, entry_id, address, role, text, unit, who, made_at, supersedes) "
+                    + "select random_uuid(), entry_id, "
+                    + "address, role, device, unit, who, made_at, id from observation, (values ('21,00'), "
+                    + "('22,00')) as devices(device)");
+            sql.execute("insert into calibration select random_uuid(), (select id from vessel), " + entry
+                    + ", c, 0.5, 3, 100, 'found', 'Rowan', 'good', "
+                    + "timestamp '2026-01-12 10:00:00+00' + c * interval '1' day from (values (9.0), (8.0), "
+                    + "(7.0)) as constants(c)");
             flyway("latest");
             // two devices had struck the same value out: both rows are there, the first of them counts
             assertThat(one(sql, "select count(*) from observation")).isEqualTo(3L);
@@ -67,10 +68,11 @@ class SetUpTest extends HouseTest {
                     .isEqualTo("21,00");
             assertThat(one(sql, "select constant from calibration order by seq desc limit 1"))
                     .isEqualTo(9.0);
-            sql.execute(
-                    "insert into calibration (id, vessel_id, entry_id, constant, own_uncertainty, degrees_of_freedom, fill, described, who, reason, "
-                            + "adopted_at) select random_uuid(), vessel_id, entry_id, 5, 0.5, 3, 100, 'later', 'Rowan', 'clock set back', "
-                            + "timestamp '2020-01-01 10:00:00+00' from calibration limit 1");
+            sql.execute("insert into calibration (id, vessel_id, entry_id, constant, own_uncertainty, "
+                    + "degrees_of_freedom, fill, described, who, reason, "
+                    + "adopted_at) select random_uuid(), vessel_id, entry_id, 5, 0.5, 3, 100, 'later', "
+                    + "'Rowan', 'clock set back', "
+                    + "timestamp '2020-01-01 10:00:00+00' from calibration limit 1");
             assertThat(one(sql, "select constant from calibration order by seq desc limit 1"))
                     .isEqualTo(5.0);
             try (ResultSet kept = sql.executeQuery("select text from observation")) {

@@ -55,7 +55,7 @@ final class Runs {
     }
 
     private Runs says(String address, String word) {
-        return give(address, Role.STATED, word, null, Optional.empty());
+        return give(address, Role.STATED, word, "", Optional.empty());
     }
 
     private Runs give(String address, Role role, String text, String unit, Optional<Instrument> on) {

@@ -51,8 +51,8 @@ public class SheetBenchmark {
             Experiments.find("specific-heat-of-solid").orElseThrow();
     private final Setting setting = new Setting(
             Optional.empty(), Map.of(), TRIALS, Map.of(), Set.of(), Map.of(), Figures.POINT, Conventions.standard());
-    private List<Readback.Row> rows;
-    private Sheet sheet;
+    private List<Readback.Row> rows = List.of();
+    private Sheet sheet = new Sheet(experiment, List.of(), setting);
 
     @Setup
     public void write() {

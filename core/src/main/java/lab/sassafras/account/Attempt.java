@@ -22,7 +22,8 @@ import lab.sassafras.statistics.TrialPoint;
  * @param demands  how many
  * @param remarks  what is said of the numbers
  * @param refusal  why there is no result
- * @param computed the result, what multiplies the unknown, both sides of every demand, and then all that is read off the books,
+ * @param computed the result, what multiplies the unknown, both sides of every demand, and then all that is read off
+ *                 the books,
  *                 on one tape
  */
 record Attempt(
@@ -44,10 +45,10 @@ record Attempt(
                     List.of(),
                     0,
                     List.of(),
-                    Optional.of(
-                            Finding.refuse(
-                                    "account.crooked",
-                                    "The unknown does not enter these books in a straight line, so they cannot be solved for it.")));
+                    Optional.of(Finding.refuse(
+                            "account.crooked",
+                            "The unknown does not enter these books in a straight line, so they cannot be "
+                                    + "solved for it.")));
         }
         Books.Solved solved = found.get();
         List<Finding> remarks = books.beside().remarks().isEmpty()
@@ -96,11 +97,11 @@ record Attempt(
                         Optional.of(solution),
                         Stream.concat(remarks.stream(), solution.findings().stream())
                                 .toList())
-                : refused(
-                        Finding.refuse(
-                                "account.no-number",
-                                "With these readings the balance gives no number. "
-                                        + "Check that every temperature lies where the chosen value for water is known (0 to 99.5 °C)."));
+                : refused(Finding.refuse(
+                        "account.no-number",
+                        "With these readings the balance gives no number. "
+                                + "Check that every temperature lies where the chosen value for water is "
+                                + "known (0 to 99.5 °C)."));
     }
 
     private static Solution.Outcome refused(Finding finding) {
@@ -175,10 +176,10 @@ record Attempt(
     private static Optional<Finding> noChange(Books.Solved solved, Computation coefficient) {
         return solved.coefficient()
                 .filter(each -> coefficient.value() == 0)
-                .map(
-                        each -> Finding.refuse(
-                                "account.no-change",
-                                "Nothing changed temperature on the side of the "
-                                        + "unknown, so the balance cannot say how large it is. Check the starting and final temperatures."));
+                .map(each -> Finding.refuse(
+                        "account.no-change",
+                        "Nothing changed temperature on the side of the "
+                                + "unknown, so the balance cannot say how large it is. Check the starting "
+                                + "and final temperatures."));
     }
 }

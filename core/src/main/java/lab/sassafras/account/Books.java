@@ -10,7 +10,8 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 
 /**
- * Books with one unknown, and what is said beside it: further results, the place on a line through several trials, remarks.
+ * Books with one unknown, and what is said beside it: further results, the place on a line through several trials,
+ * remarks.
  *
  * @param <B> the kind of books
  */

@@ -12,10 +12,10 @@ public record Omission(String part) implements Remark {
 
     @Override
     public Optional<Finding> on(Bindings bindings) {
-        return Optional.of(
-                Finding.note(
-                        "party.omitted",
-                        "The shelf has no specific heat for the " + part + ", so it cannot be a party of its "
-                                + "own and is left out, as if the water alone changed temperature. Count the whole solution, or measure its specific heat."));
+        return Optional.of(Finding.note(
+                "party.omitted",
+                "The shelf has no specific heat for the " + part + ", so it cannot be a party of its "
+                        + "own and is left out, as if the water alone changed temperature. Count the whole "
+                        + "solution, or measure its specific heat."));
     }
 }

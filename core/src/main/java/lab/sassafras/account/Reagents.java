@@ -85,15 +85,17 @@ public record Reagents(Reagent first, Reagent second) {
         double ratio = Math.max(one, other) / Math.min(one, other);
         return ratio < A_THOUSAND || !Double.isFinite(ratio)
                 ? Optional.empty()
-                : Optional.of(
-                        Finding.question(
-                                "reagents.thousand",
-                                "The moles of " + first.name() + " and " + second.name() + " are "
-                                        + Figures.POINT.significant(ratio, 2)
-                                        + " times apart. That is what mL typed for L does, or mmol/L for mol/L: look at the units of both."));
+                : Optional.of(Finding.question(
+                        "reagents.thousand",
+                        "The moles of " + first.name() + " and " + second.name() + " are "
+                                + Figures.POINT.significant(ratio, 2)
+                                + " times apart. That is what mL typed for L does, or mmol/L for mol/L: "
+                                + "look at the units of both."));
     }
 
-    /** Where neither is surely the smaller, the result has a kink there, and the linear uncertainty cannot be trusted. */
+    /**
+     * Where neither is surely the smaller, the result has a kink there, and the linear uncertainty cannot be trusted.
+     */
     private Optional<Finding> even(Bindings bindings) {
         Estimate apart = new Computation(first.runs().minus(second.runs()), bindings).estimate();
         return Math.abs(apart.value()) > 2 * apart.uncertainty() || apart.uncertainty() == 0
@@ -101,7 +103,8 @@ public record Reagents(Reagent first, Reagent second) {
                 : Optional.of(Finding.note(
                         "reagents.even",
                         "The moles of " + first.name() + " and " + second.name()
-                                + " are equal within their uncertainty, so which one ran out first is not certain. The result by random draws takes "
+                                + " are equal within their uncertainty, so which one ran out first is not certain. "
+                                + "The result by random draws takes "
                                 + "both into account and stands in front. Take one in clear excess next time."));
     }
 

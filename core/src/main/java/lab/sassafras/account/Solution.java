@@ -106,7 +106,8 @@ public record Solution(
                 ? Optional.of(Finding.question(
                         "account.final-outside-starts",
                         "The final temperature does not "
-                                + "lie between the starting temperatures. Things that only share heat cannot do that: check the "
+                                + "lie between the starting temperatures. Things that only share heat cannot do "
+                                + "that: check the "
                                 + "readings, and whether two were exchanged."))
                 : Optional.empty();
     }

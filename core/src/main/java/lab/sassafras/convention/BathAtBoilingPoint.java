@@ -13,7 +13,8 @@ public record BathAtBoilingPoint() implements BathStart {
     private static final Said SAID = new Said(
             "barometer",
             "boiling point at the barometer’s pressure",
-            "Boiling water is as warm as the barometer lets it be (IAPWS-IF97); ice water is at 0 °C; any other bath goes by its reading.");
+            "Boiling water is as warm as the barometer lets it be (IAPWS-IF97); ice water is at 0 °C; any other "
+                    + "bath goes by its reading.");
 
     /** The barometer (hPa). */
     public static final SchoolPlace PRESSURE =

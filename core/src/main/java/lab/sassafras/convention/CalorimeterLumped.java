@@ -12,7 +12,8 @@ public record CalorimeterLumped() implements CalorimeterTreatment {
     private static final Said SAID = new Said(
             "lumped",
             "one lumped number with the usual water",
-            "Vessel and usual water as one number, from the constant and the fill it was found at. It is right only for that fill: weigh the same water every time.");
+            "Vessel and usual water as one number, from the constant and the fill it was found at. It is right only "
+                    + "for that fill: weigh the same water every time.");
 
     @Override
     public Said said() {

@@ -12,7 +12,8 @@ public record CalorimeterOfMaterial() implements CalorimeterTreatment {
     private static final Said SAID = new Said(
             "material",
             "mass × specific heat of its material",
-            "Cup, stirrer and lid as a body of known mass and material. What the probe and the lid take, and how far up the wall warms, is not in it.");
+            "Cup, stirrer and lid as a body of known mass and material. What the probe and the lid take, and how "
+                    + "far up the wall warms, is not in it.");
 
     /** Cup, stirrer and lid (g). */
     public static final SchoolPlace MASS =

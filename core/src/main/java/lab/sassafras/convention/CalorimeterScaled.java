@@ -12,7 +12,8 @@ public record CalorimeterScaled() implements CalorimeterTreatment {
     private static final Said SAID = new Said(
             "scaled",
             "constant scaled with the fill",
-            "The constant times this fill over the fill it was found at. Misleading for a cup: wall, lid and probe do not grow with the water.");
+            "The constant times this fill over the fill it was found at. Misleading for a cup: wall, lid and probe "
+                    + "do not grow with the water.");
 
     @Override
     public Said said() {

@@ -6,7 +6,8 @@ public enum MassWay implements School {
     AS_GIVEN(
             "as-given",
             "as it was given last",
-            "Zeroed, by difference or by volume, whichever the bench used; where a mass was got twice, the later counts."),
+            "Zeroed, by difference or by volume, whichever the bench used; where a mass was got twice, the later "
+                    + "counts."),
     /** Zeroed. */
     ZEROED(
             "zeroed",

@@ -41,7 +41,8 @@ public enum SolutionMass implements School {
             "measured",
             "the whole solution, with a measured specific heat",
             "Water and what dissolved in it change temperature "
-                    + "together, with a specific heat measured for this very solution: the best there is, where somebody measured it.") {
+                    + "together, with a specific heat measured for this very solution: the best there is, where "
+                    + "somebody measured it.") {
         @Override
         public List<SchoolPlace> places() {
             return List.of(VALUE);
@@ -58,7 +59,8 @@ public enum SolutionMass implements School {
             "parties",
             "water and solids as parties of their own",
             "Water with its specific heat, each solid with its own. A "
-                    + "dissolved salt no longer behaves as the solid did, so this is best for metals and solids that stay.") {
+                    + "dissolved salt no longer behaves as the solid did, so this is best for metals and solids "
+                    + "that stay.") {
         @Override
         public List<Party> parties(Mixture mixture) {
             List<Party> parties = new ArrayList<>(together(

@@ -29,7 +29,8 @@ public enum TemperatureChange implements School {
             "carried",
             "both lines carried to the mixing moment",
             "An earlier reading tells how the start drifted, a later one how the end "
-                    + "did; both lines are drawn to the mixing moment. Right if all heat came at once, too much if it came slowly.") {
+                    + "did; both lines are drawn to the mixing moment. Right if all heat came at once, too much if "
+                    + "it came slowly.") {
         @Override
         public List<SchoolPlace> places() {
             return BOTH_LINES;

@@ -12,7 +12,8 @@ import lab.sassafras.measure.Figures;
 
 /**
  * The books an experiment draws up, looked at without any reading: under every school, for every answer to its choices,
- * however its masses are got. Units that do not go together are found here, at start, and not by whoever reads the number.
+ * however its masses are got. Units that do not go together are found here, at start, and not by whoever reads the
+ * number.
  */
 public final class Blueprints {
 

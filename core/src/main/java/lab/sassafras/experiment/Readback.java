@@ -56,12 +56,11 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
         Map<Object, String> aside = new LinkedHashMap<>();
         List<Finding> reservations = new ArrayList<>();
         Conventions.unknown(schools)
-                .ifPresent(
-                        school -> reservations.add(
-                                Finding.question(
-                                        "school.unknown",
-                                        "“" + school + "” was put in force, "
-                                                + "and this version knows no such convention. What is usual is in force in its place.")));
+                .ifPresent(school -> reservations.add(Finding.question(
+                        "school.unknown",
+                        "“" + school + "” was put in force, "
+                                + "and this version knows no such convention. What is usual is in "
+                                + "force in its place.")));
         for (Row row : rows) {
             try {
                 Role role = Role.of(row.role())

@@ -438,14 +438,19 @@ public final class Sheet implements Evidence {
         return Bindings.of(values).over(setting.shelf().inputs());
     }
 
-    /** Quantities of a trial already drawn up the same way, by path: the schools differ in little, and ask for the same readings. */
+    /**
+     * Quantities of a trial already drawn up the same way, by path: the schools differ in little, and ask for the
+     * same readings.
+     */
     Map<String, Expression> quantities(int trial, Conventions conventions) {
         return quantities.computeIfAbsent(
                 new Ways(trial, conventions.in(Question.MASS), conventions.in(Question.DENSITY)),
                 any -> new ConcurrentHashMap<>());
     }
 
-    /** A number read once is one and the same in every trial; one that stands for something else keeps what it shares. */
+    /**
+     * A number read once is one and the same in every trial; one that stands for something else keeps what it shares.
+     */
     private Measured heldInCommon(Line line, Measured value) {
         return line.role() == Role.STATED || perTrial(line)
                 ? value

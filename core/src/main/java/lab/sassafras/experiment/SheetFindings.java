@@ -67,7 +67,9 @@ public final class SheetFindings {
                         .at(line.address().toString()));
     }
 
-    /** What stands for a trial, a part or a sample that the entry has not, as after two samples were found to be one. */
+    /**
+     * What stands for a trial, a part or a sample that the entry has not, as after two samples were found to be one.
+     */
     private Optional<Finding> outOfPlace(Address address) {
         return sheet.stands(address)
                 ? Optional.empty()
@@ -116,7 +118,8 @@ public final class SheetFindings {
                 .map(mass -> Finding.refuse(
                                 "reading.negative-mass",
                                 words.label(address.path())
-                                        + " comes out negative: full is less than empty. Correct one of the two readings.")
+                                        + " comes out negative: full is less than empty. Correct one of the two "
+                                        + "readings.")
                         .at(address.toString()));
     }
 
@@ -128,12 +131,12 @@ public final class SheetFindings {
                         .ifPresent(instrument -> names.add(instrument.name())));
         return names.size() < 2
                 ? Optional.empty()
-                : Optional.of(
-                        Finding.note(
-                                "reading.two-thermometers",
-                                "Temperatures were read on " + String.join(" and ", names)
-                                        + ". Their offsets do not cancel in a "
-                                        + "difference, and the uncertainty counts them. One thermometer for one difference is better."));
+                : Optional.of(Finding.note(
+                        "reading.two-thermometers",
+                        "Temperatures were read on " + String.join(" and ", names)
+                                + ". Their offsets do not cancel in a "
+                                + "difference, and the uncertainty counts them. One thermometer for one "
+                                + "difference is better."));
     }
 
     private Optional<Finding> caveat(Line line) {

@@ -3,13 +3,15 @@ package lab.sassafras.experiment;
 import java.util.Optional;
 
 /**
- * A way this experiment is known to go wrong, as a change of one input; one that may be left out and was counts as zero. Its
+ * A way this experiment is known to go wrong, as a change of one input; one that may be left out and was counts as
+ * zero. Its
  * words stand under {@code suspect.key} and leave the size to it.
  *
  * @param key   its name
  * @param path  the slot that would be wrong
  * @param error true value less recorded value, of a plausible size (bench unit)
- * @param from  where it depends on which way the run went: the slot from whose reading the true value lies so much further
+ * @param from  where it depends on which way the run went: the slot from whose reading the true value lies so much
+ *              further
  *              away than the recorded one (nearer, where negative)
  */
 public record Suspect(String key, String path, double error, Optional<String> from) {

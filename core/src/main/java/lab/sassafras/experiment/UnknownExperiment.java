@@ -10,7 +10,9 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
-/** An experiment that a later version, or one of another lab, knew: its entries stay readable, and nothing is worked. */
+/**
+ * An experiment that a later version, or one of another lab, knew: its entries stay readable, and nothing is worked.
+ */
 final class UnknownExperiment implements Experiment {
 
     private final String key;

@@ -5,7 +5,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * What a vessel is made of, with the largest constant cup and probe can be believed to have. Common practice, no source.
+ * What a vessel is made of, with the largest constant cup and probe can be believed to have. Common practice, no
+ * source.
  * An experiment may bring kinds of its own ({@link Experiment#vessels}).
  *
  * @param key     stable name, for files

@@ -6,7 +6,8 @@ import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 
 /**
- * The equation in a slot, asked how often something stands in it. What does not go together with the rest of the sheet becomes
+ * The equation in a slot, asked how often something stands in it. What does not go together with the rest of the
+ * sheet becomes
  * a finding at the slot, and counts as once.
  *
  * @param equation as read
@@ -23,8 +24,10 @@ record WrittenEquation(ChemicalEquation equation, Address at, List<Finding> find
                         ? wrong(
                                 "equation.backwards",
                                 reagent.text()
-                                        + " stands only to the right of the arrow, so the equation is written backwards "
-                                        + "for this run, and every sign would be the wrong way round. Write what was put together on the left.")
+                                        + " stands only to the right of the arrow, so the equation is written "
+                                        + "backwards "
+                                        + "for this run, and every sign would be the wrong way round. Write what "
+                                        + "was put together on the left.")
                         : wrong(
                                 "equation.without-reagent",
                                 reagent.text() + " does not stand in the equation " + equation.text()

@@ -22,7 +22,8 @@ public sealed interface Yardstick {
      *
      * @param equation path of the equation
      * @param perMole  formula of the product the result is per mole of; empty where it is of the limiting reagent
-     * @param strength path of the answer that says whether acid and base are both strong; empty where that is no question
+     * @param strength path of the answer that says whether acid and base are both strong; empty where that is no
+     *                 question
      */
     record OfReaction(String equation, Optional<String> perMole, Optional<String> strength) implements Yardstick {}
 

@@ -12,7 +12,8 @@ import lab.sassafras.measure.Measured;
 
 /**
  * Reads a tree by the schoolbook rule: a sum keeps the last place all its terms have, a product as many significant
- * figures as its least exact factor. Constants fixed by convention or definition count as exact. Common practice, no source.
+ * figures as its least exact factor. Constants fixed by convention or definition count as exact. Common practice, no
+ * source.
  */
 public final class SignificantFigures implements Interpretation<SignificantFigures.Kept> {
 

@@ -26,7 +26,9 @@ final class Tape {
         ROOT
     }
 
-    /** One step; {@code right} is the left slot again where there is one operand, {@code beside} what the kind needs. */
+    /**
+     * One step; {@code right} is the left slot again where there is one operand, {@code beside} what the kind needs.
+     */
     record Instruction(
             Op op, int left, int right, int out, @Nullable Object beside) {
 

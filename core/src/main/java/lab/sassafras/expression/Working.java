@@ -75,7 +75,10 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         return new Working(text, latex, lines);
     }
 
-    /** A fifth of a step in the last place the result is shown with, as a part of the result: an intermediate rounded so does not move it. */
+    /**
+     * A fifth of a step in the last place the result is shown with, as a part of the result: an intermediate rounded
+     * so does not move it.
+     */
     private static double shownStep(Expression result, Bindings bindings) {
         Estimate estimate = new Computation(result, bindings).estimate();
         return 0.2 * Math.pow(10, -Figures.decimalsFor(estimate.uncertainty())) / Math.abs(estimate.value());
@@ -199,7 +202,8 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         }
 
         /**
-         * A sum or difference of readings keeps their decimals. Anything else goes by its uncertainty, with as many more
+         * A sum or difference of readings keeps their decimals. Anything else goes by its uncertainty, with as many
+         * more
          * places as a reader needs who works the next line from the number shown.
          */
         private int decimals(Named step, Estimate estimate) {

@@ -4,7 +4,8 @@ import java.time.Duration;
 import java.util.Objects;
 
 /**
- * How long the work for one request may take. What may loop for long asks now and then; where nobody set a budget, as in
+ * How long the work for one request may take. What may loop for long asks now and then; where nobody set a budget, as
+ * in
  * a test, time never runs out. It belongs to the thread that works.
  */
 public final class TimeBudget implements AutoCloseable {
@@ -24,8 +25,8 @@ public final class TimeBudget implements AutoCloseable {
         private static final long serialVersionUID = 1L;
 
         OutOfTime() {
-            super(
-                    "This takes longer than one request may. Nothing was kept or changed. A smaller file, or fewer trials in one entry, will do.");
+            super("This takes longer than one request may. Nothing was kept or changed. A smaller file, or fewer "
+                    + "trials in one entry, will do.");
         }
 
         @Override

@@ -14,8 +14,10 @@ import org.hipparchus.stat.regression.GLSMultipleLinearRegression;
 
 /**
  * The line through points whose errors are partly shared, by generalized least squares (A. C. Aitken, Proc. R. Soc.
- * Edinburgh 55 (1935) 42, memory; Hipparchus). Errors across count as errors up, by the slope (effective variance). Where
- * the points scatter more than their uncertainties allow, what is not shared is widened until they do (R. T. Birge, Phys.
+ * Edinburgh 55 (1935) 42, memory; Hipparchus). Errors across count as errors up, by the slope (effective variance).
+ * Where
+ * the points scatter more than their uncertainties allow, what is not shared is widened until they do (R. T. Birge,
+ * Phys.
  * Rev. 40 (1932) 207, memory). The covariance is a dense matrix: good for about a hundred points.
  *
  * @param slope     with its uncertainty (unit up per unit across)
@@ -27,7 +29,9 @@ public record CorrelatedLine(Estimate slope, double intercept, double widened) {
     private static final int MOST = 100;
     private static final int ROUNDS = 3;
 
-    /** What one point is off by, up less slope times across: on its own (variance), and by each shared source (slope). */
+    /**
+     * What one point is off by, up less slope times across: on its own (variance), and by each shared source (slope).
+     */
     private record Off(double own, Map<Shared, Double> shared) {}
 
     static Optional<Estimate> combined(List<TrialResult> trials) {
@@ -40,7 +44,8 @@ public record CorrelatedLine(Estimate slope, double intercept, double widened) {
      * Lays the line.
      *
      * @param points at least three, at most a hundred
-     * @return empty with fewer or more points, where all stand at the same place across, or where one has no error of its own
+     * @return empty with fewer or more points, where all stand at the same place across, or where one has no error of
+     *         its own
      */
     public static Optional<CorrelatedLine> of(List<TrialPoint> points) {
         if (points.size() > MOST) {

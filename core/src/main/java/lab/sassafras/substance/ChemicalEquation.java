@@ -63,7 +63,8 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
         String[] sides = ARROW.split(text, -1);
         if (sides.length != 2 || sides[0].isBlank() || sides[1].isBlank()) {
             throw new Refused(
-                    "An equation has one arrow, ->, with something on both sides, such as Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s).");
+                    "An equation has one arrow, ->, with something on both sides, such as Zn(s) + Cu^2+(aq) -> "
+                            + "Zn^2+(aq) + Cu(s).");
         }
         ChemicalEquation equation = new ChemicalEquation(text, side(sides[0]), side(sides[1]));
         equation.refuseUnlessBalanced();

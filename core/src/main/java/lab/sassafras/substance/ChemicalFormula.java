@@ -203,7 +203,8 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
             }
             if (AtomicWeight.of(symbol).isEmpty()) {
                 throw new Refused(symbol
-                        + " has no standard atomic weight, since none of its isotopes is found in nature to be weighed; "
+                        + " has no standard atomic weight, since none of its isotopes is found in nature to be "
+                        + "weighed; "
                         + "the molar mass of “" + formula + "” cannot be given.");
             }
             return symbol;

@@ -6,7 +6,8 @@ import java.util.Optional;
 import lab.sassafras.measure.BenchUnit;
 
 /**
- * Standard enthalpies of formation at 25 °C, all of one set, and the heats of reactions that follow from them. Dissolved
+ * Standard enthalpies of formation at 25 °C, all of one set, and the heats of reactions that follow from them.
+ * Dissolved
  * substances are taken at infinite dilution.
  */
 public final class Formation {

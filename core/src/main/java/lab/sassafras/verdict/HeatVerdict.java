@@ -19,7 +19,9 @@ import lab.sassafras.substance.ReferenceShelf;
 /** Judges the heat of a process, which has either sign and a reference that holds at one dilution and temperature. */
 final class HeatVerdict {
 
-    /** Change of the heat of neutralization of strong acid and base with temperature (kJ/(mol·°C)); −57 at 20 °C against −55.84
+    /**
+     * Change of the heat of neutralization of strong acid and base with temperature (kJ/(mol·°C)); −57 at 20 °C
+     * against −55.84
      * at 25 °C in common practice. */
     private static final double NEUTRALIZATION_BY_DEGREE = 0.22;
 
@@ -75,10 +77,10 @@ final class HeatVerdict {
         Optional<Dissolution> row = formula.flatMap(each -> shelf.heatOfSolution(each, waters));
         row.ifPresentOrElse(
                 each -> findings.add(dilution(each, waters)),
-                () -> findings.add(
-                        Finding.note(
-                                "dissolving.no-reference",
-                                "The shelf has no heat of solution for exactly this formula. A hydrate is another thing than the salt without its water.")));
+                () -> findings.add(Finding.note(
+                        "dissolving.no-reference",
+                        "The shelf has no heat of solution for exactly this formula. A hydrate is another "
+                                + "thing than the salt without its water.")));
         return verdict(row.map(each -> perGram(each.reference(), each.formula())));
     }
 

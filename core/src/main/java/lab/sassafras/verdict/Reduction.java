@@ -35,7 +35,8 @@ import lab.sassafras.statistics.TrialMean;
 import lab.sassafras.statistics.TrialPoint;
 
 /**
- * An entry worked out, as one document that page and file render: where the run stands (trials, the result of each sample,
+ * An entry worked out, as one document that page and file render: where the run stands (trials, the result of each
+ * sample,
  * what to know), and beyond it the other schools, suspects, working and random draws. Derived from the sheet, never
  * stored; each stage is worked when it is first asked for, once, and does not change after.
  */

@@ -54,7 +54,8 @@ final class SolidVerdict {
             findings.add(Finding.question(
                     "specific-heat.above-one",
                     "Nearly all metals lie well below 1 J/(g·°C); "
-                            + "lithium, beryllium and magnesium are exceptions. Water carried over with the solid makes the "
+                            + "lithium, beryllium and magnesium are exceptions. Water carried over with the solid "
+                            + "makes the "
                             + "number too large."));
         }
         if (result.value() > 0 && result.value() < WATER) {
@@ -63,7 +64,9 @@ final class SolidVerdict {
         return findings;
     }
 
-    /** The molar heat of what it is; else the molar mass it would have as a metallic element (Dulong and Petit, 1819). */
+    /**
+     * The molar heat of what it is; else the molar mass it would have as a metallic element (Dulong and Petit, 1819).
+     */
     private Finding molar() {
         Figures figures = sheet.setting().figures();
         return stated(seen.known())

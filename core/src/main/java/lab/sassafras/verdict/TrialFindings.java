@@ -52,7 +52,8 @@ final class TrialFindings {
                                 + figures.signed(line.intercept(), Figures.decimalsFor(line.interceptUncertainty()))
                                 + " ± " + figures.uncertainty(line.interceptUncertainty()) + " "
                                 + unit.symbol() + " for no amount at all. Something adds the same to every "
-                                + "trial, such as a leak of the same length, a start read too early, or a vessel left out of the books. "
+                                + "trial, such as a leak of the same length, a start read too early, or a vessel "
+                                + "left out of the books. "
                                 + (combination.needsPoints()
                                         ? "The slope, which is in force, is free of it; the mean is not."
                                         : "The slope is free of it, the mean in force is not.")))

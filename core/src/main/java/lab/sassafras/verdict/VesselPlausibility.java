@@ -59,7 +59,8 @@ final class VesselPlausibility {
                                 "A vessel cannot give heat while it warms, so a constant of "
                                         + figures.byUncertainty(constant.value(), constant.uncertainty())
                                         + " J/°C cannot be. Hot water read "
-                                        + "while still warming, a final value read too high, or two thermometers that disagree do this."));
+                                        + "while still warming, a final value read too high, or two thermometers "
+                                        + "that disagree do this."));
     }
 
     private Optional<Finding> tooLarge(Calorimeter vessel) {

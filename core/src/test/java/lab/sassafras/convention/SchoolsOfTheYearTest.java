@@ -96,7 +96,8 @@ class SchoolsOfTheYearTest {
     }
 
     /**
-     * Read 20.0 after 19.9 five minutes before, mixed 30 s later; 23.5 read 120 s after mixing, 23.3 four minutes on. Fore
+     * Read 20.0 after 19.9 five minutes before, mixed 30 s later; 23.5 read 120 s after mixing, 23.3 four minutes on.
+     * Fore
      * +0.1/300 °C/s, after −0.2/240 °C/s.
      */
     private static BenchSheet drifting() {
@@ -184,7 +185,9 @@ class SchoolsOfTheYearTest {
                 .says("solution[1]/dissolved", "all");
     }
 
-    /** q = −(mass × c) × (−1.5): the whole 110 g; 100 g; 110 g at 3.60; water with 4.184 and salt with its own 0.864. */
+    /**
+     * q = −(mass × c) × (−1.5): the whole 110 g; 100 g; 110 g at 3.60; water with 4.184 and salt with its own 0.864.
+     */
     @Test
     void whichMassWarms() {
         double moles = 10 / (22.990 + 35.45);

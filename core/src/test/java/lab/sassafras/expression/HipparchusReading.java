@@ -8,7 +8,10 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import org.hipparchus.analysis.differentiation.Gradient;
 
-/** A second way to the derivatives, by Hipparchus {@code Gradient} forwards through the tree: shares nothing with the tape. */
+/**
+ * A second way to the derivatives, by Hipparchus {@code Gradient} forwards through the tree: shares nothing with the
+ * tape.
+ */
 record HipparchusReading(int inputs, Function<Input, Gradient> variables) implements Interpretation<Gradient> {
 
     @Override

@@ -34,7 +34,10 @@ class MonteCarloDrawsTest {
         assertThat(sum.bearsOut(new Computation(A.plus(B), at).estimate())).isTrue();
     }
 
-    /** The smaller of two equal normal values lies 1/√π below them (order statistics of two, exact): the linear law misses it. */
+    /**
+     * The smaller of two equal normal values lies 1/√π below them (order statistics of two, exact): the linear law
+     * misses it.
+     */
     @Test
     void nearAKinkTheLinearAnswerIsNotBorneOut() {
         Bindings at = Bindings.of(Map.of("a", Measured.independent(10, 1), "b", Measured.independent(10, 1)));

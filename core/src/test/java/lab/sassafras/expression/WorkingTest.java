@@ -78,7 +78,8 @@ class WorkingTest {
                 .startsWith("\\begin{aligned}")
                 .endsWith("\\end{aligned}\n")
                 .contains(
-                        "q_{\\text{water}} &= m_{\\text{water}} \\times c_{\\text{water}} \\times (T_{\\text{end}} - T_{\\text{start}})",
+                        "q_{\\text{water}} &= m_{\\text{water}} \\times c_{\\text{water}} \\times (T_{\\text{end}} "
+                                + "- T_{\\text{start}})",
                         "118.72 \\mathrm{g} \\times 4.184 \\mathrm{J/(g\\cdot {}^{\\circ}C)}",
                         "\\frac{q_{\\text{water}}}{m_{\\text{water}}}");
         assertThat(latex.chars().filter(c -> c == '{').count())

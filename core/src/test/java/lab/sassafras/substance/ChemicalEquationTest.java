@@ -72,7 +72,10 @@ class ChemicalEquationTest {
         assertThat(equation.formed(ChemicalFormula.read("NaOH"))).isZero();
     }
 
-    /** Every heat of solution at infinite dilution follows from the formation rows: one set against other printed values. */
+    /**
+     * Every heat of solution at infinite dilution follows from the formation rows: one set against other printed
+     * values.
+     */
     @Test
     void theShelfsOwnHeatsOfSolutionFollowFromItsFormationRows() {
         assertThat(shelf.heatsOfSolution())
@@ -133,7 +136,10 @@ class ChemicalEquationTest {
                 .contains("standard-potassium-chloride", "standard-tris", "fusion-of-ice", "vaporization-of-water");
     }
 
-    /** The certified standard against the printed heat of solution at infinite dilution, 17.22 kJ/mol: dilution makes 0.36. */
+    /**
+     * The certified standard against the printed heat of solution at infinite dilution, 17.22 kJ/mol: dilution makes
+     * 0.36.
+     */
     @Test
     void theCertifiedStandardIsThatSaltAtItsOwnDilution() {
         double perMole = shelf.property("standard-potassium-chloride").value() * (39.098 + 35.45) / 1000;
@@ -149,7 +155,9 @@ class ChemicalEquationTest {
                 .isCloseTo(17.22, within(1e-9));
     }
 
-    /** IAPWS R7-97(2012), table 36 (memory): 0.1 MPa boils at 372.755919 K; at 1013.25 hPa 99.974 °C (ITS-90, memory). */
+    /**
+     * IAPWS R7-97(2012), table 36 (memory): 0.1 MPa boils at 372.755919 K; at 1013.25 hPa 99.974 °C (ITS-90, memory).
+     */
     @Test
     void waterBoilsWhereTheVerificationTableSays() {
         assertThat(BoilingPoint.ofWater().value(1000)).isCloseTo(372.755919 - 273.15, within(2e-6));

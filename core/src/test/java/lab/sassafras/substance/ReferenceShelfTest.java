@@ -26,7 +26,8 @@ class ReferenceShelfTest {
     }
 
     /**
-     * The rule of Dulong and Petit (1819): c · M near 25 J/(mol·K) for metallic elements. Beryllium, light and stiff, is the
+     * The rule of Dulong and Petit (1819): c · M near 25 J/(mol·K) for metallic elements. Beryllium, light and stiff,
+     * is the
      * known exception at room temperature. A swapped digit in a row would leave the band.
      */
     @Test
@@ -57,7 +58,9 @@ class ReferenceShelfTest {
         assertThat(LiquidWater.specificHeat().value(100)).isNaN();
     }
 
-    /** Standard atomic weights (CIAAW, abridged, memory): H 1.008, C 12.011, O 15.999, Ca 40.078, S 32.06, Cu 63.546. */
+    /**
+     * Standard atomic weights (CIAAW, abridged, memory): H 1.008, C 12.011, O 15.999, Ca 40.078, S 32.06, Cu 63.546.
+     */
     @Test
     void molarMassesAreSumsOfStandardAtomicWeights() {
         assertThat(ChemicalFormula.read("CuSO4·5H2O").molarMass())

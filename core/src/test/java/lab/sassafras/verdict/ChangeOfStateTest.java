@@ -52,7 +52,10 @@ class ChangeOfStateTest {
                 .startsWith("agrees");
     }
 
-    /** Ice from the freezer: L = [200 · 4.184 · 20 − 40 · (2.09 · 10 + 4.184 · 10)] ÷ 40 = 418.4 − 20.9 − 41.84 = 355.66. */
+    /**
+     * Ice from the freezer: L = [200 · 4.184 · 20 − 40 · (2.09 · 10 + 4.184 · 10)] ÷ 40 = 418.4 − 20.9 − 41.84 =
+     * 355.66.
+     */
     @Test
     void coldIceFirstWarmsToItsMeltingPoint() {
         Reduction reduction = BenchSheet.of("fusion-of-ice")
@@ -89,7 +92,10 @@ class ChangeOfStateTest {
         assertThat(reduction.findings()).extracting(Finding::code).doesNotContain("melting.incomplete");
     }
 
-    /** 5 % of 83.7 g was water at 0 °C: (29371.68 − 83.7 · 16.736) ÷ (0.95 · 83.7), and its ± comes to stand in the budget. */
+    /**
+     * 5 % of 83.7 g was water at 0 °C: (29371.68 − 83.7 · 16.736) ÷ (0.95 · 83.7), and its ± comes to stand in the
+     * budget.
+     */
     @Test
     void waterOnTheIceIsTakenOffWhereItsShareIsSaid() {
         Reduction reduction = ice("wet", "351.00", "24.0", "83.70", "4.0")
@@ -142,7 +148,10 @@ class ChangeOfStateTest {
                         each -> assertThat(each.change()).isCloseTo(29371.68 / 82.7 - 29371.68 / 83.7, within(1e-6)));
     }
 
-    /** 200 g from 15.0 to 39.0 °C by 8.00 g of steam: (200 · 4.184 · 24 − 8 · 4.184 · 61) ÷ 8 = 2510.4 − 255.22 = 2255.18. */
+    /**
+     * 200 g from 15.0 to 39.0 °C by 8.00 g of steam: (200 · 4.184 · 24 − 8 · 4.184 · 61) ÷ 8 = 2510.4 − 255.22 =
+     * 2255.18.
+     */
     @Test
     void steamGivesItsHeatOfVaporization() {
         Reduction reduction = steam("trapped", "8.00", "39.0").reduced();

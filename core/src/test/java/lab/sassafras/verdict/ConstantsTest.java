@@ -75,7 +75,8 @@ class ConstantsTest {
     }
 
     /**
-     * Certified heats (certificates of NIST SRM 1655 and 724, memory): 1.000 g of potassium chloride takes 235.86 J from 120 g of
+     * Certified heats (certificates of NIST SRM 1655 and 724, memory): 1.000 g of potassium chloride takes 235.86 J
+     * from 120 g of
      * water, 5.000 g of TRIS give 1228.8 J to 995 g of acid.
      */
     @ParameterizedTest

@@ -18,7 +18,9 @@ import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.ReferenceShelf;
 import org.junit.jupiter.api.Test;
 
-/** Heats of solution against numbers worked by hand. M(KCl) = 39.098 + 35.45 = 74.548 g/mol (CIAAW, abridged, memory). */
+/**
+ * Heats of solution against numbers worked by hand. M(KCl) = 39.098 + 35.45 = 74.548 g/mol (CIAAW, abridged, memory).
+ */
 class DissolvingTest {
 
     private static BenchSheet salt(String formula, String mass, String start, String end, String dissolved) {
@@ -36,8 +38,10 @@ class DissolvingTest {
     }
 
     /**
-     * 5.00 g of potassium chloride, 22.0 → 19.4 °C: q(solution) = 105 · 4.184 · (−2.6) = −1142.2 J, so +1142.2 J was taken
-     * up; 5 ÷ 74.548 = 0.06707 mol; +17.03 kJ/mol; +228.4 J/g. The nearest dilution on the shelf is that of the certified standard, 17.584 kJ/mol.
+     * 5.00 g of potassium chloride, 22.0 → 19.4 °C: q(solution) = 105 · 4.184 · (−2.6) = −1142.2 J, so +1142.2 J was
+     * taken
+     * up; 5 ÷ 74.548 = 0.06707 mol; +17.03 kJ/mol; +228.4 J/g. The nearest dilution on the shelf is that of the
+     * certified standard, 17.584 kJ/mol.
      */
     @Test
     void potassiumChlorideCoolsItsWaterAndIsEndothermic() {
@@ -67,7 +71,10 @@ class DissolvingTest {
         assertThat(written(solution(reduction)).text()).contains("kJ/mol, given off", "= −4351");
     }
 
-    /** 0.2 °C leaked: 105 · 4.184 · 0.2 ÷ 0.06707 mol = 1.310 kJ/mol more taken up; 104 · 4.184 · 0.2 ÷ 0.1000 = 0.870 more given off. */
+    /**
+     * 0.2 °C leaked: 105 · 4.184 · 0.2 ÷ 0.06707 mol = 1.310 kJ/mol more taken up; 104 · 4.184 · 0.2 ÷ 0.1000 = 0.870
+     * more given off.
+     */
     @Test
     void aLeakHidesHeatWhicheverWayItWent() {
         assertThat(CheckValuesTest.suspected(
@@ -105,7 +112,8 @@ class DissolvingTest {
     }
 
     /**
-     * Per gram, and in calories: q = 105 · 4.184 · 2.6 ÷ 5 = 228.45 J/g; with 5 J/°C for the cup 13 J more, 2.6 J/g: 231.0 J/g, 55.2 cal/g, 1.1 %.
+     * Per gram, and in calories: q = 105 · 4.184 · 2.6 ÷ 5 = 228.45 J/g; with 5 J/°C for the cup 13 J more, 2.6 J/g:
+     * 231.0 J/g, 55.2 cal/g, 1.1 %.
      */
     @Test
     void whatTheCupWouldChangeIsSaidInTheUnitOfTheResult() {

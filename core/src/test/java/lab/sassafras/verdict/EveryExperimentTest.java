@@ -111,7 +111,10 @@ class EveryExperimentTest {
                 .doesNotContain("−", "×", "÷", "°", "the smaller of n");
     }
 
-    /** Every result, and all that follows from it, under every way of writing: never a bare unit, never a number nobody can read. */
+    /**
+     * Every result, and all that follows from it, under every way of writing: never a bare unit, never a number
+     * nobody can read.
+     */
     @ParameterizedTest
     @MethodSource("keys")
     void everyWayOfWritingGivesAReadableResult(String key) {
@@ -131,7 +134,9 @@ class EveryExperimentTest {
         });
     }
 
-    /** A school either gives a finite number, or says what it lacks; it never throws, and never gives what cannot be. */
+    /**
+     * A school either gives a finite number, or says what it lacks; it never throws, and never gives what cannot be.
+     */
     @ParameterizedTest
     @MethodSource("schools")
     void everySchoolGivesANumberOrSaysWhatItLacks(String key, String question, String school) {

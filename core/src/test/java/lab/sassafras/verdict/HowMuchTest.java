@@ -69,7 +69,10 @@ class HowMuchTest {
         });
     }
 
-    /** 200 g of ice at −20 °C take 200 · 2.09 · 20 = 8360 J; 100 g at 1 °C give 418.4 J; 7941.6 ÷ 334 = 23.78 g freeze. */
+    /**
+     * 200 g of ice at −20 °C take 200 · 2.09 · 20 = 8360 J; 100 g at 1 °C give 418.4 J; 7941.6 ÷ 334 = 23.78 g
+     * freeze.
+     */
     @Test
     void veryColdIceInLittleColdWaterFreezesSomeOfIt() {
         Reduction reduction = ice("100.00", "1.0", "200.00", "-20.0").reduced();
@@ -79,14 +82,19 @@ class HowMuchTest {
         assertThat(solution(reduction).derived().get(0).derived().label()).contains("frozen");
     }
 
-    /** 10 g at 1 °C in 300 g of ice at −20 °C: all freezes, −(300 · 2.09 · 20 − 41.84 − 3340) ÷ (310 · 2.09) = −14.13 °C. */
+    /**
+     * 10 g at 1 °C in 300 g of ice at −20 °C: all freezes, −(300 · 2.09 · 20 − 41.84 − 3340) ÷ (310 · 2.09) = −14.13
+     * °C.
+     */
     @Test
     void aLittleWaterInMuchColdIceFreezesWhole() {
         assertThat(value(ice("10.00", "1.0", "300.00", "-20.0").reduced()))
                 .isCloseTo(-(300 * 2.09 * 20 - 41.84 - 3340) / (310 * 2.09), within(1e-9));
     }
 
-    /** The cup, 5 J/°C, goes along from 1 °C to the end: −(12 540 − 41.84 − 3340 − 5) ÷ (310 · 2.09 + 5) = −14.02 °C. */
+    /**
+     * The cup, 5 J/°C, goes along from 1 °C to the end: −(12 540 − 41.84 − 3340 − 5) ÷ (310 · 2.09 + 5) = −14.02 °C.
+     */
     @Test
     void theCupCoolsBelowFreezingWithWhatItHolds() {
         assertThat(value(ice("10.00", "1.0", "300.00", "-20.0")
@@ -147,7 +155,10 @@ class HowMuchTest {
                 .isCloseTo((38.5 * 98 + 418.4 * 20) / 456.9, within(1e-9));
     }
 
-    /** With water by temperature the unknown enters its own specific heat; found by bracketing, it still closes the books. */
+    /**
+     * With water by temperature the unknown enters its own specific heat; found by bracketing, it still closes the
+     * books.
+     */
     @Test
     void anEndThatEntersInNoStraightLineIsBracketed() {
         Reduction reduction = ice("200.00", "30.0", "40.00", "0.0").reduced(Conventions.of(Map.of("water", "iapws")));

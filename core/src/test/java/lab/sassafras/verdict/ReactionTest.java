@@ -33,7 +33,10 @@ class ReactionTest {
                 .assumed("base[1]/concentration", "1.000", "0.005", "mol/L");
     }
 
-    /** Common practice, no source: 25 mL of 1 mol/L copper(II) sulfate, excess zinc, rise 48.0 °C, 4.18, the solution alone. */
+    /**
+     * Common practice, no source: 25 mL of 1 mol/L copper(II) sulfate, excess zinc, rise 48.0 °C, 4.18, the solution
+     * alone.
+     */
     private static BenchSheet displacement(String equation, String reagent, String zinc) {
         return BenchSheet.of("solid-with-solution")
                 .says("reaction[1]/equation", equation)
@@ -130,7 +133,10 @@ class ReactionTest {
         assertThat(-55.84 - 0.22 * 5).isCloseTo(-57, within(0.1));
     }
 
-    /** Near equal moles the smaller of the two lies below either: by 1/√π of their u, so the drawn answer stands in front. */
+    /**
+     * Near equal moles the smaller of the two lies below either: by 1/√π of their u, so the drawn answer stands in
+     * front.
+     */
     @Test
     void atEqualMolesTheRandomDrawsAreNotBorneOutByTheLinearAnswer() {
         Solution even = solution(neutral("50.0", "50.0", "28.1").reduced());

@@ -114,7 +114,9 @@ class KeepPages {
                 model);
     }
 
-    /** Strikes a value out and puts nothing in its place, whatever it was and whether or not this version can read it. */
+    /**
+     * Strikes a value out and puts nothing in its place, whatever it was and whether or not this version can read it.
+     */
     private String strike(
             EntrySheet entry, Observation struck, Typed typed, Bench bench, HttpServletResponse response, Model model) {
         Optional<Sheet.Ask> asked = place(entry, struck);

@@ -211,7 +211,10 @@ public record BalancePicture(
             }
         }
 
-        /** Where the numbers stand: over the middles, pushed apart until they can be read, back from the end of the beam. */
+        /**
+         * Where the numbers stand: over the middles, pushed apart until they can be read, back from the end of the
+         * beam.
+         */
         private List<Double> spread(List<Solution.Posting> side) {
             List<Double> tags = new ArrayList<>();
             double edge = 0;

@@ -51,10 +51,10 @@ final class KnownHosts extends OncePerRequestFilter {
         response.setStatus(421);
         response.setContentType("text/plain;charset=UTF-8");
         response.getOutputStream()
-                .write(
-                        ("This bench book does not go by the name in the address. Whoever runs it can allow a name with the setting "
-                                        + "SASSAFRAS_HOSTS.\n")
-                                .getBytes(java.nio.charset.StandardCharsets.UTF_8));
+                .write(("This bench book does not go by the name in the address. Whoever runs it can allow a name "
+                                + "with the setting "
+                                + "SASSAFRAS_HOSTS.\n")
+                        .getBytes(java.nio.charset.StandardCharsets.UTF_8));
     }
 
     /** Whether a host, with or without its port, is one of ours. */

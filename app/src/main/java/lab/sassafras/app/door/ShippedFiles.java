@@ -9,8 +9,10 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.VersionResourceResolver;
 
 /**
- * Styles, scripts, fonts and pictures that ship with the application. They carry their fingerprint in their name and may be
- * kept for ever. Each folder is named: with one pattern for everything, every link of a page would be looked for among them.
+ * Styles, scripts, fonts and pictures that ship with the application. They carry their fingerprint in their name and
+ * may be
+ * kept for ever. Each folder is named: with one pattern for everything, every link of a page would be looked for
+ * among them.
  */
 @Configuration
 class ShippedFiles implements WebMvcConfigurer {

@@ -28,7 +28,9 @@ final class ObservationTable {
                     "stands",
                     "reason")
             .get();
-    /** What a spreadsheet may take for a formula. A tab or a new line in front does not stop it from looking further. */
+    /**
+     * What a spreadsheet may take for a formula. A tab or a new line in front does not stop it from looking further.
+     */
     private static final Pattern FORMULA = Pattern.compile("(?s)[\\s\\x00]*[=+\\-@\\t\\r\\n].*");
 
     private static final Pattern NUMBER = Pattern.compile("[+\\-−]?\\d+(?:[.,]\\d+)?");

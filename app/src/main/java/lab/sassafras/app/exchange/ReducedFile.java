@@ -62,7 +62,10 @@ record ReducedFile(
 
     record Heat(String party, String label, double heat, double standardUncertainty, String unit, String words) {}
 
-    /** The result of a trial by random draws: mean and 95 % interval, and whether the linear answer may stand beside it. */
+    /**
+     * The result of a trial by random draws: mean and 95 % interval, and whether the linear answer may stand beside
+     * it.
+     */
     record Draws(
             int draws, double value, double standardUncertainty, double low, double high, boolean bearsOutLinear) {}
 

@@ -31,7 +31,8 @@ import lab.sassafras.measure.Instrument;
  * @param observations all that was typed, in order, struck-out ones among them
  * @param decisions    trials left out or counted again, in order
  * @param references   other runs this one draws on, by the file's name for them
- * @param newer        the later minor version it was written by, whose additions were not read; empty where there is none
+ * @param newer        the later minor version it was written by, whose additions were not read; empty where there is
+ *                     none
  * @param combination  what makes the result of the trials; empty for what the experiment usually does
  */
 record Run(

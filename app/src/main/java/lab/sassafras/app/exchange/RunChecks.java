@@ -27,7 +27,10 @@ import lab.sassafras.measure.Shared;
 import lab.sassafras.measure.TimeBudget;
 import org.jspecify.annotations.Nullable;
 
-/** What a schema cannot say of a run file: that every name inside is known, and every moment one a bench can have seen. */
+/**
+ * What a schema cannot say of a run file: that every name inside is known, and every moment one a bench can have
+ * seen.
+ */
 final class RunChecks {
 
     private static final int NAME = 60;

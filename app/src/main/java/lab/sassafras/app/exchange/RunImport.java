@@ -31,7 +31,8 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Takes a checked run file into the book: all of it or nothing. An import proposes: it adds an entry and what that entry
+ * Takes a checked run file into the book: all of it or nothing. An import proposes: it adds an entry and what that
+ * entry
  * needs, marks all of it as brought in, makes no constant the one in use, and changes nothing that is here.
  */
 @Service
@@ -64,7 +65,8 @@ public class RunImport {
     }
 
     /**
-     * Reads a file, works it out to see that it can stand, and then keeps it as a new entry, in its own period and at its
+     * Reads a file, works it out to see that it can stand, and then keeps it as a new entry, in its own period and at
+     * its
      * own bench.
      *
      * @param name what the file is called
@@ -183,7 +185,9 @@ public class RunImport {
                 .orElse(vessel.id());
     }
 
-    /** The pinned constant, found on the shelf or put there as a proposal; it is in use only once somebody adopts it. */
+    /**
+     * The pinned constant, found on the shelf or put there as a proposal; it is in use only once somebody adopts it.
+     */
     private Calibration calibration(
             Vessel vessel, Calorimeter.Pinned pinned, Run run, Map<String, UUID> here, BroughtIn.From from) {
         Measured value = new Measured(

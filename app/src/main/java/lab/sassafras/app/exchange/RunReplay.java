@@ -17,7 +17,8 @@ import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.verdict.Reduction;
 
 /**
- * Plays a run file through the same door every value comes in by, in the order it was given: first the runs it draws on,
+ * Plays a run file through the same door every value comes in by, in the order it was given: first the runs it draws
+ * on,
  * each once, then its own observations.
  */
 final class RunReplay {

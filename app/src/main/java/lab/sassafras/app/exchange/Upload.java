@@ -13,7 +13,8 @@ import org.springframework.core.NestedExceptionUtils;
 import org.springframework.util.unit.DataSize;
 
 /**
- * The one file of the import form. It is read here and not by the container, so that a body that trickles or never ends is
+ * The one file of the import form. It is read here and not by the container, so that a body that trickles or never
+ * ends is
  * bounded like any other.
  *
  * @param name  as the browser named it
@@ -53,7 +54,8 @@ record Upload(String name, byte[] bytes) {
                 throw slow;
             }
             throw new Refused(
-                    "What was sent is no form with a file in it: it is cut off or not put together as a browser does. Choose the "
+                    "What was sent is no form with a file in it: it is cut off or not put together as a browser "
+                            + "does. Choose the "
                             + "file again; nothing was read from it.");
         }
         throw new Refused(CHOOSE);

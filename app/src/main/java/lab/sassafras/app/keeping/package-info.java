@@ -1,5 +1,6 @@
 /**
- * Keeps the book itself: opens it, says in one plain sentence why it cannot be opened, backs it up while it is in use and
+ * Keeps the book itself: opens it, says in one plain sentence why it cannot be opened, backs it up while it is in use
+ * and
  * brings a back-up back.
  *
  * <p>Rule: a book that was there once is never replaced by an empty one, and whatever stops a start is said without a

@@ -31,7 +31,10 @@ import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
 import lab.sassafras.verdict.Verdict;
 
-/** The right page of an entry, ready to be shown: every number already written out the way the schools in force write it. */
+/**
+ * The right page of an entry, ready to be shown: every number already written out the way the schools in force write
+ * it.
+ */
 public final class ResultView {
 
     private final EntrySheet entry;

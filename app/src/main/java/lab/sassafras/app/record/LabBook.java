@@ -62,7 +62,8 @@ public class LabBook {
     }
 
     /**
-     * Does what two hands may do at the same moment: where the other one was quicker, once more with what is there now. As
+     * Does what two hands may do at the same moment: where the other one was quicker, once more with what is there
+     * now. As
      * part of something larger, such as an import, it is done once with the rest or not at all.
      */
     private <T> T atomically(Supplier<T> work) {
@@ -163,7 +164,8 @@ public class LabBook {
     }
 
     /**
-     * Keeps a value. Given twice under the same identity, as after a lost answer, it is kept once. A value is struck out
+     * Keeps a value. Given twice under the same identity, as after a lost answer, it is kept once. A value is struck
+     * out
      * once: of two corrections at the same moment the second is kept as a second reading, so that nothing is lost.
      *
      * @param id identity chosen by whoever asks
@@ -351,7 +353,8 @@ public class LabBook {
     @Transactional(readOnly = true)
     public List<BroughtIn> broughtInBy(String digest) {
         return entities.createQuery(
-                        "select came from BroughtIn came, Entry entry where came.subject = entry.id and came.digest = :digest "
+                        "select came from BroughtIn came, Entry entry where came.subject = entry.id and came.digest "
+                                + "= :digest "
                                 + "and came.what = :what order by entry.seq",
                         BroughtIn.class)
                 .setParameter("digest", digest)

@@ -8,7 +8,10 @@ import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
-/** How much is in the book now, asked in one short question, so that what was worked out before can be known to hold still. */
+/**
+ * How much is in the book now, asked in one short question, so that what was worked out before can be known to hold
+ * still.
+ */
 @Component
 public class Stamps {
 

@@ -42,7 +42,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Assembles sheets from the book and the shelf, and keeps the ones looked at lately with what they came to. A kept one is
+ * Assembles sheets from the book and the shelf, and keeps the ones looked at lately with what they came to. A kept
+ * one is
  * given out as long as nothing was added to its entry, to the entries it draws on, or to the shelf.
  */
 @Service
@@ -89,7 +90,9 @@ public class EntrySheets {
         return sheet;
     }
 
-    /** Whether nothing was added since: the first stamp is the entry's own, the rest those of the entries it draws on. */
+    /**
+     * Whether nothing was added since: the first stamp is the entry's own, the rest those of the entries it draws on.
+     */
     boolean holds(List<Stamp> then, Stamp own) {
         return then.get(0).equals(own)
                 && (then.size() == 1
@@ -117,7 +120,10 @@ public class EntrySheets {
         return results;
     }
 
-    /** Vessels a trial may have used, by what is kept of the choice: the constant in use, or the vessel while it has none. */
+    /**
+     * Vessels a trial may have used, by what is kept of the choice: the constant in use, or the vessel while it has
+     * none.
+     */
     private Map<String, Calorimeter> choosable() {
         Shelf shelf = shelves.now();
         Map<String, Calorimeter> known = new LinkedHashMap<>();

@@ -87,7 +87,8 @@ public class Calorimeters {
     }
 
     /**
-     * Puts a constant on the shelf for use. Whoever does so has seen which one was in use; where that is another by now,
+     * Puts a constant on the shelf for use. Whoever does so has seen which one was in use; where that is another by
+     * now,
      * nothing is done.
      *
      * @param seen the newest constant of the vessel that whoever adopts knew of

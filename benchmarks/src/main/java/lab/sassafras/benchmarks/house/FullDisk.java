@@ -8,7 +8,10 @@ import java.util.Map;
 import java.util.UUID;
 import lab.sassafras.app.Hand;
 
-/** A real disk of 96 MB that is filled to the last byte while the book is in use, and emptied again. Needs the right to mount. */
+/**
+ * A real disk of 96 MB that is filled to the last byte while the book is in use, and emptied again. Needs the right
+ * to mount.
+ */
 public final class FullDisk {
 
     private FullDisk() {}

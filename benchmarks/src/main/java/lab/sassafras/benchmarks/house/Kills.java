@@ -15,7 +15,10 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.app.Hand;
 
-/** A server killed at seeded moments while several hands save; every value it acknowledged must be there afterwards, once. */
+/**
+ * A server killed at seeded moments while several hands save; every value it acknowledged must be there afterwards,
+ * once.
+ */
 public final class Kills {
 
     private static final int HANDS = 3;
@@ -43,11 +46,11 @@ public final class Kills {
     public Outcome of(int kills) throws IOException, InterruptedException {
         Path home = Files.createTempDirectory("kills");
         Random random = new Random(20261118);
-        String period = null;
-        String entry = null;
+        String period = "";
+        String entry = "";
         for (int kill = 0; kill < kills; kill++) {
             Server server = Server.start(home, Server.QUICK_START, Map.of());
-            if (entry == null) {
+            if (entry.isEmpty()) {
                 Hand first = new Hand(server.base());
                 period = first.openPeriod("Kills");
                 entry = first.join(period, "Rowan").begin("specific-heat-of-solid");

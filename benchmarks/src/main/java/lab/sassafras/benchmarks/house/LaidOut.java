@@ -5,12 +5,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** The application's jar, and the same laid out as its own files, which starts sooner. */
 public final class LaidOut {
 
     private static final String NAME = "sassafras-app-0.1.0-exec.jar";
-    private static Path laidOut;
+    private static @Nullable Path laidOut;
 
     private LaidOut() {}
 

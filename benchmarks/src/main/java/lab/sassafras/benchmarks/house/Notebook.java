@@ -5,7 +5,10 @@ import java.nio.file.Path;
 import java.util.Map;
 import lab.sassafras.app.Hand;
 
-/** The notebook of a period with a thousand entries: first look after a start, looks after that, and after one value more. */
+/**
+ * The notebook of a period with a thousand entries: first look after a start, looks after that, and after one value
+ * more.
+ */
 public final class Notebook {
 
     private static final int ENTRIES = 1000;

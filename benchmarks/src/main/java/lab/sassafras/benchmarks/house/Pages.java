@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.IntFunction;
 import lab.sassafras.app.Hand;
 
@@ -33,7 +34,7 @@ public final class Pages {
                         (name, path) -> (turn < WARM ? new Times() : times.computeIfAbsent(name, any -> new Times()))
                                 .of(() -> hand.get(path.apply(turn))));
             }
-            Times simplest = times.get("page not found, the simplest");
+            Times simplest = Objects.requireNonNull(times.get("page not found, the simplest"));
             times.forEach((name, each) -> each.printBeside(name, simplest));
         }
     }

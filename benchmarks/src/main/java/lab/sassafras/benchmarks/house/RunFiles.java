@@ -81,7 +81,8 @@ public final class RunFiles {
     /** As much as docs/run-file.md promises in one run. */
     private static String large(String slug) {
         String one =
-                "{\"id\": \"m%d\", \"at\": \"water[%d]/start\", \"role\": \"read\", \"text\": \"2%d.%d\", \"unit\": \"°C\", \"who\": \"Files\", "
+                "{\"id\": \"m%d\", \"at\": \"water[%d]/start\", \"role\": \"read\", \"text\": \"2%d.%d\", \"unit\": "
+                        + "\"°C\", \"who\": \"Files\", "
                         + "\"when\": \"2026-11-18T19:00:00Z\"}";
         String more = IntStream.range(0, 4900)
                 .mapToObj(i -> String.format(Locale.ROOT, one, i, 3 + i % 48, i % 9, i % 7))

@@ -9,7 +9,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 
-/** ./demo started again, beside plain java -jar of the same jar on the same book, in turn; until the address is printed. */
+/**
+ * ./demo started again, beside plain java -jar of the same jar on the same book, in turn; until the address is
+ * printed.
+ */
 public final class StartUp {
 
     private static final int TIMES = 5;
@@ -40,7 +43,7 @@ public final class StartUp {
 
     /** Starts ./demo and closes it. @return until it printed its address (ms) */
     private static double demo(Path home, boolean untilTheArchiveIsMade) throws IOException, InterruptedException {
-        Path root = LaidOut.plain().getParent().getParent().getParent();
+        Path root = LaidOut.plain().resolve("../../..").normalize();
         File said = File.createTempFile("demo", ".out");
         ProcessBuilder command = new ProcessBuilder(root.resolve("demo").toString());
         command.environment()

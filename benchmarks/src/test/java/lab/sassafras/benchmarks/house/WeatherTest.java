@@ -160,9 +160,9 @@ class WeatherTest {
         Path home = copyOfTheBook("later");
         try (Connection book = DriverManager.getConnection("jdbc:h2:file:" + home.resolve("book"), "sa", "")) {
             book.createStatement()
-                    .execute(
-                            "insert into \"flyway_schema_history\" select 900, '900', 'later', 'SQL', 'V900__later.sql', 1, 'sa', "
-                                    + "current_timestamp, 1, true");
+                    .execute("insert into \"flyway_schema_history\" select 900, '900', 'later', 'SQL', "
+                            + "'V900__later.sql', 1, 'sa', "
+                            + "current_timestamp, 1, true");
         }
         stops(Server.sayAndEnd(home, 0, Map.of()), "written by a later version", "its schema is 900");
     }

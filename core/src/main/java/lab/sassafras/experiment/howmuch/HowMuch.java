@@ -21,7 +21,8 @@ import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
 /**
- * How much ice, hot water, cold water or metal brings water to a temperature, or where it ends. Ice may melt whole or in
+ * How much ice, hot water, cold water or metal brings water to a temperature, or where it ends. Ice may melt whole or
+ * in
  * part, or freeze some of the water: the case whose answer can be is the one.
  */
 public final class HowMuch extends LedgerExperiment {
@@ -191,12 +192,12 @@ public final class HowMuch extends LedgerExperiment {
                     water.times(iceHeat()).times(end.minus(FREEZES)),
                     water.times(fusion()).negated()));
             Party freezing = Party.process("freezing", "water freezing and cooling on", all)
-                    .demanding(
-                            new Party.Demand(
-                                    "mixing.all-freezes",
-                                    FREEZES,
-                                    end,
-                                    "With these numbers the ice can neither melt nor freeze the water. Check the starting temperatures."));
+                    .demanding(new Party.Demand(
+                            "mixing.all-freezes",
+                            FREEZES,
+                            end,
+                            "With these numbers the ice can neither melt nor freeze the water. Check the "
+                                    + "starting temperatures."));
             List<Party> parties =
                     new ArrayList<>(List.of(Party.body("added", "ice", added, iceHeat(), start, end), freezing));
             parties.addAll(draft.waterInCalorimeter(water, waterStart, FREEZES));

@@ -25,7 +25,10 @@ import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.statistics.Combination;
 
-/** A weighed solid reacts with a solution: reaction + solution (+ solid) + calorimeter, per mole of the limiting reagent. */
+/**
+ * A weighed solid reacts with a solution: reaction + solution (+ solid) + calorimeter, per mole of the limiting
+ * reagent.
+ */
 public final class SolidWithSolution extends LedgerExperiment {
 
     /** As it is offered to a class. */

@@ -14,7 +14,9 @@ import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.statistics.StraightLine;
 
-/** A few readings of temperature against time in one answer, {@code 0 20.0; 60 21.2}: it counts with its slope (°C/s). */
+/**
+ * A few readings of temperature against time in one answer, {@code 0 20.0; 60 21.2}: it counts with its slope (°C/s).
+ */
 final class TraceSlot extends StatedSlot {
 
     TraceSlot(String key) {
