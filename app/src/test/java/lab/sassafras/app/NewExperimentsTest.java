@@ -173,7 +173,10 @@ class NewExperimentsTest extends HouseTest {
                     .doesNotContain("Sample A:");
             browser.open("/entries/" + salt.id() + "/result");
             assertThat(browser.text(".page.right"))
-                    .contains("+264 ± 17 J", "every trial carries the same heat", "heat lost = heat gained");
+                    .contains(
+                            "+0,264 ± 0,017 kJ",
+                            "every trial carries the same of something else",
+                            "heat lost = heat gained");
             browser.open("/entries/" + imported("12-ice-water.json").id() + "/result");
             assertThat(browser.text("h1.result")).startsWith("0 °C");
             assertThat(browser.text(".page.right")).contains("ice melted; the rest stays, at 0 °C: 62.2 ±");
@@ -247,7 +250,7 @@ class NewExperimentsTest extends HouseTest {
                             "the water alone")
                     .doesNotContain("does not lie between");
             browser.page().click(".tabs-line a:has-text('trial 2')");
-            assertThat(browser.text("#working")).contains("n(solid)", "4.51 g ÷ 53.49", "kJ/mol, taken up");
+            assertThat(browser.text("#working")).contains("n(solid)", "4.51 g ÷ 53.489", "kJ/mol, taken up");
         }
         JsonNode derived = JSON.readTree(reduce(new String(demo("8-salt.json"), StandardCharsets.UTF_8))
                         .body())

@@ -24,7 +24,8 @@ class ShippedFiles implements WebMvcConfigurer {
                     .addResourceLocations("classpath:/static/" + folder + "/")
                     .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)))
                     .resourceChain(true)
-                    .addResolver(new VersionResourceResolver().addContentVersionStrategy("/**"));
+                    .addResolver(new VersionResourceResolver().addContentVersionStrategy("/**"))
+                    .addResolver(new StyleSheet());
         }
     }
 }

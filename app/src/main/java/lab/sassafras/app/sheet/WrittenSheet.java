@@ -106,7 +106,13 @@ public final class WrittenSheet {
      * @param at  address of its slot
      * @param way which half it fills; null where it fills the slot whole
      */
-    public record Link(String at, @Nullable String way) {}
+    public record Link(String at, @Nullable String way) {
+
+        /** What follows the address of the run. */
+        public String query() {
+            return "?at=" + at.replace("[", "%5B").replace("]", "%5D") + (way == null ? "" : "&way=" + way);
+        }
+    }
 
     /** The step that asks for an address in this trial: for that half of it, or else for whatever it still lacks. */
     public Optional<Sheet.Ask> ask(Address address, Optional<Role> way) {

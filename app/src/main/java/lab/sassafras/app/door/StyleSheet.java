@@ -1,0 +1,85 @@
+package lab.sassafras.app.door;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.ByteArrayResource;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
+import org.springframework.web.servlet.resource.AbstractResourceResolver;
+import org.springframework.web.servlet.resource.ResourceResolverChain;
+
+/** The styles of all panels as one file, so that a first visit asks once: written apart, sent together, in this order. */
+final class StyleSheet extends AbstractResourceResolver {
+
+    static final String NAME = "house.css";
+
+    private static final List<String> PANELS = List.of(
+            "base",
+            "board",
+            "book",
+            "forms",
+            "marks",
+            "sheet",
+            "asking",
+            "findings",
+            "result",
+            "balance",
+            "line",
+            "budget",
+            "screens",
+            "print");
+
+    private final Resource together = new Together(read());
+
+    private static byte[] read() {
+        ByteArrayOutputStream all = new ByteArrayOutputStream();
+        for (String panel : PANELS) {
+            try {
+                all.write(new ClassPathResource("static/css/" + panel + ".css").getContentAsByteArray());
+                all.write('\n');
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+        return all.toByteArray();
+    }
+
+    /** It has a name, and is as old as the program. */
+    private static final class Together extends ByteArrayResource {
+
+        private static final long STARTED = System.currentTimeMillis();
+
+        Together(byte[] bytes) {
+            super(bytes);
+        }
+
+        @Override
+        public String getFilename() {
+            return NAME;
+        }
+
+        @Override
+        public long lastModified() {
+            return STARTED;
+        }
+    }
+
+    @Override
+    protected @Nullable Resource resolveResourceInternal(
+            @Nullable HttpServletRequest request,
+            String path,
+            List<? extends Resource> locations,
+            ResourceResolverChain chain) {
+        return path.equals(NAME) ? together : chain.resolveResource(request, path, locations);
+    }
+
+    @Override
+    protected @Nullable String resolveUrlPathInternal(
+            String path, List<? extends Resource> locations, ResourceResolverChain chain) {
+        return path.equals(NAME) ? path : chain.resolveUrlPath(path, locations);
+    }
+}
