@@ -100,8 +100,9 @@ class BoundedWorkTest extends HouseTest {
         String name = "brought " + UUID.randomUUID().toString().substring(0, 8);
         run.set(
                 "calorimeter",
-                JSON.readTree("{\"name\": \"%s\", \"kind\": \"foam-cup\", \"constant\": {\"value\": 7.5, "
-                        + "\"ownUncertainty\": 0.4, \"fill\": 100, \"from\": \"elsewhere\"}}".formatted(cup.name())));
+                JSON.readTree(("{\"name\": \"%s\", \"kind\": \"foam-cup\", \"constant\": {\"value\": 7.5, "
+                                + "\"ownUncertainty\": 0.4, \"fill\": 100, \"from\": \"elsewhere\"}}")
+                        .formatted(cup.name())));
         int instruments = this.instruments.all().size();
         Entry brought = imports.take(run.toString().getBytes(StandardCharsets.UTF_8), name, "bench Rowan");
         Shelf shelf = shelves.now();
