@@ -110,7 +110,7 @@ class KeepPages {
         int trial = RunScreen.trialOf(entry, Optional.empty(), Optional.of(address));
         return screens.render(
                 entry,
-                RunScreen.Shown.asking(trial, asked, Role.of(typed.role())).refusing(typed, PlainWords.of(failed)),
+                RunScreen.View.asking(trial, asked, Role.of(typed.role())).refusing(typed, PlainWords.of(failed)),
                 model);
     }
 
@@ -145,8 +145,7 @@ class KeepPages {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return screens.render(
                     entry,
-                    RunScreen.Shown.asking(1, Optional.empty(), Optional.empty())
-                            .refusing(typed, PlainWords.of(failed)),
+                    RunScreen.View.asking(1, Optional.empty(), Optional.empty()).refusing(typed, PlainWords.of(failed)),
                     model);
         }
         return "redirect:/entries/" + entry.entry().id()

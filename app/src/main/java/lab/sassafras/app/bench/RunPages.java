@@ -54,7 +54,7 @@ class RunPages {
                         .orElseThrow(() -> new NotFound("This experiment has no such place to fill.")))
                 .or(() -> left.filter(ask -> role.isPresent() && !entry.sheet().done(ask)))
                 .or(() -> screen.next(left));
-        return screens.render(entry, RunScreen.Shown.asking(shown, now, role), model);
+        return screens.render(entry, RunScreen.View.asking(shown, now, role), model);
     }
 
     @PostMapping("/entries/{id}/open")

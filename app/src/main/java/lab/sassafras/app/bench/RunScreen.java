@@ -43,19 +43,19 @@ class RunScreen {
      * @param typed   what was sent and refused
      * @param problem why; null where nothing was refused
      */
-    record Shown(
+    record View(
             int trial,
             Optional<Sheet.Ask> now,
             Optional<Role> way,
             Typed typed,
             @Nullable String problem) {
 
-        static Shown asking(int trial, Optional<Sheet.Ask> now, Optional<Role> way) {
-            return new Shown(trial, now, way, Typed.NOTHING, null);
+        static View asking(int trial, Optional<Sheet.Ask> now, Optional<Role> way) {
+            return new View(trial, now, way, Typed.NOTHING, null);
         }
 
-        Shown refusing(Typed sent, String why) {
-            return new Shown(trial, now, way, sent, why);
+        View refusing(Typed sent, String why) {
+            return new View(trial, now, way, sent, why);
         }
     }
 
@@ -81,14 +81,14 @@ class RunScreen {
                 .orElse(address.isPresent() ? 1 : trials);
     }
 
-    String render(EntrySheet entry, Shown shown, Model model) {
+    String render(EntrySheet entry, View shown, Model model) {
         WrittenSheet screen = new WrittenSheet(entry, shown.trial());
         sheet(entry, screen, shown, model);
         asking(entry, screen, shown, model);
         return "run";
     }
 
-    private static void sheet(EntrySheet entry, WrittenSheet screen, Shown shown, Model model) {
+    private static void sheet(EntrySheet entry, WrittenSheet screen, View shown, Model model) {
         model.addAttribute("entry", entry.entry());
         model.addAttribute("title", entry.experiment().words().title());
         model.addAttribute("lead", entry.experiment().words().get("lead"));
@@ -117,7 +117,7 @@ class RunScreen {
         model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
     }
 
-    private void asking(EntrySheet entry, WrittenSheet screen, Shown shown, Model model) {
+    private void asking(EntrySheet entry, WrittenSheet screen, View shown, Model model) {
         Optional<Sheet.Ask> now = shown.now();
         model.addAttribute(
                 "now",

@@ -22,10 +22,10 @@ record ReducedFile(
         String experiment,
         Map<String, String> conventions,
         Result unknown,
-        List<Derived> derived,
+        List<DerivedPart> derived,
         List<SamplePart> samples,
         List<TrialPart> trials,
-        List<Share> budget,
+        List<BudgetPart> budget,
         List<AlternativePart> alternatives,
         List<CandidatePart> candidates,
         @Nullable AgreementPart agreement,
@@ -40,7 +40,7 @@ record ReducedFile(
             @Nullable Double degreesOfFreedom,
             String unit) {}
 
-    record Derived(String name, double value, @Nullable Double standardUncertainty, String unit) {}
+    record DerivedPart(String name, double value, @Nullable Double standardUncertainty, String unit) {}
 
     /** The trials of one sample: what they come to and by what, their scatter, and the line through them. */
     record SamplePart(
@@ -77,14 +77,14 @@ record ReducedFile(
             @Nullable Double standardUncertainty,
             @Nullable Draws draws,
             List<Heat> heats,
-            List<Derived> derived,
+            List<DerivedPart> derived,
             @Nullable String opening,
             List<Working.Passage> working,
             @Nullable String workingText,
             @Nullable String workingLatex,
             List<Account.Missing> missing) {}
 
-    record Share(String source, double share) {}
+    record BudgetPart(String source, double share) {}
 
     record AlternativePart(
             String question,
@@ -131,7 +131,7 @@ record ReducedFile(
                         .map(trial -> trial(reduction, trial))
                         .toList(),
                 mean.map(each -> each.contributions().stream()
-                                .map(part -> new Share(part.label(), part.shareOf(each)))
+                                .map(part -> new BudgetPart(part.label(), part.shareOf(each)))
                                 .toList())
                         .orElse(List.of()),
                 reduction.alternatives().stream()
@@ -170,12 +170,12 @@ record ReducedFile(
     }
 
     /** Results that follow from the unknown: the scatter of trials and the per cent error, where there are any. */
-    private static List<Derived> derived(Reduction reduction) {
-        List<Derived> derived = new ArrayList<>();
+    private static List<DerivedPart> derived(Reduction reduction) {
+        List<DerivedPart> derived = new ArrayList<>();
         reduction
                 .mean()
                 .ifPresent(mean -> mean.scatter()
-                        .ifPresent(s -> derived.add(new Derived(
+                        .ifPresent(s -> derived.add(new DerivedPart(
                                 "standard deviation of the trials",
                                 s,
                                 null,
@@ -183,8 +183,8 @@ record ReducedFile(
         reduction
                 .verdict()
                 .flatMap(Verdict::agreement)
-                .ifPresent(
-                        agreement -> derived.add(new Derived("per cent error", agreement.percentError(), null, "%")));
+                .ifPresent(agreement ->
+                        derived.add(new DerivedPart("per cent error", agreement.percentError(), null, "%")));
         return derived;
     }
 
@@ -254,10 +254,10 @@ record ReducedFile(
                 drawn.bearsOut(solution.estimate()));
     }
 
-    private static List<Derived> derived(Solution solution) {
+    private static List<DerivedPart> derived(Solution solution) {
         return solution.derived().stream()
                 .filter(each -> each.estimate().finite())
-                .map(each -> new Derived(
+                .map(each -> new DerivedPart(
                         each.derived().label(),
                         each.estimate().value(),
                         each.estimate().uncertainty(),

@@ -80,29 +80,29 @@ public final class HowMuch extends LedgerExperiment {
     protected Account account(Draft draft) {
         String added = draft.choice("question/added").orElse("hot-water");
         boolean mass = !draft.chosen("question/sought", "final");
-        Books books = new Books(
+        Endings endings = new Endings(
                 draft,
                 added,
                 mass ? unknown() : draft.quantity("added/mass"),
                 mass ? draft.quantity("mixed/final") : unknown("unknown-final", BenchUnit.DEGREES_CELSIUS));
-        Input sought = mass ? unknown() : (Input) books.end;
+        Input sought = mass ? unknown() : (Input) endings.end;
         if (!added.equals("ice")) {
-            return draft.complete(books.sharing(sought));
+            return draft.complete(endings.sharing(sought));
         }
         return draft.complete(
                 mass
-                        ? books.allMelts(sought)
+                        ? endings.allMelts(sought)
                         : new Cases(
                                 draft.trial(),
                                 List.of(
-                                        books.allMelts(sought),
-                                        books.someMelts(),
-                                        books.someFreezes(),
-                                        books.allFreezes(sought))));
+                                        endings.allMelts(sought),
+                                        endings.someMelts(),
+                                        endings.someFreezes(),
+                                        endings.allFreezes(sought))));
     }
 
     /** The ways the same question can end. */
-    private final class Books {
+    private final class Endings {
 
         private final Draft draft;
         private final String kind;
@@ -112,7 +112,7 @@ public final class HowMuch extends LedgerExperiment {
         private final Expression water;
         private final Expression waterStart;
 
-        Books(Draft draft, String kind, Expression added, Expression end) {
+        Endings(Draft draft, String kind, Expression added, Expression end) {
             this.draft = draft;
             this.kind = kind;
             this.added = added;
