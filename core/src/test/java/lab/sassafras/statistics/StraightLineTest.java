@@ -18,7 +18,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  * The line through trials against the certified values of NIST's Statistical Reference Datasets (certified values from
  * memory of their files; the data come from a registry package that carries them).
  */
-class HeatLineTest {
+class StraightLineTest {
 
     private static final String CARRIER = "/org/apache/commons/math3/stat/regression/SimpleRegressionTest.java";
 
@@ -54,7 +54,7 @@ class HeatLineTest {
     /** The rows {y, x} of one data set, read from the package that carries it. */
     private static StraightLine line(String name) throws IOException {
         String source;
-        try (InputStream in = HeatLineTest.class.getResourceAsStream(CARRIER)) {
+        try (InputStream in = StraightLineTest.class.getResourceAsStream(CARRIER)) {
             source = new String(in.readAllBytes(), StandardCharsets.UTF_8);
         }
         int from = source.indexOf("double[][] " + name + " = {");
