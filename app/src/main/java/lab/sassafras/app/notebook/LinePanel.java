@@ -55,7 +55,8 @@ public record LinePanel(
                 .map(trial -> trial.solution().orElseThrow().inShort())
                 .toList());
         return new LinePanel(
-                up.dimension().word() + " against " + across.dimension().word(),
+                capital(up.dimension().word()) + " against "
+                        + across.dimension().word(),
                 written(figures, line.slope(), line.slopeUncertainty()) + unit,
                 weighed.map(each -> written(figures, each.value(), each.uncertainty()) + unit),
                 written(figures, line.intercept(), line.interceptUncertainty()) + " " + up.symbol(),
@@ -73,6 +74,10 @@ public record LinePanel(
                         .filter(each -> !each.key().equals(sample.combination().key()))
                         .toList(),
                 sample.combination());
+    }
+
+    private static String capital(String word) {
+        return Character.toUpperCase(word.charAt(0)) + word.substring(1);
     }
 
     private static String written(Figures figures, double value, double uncertainty) {

@@ -62,7 +62,7 @@ class CapacityFromWarmingTest extends HouseTest {
         Entry again = imports.take(three.getBytes(StandardCharsets.UTF_8), "warming.json", "a test");
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(three);
         assertThat(get("/entries/" + again.id() + "/result").body())
-                .contains("power against rate of temperature change", "the slope of the line through the trials");
+                .contains("Power against rate of temperature change", "the slope of the line through the trials");
     }
 
     private static String withTwoMoreTrials(String file) {
