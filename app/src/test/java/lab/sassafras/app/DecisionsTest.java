@@ -2,6 +2,7 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.notebook.Adoption;
@@ -141,5 +142,23 @@ class DecisionsTest extends HouseTest {
             browser.page().waitForSelector(".row s");
             assertThat(browser.page().locator(".findings").count()).isZero();
         }
+    }
+
+    /** The slope is put in force by a decision, travels with the run file, and can be taken back. */
+    @Test
+    void theSlopeIsPutInForceTravelsAndIsTakenBack() {
+        Entry entry = imported("15-saltpetre.json");
+        Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Rowan");
+        String path = "/entries/" + entry.id();
+        assertThat(hand.post(path + "/combination", "combination=median").statusCode())
+                .isEqualTo(422);
+        hand.post(path + "/combination", "combination=line");
+        assertThat(get(path + "/result").body()).contains("the slope of the line through the trials, 5 trials");
+        String file = get(path + "/run.json").body();
+        assertThat(file).contains("\"combination\" : \"line\"");
+        Entry again = imports.take(file.getBytes(StandardCharsets.UTF_8), "slope.json", "a test");
+        assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(file);
+        hand.post(path + "/combination", "combination=mean");
+        assertThat(get(path + "/result").body()).contains("mean of 5 trials");
     }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.stream.DoubleStream;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Estimate.Contribution;
+import lab.sassafras.measure.Scope;
 import lab.sassafras.measure.Shared;
 import org.junit.jupiter.api.Test;
 
@@ -85,5 +86,30 @@ class TrialMeanTest {
                         .mapToDouble(each -> each.shareOf(estimate))
                         .sum())
                 .isCloseTo(1, within(1e-12));
+    }
+
+    /** A density measured once is shared by the trials of its entry, and is another entry's own affair. */
+    @Test
+    void aSourceReachesAsFarAsItsScope() {
+        Shared ofEntry = new Shared("density", "density", 0.5, Double.POSITIVE_INFINITY, Scope.ENTRY);
+        Shared ofTrial = new Shared("curve", "curve", 0.5, Double.POSITIVE_INFINITY, Scope.TRIAL);
+        Estimate mean = TrialMean.of(List.of(sharing(10, ofEntry, ofTrial), sharing(10, ofEntry, ofTrial)))
+                .estimate();
+        // the entry's once, 0.5; the trials' own divided by √2
+        assertThat(mean.uncertainty()).isCloseTo(Math.sqrt(0.25 + 0.125), within(1e-12));
+        assertThat(mean.asInput().shares()).isEmpty();
+        assertThat(mean.asInput().ownUncertainty()).isCloseTo(mean.uncertainty(), within(1e-12));
+        assertThat(sharing(10, OFFSET).asInput().shares())
+                .singleElement()
+                .satisfies(each -> assertThat(each.source()).isEqualTo(OFFSET));
+    }
+
+    private static Estimate sharing(double value, Shared... sources) {
+        return Estimate.of(
+                value,
+                java.util.Arrays.stream(sources)
+                        .map(each -> new Contribution(each.key(), each.label(), 1, each.standardUncertainty(), each))
+                        .toList(),
+                Double.POSITIVE_INFINITY);
     }
 }
