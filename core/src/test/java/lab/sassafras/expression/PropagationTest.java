@@ -57,6 +57,21 @@ class PropagationTest {
         return new Measured(value, 0.03, Double.POSITIVE_INFINITY, List.of(new Measured.Share(offset, 1)), 1);
     }
 
+    /** 3 of its own with 4 degrees, 4 shared with 9: 5⁴ ÷ (3⁴ ÷ 4 + 4⁴ ÷ 9) = 12.835, by propagation and put together. */
+    @Test
+    void aSharedSourceBringsItsDegreesOfFreedomToo() {
+        Shared source = Shared.everywhere("s", "s", 2, 9);
+        Measured both = new Measured(10, 3, 4, List.of(new Measured.Share(source, 2)), 1);
+        Estimate propagated = new Computation(A, Bindings.of(Map.of("a", both))).estimate();
+        assertThat(propagated.uncertainty()).isCloseTo(5, within(1e-12));
+        assertThat(propagated.degreesOfFreedom()).isCloseTo(12.835, within(0.001));
+        Estimate together = Estimate.of(10, propagated.contributions(), 4);
+        assertThat(together.uncertainty()).isCloseTo(5, within(1e-12));
+        assertThat(together.degreesOfFreedom()).isCloseTo(12.835, within(0.001));
+        assertThat(Estimate.of(Double.NaN, List.of(), 4).finite()).isFalse();
+        assertThat(propagated.finite()).isTrue();
+    }
+
     /** JCGM 100:2008, G.4.1: ν = u⁴ ÷ Σ(uᵢ⁴ ÷ νᵢ); equal parts with 4 degrees each make 8. */
     @Test
     void degreesOfFreedomByWelchSatterthwaite() {
