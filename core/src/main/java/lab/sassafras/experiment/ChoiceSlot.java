@@ -2,13 +2,12 @@ package lab.sassafras.experiment;
 
 import java.util.List;
 import java.util.Optional;
-import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 
 /** One of a few words. */
-final class ChoiceSlot extends StatedSlot {
+final class ChoiceSlot extends WordSlot {
 
     private final List<String> answers;
 
@@ -35,18 +34,8 @@ final class ChoiceSlot extends StatedSlot {
     }
 
     @Override
-    public void admit(Line line, Setting setting) {
-        // whatever can be read can be taken in
-    }
-
-    @Override
     public Optional<Measured> number(Line line, Setting setting) {
         return Optional.empty();
-    }
-
-    @Override
-    public List<Finding> questions(Line line, String label, Setting setting) {
-        return List.of();
     }
 
     @Override
@@ -59,15 +48,5 @@ final class ChoiceSlot extends StatedSlot {
         return answers.stream()
                 .map(each -> new Option(each, words.option(path, each)))
                 .toList();
-    }
-
-    @Override
-    public Optional<Elsewhere> elsewhere() {
-        return Optional.empty();
-    }
-
-    @Override
-    public boolean namesSample() {
-        return false;
     }
 }

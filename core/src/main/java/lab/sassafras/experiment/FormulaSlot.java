@@ -2,13 +2,12 @@ package lab.sassafras.experiment;
 
 import java.util.List;
 import java.util.Optional;
-import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.substance.ChemicalFormula;
 
 /** A chemical formula, which counts with its molar mass. */
-final class FormulaSlot extends StatedSlot {
+final class FormulaSlot extends WordSlot {
 
     FormulaSlot(String key, boolean optional) {
         super(key, optional);
@@ -30,18 +29,8 @@ final class FormulaSlot extends StatedSlot {
     }
 
     @Override
-    public void admit(Line line, Setting setting) {
-        // whatever can be read can be taken in
-    }
-
-    @Override
     public Optional<Measured> number(Line line, Setting setting) {
         return Optional.of(ChemicalFormula.read(line.text()).molarMassAsInput());
-    }
-
-    @Override
-    public List<Finding> questions(Line line, String label, Setting setting) {
-        return List.of();
     }
 
     @Override
@@ -52,15 +41,5 @@ final class FormulaSlot extends StatedSlot {
     @Override
     public List<Option> options(Words words, String path, Setting setting) {
         return List.of();
-    }
-
-    @Override
-    public Optional<Elsewhere> elsewhere() {
-        return Optional.empty();
-    }
-
-    @Override
-    public boolean namesSample() {
-        return false;
     }
 }

@@ -4,13 +4,12 @@ import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
-import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.Measured;
 
 /** The instant something was done. */
-final class MomentSlot extends StatedSlot {
+final class MomentSlot extends WordSlot {
 
     MomentSlot(String key) {
         super(key, true);
@@ -32,18 +31,8 @@ final class MomentSlot extends StatedSlot {
     }
 
     @Override
-    public void admit(Line line, Setting setting) {
-        // whatever can be read can be taken in
-    }
-
-    @Override
     public Optional<Measured> number(Line line, Setting setting) {
         return Optional.empty();
-    }
-
-    @Override
-    public List<Finding> questions(Line line, String label, Setting setting) {
-        return List.of();
     }
 
     @Override
@@ -58,15 +47,5 @@ final class MomentSlot extends StatedSlot {
     @Override
     public List<Option> options(Words words, String path, Setting setting) {
         return List.of();
-    }
-
-    @Override
-    public Optional<Elsewhere> elsewhere() {
-        return Optional.empty();
-    }
-
-    @Override
-    public boolean namesSample() {
-        return false;
     }
 }

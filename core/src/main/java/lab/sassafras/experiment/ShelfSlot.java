@@ -2,14 +2,13 @@ package lab.sassafras.experiment;
 
 import java.util.List;
 import java.util.Optional;
-import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.Reference;
 
 /** One row of a catalogue of the reference shelf, by its key; it counts with its value. */
-final class ShelfSlot extends StatedSlot {
+final class ShelfSlot extends WordSlot {
 
     private final Catalogue catalogue;
 
@@ -36,18 +35,8 @@ final class ShelfSlot extends StatedSlot {
     }
 
     @Override
-    public void admit(Line line, Setting setting) {
-        // whatever can be read can be taken in
-    }
-
-    @Override
     public Optional<Measured> number(Line line, Setting setting) {
         return catalogue.find(setting.shelf(), line.text()).map(Reference::asInput);
-    }
-
-    @Override
-    public List<Finding> questions(Line line, String label, Setting setting) {
-        return List.of();
     }
 
     @Override
@@ -63,15 +52,5 @@ final class ShelfSlot extends StatedSlot {
         return catalogue.on(setting.shelf()).stream()
                 .map(each -> new Option(each.key(), each.name()))
                 .toList();
-    }
-
-    @Override
-    public Optional<Elsewhere> elsewhere() {
-        return Optional.empty();
-    }
-
-    @Override
-    public boolean namesSample() {
-        return false;
     }
 }
