@@ -175,7 +175,7 @@ class NewExperimentsTest extends HouseTest {
             assertThat(browser.text(".page.right"))
                     .contains(
                             "+0,264 ± 0,017 kJ",
-                            "every trial carries the same of something else",
+                            "every trial carries the same amount of something else",
                             "heat lost = heat gained");
             browser.open("/entries/" + imported("12-ice-water.json").id() + "/result");
             assertThat(browser.text("h1.result")).startsWith("0 °C");

@@ -61,7 +61,7 @@ public record LinePanel(
                 weighed.map(each -> written(figures, each.value(), each.uncertainty()) + unit),
                 written(figures, line.intercept(), line.interceptUncertainty()) + " " + up.symbol(),
                 line.missesZero()
-                        ? "The intercept is away from zero: every trial carries the same of something else. The "
+                        ? "The intercept is away from zero: every trial carries the same amount of something else. The "
                                 + "slope is free of it."
                         : "The intercept is zero within its scatter, as it should be: no error is the same in every "
                                 + "trial.",
