@@ -22,6 +22,153 @@ const regions = {
 };
 window.sassafras = { renew: regions.renew };
 
+/* What is typed and not sent waits for its field, and the page is not left over it without asking. */
+const drafts = {
+  waiting: false,
+  name(field) {
+    const form = field.form;
+    const at = form && form.elements.at;
+    return at && field.name && !form.elements.supersedes ? `draft ${window.location.pathname} ${at.value} ${field.name}` : null;
+  },
+  open() {
+    return [...document.querySelectorAll('main form input:not([type=hidden]):not([type=radio]), main form textarea')]
+      .filter((field) => field.value !== field.defaultValue);
+  },
+  keep(field) {
+    const name = drafts.name(field);
+    if (name) { window.sessionStorage.setItem(name, field.value); }
+  },
+  restore() {
+    document.querySelectorAll('main form.answer input:not([type=hidden]):not([type=radio])').forEach((field) => {
+      const name = drafts.name(field);
+      const kept = name && window.sessionStorage.getItem(name);
+      if (kept && field.value === field.defaultValue) { field.value = kept; }
+    });
+  },
+  forget(form) {
+    [...form.elements].forEach((field) => {
+      const name = drafts.name(field);
+      if (name) { window.sessionStorage.removeItem(name); }
+    });
+  },
+};
+
+window.addEventListener('beforeunload', (event) => {
+  if (!drafts.waiting && drafts.open().length > 0) { event.preventDefault(); }
+});
+
+document.addEventListener('submit', () => { drafts.waiting = true; setTimeout(() => { drafts.waiting = false; }, 1000); });
+
+/* The pointer on the instrument's scale follows what is typed; which scale lies there goes by the instrument chosen. */
+const scale = {
+  number(field) { return Number(field.value.trim().replace(',', '.').replace('−', '-')); },
+  follow() {
+    const field = document.querySelector('.huge-input');
+    const scales = [...document.querySelectorAll('.scale')];
+    if (!field || scales.length === 0) { return; }
+    const chosen = document.getElementById('instrument');
+    const key = chosen ? chosen.value : '';
+    const one = scales.find((each) => each.dataset.instrument === key);
+    scales.forEach((each) => { each.toggleAttribute('hidden', each !== one); });
+    if (!one) { return; }
+    const unit = document.getElementById('unit');
+    const step = unit && unit.selectedOptions[0] ? unit.selectedOptions[0].dataset : { size: '1', zero: '0' };
+    const value = scale.number(field) * Number(step.size) + Number(step.zero);
+    const pointer = one.querySelector('.pointer');
+    const typed = field.value.trim() !== '' && Number.isFinite(value);
+    pointer.toggleAttribute('hidden', !typed);
+    if (!typed) { return; }
+    const low = Number(one.dataset.low);
+    const high = Number(one.dataset.high);
+    const at = Math.min(high, Math.max(low, value));
+    const left = Number(one.dataset.left);
+    const x = left + (at - low) / (high - low) * (Number(one.dataset.right) - left);
+    pointer.classList.toggle('off', at !== value);
+    pointer.setAttribute('transform', `translate(${x} 0)`);
+  },
+};
+
+/* Answers are leaves: the heavy letters or the arrows choose one, Enter or a second touch writes it down. */
+const leaves = {
+  typed: '',
+  at: 0,
+  choose(event) {
+    const lines = [...document.querySelectorAll('.leaf-line')];
+    if (lines.length === 0) { return; }
+    leaves.typed = (event.timeStamp - leaves.at < 1200 ? leaves.typed : '') + event.key.toLowerCase();
+    leaves.at = event.timeStamp;
+    const begins = (start) => lines.find((line) => line.textContent.trim().toLowerCase().startsWith(start));
+    const line = begins(leaves.typed) || begins(event.key.toLowerCase());
+    if (line) {
+      event.preventDefault();
+      line.querySelector('input').checked = true;
+      line.querySelector('input').focus();
+    }
+  },
+};
+
+document.addEventListener('pointerdown', (event) => {
+  const line = event.target.closest('.leaf-line');
+  if (line) { line.dataset.again = line.querySelector('input').checked ? 'yes' : ''; }
+});
+document.addEventListener('click', (event) => {
+  const line = event.target.closest('.leaf-line');
+  if (line && event.target.type !== 'radio' && line.dataset.again === 'yes') { line.closest('form').requestSubmit(); }
+});
+
+/* The page on paper; a list searched as one types. */
+document.addEventListener('click', (event) => {
+  if (event.target.closest('[data-print]')) { window.print(); }
+});
+document.addEventListener('input', (event) => {
+  if (!event.target.matches('[data-find]')) { return; }
+  const sought = event.target.value.trim().toLowerCase();
+  document.querySelectorAll('.found tbody tr').forEach((row) => {
+    row.toggleAttribute('hidden', !row.textContent.toLowerCase().includes(sought));
+  });
+});
+
+/* A value proposed is selected, so that typing takes its place. */
+document.addEventListener('focusin', (event) => {
+  if (event.target.matches('.huge-input, .assumed input')) { event.target.select(); }
+});
+document.addEventListener('input', (event) => {
+  if (event.target.form) { drafts.keep(event.target); }
+  if (event.target.closest('main.run')) { scale.follow(); }
+});
+document.addEventListener('change', (event) => {
+  if (event.target.closest('main.run')) { scale.follow(); }
+});
+
+const settle = () => {
+  drafts.waiting = false;
+  drafts.restore();
+  scale.follow();
+  if (document.activeElement && document.activeElement.matches('.huge-input')) { document.activeElement.select(); }
+};
+document.addEventListener('DOMContentLoaded', settle);
+
+/* A new period begins with the day and the zone of whoever opens it. */
+document.addEventListener('DOMContentLoaded', () => {
+  const form = document.querySelector('form[data-here-and-now]');
+  if (!form) { return; }
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const now = new Date();
+  const two = (number) => String(number).padStart(2, '0');
+  const put = (field, value) => { field.value = value; field.defaultValue = value; };
+  if (zone) { put(form.elements.zone, zone); }
+  put(form.elements.date, `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`);
+});
+
+/* What is written elsewhere is told here, and its region fetched. */
+document.addEventListener('DOMContentLoaded', () => {
+  const main = document.querySelector('[data-changes]');
+  if (!main || !window.EventSource) { return; }
+  const stream = new EventSource(main.dataset.changes);
+  stream.addEventListener('changed', (event) => regions.renew(event.data).catch(() => {}));
+  window.addEventListener('pagehide', () => stream.close());
+});
+
 /* Back at the page, what others wrote meanwhile is shown. */
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') {
@@ -63,6 +210,7 @@ document.addEventListener('alpine:init', () => {
           const answer = await fetch(form.action, { method: 'POST', body: data, headers: { Accept: 'text/html' } });
           this.outbox = '';
           this.busy = false;
+          if (answer.ok) { drafts.forget(form); }
           await this.show(answer);
           return;
         } catch (unreachable) {
@@ -80,27 +228,28 @@ document.addEventListener('alpine:init', () => {
       document.querySelector('main').replaceWith(document.importNode(fresh, true));
       const focus = document.querySelector('main [autofocus], main [aria-invalid], main input:not([type=hidden])');
       if (focus) { focus.focus(); }
+      settle();
       window.scrollTo(0, 0);
     },
 
     pressed(event) {
       if (event.ctrlKey || event.altKey || event.metaKey || document.querySelector('dialog[open]')) { return; }
       const field = event.target.closest('input, select, textarea');
-      if (event.key === 'ArrowUp' && !(field && field.tagName === 'SELECT')) { this.follow('before', event); }
-      if (event.key === 'ArrowDown' && !(field && field.tagName === 'SELECT')) { this.follow('skip', event); }
+      const arrows = !(field && (field.tagName === 'SELECT' || field.type === 'radio'));
+      if (event.key === 'ArrowUp' && arrows) { this.follow('before', event); }
+      if (event.key === 'ArrowDown' && arrows) { this.follow('skip', event); }
       if (event.key === ' ' && !field) {
         const moment = document.querySelector('button.moment');
         if (moment && event.target !== moment) { event.preventDefault(); moment.click(); }
       }
-      if (/^[1-9]$/.test(event.key) && !field) {
-        const answer = document.querySelectorAll('.answer-button')[Number(event.key) - 1];
-        if (answer) { event.preventDefault(); answer.click(); }
-      }
+      const sure = document.querySelector('[data-sure]');
+      if (sure && /^y$/i.test(event.key)) { event.preventDefault(); sure.click(); return; }
+      if (/^\p{L}$/u.test(event.key) && (!field || field.type === 'radio')) { leaves.choose(event); }
     },
 
     follow(id, event) {
       const link = document.getElementById(id);
-      if (link) { event.preventDefault(); link.click(); }
+      if (link) { event.preventDefault(); drafts.waiting = true; link.click(); }
     },
   }));
 

@@ -18,6 +18,7 @@ class ArrowsTest {
             "statistics",
             "substance",
             "account",
+            "curve",
             "convention",
             "experiment",
             "calibration",

@@ -35,7 +35,11 @@ class BadInputTest extends HouseTest {
                 assertThat(browser.page().inputValue("#text")).isEqualTo(wrong);
             }
             browser.page().fill("#text", "");
-            browser.give("150.0").expectAsked("Move the solid");
+            browser.give("150.0").expectAsked("settled");
+            assertThat(browser.text(".sure")).contains("150.0 °C? Thermometer R-5 reads");
+            browser.give("150.0").expectAsked("settled").press("y");
+            browser.page().waitForSelector("button.moment");
+            browser.expectAsked("Move the solid");
             browser.open("/entries/" + begun.id() + "/result");
             assertThat(browser.text(".findings")).contains("150.0 °C, lies outside the range of thermometer R-5");
         }

@@ -100,6 +100,17 @@ public final class BenchBrowser implements AutoCloseable {
         return press("Enter");
     }
 
+    /** Answers a question otherwise for the entry whose result is shown. */
+    public BenchBrowser settle(String question, String school) {
+        page.click("summary:has-text('Work something out differently')");
+        String line = ".questions > li:has(summary:has-text('" + question + "'))";
+        page.click(line + " summary");
+        page.check(line + " input[value='" + school + "']");
+        page.click(line + " button");
+        page.waitForLoadState();
+        return this;
+    }
+
     /** What the bench page asks. */
     public String asked() {
         return page.textContent("#ask-title").strip();
@@ -113,8 +124,27 @@ public final class BenchBrowser implements AutoCloseable {
         return settled(key);
     }
 
-    /** Presses one key that answers (a digit, Space), then waits for the answer. */
+    /** Marks the moment with Space, or chooses the leaf of that number by the arrows; then waits for the answer. */
     public BenchBrowser answer(String press) {
+        String key = ready();
+        press(" ");
+        if (!press.equals(" ")) {
+            for (int leaf = 1; leaf < Integer.parseInt(press); leaf++) {
+                press("ArrowDown");
+            }
+            enter();
+        }
+        return settled(key);
+    }
+
+    /** Gives a value that is asked about, and says that it is so. */
+    public BenchBrowser insist(String text) {
+        give(text);
+        page.waitForSelector(".sure");
+        return pressed("y");
+    }
+
+    private BenchBrowser pressed(String press) {
         String key = ready();
         press(press);
         return settled(key);

@@ -119,8 +119,17 @@ public abstract class HouseTest {
     }
 
     protected static byte[] demo(String name) {
+        return read(Path.of("src/main/resources/demo", name));
+    }
+
+    /** One of the runs worked by hand. */
+    protected static byte[] example(String name) {
+        return read(Path.of("../docs/examples", name + ".json"));
+    }
+
+    private static byte[] read(Path file) {
         try {
-            return Files.readAllBytes(Path.of("src/main/resources/demo", name));
+            return Files.readAllBytes(file);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -126,6 +126,6 @@ class KeptResultTest extends HouseTest {
         book.showing(new Shown.Key(entry.id(), state, 0), 9.1, 0.4, "J/°C");
         calorimeters.add("another cup, so that nothing is kept", lab.sassafras.experiment.VesselKind.FOAM_CUP);
         assertThat(get("/entries/" + entry.id() + "/result").body())
-                .contains("these same readings gave 9.10 ± 0.40 J/°C, by method 0");
+                .contains("these same readings gave 9.10 ± 0.40 J/°C (standard uncertainty), by method 0");
     }
 }

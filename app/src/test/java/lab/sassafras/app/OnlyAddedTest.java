@@ -25,10 +25,13 @@ class OnlyAddedTest extends HouseTest {
                 "delete from decision",
                 "delete from strike",
                 "update brought_in set who = 'nobody'",
-                "update shown set result = 1"
+                "update shown set result = 1",
+                "update trace set who = 'nobody'",
+                "delete from trace_chunk"
             })
     void whatWasReadOrDecidedIsNeitherChangedNorRemoved(String statement) {
         Entry entry = imported("2-grey-slug.json");
+        imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
         get("/entries/" + entry.id() + "/result");
         book.decide(
                 java.util.Optional.of(entry.id()),

@@ -14,7 +14,7 @@ class ShelfPagesTest extends HouseTest {
     @Test
     void aThermometerIsAddedOnceItsNumbersHold() {
         try (BenchBrowser browser = browser()) {
-            browser.open("/shelf/new");
+            browser.open("/shelf/new/instrument");
             browser.page().fill("#name", "thermometer Q-9");
             browser.page().selectOption("#kind", "THERMOMETER");
             browser.page().fill("#resolution", "0");

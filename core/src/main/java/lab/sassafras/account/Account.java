@@ -33,6 +33,16 @@ public sealed interface Account permits Books, Cases, Account.Incomplete {
      */
     Optional<Estimate> estimate(Bindings bindings);
 
+    /**
+     * {@return the amount the result grows with, where it is not per anything; empty where trials of any amounts have
+     * a mean}
+     *
+     * @param bindings the numbers that go into the inputs
+     */
+    default Optional<Double> amount(Bindings bindings) {
+        return Optional.empty();
+    }
+
     /** {@return whether the school in force asks for a party these books cannot have} */
     boolean omits();
 

@@ -101,7 +101,7 @@ record Attempt(
                         "account.no-number",
                         "With these readings the balance gives no number. "
                                 + "Check that every temperature lies where the chosen value for water is "
-                                + "known (0 to 99.5 °C)."));
+                                + "known (above 0 and below 100 °C)."));
     }
 
     private static Solution.Outcome refused(Finding finding) {
@@ -117,6 +117,7 @@ record Attempt(
             asked.add(party.heat());
             party.start().ifPresent(asked::add);
             party.end().ifPresent(asked::add);
+            party.stages().forEach(stage -> asked.add(stage.heat()));
         });
         books.beside().fill().map(fill -> free(books, solved, fill)).ifPresent(asked::add);
         books.beside().derived().forEach(each -> asked.add(free(books, solved, each.of(solved.base()))));
@@ -142,7 +143,10 @@ record Attempt(
                         answers.next().estimate(),
                         party.start().map(any -> answers.next().value()),
                         party.end().map(any -> answers.next().value()),
-                        found.through().equals(party.key())))
+                        found.through().equals(party.key()),
+                        party.stages().stream()
+                                .map(any -> answers.next().value())
+                                .toList()))
                 .toList();
         return new Solution(
                 books,

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.expression.Bindings;
+import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -75,6 +76,7 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
         });
         beside().fill().ifPresent(all::add);
         beside().answer().ifPresent(all::add);
+        beside().amount().ifPresent(all::add);
         return all;
     }
 
@@ -126,6 +128,20 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
     }
 
     /**
+     * {@return the same, whose result grows with an amount, so that trials of unlike amounts have no mean}
+     *
+     * @param amount such as the mass dissolved
+     */
+    default B growingWith(Expression amount) {
+        return with(beside().growingWith(amount));
+    }
+
+    @Override
+    default Optional<Double> amount(Bindings bindings) {
+        return beside().amount().map(amount -> new Computation(amount, bindings).value());
+    }
+
+    /**
      * Both ways of a point on a line through several trials.
      *
      * @param across what it is drawn against
@@ -140,6 +156,7 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
      * @param derived further results that follow
      * @param fitted  the point on a line through several trials
      * @param answer  what is reported where the unknown is only a means to it
+     * @param amount  what the result grows with, where it is not per anything: a heat alone
      * @param remarks what is to be said once the numbers are in
      */
     record Beside(
@@ -147,11 +164,12 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
             List<Derived> derived,
             Optional<Fitted> fitted,
             Optional<Named> answer,
+            Optional<Expression> amount,
             List<Remark> remarks) {
 
         /** Nothing. */
-        public static final Beside NOTHING =
-                new Beside(Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of());
+        public static final Beside NOTHING = new Beside(
+                Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), List.of());
 
         /**
          * Keeps copies of what could change.
@@ -160,6 +178,7 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
          * @param derived further results that follow
          * @param fitted  the point on a line through several trials
          * @param answer  what is reported where the unknown is only a means to it
+         * @param amount  what the result grows with, where it is not per anything: a heat alone
          * @param remarks what is to be said once the numbers are in
          */
         public Beside {
@@ -168,25 +187,29 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
         }
 
         Beside holding(Expression mass) {
-            return new Beside(Optional.of(mass), derived, fitted, answer, remarks);
+            return new Beside(Optional.of(mass), derived, fitted, answer, amount, remarks);
         }
 
         Beside giving(List<Derived> more) {
-            return new Beside(fill, more, fitted, answer, remarks);
+            return new Beside(fill, more, fitted, answer, amount, remarks);
         }
 
         Beside against(Fitted point) {
-            return new Beside(fill, derived, Optional.of(point), answer, remarks);
+            return new Beside(fill, derived, Optional.of(point), answer, amount, remarks);
         }
 
         Beside answering(Named value) {
-            return new Beside(fill, derived, fitted, Optional.of(value), remarks);
+            return new Beside(fill, derived, fitted, Optional.of(value), amount, remarks);
+        }
+
+        Beside growingWith(Expression quantity) {
+            return new Beside(fill, derived, fitted, answer, Optional.of(quantity), remarks);
         }
 
         Beside remarking(List<? extends Remark> more) {
             List<Remark> all = new ArrayList<>(remarks);
             all.addAll(more);
-            return new Beside(fill, derived, fitted, answer, all);
+            return new Beside(fill, derived, fitted, answer, amount, all);
         }
     }
 

@@ -4,18 +4,41 @@ import java.util.Optional;
 import lab.sassafras.expression.Bindings;
 
 /**
- * A part that the school in force would make a party of its own, and cannot, for want of its specific heat.
+ * Something the school in force would count in its own way, and cannot, for want of a value.
  *
- * @param part in words
+ * @param code    stable name of what is said
+ * @param message in words
  */
-public record Omission(String part) implements Remark {
+public record Omission(String code, String message) implements Remark {
 
-    @Override
-    public Optional<Finding> on(Bindings bindings) {
-        return Optional.of(Finding.note(
+    /**
+     * {@return a part that cannot be a party of its own, for want of its specific heat}
+     *
+     * @param part in words
+     */
+    public static Omission ofParty(String part) {
+        return new Omission(
                 "party.omitted",
                 "The shelf has no specific heat for the " + part + ", so it cannot be a party of its "
                         + "own and is left out, as if the water alone changed temperature. Count the whole "
-                        + "solution, or measure its specific heat."));
+                        + "solution, or measure its specific heat.");
+    }
+
+    /**
+     * {@return a solution whose property no table has}
+     *
+     * @param property such as specific heat
+     * @param instead  what is taken in its place
+     */
+    public static Omission ofTable(String property, String instead) {
+        return new Omission(
+                "solution.no-table",
+                "The shelf has no table of the " + property + " of this solution by its concentration, so " + instead
+                        + " is taken. Measure it, or choose another way.");
+    }
+
+    @Override
+    public Optional<Finding> on(Bindings bindings) {
+        return Optional.of(Finding.note(code, message));
     }
 }

@@ -19,6 +19,7 @@ import lab.sassafras.measure.BenchUnit;
  * @param start its temperature before (°C)
  * @param end   its temperature after (°C)
  * @param demands what must hold for its heat to be this one
+ * @param stages  what its heat is made of, where it changes state on the way; none otherwise
  */
 public record Party(
         String key,
@@ -26,7 +27,29 @@ public record Party(
         Named heat,
         Optional<Expression> start,
         Optional<Expression> end,
-        List<Demand> demands) {
+        List<Demand> demands,
+        List<Stage> stages) {
+
+    /**
+     * One part of the way of something that changes state.
+     *
+     * @param words what happens, such as melting
+     * @param heat  taken up by it (J)
+     */
+    public record Stage(String words, Expression heat) {}
+
+    /**
+     * A party whose heat is of one piece.
+     *
+     * @param key   stable name
+     * @param label in words
+     * @param heat  what it takes up (J)
+     * @param start its temperature before (°C)
+     * @param end   its temperature after (°C)
+     */
+    public Party(String key, String label, Named heat, Optional<Expression> start, Optional<Expression> end) {
+        this(key, label, heat, start, end, List.of(), List.of());
+    }
 
     /**
      * What must lie above what: a change of state runs to its end only on one side of its temperature.
@@ -50,7 +73,7 @@ public record Party(
      */
     public static Party body(
             String key, String label, Expression mass, Expression specificHeat, Expression start, Expression end) {
-        Expression product = new Expression.Product(List.of(mass, specificHeat, end.minus(start)));
+        Expression product = new Expression.Product(List.of(mass, specificHeat, change(label, start, end)));
         return of(key, label, product, start, end);
     }
 
@@ -64,7 +87,16 @@ public record Party(
      * @param end          common temperature after (°C)
      */
     public static Party vessel(String key, String label, Expression heatCapacity, Expression start, Expression end) {
-        return of(key, label, heatCapacity.times(end.minus(start)), start, end);
+        return of(key, label, heatCapacity.times(change(label, start, end)), start, end);
+    }
+
+    /** The change of temperature as a line of its own, called after where it began. */
+    private static Expression change(String label, Expression start, Expression end) {
+        String from = start instanceof Input input
+                ? input.symbol().word()
+                : start instanceof Named named ? named.symbol().word() : "";
+        return end.minus(start)
+                .named(new Symbol(Symbol.CHANGE, from.isEmpty() ? label : from), BenchUnit.DEGREES_CELSIUS);
     }
 
     private static Expression heat(String of, Expression mass, Expression specificHeat, Expression change) {
@@ -73,7 +105,7 @@ public record Party(
 
     private static Party of(String key, String label, Expression heat, Expression start, Expression end) {
         Named step = heat.named(new Symbol("q", label), BenchUnit.JOULES);
-        return new Party(key, label, step, Optional.of(start), Optional.of(end), List.of());
+        return new Party(key, label, step, Optional.of(start), Optional.of(end));
     }
 
     /**
@@ -101,8 +133,10 @@ public record Party(
             Expression start,
             Expression end) {
         Expression warming = heat(label + " warming", mass, solid, change.at().minus(start));
-        Expression after = heat(label + " water", melted, liquid, end.minus(change.at()));
-        Party party = of(key, label, new Sum(List.of(warming, melted.times(change.heat()), after)), start, end);
+        Expression melting = melted.times(change.heat());
+        Expression after = heat("meltwater", melted, liquid, end.minus(change.at()));
+        Party party = of(key, label, new Sum(List.of(warming, melting, after)), start, end)
+                .through(new Stage("warming", warming), new Stage("melting", melting), new Stage("meltwater", after));
         return melted != mass
                 ? party
                 : party.demanding(new Demand(
@@ -135,8 +169,10 @@ public record Party(
             Change change,
             Expression liquid,
             Expression end) {
-        Expression after = heat(label + " water", condensed, liquid, end.minus(change.at()));
-        Party party = of(key, label, after.minus(condensed.times(change.heat())), change.at(), end);
+        Expression after = heat("condensate", condensed, liquid, end.minus(change.at()));
+        Expression condensing = condensed.times(change.heat());
+        Party party = of(key, label, after.minus(condensing), change.at(), end)
+                .through(new Stage("condensing", condensing.negated()), new Stage("condensate", after));
         return condensed != mass
                 ? party
                 : party.demanding(new Demand(
@@ -166,12 +202,7 @@ public record Party(
      */
     public static Party process(String key, String label, Expression heat) {
         return new Party(
-                key,
-                label,
-                heat.named(new Symbol("q", label), BenchUnit.JOULES),
-                Optional.empty(),
-                Optional.empty(),
-                List.of());
+                key, label, heat.named(new Symbol("q", label), BenchUnit.JOULES), Optional.empty(), Optional.empty());
     }
 
     /**
@@ -186,12 +217,13 @@ public record Party(
                 heat,
                 start,
                 end,
-                Stream.concat(demands.stream(), Stream.of(more)).toList());
+                Stream.concat(demands.stream(), Stream.of(more)).toList(),
+                stages);
     }
 
     /** The same party with its heat found another way. */
     Party withHeat(Expression found) {
-        return new Party(key, label, found.named(heat.symbol(), BenchUnit.JOULES), start, end, demands);
+        return new Party(key, label, found.named(heat.symbol(), BenchUnit.JOULES), start, end, demands, stages);
     }
 
     /** The same party with the unknown replaced by what it was found to be. */
@@ -202,13 +234,18 @@ public record Party(
                         (Named) heat.with(unknown, found),
                         start.map(each -> each.with(unknown, found)),
                         end.map(each -> each.with(unknown, found)),
-                        demands)
+                        demands,
+                        stages)
                 .demandingOf(unknown, found);
     }
 
-    /** The same party with the unknown replaced in what it demands. */
+    private Party through(Stage... more) {
+        return new Party(key, label, heat, start, end, demands, List.of(more));
+    }
+
+    /** The same party with the unknown replaced in what it demands and what its heat is made of. */
     Party demandingOf(Input unknown, Expression found) {
-        return demands.isEmpty()
+        return demands.isEmpty() && stages.isEmpty()
                 ? this
                 : new Party(
                         key,
@@ -222,6 +259,10 @@ public record Party(
                                         demand.above().with(unknown, found),
                                         demand.below().with(unknown, found),
                                         demand.otherwise()))
+                                .toList(),
+                        stages.stream()
+                                .map(stage ->
+                                        new Stage(stage.words(), stage.heat().with(unknown, found)))
                                 .toList());
     }
 }

@@ -32,7 +32,8 @@ public record Reagents(Reagent first, Reagent second) {
      */
     public record Reagent(String name, Expression moles, int count) {
 
-        Expression runs() {
+        /** {@return how often the equation could run with it (mol)} */
+        public Expression runs() {
             return count == 1 ? moles : moles.over(Expression.number(count, Integer.toString(count)));
         }
     }
@@ -88,7 +89,7 @@ public record Reagents(Reagent first, Reagent second) {
                 : Optional.of(Finding.question(
                         "reagents.thousand",
                         "The moles of " + first.name() + " and " + second.name() + " are "
-                                + Figures.POINT.significant(ratio, 2)
+                                + Math.round(ratio)
                                 + " times apart. That is what mL typed for L does, or mmol/L for mol/L: "
                                 + "look at the units of both."));
     }

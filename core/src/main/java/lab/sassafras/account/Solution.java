@@ -9,7 +9,7 @@ import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.MonteCarlo;
-import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.statistics.TrialPoint;
 import lab.sassafras.statistics.TrialResult;
@@ -46,8 +46,15 @@ public record Solution(
      * @param from   temperature before (°C); NaN-free, empty where it has none
      * @param to     temperature after (°C)
      * @param sought whether its heat was found through the balance
+     * @param stages what its heat is made of (J), in the order of the party's stages
      */
-    public record Posting(Party party, Estimate heat, Optional<Double> from, Optional<Double> to, boolean sought) {}
+    public record Posting(
+            Party party,
+            Estimate heat,
+            Optional<Double> from,
+            Optional<Double> to,
+            boolean sought,
+            List<Double> stages) {}
 
     /** A further result with its number. */
     public record Further(Derived derived, Estimate estimate) {}
@@ -57,7 +64,7 @@ public record Solution(
 
     /** {@return what this trial brings to the result of several} */
     public TrialResult inShort() {
-        return new TrialResult(estimate, point);
+        return new TrialResult(estimate, point, account.amount(bindings));
     }
 
     /**
@@ -114,13 +121,15 @@ public record Solution(
 
     private Optional<Finding> smallChange() {
         double relative = Math.abs(estimate.uncertainty() / estimate.value());
-        return relative > 0.25
-                ? Optional.of(Finding.note(
-                        "account.weak",
-                        "The result is known to about "
-                                + Figures.POINT.significant(100 * relative, 2)
-                                + " % only: the temperature change is small against "
-                                + "what the instruments can tell apart. The budget shows which reading to better."))
-                : Optional.empty();
+        if (!(relative > 0.25) || result.unit().dimension() == Dimension.TEMPERATURE) {
+            return Optional.empty();
+        }
+        String why = ": the temperature change is small against what the instruments can tell apart. The budget shows "
+                + "which reading to better.";
+        return Optional.of(Finding.note(
+                "account.weak",
+                relative < 1
+                        ? "The result is known to about " + Math.round(100 * relative) + " % only" + why
+                        : "The result cannot be told from nothing" + why));
     }
 }

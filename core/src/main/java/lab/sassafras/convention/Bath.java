@@ -5,20 +5,20 @@ import java.util.Optional;
 /** What a solid was brought to temperature in. */
 public enum Bath {
     /** Boiling water. */
-    BOILING(100),
+    BOILING("boiling-bath"),
     /** Melting ice. */
-    ICE(0),
+    ICE("ice-bath"),
     /** Any other, which goes by its reading. */
-    OTHER(Double.NaN);
+    OTHER("");
 
-    private final double fixedPoint;
+    private final String fixedPoint;
 
-    Bath(double fixedPoint) {
+    Bath(String fixedPoint) {
         this.fixedPoint = fixedPoint;
     }
 
-    /** {@return the temperature such a bath is taken to have (°C); empty where it has none of its own} */
-    public Optional<Double> fixedPoint() {
-        return Double.isNaN(fixedPoint) ? Optional.empty() : Optional.of(fixedPoint);
+    /** {@return what the shelf calls the temperature such a bath is taken to have; empty where it has none of its own} */
+    public Optional<String> fixedPoint() {
+        return fixedPoint.isEmpty() ? Optional.empty() : Optional.of(fixedPoint);
     }
 }

@@ -11,8 +11,8 @@ public record BathAtFixedPoint() implements BathStart {
     private static final Said SAID = new Said(
             "fixed-point",
             "taken as 100 °C or 0 °C",
-            "Boiling water is taken at 100 °C whatever the barometer says (about 0.3 °C less for each 100 m of "
-                    + "height), ice water at 0 °C; a warm bath still goes by its reading.");
+            "Boiling water is taken at 100 °C, give or take what weather and height do to it (0.3 °C less for each "
+                    + "100 m), ice water at 0 °C; a warm bath still goes by its reading.");
 
     @Override
     public Said said() {
@@ -22,9 +22,8 @@ public record BathAtFixedPoint() implements BathStart {
     @Override
     public Expression start(Bath bath, Supplier<Expression> read, SchoolPlace.Answers answers) {
         return bath.fixedPoint()
-                .<Expression>map(
-                        at -> new Expression.Constant(at, Integer.toString(at.intValue()), BenchUnit.DEGREES_CELSIUS)
-                                .named(Symbol.of("T:bath"), BenchUnit.DEGREES_CELSIUS))
+                .<Expression>map(key -> new Expression.Input(
+                        "shelf:" + key, Symbol.of("T:bath"), "bath, taken as it is", BenchUnit.DEGREES_CELSIUS))
                 .orElseGet(read);
     }
 }

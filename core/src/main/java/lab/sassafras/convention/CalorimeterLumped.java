@@ -11,7 +11,7 @@ public record CalorimeterLumped() implements CalorimeterTreatment {
 
     private static final Said SAID = new Said(
             "lumped",
-            "one lumped number with the usual water",
+            "one number for the vessel and its usual water together",
             "Vessel and usual water as one number, from the constant and the fill it was found at. It is right only "
                     + "for that fill: weigh the same water every time.");
 

@@ -12,7 +12,7 @@ public record CalorimeterScaled() implements CalorimeterTreatment {
     private static final Said SAID = new Said(
             "scaled",
             "constant scaled with the fill",
-            "The constant times this fill over the fill it was found at. Misleading for a cup: wall, lid and probe "
+            "The constant times the whole fill of this run over the whole fill it was found at. Misleading for a cup: wall, lid and probe "
                     + "do not grow with the water.");
 
     @Override

@@ -18,6 +18,9 @@ public interface Evidence {
      */
     boolean sameMasses(MassWay one, MassWay other);
 
+    /** {@return whether the change of some trial is read from readings on a clock} */
+    boolean readOnAClock();
+
     /**
      * {@return whether the vessel has on record what a treatment of it needs; not where there is no vessel}
      *

@@ -1,9 +1,11 @@
 package lab.sassafras.convention;
 
 import java.util.List;
+import java.util.Optional;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
 
 /** A way of turning a volume of water or dilute solution into a mass, and back. */
 public enum LiquidDensity implements School {
@@ -15,6 +17,17 @@ public enum LiquidDensity implements School {
             "0.998 g/mL",
             0.998,
             "Pure water at 20 °C (IAPWS-IF97 gives 0.9982); a solution is a little denser."),
+    /** The density of its concentration. */
+    TABULATED(
+            "table",
+            "by its concentration",
+            0.9982,
+            "The density at 20 °C that the shelf has for a solution of this concentration, and that of water for water.") {
+        @Override
+        public Expression density(SchoolPlace.Answers answers, Optional<Expression> tabulated) {
+            return tabulated.orElseGet(() -> super.density(answers, tabulated));
+        }
+    },
     /** A measured density. */
     MEASURED(
             "measured",
@@ -27,7 +40,7 @@ public enum LiquidDensity implements School {
         }
 
         @Override
-        public Expression density(SchoolPlace.Answers answers) {
+        public Expression density(SchoolPlace.Answers answers, Optional<Expression> tabulated) {
             return answers.at(VALUE);
         }
     };
@@ -47,10 +60,11 @@ public enum LiquidDensity implements School {
     /**
      * {@return the density in force (g/mL)}
      *
-     * @param answers what was read for it; asked only where the school needs it
+     * @param answers   what was read for it; asked only where the school needs it
+     * @param tabulated the density of its concentration, where a table has it (g/mL)
      */
-    public Expression density(SchoolPlace.Answers answers) {
-        return new Expression.Constant(value, key(), BenchUnit.GRAMS_PER_MILLILITRE)
+    public Expression density(SchoolPlace.Answers answers, Optional<Expression> tabulated) {
+        return new Expression.Constant(value, Figures.POINT.plain(value), BenchUnit.GRAMS_PER_MILLILITRE)
                 .named(Symbol.of("ρ:water"), BenchUnit.GRAMS_PER_MILLILITRE);
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.substance.SolutionTable;
 
 /**
  * A solution and what went into it: what changes temperature when something dissolves or reacts in it.
@@ -13,9 +14,23 @@ import lab.sassafras.expression.Expression;
  * @param end      common temperature after (°C)
  * @param water    what warming water takes
  * @param answers what was read for it; asked only where the school needs it
+ * @param dissolved asks for what is dissolved in the end; empty where no table has its solutions
  */
 public record Mixture(
-        List<Portion> liquids, List<Portion> solids, Expression end, WaterHeat water, SchoolPlace.Answers answers) {
+        List<Portion> liquids,
+        List<Portion> solids,
+        Expression end,
+        WaterHeat water,
+        SchoolPlace.Answers answers,
+        Supplier<Optional<Solute>> dissolved) {
+
+    /**
+     * What is dissolved in the end.
+     *
+     * @param table its solutions by concentration
+     * @param mass  of it, without the water of a hydrate (g)
+     */
+    public record Solute(SolutionTable table, Expression mass) {}
 
     /**
      * One part of it.
@@ -37,9 +52,15 @@ public record Mixture(
      * @param end     common temperature after (°C)
      * @param water   what warming water takes
      * @param answers what was read for it; asked only where the school needs it
+     * @param dissolved asks for what is dissolved in the end; empty where no table has its solutions
      */
     public Mixture {
         liquids = List.copyOf(liquids);
         solids = List.copyOf(solids);
+    }
+
+    /** {@return what is dissolved in the end; empty where no table has its solutions} */
+    public Optional<Solute> solute() {
+        return dissolved.get();
     }
 }

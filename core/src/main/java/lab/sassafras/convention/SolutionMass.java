@@ -6,6 +6,7 @@ import java.util.function.Function;
 import lab.sassafras.account.Omission;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Mixture.Portion;
+import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -54,6 +55,38 @@ public enum SolutionMass implements School {
             return together(mixture, mixture.solids(), start -> measured);
         }
     },
+    /** The whole solution, with its specific heat from a table. */
+    TABULATED(
+            "table",
+            "the whole solution, with its specific heat from a table",
+            "Water and what is dissolved change temperature together, with the specific heat the shelf has for a "
+                    + "solution of this concentration at 25 °C. Better than that of water from a few per cent on.") {
+        @Override
+        public List<Party> parties(Mixture mixture) {
+            return mixture.solute()
+                    .map(solute -> together(mixture, mixture.solids(), start -> tabulated(mixture, solute)))
+                    .orElseGet(() -> WHOLE.parties(mixture));
+        }
+
+        @Override
+        public List<Omission> omissions(Mixture mixture) {
+            return mixture.solute().isPresent()
+                    ? List.of()
+                    : List.of(Omission.ofTable("specific heat", "that of water"));
+        }
+
+        private Expression tabulated(Mixture mixture, Mixture.Solute solute) {
+            List<Expression> all = new ArrayList<>();
+            mixture.liquids().forEach(each -> all.add(each.mass()));
+            mixture.solids().forEach(each -> all.add(each.mass()));
+            Expression percent = solute.mass()
+                    .times(Constants.HUNDRED_PER_CENT)
+                    .over(all.size() == 1 ? all.get(0) : new Expression.Sum(all))
+                    .named(new Symbol("w", solute.table().solute().text()), BenchUnit.PERCENT);
+            return new Expression.Applied(solute.table().specificHeat(), percent)
+                    .named(new Symbol("c", SOLUTION), BenchUnit.JOULES_PER_GRAM_DEGREE);
+        }
+    },
     /** Water and solids as parties of their own. */
     OF_THEIR_OWN(
             "parties",
@@ -81,7 +114,7 @@ public enum SolutionMass implements School {
         public List<Omission> omissions(Mixture mixture) {
             return mixture.solids().stream()
                     .filter(solid -> solid.specificHeat().isEmpty())
-                    .map(solid -> new Omission(solid.label()))
+                    .map(solid -> Omission.ofParty(solid.label()))
                     .toList();
         }
     };
@@ -104,6 +137,14 @@ public enum SolutionMass implements School {
      * @param mixture what was put together
      */
     public abstract List<Party> parties(Mixture mixture);
+
+    /**
+     * {@return whether the parts warm first and react at the end; otherwise what was formed warms, and the heat belongs
+     * to the temperature before}
+     */
+    public boolean reactsAtEnd() {
+        return this == OF_THEIR_OWN;
+    }
 
     /**
      * {@return what should be a party and has no specific heat to be one}

@@ -1,8 +1,11 @@
 package lab.sassafras.convention;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.convention.SchoolPlace.When;
+import lab.sassafras.curve.Way;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -44,6 +47,17 @@ public enum TemperatureChange implements School {
         @Override
         public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
             return at("end at mixing", read.minus(after(read, answers).times(answers.at(SINCE))));
+        }
+    },
+    /** Both cooling curves carried to the mixing moment. */
+    NEWTON(
+            "newton",
+            "both cooling curves carried to the mixing moment",
+            "From readings on a clock: both sides as Newton’s cooling toward one temperature with one constant. Right "
+                    + "for long records, if all heat came at once. Typed temperatures count as they were read.") {
+        @Override
+        public boolean applies(Evidence evidence) {
+            return evidence.readOnAClock();
         }
     },
     /** Both lines carried to 0.6 of the rise. */
@@ -131,6 +145,13 @@ public enum TemperatureChange implements School {
         this.said = new Said(key, words, explanation);
     }
 
+    /** {@return the way a curve is read under it; empty where it takes more than a curve} */
+    public Optional<Way> way() {
+        return Arrays.stream(Way.values())
+                .filter(each -> each.key().equals(key()))
+                .findFirst();
+    }
+
     /** Whether both temperatures count as they were read. */
     private boolean asRead() {
         return places().isEmpty();
@@ -138,7 +159,7 @@ public enum TemperatureChange implements School {
 
     @Override
     public boolean comesToSame(School inForce, Evidence evidence) {
-        return inForce instanceof TemperatureChange other && asRead() && other.asRead();
+        return !evidence.readOnAClock() && inForce instanceof TemperatureChange other && asRead() && other.asRead();
     }
 
     /**

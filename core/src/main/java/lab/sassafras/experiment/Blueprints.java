@@ -125,10 +125,11 @@ public final class Blueprints {
 
     private static Line stated(Address address, String answer) {
         return new Line(
-                address, Role.STATED, answer, 0, -1, Optional.empty(), Optional.empty(), OptionalDouble.empty(), "");
+                address, Role.STATED, answer, 0, -1, 0, Optional.empty(), Optional.empty(), OptionalDouble.empty(), "");
     }
 
     private Line number(Address address, Role role) {
-        return new Line(address, role, "1", 1, 0, slot(address).unit(role), Optional.empty(), OptionalDouble.of(0), "");
+        return new Line(
+                address, role, "1", 1, 0, 1, slot(address).unit(role), Optional.empty(), OptionalDouble.of(0), "");
     }
 }

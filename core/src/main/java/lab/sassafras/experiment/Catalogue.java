@@ -2,6 +2,7 @@ package lab.sassafras.experiment;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.substance.Dissolution;
 import lab.sassafras.substance.Reference;
@@ -12,19 +13,10 @@ import lab.sassafras.substance.Substance;
 public interface Catalogue {
 
     /** Specific heats of solids (J/(g·°C)). */
-    Catalogue SOLIDS = of(
-            "solid",
-            BenchUnit.JOULES_PER_GRAM_DEGREE,
-            shelf ->
-                    shelf.solids().stream().map(Substance::specificHeatOnRecord).toList());
+    Catalogue SOLIDS = specificHeats("solid", ReferenceShelf::solids);
 
     /** Specific heats of liquids (J/(g·°C)). */
-    Catalogue LIQUIDS = of(
-            "liquid",
-            BenchUnit.JOULES_PER_GRAM_DEGREE,
-            shelf -> shelf.liquids().stream()
-                    .map(Substance::specificHeatOnRecord)
-                    .toList());
+    Catalogue LIQUIDS = specificHeats("liquid", ReferenceShelf::liquids);
 
     /** Heats of solution (kJ/mol), each at its dilution. */
     Catalogue HEATS_OF_SOLUTION = of(
@@ -47,6 +39,15 @@ public interface Catalogue {
     List<Reference> on(ReferenceShelf shelf);
 
     /**
+     * {@return those of its rows that may be chosen; the others are read where they were chosen before}
+     *
+     * @param shelf a version of the shelf
+     */
+    default List<Reference> offered(ReferenceShelf shelf) {
+        return on(shelf);
+    }
+
+    /**
      * {@return the row of that key; empty where that shelf has none}
      *
      * @param shelf a version of the shelf
@@ -54,6 +55,35 @@ public interface Catalogue {
      */
     default Optional<Reference> find(ReferenceShelf shelf, String key) {
         return on(shelf).stream().filter(each -> each.key().equals(key)).findFirst();
+    }
+
+    private static Catalogue specificHeats(String word, Function<ReferenceShelf, List<Substance>> kind) {
+        return new Catalogue() {
+            @Override
+            public String word() {
+                return word;
+            }
+
+            @Override
+            public BenchUnit unit() {
+                return BenchUnit.JOULES_PER_GRAM_DEGREE;
+            }
+
+            @Override
+            public List<Reference> on(ReferenceShelf shelf) {
+                return kind.apply(shelf).stream()
+                        .map(Substance::specificHeatOnRecord)
+                        .toList();
+            }
+
+            @Override
+            public List<Reference> offered(ReferenceShelf shelf) {
+                return kind.apply(shelf).stream()
+                        .filter(Substance::offered)
+                        .map(Substance::specificHeatOnRecord)
+                        .toList();
+            }
+        };
     }
 
     /** Where a catalogue takes its rows from. */

@@ -19,6 +19,7 @@ final class CommonPlaces {
 
     static final String VESSEL = "calorimeter/vessel";
     static final String PREDICTION = "prediction/final";
+    static final String TRACE = "curve/trace";
 
     private final List<Needed> needed;
     private final Optional<Span> span;
@@ -65,6 +66,7 @@ final class CommonPlaces {
         }
         if (span.isPresent()) {
             groups.add(Group.once("prediction", Slot.temperature("final").ifKnown()));
+            groups.add(Group.perTrial("curve", Slot.trace("trace")));
         }
         Map<String, List<Needed>> byGroup = new LinkedHashMap<>();
         needed.forEach(each -> byGroup.computeIfAbsent(each.place().group(), any -> new ArrayList<>())
@@ -79,7 +81,10 @@ final class CommonPlaces {
     /** The experiment's own steps with those its questions bring, each where the hand is then. */
     List<Step> around(List<Step> own) {
         List<Step> steps = new ArrayList<>();
-        span.ifPresent(any -> steps.add(Step.aside(PREDICTION)));
+        span.ifPresent(any -> {
+            steps.add(Step.aside(PREDICTION));
+            steps.add(Step.aside(TRACE));
+        });
         if (vessel) {
             steps.add(Step.aside(VESSEL));
         }

@@ -24,6 +24,8 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.convention.SchoolPlace;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.convention.WaterHeat;
+import lab.sassafras.curve.Outcome;
+import lab.sassafras.curve.Way;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
@@ -31,8 +33,6 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
-import lab.sassafras.substance.ChemicalEquation;
-import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Reference;
 
 /**
@@ -48,6 +48,7 @@ public final class Draft {
     private final List<Account.Missing> missing = new ArrayList<>();
     private final List<Finding> findings = new ArrayList<>();
     private final List<Omission> omissions = new ArrayList<>();
+    private final Stoichiometry chemistry = new Stoichiometry(this);
 
     Draft(Sheet sheet, int trial, Conventions conventions) {
         this.sheet = sheet;
@@ -59,6 +60,23 @@ public final class Draft {
     /** {@return which trial, from 1} */
     public int trial() {
         return trial;
+    }
+
+    /** {@return what follows from its formulas and equations} */
+    public Stoichiometry chemistry() {
+        return chemistry;
+    }
+
+    Sheet sheet() {
+        return sheet;
+    }
+
+    List<Finding> findings() {
+        return findings;
+    }
+
+    void omits(Omission what) {
+        omissions.add(what);
     }
 
     /** {@return all of them, with this one settled so} */
@@ -81,7 +99,7 @@ public final class Draft {
     }
 
     /** What stands at a path, drawn up once for all schools that take it the same way. */
-    private Expression once(String path, Function<Address, Expression> drawnUpFrom) {
+    Expression once(String path, Function<Address, Expression> drawnUpFrom) {
         Expression known = drawnUp.get(path);
         if (known == null) {
             int lacking = missing.size();
@@ -103,7 +121,7 @@ public final class Draft {
         return quantity(Address.of(path, index));
     }
 
-    private Expression quantity(Address address) {
+    Expression quantity(Address address) {
         String path = address.path();
         Symbol symbol = numbered(words().symbol(path), address);
         BenchUnit unit = unit(path);
@@ -116,7 +134,7 @@ public final class Draft {
                 side(address, Role.GROSS, symbol, "with it")
                         .minus(side(address, Role.TARE, symbol, "without it"))
                         .named(symbol, unit);
-            case VOLUME -> poured(address, symbol).times(density()).named(symbol, unit);
+            case VOLUME -> poured(address, symbol).times(density(address)).named(symbol, unit);
             default -> new Input(address + "." + role.key(), symbol, words().label(path), unit);
         };
     }
@@ -137,9 +155,13 @@ public final class Draft {
                 BenchUnit.GRAMS);
     }
 
-    private Expression density() {
+    private Expression density(Address address) {
         LiquidDensity inForce = conventions.in(Question.DENSITY);
-        return inForce.density(this::at);
+        return inForce.density(
+                this::at,
+                inForce == LiquidDensity.TABULATED
+                        ? slot(address.path()).dissolved().flatMap(chemistry::density)
+                        : Optional.empty());
     }
 
     /**
@@ -154,7 +176,7 @@ public final class Draft {
                         .filter(Role.VOLUME::equals)
                         .isPresent()
                 ? poured(address, symbol)
-                : quantity(address).over(density()).named(new Symbol("V", symbol.word()), BenchUnit.MILLILITRES);
+                : quantity(address).over(density(address)).named(new Symbol("V", symbol.word()), BenchUnit.MILLILITRES);
     }
 
     /**
@@ -174,16 +196,6 @@ public final class Draft {
      */
     public Optional<Expression> share(String path, Expression of) {
         return quantityIfGiven(path).map(share -> of.times(share).over(Constants.HUNDRED_PER_CENT));
-    }
-
-    /**
-     * {@return moles dissolved in a liquid: its volume times its concentration}
-     *
-     * @param liquid        path of the liquid
-     * @param concentration path of its concentration
-     */
-    public Expression molesIn(String liquid, String concentration) {
-        return volume(liquid).over(Constants.MILLILITRES_IN_LITRE).times(quantity(concentration));
     }
 
     /**
@@ -244,7 +256,7 @@ public final class Draft {
      * @param path group and slot, as an experiment declares them
      */
     public Expression start(String path) {
-        return change().start(quantity(path), this::at);
+        return byCurve(path, false).orElseGet(() -> change().start(quantity(path), this::at));
     }
 
     /**
@@ -255,7 +267,20 @@ public final class Draft {
      * @param path     path of the final reading
      */
     public Expression end(Expression start, String startsAt, String path) {
-        return change().end(start, quantity(startsAt), quantity(path), this::at);
+        return byCurve(path, true).orElseGet(() -> change().end(start, quantity(startsAt), quantity(path), this::at));
+    }
+
+    /** A temperature of the change as the curve of this trial gives it, where it has one. */
+    private Optional<Expression> byCurve(String path, boolean end) {
+        return sheet.readings(trial).map(curve -> {
+            Way way = change().way().orElse(Way.EXTREME);
+            if (curve.by(way) instanceof Outcome.Withheld withheld) {
+                findings.add(Finding.question("curve.withheld", withheld.reason())
+                        .at(address(path).toString()));
+            }
+            return new Input(
+                    curve.key(way, end), words().symbol(path), words().label(path) + ", by the curve", unit(path));
+        });
     }
 
     private TemperatureChange change() {
@@ -307,9 +332,14 @@ public final class Draft {
      * @param liquids waters or solutions poured together
      * @param solids  what dissolved, reacted or formed
      * @param end     common temperature after (°C)
+     * @param solute  asks for what is dissolved in the end, where a table has its solutions
      */
-    public List<Party> solution(List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
-        Mixture mixture = new Mixture(liquids, solids, end, water(), this::at);
+    public List<Party> solution(
+            List<Mixture.Portion> liquids,
+            List<Mixture.Portion> solids,
+            Expression end,
+            Supplier<Optional<Mixture.Solute>> solute) {
+        Mixture mixture = new Mixture(liquids, solids, end, water(), this::at, solute);
         omissions.addAll(conventions.in(Question.SOLUTION).omissions(mixture));
         return conventions.in(Question.SOLUTION).parties(mixture);
     }
@@ -320,9 +350,13 @@ public final class Draft {
      * @param liquids waters or solutions poured together
      * @param solids  what dissolved, reacted or formed
      * @param end     common temperature after (°C)
+     * @param solute  asks for what is dissolved in the end, where a table has its solutions
      */
     public List<Party> solutionInCalorimeter(
-            List<Mixture.Portion> liquids, List<Mixture.Portion> solids, Expression end) {
+            List<Mixture.Portion> liquids,
+            List<Mixture.Portion> solids,
+            Expression end,
+            Supplier<Optional<Mixture.Solute>> solute) {
         Expression start = liquids.get(0).start();
         Expression mass = liquids.get(0).mass();
         Expression blended = start;
@@ -339,63 +373,12 @@ public final class Draft {
                     .named(Symbol.of("T:start"), BenchUnit.DEGREES_CELSIUS);
         }
         return withCalorimeter(new Contents(
-                solution(liquids, solids, end),
+                solution(liquids, solids, end, solute),
                 mass,
                 water().specificHeat("solution", start, end),
                 start,
                 blended,
                 end));
-    }
-
-    /**
-     * {@return molar mass of the formula in a slot (g/mol)}
-     *
-     * @param path group and slot, as an experiment declares them
-     */
-    public Expression molarMass(String path) {
-        return once(path, address -> input(address, BenchUnit.GRAMS_PER_MOLE));
-    }
-
-    /**
-     * {@return the formula in a slot; empty while it lacks}
-     *
-     * @param path group and slot, as an experiment declares them
-     */
-    public Optional<ChemicalFormula> formula(String path) {
-        return sheet.stated(address(path)).map(ChemicalFormula::read);
-    }
-
-    /**
-     * {@return how often a reagent stands in the equation of a slot; 1 while either lacks} An equation that has it on
-     * the other side only, or not at all, is a finding.
-     *
-     * @param equation path of the equation
-     * @param formula  path of the formula, or the formula itself
-     */
-    public int count(String equation, String formula) {
-        Optional<WrittenEquation> written = equation(equation);
-        if (written.isEmpty()) {
-            lacks(address(equation));
-        }
-        return written.flatMap(each -> formula(formula).map(each::taken)).orElse(1);
-    }
-
-    /**
-     * {@return how often something is formed in the equation of a slot; 1 while it lacks} One that does not form it
-     * is a finding.
-     *
-     * @param equation path of the equation
-     * @param formula  path of the formula, or the formula itself
-     */
-    public int produced(String equation, String formula) {
-        return equation(equation)
-                .map(each -> each.formed(ChemicalFormula.read(formula)))
-                .orElse(1);
-    }
-
-    private Optional<WrittenEquation> equation(String path) {
-        return sheet.stated(address(path))
-                .map(text -> new WrittenEquation(ChemicalEquation.read(text), address(path), findings));
     }
 
     /**
@@ -435,21 +418,6 @@ public final class Draft {
     }
 
     /**
-     * {@return specific heat of what a formula names (J/(g·°C)), where the shelf has it}
-     *
-     * @param path group and slot, as an experiment declares them
-     */
-    public Optional<Supplier<Expression>> specificHeatOfFormula(String path) {
-        return formula(path)
-                .flatMap(formula -> sheet.setting().shelf().byFormula(formula))
-                .map(substance -> () -> new Input(
-                        "shelf:" + substance.key(),
-                        Symbol.of("c:" + substance.name()),
-                        "specific heat of " + substance.name(),
-                        BenchUnit.JOULES_PER_GRAM_DEGREE));
-    }
-
-    /**
      * {@return a value of the reference shelf}
      *
      * @param key    stable name
@@ -460,7 +428,7 @@ public final class Draft {
         return new Input("shelf:" + key, symbol, reference.name(), reference.unit());
     }
 
-    private Expression input(Address address, BenchUnit unit) {
+    Expression input(Address address, BenchUnit unit) {
         if (!sheet.filled(address)) {
             lacks(address);
         }
@@ -526,7 +494,7 @@ public final class Draft {
         return Ledger.of(trial, parties, unknown);
     }
 
-    private void lacks(Address address) {
+    void lacks(Address address) {
         missing.add(new Account.Missing(address.toString(), words().label(address.path())));
     }
 
@@ -557,7 +525,7 @@ public final class Draft {
         return sheet.experiment().group(key).orElseThrow();
     }
 
-    private Address address(String path) {
+    Address address(String path) {
         return sheet.address(path, trial);
     }
 }

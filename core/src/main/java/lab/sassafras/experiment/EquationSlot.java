@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalEquation;
 
 /** A balanced equation. */
@@ -11,6 +12,22 @@ final class EquationSlot extends WordSlot {
 
     EquationSlot(String key, boolean optional) {
         super(key, optional);
+    }
+
+    @Override
+    protected String reads(String text, Setting setting) {
+        try {
+            return ChemicalEquation.read(text).text();
+        } catch (Refused strict) {
+            return setting.shelf().spelling().equation(text);
+        }
+    }
+
+    @Override
+    public List<Option> suggestions(Setting setting) {
+        return setting.shelf().commonReactions().entrySet().stream()
+                .map(each -> new Option(each.getKey(), each.getValue()))
+                .toList();
     }
 
     @Override

@@ -67,14 +67,24 @@ public interface Experiment {
         return List.of();
     }
 
+    /** {@return between what readings can lie at all} */
+    default List<Bound> bounds() {
+        return List.of();
+    }
+
     /** {@return where the name of a trial's sample stands; empty where all trials are of one thing} */
     default Optional<String> sampleName() {
         return Optional.empty();
     }
 
+    /** {@return the temperatures between which the calorimeter's contents went; empty where no temperature changes} */
+    default Optional<Span> span() {
+        return Optional.empty();
+    }
+
     /** {@return where the reading stands that a prediction is compared with; empty where there is none} */
     default Optional<String> finalReading() {
-        return Optional.empty();
+        return span().map(Span::end);
     }
 
     /**

@@ -4,13 +4,38 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalFormula;
 
 /** A chemical formula, which counts with its molar mass. */
 final class FormulaSlot extends WordSlot {
 
-    FormulaSlot(String key, boolean optional) {
+    private final Optional<String> equation;
+
+    FormulaSlot(String key, Optional<String> equation, boolean optional) {
         super(key, optional);
+        this.equation = equation;
+    }
+
+    @Override
+    public Optional<String> chosenFrom() {
+        return equation;
+    }
+
+    @Override
+    protected String reads(String text, Setting setting) {
+        try {
+            return ChemicalFormula.read(text).text();
+        } catch (Refused strict) {
+            return setting.shelf().spelling().formula(text).text();
+        }
+    }
+
+    @Override
+    public List<Option> suggestions(Setting setting) {
+        return setting.shelf().spelling().known().entrySet().stream()
+                .map(each -> new Option(each.getKey(), each.getValue()))
+                .toList();
     }
 
     @Override

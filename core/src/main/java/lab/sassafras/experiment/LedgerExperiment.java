@@ -7,10 +7,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Ledger;
+import lab.sassafras.account.Party;
+import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
+import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import org.jspecify.annotations.Nullable;
 
@@ -51,13 +58,6 @@ public abstract class LedgerExperiment implements Experiment {
      * @return the books
      */
     protected abstract Account account(Draft draft);
-
-    /**
-     * {@return the temperatures between which the calorimeter's contents went; empty where no temperature changes}
-     */
-    protected Optional<Span> span() {
-        return Optional.empty();
-    }
 
     /** {@return questions of convention it is sensitive to, beside those that follow from its slots} */
     protected List<Question<?>> questions() {
@@ -138,6 +138,43 @@ public abstract class LedgerExperiment implements Experiment {
         return new Input("unknown", words.symbol(word), words.get(word), in);
     }
 
+    /**
+     * {@return books of a reaction: per mole of an amount and as the equation is written, with the heat itself and the
+     * place on a line of heat against amount}
+     *
+     * @param draft    the books as far as they go
+     * @param parties  everything that took or gave heat
+     * @param sought   heat for each mole of the amount
+     * @param amount   what the result is per (mol)
+     * @param reagents both of them
+     */
+    protected final Ledger reacting(Draft draft, List<Party> parties, Input sought, Named amount, Reagents reagents) {
+        return draft.ledger(parties, sought)
+                .against(amount, kilojoules())
+                .remarking(reagents.remarks(draft.figures()))
+                .giving(
+                        new Derived(
+                                words.get("as-written"),
+                                Symbol.of("ΔH:as written"),
+                                BenchUnit.KILOJOULES_PER_MOLE,
+                                heat -> heat.over(reagents.extent()).over(Constants.JOULES_IN_KILOJOULE)),
+                        joules());
+    }
+
+    /** {@return the heat itself (J)} */
+    protected final Derived joules() {
+        return new Derived(words.get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat);
+    }
+
+    /** {@return the heat itself as a line draws it (kJ)} */
+    protected final Derived kilojoules() {
+        return new Derived(
+                words.get("heat"),
+                Symbol.of("q"),
+                BenchUnit.KILOJOULES,
+                heat -> heat.over(Constants.JOULES_IN_KILOJOULE));
+    }
+
     @Override
     public Calorimeter.Use calorimeter() {
         return Calorimeter.Use.NEEDS_CONSTANT;
@@ -177,11 +214,6 @@ public abstract class LedgerExperiment implements Experiment {
     @Override
     public final Optional<String> sampleName() {
         return declared().sampleName();
-    }
-
-    @Override
-    public final Optional<String> finalReading() {
-        return span().map(Span::end);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import lab.sassafras.measure.BenchUnit;
@@ -14,6 +15,8 @@ import lab.sassafras.measure.Measured;
  * @param text        exactly as typed
  * @param value       the number (bench unit); 0 for words
  * @param decimals    digits after the mark, in the bench unit; negative where it was converted to no round number
+ * @param lastDigit   one unit of the last digit typed, in the unit it was typed in (converted to the bench unit); 0 for
+ *                    words
  * @param unit        as typed; empty for words
  * @param instrument  read on; empty where none was named
  * @param uncertainty stated standard uncertainty of an assumed value (bench unit)
@@ -25,6 +28,7 @@ public record Line(
         String text,
         double value,
         int decimals,
+        double lastDigit,
         Optional<BenchUnit> unit,
         Optional<Instrument> instrument,
         OptionalDouble uncertainty,
@@ -35,19 +39,20 @@ public record Line(
         return address + "." + role.key();
     }
 
-    /** The number with what is known of its error. */
-    Measured measured() {
+    /** {@return the number with what is known of its error} */
+    public Measured measured() {
         if (uncertainty.isPresent()) {
-            return new Measured(
-                    value, uncertainty.getAsDouble(), Double.POSITIVE_INFINITY, java.util.List.of(), decimals);
+            return new Measured(value, uncertainty.getAsDouble(), Double.POSITIVE_INFINITY, List.of(), decimals);
         }
         return instrument
-                .map(read -> Measured.read(value, decimals, read))
-                .orElseGet(() -> new Measured(
-                        value,
-                        Math.pow(10, -Math.max(decimals, 0)) / Math.sqrt(12),
-                        Double.POSITIVE_INFINITY,
-                        java.util.List.of(),
-                        decimals));
+                .map(read -> Measured.read(value, lastDigit, decimals, read))
+                .orElseGet(() -> Measured.written(value, lastDigit, decimals));
+    }
+
+    /** {@return whether its uncertainty is that of the digits it was written with, and of nothing else} */
+    public boolean byItsDigits() {
+        return uncertainty.isEmpty()
+                && lastDigit > 0
+                && instrument.map(read -> read.coarser(lastDigit)).orElse(true);
     }
 }

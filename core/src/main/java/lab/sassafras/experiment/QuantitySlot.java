@@ -24,21 +24,28 @@ public final class QuantitySlot extends Slot {
     private static final double FAR_FROM_ACCEPTED = 0.003;
 
     private final BenchUnit unit;
-    private final Optional<Usual> usual;
+    private final Optional<Range> usual;
     private final Optional<Assumption> assumed;
     private final Set<Role> roles;
     private final List<Double> accepted;
+    private final Optional<Dissolved> dissolved;
 
-    /** A range of ordinary readings (bench unit). */
-    private record Usual(double low, double high) {}
+    /**
+     * What a liquid is a solution of.
+     *
+     * @param formula       path of the formula
+     * @param concentration path of its concentration
+     */
+    public record Dissolved(String formula, String concentration) {}
 
     private QuantitySlot(
             String key,
             BenchUnit unit,
-            Optional<Usual> usual,
+            Optional<Range> usual,
             Optional<Assumption> assumed,
             Set<Role> roles,
             List<Double> accepted,
+            Optional<Dissolved> dissolved,
             boolean optional) {
         super(key, optional);
         this.unit = unit;
@@ -46,10 +53,12 @@ public final class QuantitySlot extends Slot {
         this.assumed = assumed;
         this.roles = Set.copyOf(roles);
         this.accepted = List.copyOf(accepted);
+        this.dissolved = dissolved;
     }
 
     static QuantitySlot of(String key, BenchUnit unit, Set<Role> roles) {
-        return new QuantitySlot(key, unit, Optional.empty(), Optional.empty(), roles, List.of(), false);
+        return new QuantitySlot(
+                key, unit, Optional.empty(), Optional.empty(), roles, List.of(), Optional.empty(), false);
     }
 
     /**
@@ -59,7 +68,8 @@ public final class QuantitySlot extends Slot {
      * @param high upper end (bench unit)
      */
     public QuantitySlot usually(double low, double high) {
-        return new QuantitySlot(key(), unit, Optional.of(new Usual(low, high)), assumed, roles, accepted, optional());
+        return new QuantitySlot(
+                key(), unit, Optional.of(new Range(low, high)), assumed, roles, accepted, dissolved, optional());
     }
 
     /**
@@ -72,12 +82,19 @@ public final class QuantitySlot extends Slot {
         Set<Role> more = EnumSet.copyOf(roles);
         more.add(Role.ASSUMED);
         return new QuantitySlot(
-                key(), unit, usual, Optional.of(new Assumption(value, uncertainty)), more, accepted, optional());
+                key(),
+                unit,
+                usual,
+                Optional.of(new Assumption(value, uncertainty)),
+                more,
+                accepted,
+                dissolved,
+                optional());
     }
 
     /** {@return the same, which may be left out} */
     public QuantitySlot ifKnown() {
-        return new QuantitySlot(key(), unit, usual, assumed, roles, accepted, true);
+        return new QuantitySlot(key(), unit, usual, assumed, roles, accepted, dissolved, true);
     }
 
     /**
@@ -87,7 +104,30 @@ public final class QuantitySlot extends Slot {
      * @param values in use (bench unit)
      */
     public QuantitySlot accepting(List<Double> values) {
-        return new QuantitySlot(key(), unit, usual, assumed, roles, values, optional());
+        return new QuantitySlot(key(), unit, usual, assumed, roles, values, dissolved, optional());
+    }
+
+    /**
+     * {@return the same, a solution of something: where it is poured, its density may go by its concentration}
+     *
+     * @param formula       path of the formula of what is dissolved
+     * @param concentration path of its concentration
+     */
+    public QuantitySlot solutionOf(String formula, String concentration) {
+        return new QuantitySlot(
+                key(),
+                unit,
+                usual,
+                assumed,
+                roles,
+                accepted,
+                Optional.of(new Dissolved(formula, concentration)),
+                optional());
+    }
+
+    @Override
+    public Optional<Dissolved> dissolved() {
+        return dissolved;
     }
 
     @Override
@@ -111,6 +151,11 @@ public final class QuantitySlot extends Slot {
     }
 
     @Override
+    public Optional<Range> usual() {
+        return usual;
+    }
+
+    @Override
     public String expectation(Setting setting) {
         Figures figures = setting.figures();
         return usual.map(range -> "Usually between " + figures.plain(range.low()) + " and "
@@ -125,7 +170,7 @@ public final class QuantitySlot extends Slot {
         Dimension dimension = usualUnit.dimension();
         BenchUnit in = unit(usualUnit, given.unit());
         double value = in.toBench(typed.value());
-        refuseBeyond(dimension, value, usualUnit);
+        refuseBeyond(dimension, value, usualUnit, setting.figures());
         Optional<Instrument> instrument = role == Role.ASSUMED ? Optional.empty() : given.instrument();
         instrument.filter(each -> each.unit().dimension() != dimension).ifPresent(wrong -> {
             throw new Refused(
@@ -137,24 +182,25 @@ public final class QuantitySlot extends Slot {
                 typed.text(),
                 value,
                 decimals(typed, in),
+                in.widthToBench(typed.lastDigit()),
                 Optional.of(in),
                 instrument,
                 role == Role.ASSUMED ? assumedUncertainty(given, in, setting) : OptionalDouble.empty(),
                 given.who());
     }
 
-    private static void refuseBeyond(Dimension dimension, double value, BenchUnit unit) {
+    private static void refuseBeyond(Dimension dimension, double value, BenchUnit unit, Figures figures) {
         dimension.floor().ifPresent(floor -> {
             if (value < floor) {
                 throw new Refused(
                         floor == 0
                                 ? "A " + dimension.word() + " cannot be negative."
-                                : "Nothing is colder than " + Figures.POINT.fixed(floor, 2) + " °C.");
+                                : "Nothing is colder than " + figures.fixed(floor, 2) + " °C.");
             }
         });
         dimension.ceiling().ifPresent(ceiling -> {
             if (value > ceiling) {
-                throw new Refused("A " + dimension.word() + " cannot be more than " + Figures.POINT.plain(ceiling) + " "
+                throw new Refused("A " + dimension.word() + " cannot be more than " + figures.plain(ceiling) + " "
                         + unit.symbol() + ".");
             }
         });
@@ -180,7 +226,7 @@ public final class QuantitySlot extends Slot {
         String text = given.uncertainty();
         if (text == null || text.isBlank()) {
             throw new Refused("An assumed value needs a ±: how far off may it be? "
-                    + assumed.map(each -> Figures.POINT.significant(each.uncertainty(), 2) + " " + unit.symbol()
+                    + assumed.map(each -> setting.figures().significant(each.uncertainty(), 2) + " " + unit.symbol()
                                     + " is common here.")
                             .orElse(""));
         }
@@ -206,7 +252,7 @@ public final class QuantitySlot extends Slot {
     public List<Finding> questions(Line line, String label, Setting setting) {
         List<Finding> questions = new ArrayList<>();
         outsideRange(line, label, setting.figures()).ifPresent(questions::add);
-        fewDecimals(line, label).ifPresent(questions::add);
+        fewDecimals(line, label, setting.figures()).ifPresent(questions::add);
         unaccepted(line, label, setting.figures()).ifPresent(questions::add);
         return questions;
     }
@@ -225,21 +271,21 @@ public final class QuantitySlot extends Slot {
                         .at(line.address().toString()));
     }
 
-    private static Optional<Finding> fewDecimals(Line line, String label) {
-        if (line.instrument().isEmpty() || line.decimals() < 0) {
-            return Optional.empty();
-        }
-        Instrument instrument = line.instrument().get();
-        int shown = (int) Math.max(0, Math.ceil(-Math.log10(instrument.resolution()) - 1e-9));
-        if (line.decimals() >= shown) {
-            return Optional.empty();
-        }
-        return Optional.of(Finding.note(
-                        "reading.decimals",
-                        label + " was written as " + line.text() + "; "
-                                + instrument.name() + " shows " + shown + " decimal" + (shown == 1 ? "" : "s")
-                                + ". Record every decimal it shows.")
-                .at(line.address().toString()));
+    private static Optional<Finding> fewDecimals(Line line, String label, Figures figures) {
+        return line.instrument()
+                .filter(instrument -> instrument.coarser(line.lastDigit()))
+                .map(instrument -> Finding.note(
+                                "reading.decimals",
+                                label + " was written as " + line.text() + " "
+                                        + line.unit().map(BenchUnit::symbol).orElse("") + "; "
+                                        + instrument.name() + " shows steps of "
+                                        + figures.plain(instrument.resolution()) + " "
+                                        + instrument.unit().symbol()
+                                        + ". It counts as it is written, uncertain by ± "
+                                        + figures.significant(line.measured().ownUncertainty(), 2) + " "
+                                        + instrument.unit().symbol()
+                                        + "; correct it to every decimal that was shown.")
+                        .at(line.address().toString()));
     }
 
     /** A constant typed from a handbook that no handbook has, as after two digits were swapped. */
@@ -255,7 +301,8 @@ public final class QuantitySlot extends Slot {
                         "constant.unaccepted",
                         label + " was typed as " + line.text() + " "
                                 + line.unit().map(BenchUnit::symbol).orElse("")
-                                + ", more than 0.3 % from every value in use; the nearest is "
+                                + ", more than " + figures.plain(100 * FAR_FROM_ACCEPTED)
+                                + " % from every value in use; the nearest is "
                                 + figures.plain(nearest) + ". Were two digits exchanged?")
                 .at(line.address().toString()));
     }

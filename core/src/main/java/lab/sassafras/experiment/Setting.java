@@ -23,6 +23,7 @@ import lab.sassafras.substance.ReferenceShelf;
  * @param conventions  the schools in force, which decide what is asked
  * @param shelf        the handbook values the entry is reduced with
  * @param combination  what makes the result of the trials, by its key; empty for what the experiment usually does
+ * @param traces       readings on a clock, by the identity a slot names them by
  */
 public record Setting(
         Optional<Calorimeter> calorimeter,
@@ -34,7 +35,8 @@ public record Setting(
         Figures figures,
         Conventions conventions,
         ReferenceShelf shelf,
-        String combination) {
+        String combination,
+        Map<String, Logged> traces) {
 
     /**
      * With the newest shelf, its trials taken together the usual way.
@@ -67,7 +69,8 @@ public record Setting(
                 figures,
                 conventions,
                 ReferenceShelf.standard(),
-                "");
+                "",
+                Map.of());
     }
 
     /**
@@ -115,7 +118,8 @@ public record Setting(
                 figures,
                 conventions,
                 other,
-                combination);
+                combination,
+                traces);
     }
 
     /**
@@ -134,7 +138,8 @@ public record Setting(
                 figures,
                 conventions,
                 shelf,
-                combination);
+                combination,
+                traces);
     }
 
     /**
@@ -144,7 +149,37 @@ public record Setting(
      */
     public Setting with(Conventions other) {
         return new Setting(
-                calorimeter, calorimeters, trials, parts, leftOut, references, figures, other, shelf, combination);
+                calorimeter,
+                calorimeters,
+                trials,
+                parts,
+                leftOut,
+                references,
+                figures,
+                other,
+                shelf,
+                combination,
+                traces);
+    }
+
+    /**
+     * {@return the same, its numbers written otherwise}
+     *
+     * @param other how numbers are written
+     */
+    public Setting writing(Figures other) {
+        return new Setting(
+                calorimeter,
+                calorimeters,
+                trials,
+                parts,
+                leftOut,
+                references,
+                other,
+                conventions,
+                shelf,
+                combination,
+                traces);
     }
 
     /**
@@ -163,7 +198,8 @@ public record Setting(
                 figures,
                 conventions,
                 shelf,
-                other.key());
+                other.key(),
+                traces);
     }
 
     /**
@@ -183,7 +219,28 @@ public record Setting(
                 figures,
                 conventions,
                 shelf,
-                combination);
+                combination,
+                traces);
+    }
+
+    /**
+     * {@return the same, with readings on a clock}
+     *
+     * @param known by the identity a slot names them by
+     */
+    public Setting logging(Map<String, Logged> known) {
+        return new Setting(
+                calorimeter,
+                calorimeters,
+                trials,
+                parts,
+                leftOut,
+                references,
+                figures,
+                conventions,
+                shelf,
+                combination,
+                known);
     }
 
     private static <T> Map<String, T> joined(Map<String, T> known, Map<String, T> more) {

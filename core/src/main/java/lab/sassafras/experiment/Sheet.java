@@ -16,10 +16,14 @@ import lab.sassafras.convention.LiquidDensity;
 import lab.sassafras.convention.MassWay;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
+import lab.sassafras.convention.TemperatureChange;
+import lab.sassafras.curve.Baselines;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.Scope;
+import lab.sassafras.measure.Shared;
 import lab.sassafras.statistics.Combination;
 import org.jspecify.annotations.Nullable;
 
@@ -40,6 +44,8 @@ public final class Sheet implements Evidence {
 
     /** What decides how a quantity of a trial is drawn up. */
     private record Ways(int trial, MassWay mass, LiquidDensity density) {}
+
+    private final Map<Integer, Optional<CurveReadings>> curves = new ConcurrentHashMap<>();
 
     /**
      * A sheet never stored.
@@ -266,7 +272,7 @@ public final class Sheet implements Evidence {
                 .orElse(any);
     }
 
-    /** {@return the final temperature foretold before mixing} */
+    /** {@return the final temperature predicted before mixing} */
     public Optional<Line> prediction() {
         return reading(Address.of(CommonPlaces.PREDICTION, 1));
     }
@@ -294,6 +300,58 @@ public final class Sheet implements Evidence {
     }
 
     /**
+     * {@return what a trial's readings on a clock give; empty where it has none, or none that can be read}
+     *
+     * @param trial which trial, from 1
+     */
+    Optional<CurveReadings> readings(int trial) {
+        return curves.computeIfAbsent(trial, this::readCurve);
+    }
+
+    private Optional<CurveReadings> readCurve(int trial) {
+        Address address = Address.of(CommonPlaces.TRACE, trial);
+        Optional<String> stated = stated(address);
+        try {
+            return stated.flatMap(text -> TraceSlot.curve(text, setting))
+                    .map(curve -> new CurveReadings(
+                            address,
+                            Baselines.of(curve),
+                            stated.flatMap(TraceUse::of)
+                                    .map(TraceUse::trace)
+                                    .map(setting.traces()::get)
+                                    .flatMap(Logged::thermometer)));
+        } catch (Refused unread) {
+            return Optional.empty();
+        }
+    }
+
+    /**
+     * {@return which of a trial's readings on a clock are baseline; empty where it has none that can be read}
+     *
+     * @param trial which trial, from 1
+     */
+    public Optional<Baselines> baselines(int trial) {
+        return readings(trial).map(CurveReadings::baselines);
+    }
+
+    @Override
+    public boolean readOnAClock() {
+        return IntStream.rangeClosed(1, trials())
+                .anyMatch(trial -> readings(trial).isPresent());
+    }
+
+    /** Whether a trial's curve gives what stands at an address: the two temperatures, and what tells their drift. */
+    private boolean givenByCurve(Address address) {
+        return experiment
+                        .span()
+                        .filter(span -> span.start().equals(address.path())
+                                || span.end().equals(address.path())
+                                || address.group().equals(TemperatureChange.EARLY.group()))
+                        .isPresent()
+                && readings(address.index()).isPresent();
+    }
+
+    /**
      * {@return whether the slot at an address has all it needs}
      *
      * @param address where it stands
@@ -301,7 +359,9 @@ public final class Sheet implements Evidence {
     public boolean filled(Address address) {
         boolean pair = line(address, Role.GROSS).isPresent()
                 && line(address, Role.TARE).isPresent();
-        return pair || at(address).stream().anyMatch(line -> line.role() != Role.GROSS && line.role() != Role.TARE);
+        return pair
+                || at(address).stream().anyMatch(line -> line.role() != Role.GROSS && line.role() != Role.TARE)
+                || givenByCurve(address);
     }
 
     /**
@@ -379,7 +439,9 @@ public final class Sheet implements Evidence {
      */
     public boolean canTell(Question<?> question, School school) {
         return school.applies(this)
-                && experiment.neededBy(question, school).stream().allMatch(path -> places.holds(Address.of(path, 1)));
+                && (readOnAClock() && school instanceof TemperatureChange
+                        || experiment.neededBy(question, school).stream()
+                                .allMatch(path -> places.holds(Address.of(path, 1))));
     }
 
     /**
@@ -433,6 +495,9 @@ public final class Sheet implements Evidence {
                     .flatMap(slot -> slot.number(line, setting))
                     .ifPresent(value -> values.put(line.key(), heldInCommon(line, value)));
         }
+        for (int trial = 1; trial <= trials(); trial++) {
+            readings(trial).ifPresent(curve -> curve.bind(values));
+        }
         setting.calorimeter().ifPresent(vessel -> vessel.bind(values));
         setting.calorimeters().values().forEach(vessel -> vessel.bind(values));
         return Bindings.of(values).over(setting.shelf().inputs());
@@ -452,10 +517,33 @@ public final class Sheet implements Evidence {
      * A number read once is one and the same in every trial; one that stands for something else keeps what it shares.
      */
     private Measured heldInCommon(Line line, Measured value) {
+        if (line.role() == Role.ASSUMED && perTrial(line)) {
+            return assumedOnce(line, value);
+        }
         return line.role() == Role.STATED || perTrial(line)
                 ? value
                 : value.heldInCommon(
                         line.key(), experiment.words().label(line.address().path()), Scope.ENTRY);
+    }
+
+    /**
+     * What nobody measured is off the same way in every trial: one source, of which each trial has as much as its ±
+     * says.
+     */
+    private Measured assumedOnce(Line line, Measured value) {
+        String path = line.address().path();
+        Shared source = new Shared(
+                path + "." + Role.ASSUMED.key(),
+                experiment.words().label(path) + ", assumed",
+                1,
+                Double.POSITIVE_INFINITY,
+                Scope.ENTRY);
+        return new Measured(
+                value.value(),
+                0,
+                Double.POSITIVE_INFINITY,
+                List.of(new Measured.Share(source, value.ownUncertainty())),
+                value.decimals());
     }
 
     private boolean perTrial(Line line) {

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.Question;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 
 /** What the lines of a sheet themselves give rise to, before any account is drawn up. */
@@ -47,6 +48,13 @@ public final class SheetFindings {
             negativeDifference(address).ifPresent(findings::add);
         });
         twoThermometers().ifPresent(findings::add);
+        for (Bound bound : sheet.experiment().bounds()) {
+            for (Line line : sheet.lines()) {
+                if (bound.crossed(sheet, line)) {
+                    findings.add(crossed(bound, line));
+                }
+            }
+        }
         if (!sheet.experiment().caveats().isEmpty()) {
             sheet.lines().forEach(line -> caveat(line).ifPresent(findings::add));
         }
@@ -139,10 +147,23 @@ public final class SheetFindings {
                                 + "difference is better."));
     }
 
+    private Finding crossed(Bound bound, Line line) {
+        return Finding.question(
+                        "reading.cannot-be",
+                        label(line) + ", " + sheet.setting().figures().typed(line.text()) + " "
+                                + line.unit().map(BenchUnit::symbol).orElse("") + ": "
+                                + words.get("bound." + bound.key()))
+                .at(line.address().toString());
+    }
+
     private Optional<Finding> caveat(Line line) {
         return sheet.experiment().caveats().stream()
                 .filter(each -> each.path().equals(line.address().path())
-                        && each.answer().equals(line.text()))
+                        && each.answer().equals(line.text())
+                        && each.unless()
+                                .filter(path -> sheet.filled(
+                                        Address.of(path, line.address().index())))
+                                .isEmpty())
                 .findFirst()
                 .map(each -> new Finding(
                         each.voids() ? Finding.Grade.REFUSE : Finding.Grade.NOTE,

@@ -35,6 +35,15 @@ final class ShelfSlot extends WordSlot {
     }
 
     @Override
+    public void admit(Line line, Setting setting) {
+        Reference row = catalogue.find(setting.shelf(), line.text()).orElseThrow();
+        if (!catalogue.offered(setting.shelf()).contains(row)) {
+            throw new Refused(
+                    row.name() + " stands on the shelf to be compared with, and is never for a bath or a cup.");
+        }
+    }
+
+    @Override
     public Optional<Measured> number(Line line, Setting setting) {
         return catalogue.find(setting.shelf(), line.text()).map(Reference::asInput);
     }
@@ -49,7 +58,7 @@ final class ShelfSlot extends WordSlot {
 
     @Override
     public List<Option> options(Words words, String path, Setting setting) {
-        return catalogue.on(setting.shelf()).stream()
+        return catalogue.offered(setting.shelf()).stream()
                 .map(each -> new Option(each.key(), each.name()))
                 .toList();
     }

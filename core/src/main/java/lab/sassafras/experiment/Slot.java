@@ -40,7 +40,9 @@ public abstract class Slot {
         /** One of many answers, in a list. */
         PICK,
         /** A button that marks the moment it is pressed. */
-        MOMENT
+        MOMENT,
+        /** Readings on a clock. */
+        TRACE
     }
 
     /** What an answer may name that stands outside the sheet, under an identity of its own. */
@@ -48,7 +50,9 @@ public abstract class Slot {
         /** A vessel with its constant. */
         VESSEL,
         /** Another entry with its result. */
-        ENTRY
+        ENTRY,
+        /** Readings on a clock. */
+        TRACE
     }
 
     /**
@@ -66,6 +70,24 @@ public abstract class Slot {
      * @param uncertainty standard uncertainty (bench unit of the slot)
      */
     public record Assumption(double value, double uncertainty) {}
+
+    /**
+     * A range of ordinary readings.
+     *
+     * @param low  lower end (bench unit of the slot)
+     * @param high upper end (bench unit of the slot)
+     */
+    public record Range(double low, double high) {
+
+        /**
+         * {@return how far outside a value lies, in widths of the range; 0 inside}
+         *
+         * @param value a reading (bench unit of the slot)
+         */
+        public double outside(double value) {
+            return Math.max(0, Math.max(low - value, value - high)) / Math.max(high - low, Double.MIN_NORMAL);
+        }
+    }
 
     /** {@return its name within its group} */
     public final String key() {
@@ -92,6 +114,9 @@ public abstract class Slot {
 
     /** {@return what to propose where it is not measured; empty where assuming is no way} */
     public abstract Optional<Assumption> assumed();
+
+    /** {@return the range of ordinary readings; empty where nothing is usual} */
+    public abstract Optional<Range> usual();
 
     /**
      * {@return what a reading usually is, in a sentence; empty where nothing is usual}
@@ -155,6 +180,25 @@ public abstract class Slot {
      * @param setting what surrounds the readings
      */
     public abstract List<Option> options(Words words, String path, Setting setting);
+
+    /** {@return what it is a solution of; empty where it is none} */
+    public Optional<QuantitySlot.Dissolved> dissolved() {
+        return Optional.empty();
+    }
+
+    /** {@return the equation whose reagents it is chosen from; empty where it is typed} */
+    public Optional<String> chosenFrom() {
+        return Optional.empty();
+    }
+
+    /**
+     * {@return common answers to propose while something else may be typed}
+     *
+     * @param setting what surrounds the readings
+     */
+    public List<Option> suggestions(Setting setting) {
+        return List.of();
+    }
 
     /** {@return what its answer names outside the sheet; empty where the answer says it all} */
     public abstract Optional<Elsewhere> elsewhere();
@@ -300,7 +344,17 @@ public abstract class Slot {
      * @param key stable name
      */
     public static Slot formula(String key) {
-        return new FormulaSlot(key, false);
+        return new FormulaSlot(key, Optional.empty(), false);
+    }
+
+    /**
+     * {@return a chemical formula, chosen among what stands left in an equation where that is written already}
+     *
+     * @param key      stable name
+     * @param equation path of the equation
+     */
+    public static Slot reagentOf(String key, String equation) {
+        return new FormulaSlot(key, Optional.of(equation), false);
     }
 
     /**
@@ -338,6 +392,15 @@ public abstract class Slot {
      */
     public static Slot vessel(String key) {
         return new VesselSlot(key);
+    }
+
+    /**
+     * {@return readings on a clock, from which the temperatures of a change are read}
+     *
+     * @param key stable name
+     */
+    public static Slot trace(String key) {
+        return new TraceSlot(key);
     }
 
     /**

@@ -52,12 +52,30 @@ public abstract class StatedSlot extends Slot {
         return "";
     }
 
+    /**
+     * What a text is read as, where people type it in more ways than one.
+     *
+     * @param text    as typed
+     * @param setting what surrounds the readings
+     * @return as it is kept
+     * @throws Refused where it can be read in no way
+     */
+    protected String reads(String text, Setting setting) {
+        return text;
+    }
+
+    @Override
+    public final Optional<Range> usual() {
+        return Optional.empty();
+    }
+
     @Override
     public final Line read(Address address, Role role, Intake.Answer given, Setting setting) {
         String text = given.text() == null ? "" : given.text().strip();
         if (text.isEmpty()) {
             throw new Refused("Nothing was given. Choose or type an answer.");
         }
+        text = reads(text, setting);
         check(text, setting);
         return new Line(
                 address,
@@ -65,6 +83,7 @@ public abstract class StatedSlot extends Slot {
                 text,
                 0,
                 -1,
+                0,
                 Optional.empty(),
                 Optional.empty(),
                 OptionalDouble.empty(),

@@ -13,8 +13,17 @@ import java.util.Optional;
  * @param from  where it depends on which way the run went: the slot from whose reading the true value lies so much
  *              further
  *              away than the recorded one (nearer, where negative)
+ * @param answer of a choice that goes with it; empty where none does
  */
-public record Suspect(String key, String path, double error, Optional<String> from) {
+public record Suspect(String key, String path, double error, Optional<String> from, Optional<Answer> answer) {
+
+    /**
+     * A choice that would have been answered otherwise.
+     *
+     * @param path   of the choice
+     * @param answer it should have had
+     */
+    public record Answer(String path, String answer) {}
 
     /**
      * An error that has the same sign in every run.
@@ -24,7 +33,7 @@ public record Suspect(String key, String path, double error, Optional<String> fr
      * @param error true value less recorded value, of a plausible size (bench unit)
      */
     public Suspect(String key, String path, double error) {
-        this(key, path, error, Optional.empty());
+        this(key, path, error, Optional.empty(), Optional.empty());
     }
 
     /**
@@ -36,7 +45,17 @@ public record Suspect(String key, String path, double error, Optional<String> fr
      * @param error true value less recorded value, of a plausible size (bench unit)
      */
     public static Suspect from(String other, String key, String path, double error) {
-        return new Suspect(key, path, error, Optional.of(other));
+        return new Suspect(key, path, error, Optional.of(other), Optional.empty());
+    }
+
+    /**
+     * {@return the same, which goes with another answer to a choice}
+     *
+     * @param choice   path of the choice
+     * @param answered the answer it should have had
+     */
+    public Suspect with(String choice, String answered) {
+        return new Suspect(key, path, error, from, Optional.of(new Answer(choice, answered)));
     }
 
     /**

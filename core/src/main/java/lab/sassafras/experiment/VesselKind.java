@@ -31,6 +31,11 @@ public record VesselKind(String key, String words, double typical, double larges
     private static final List<VesselKind> STANDARD =
             List.of(FOAM_CUP, NESTED_FOAM_CUPS, GLASS_BEAKER, METAL_CUP, VACUUM_FLASK);
 
+    /** {@return as one speaks of any of its kind: with an article, but of two cups without} */
+    public String one() {
+        return words.startsWith("two ") ? words : "a " + words;
+    }
+
     /** {@return every kind known here: the usual ones, and those experiments bring} */
     public static List<VesselKind> all() {
         return Stream.concat(STANDARD.stream(), Experiments.all().stream().flatMap(each -> each.vessels().stream()))

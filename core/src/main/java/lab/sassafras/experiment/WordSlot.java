@@ -12,7 +12,7 @@ abstract class WordSlot extends StatedSlot {
     }
 
     @Override
-    public final void admit(Line line, Setting setting) {
+    public void admit(Line line, Setting setting) {
         // whatever can be read can be taken in
     }
 

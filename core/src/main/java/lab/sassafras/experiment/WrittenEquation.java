@@ -34,17 +34,6 @@ record WrittenEquation(ChemicalEquation equation, Address at, List<Finding> find
                                         + ". Write it there as it is written here."));
     }
 
-    /** How often a product is formed. */
-    int formed(ChemicalFormula product) {
-        int count = equation.formed(product);
-        return count > 0
-                ? count
-                : wrong(
-                        "equation.without-product",
-                        "The equation " + equation.text() + " forms no " + product.text()
-                                + ". Write what was put together on the left and what came of it on the right.");
-    }
-
     private int wrong(String code, String message) {
         findings.add(Finding.refuse(code, message).at(at.toString()));
         return 1;

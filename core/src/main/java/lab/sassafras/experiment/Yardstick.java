@@ -21,11 +21,10 @@ public sealed interface Yardstick {
      * The heat of a reaction, from the formation enthalpies on the shelf where every substance of its equation has one.
      *
      * @param equation path of the equation
-     * @param perMole  formula of the product the result is per mole of; empty where it is of the limiting reagent
      * @param strength path of the answer that says whether acid and base are both strong; empty where that is no
      *                 question
      */
-    record OfReaction(String equation, Optional<String> perMole, Optional<String> strength) implements Yardstick {}
+    record OfReaction(String equation, Optional<String> strength) implements Yardstick {}
 
     /** The liquids on the reference shelf; {@code known} is the path of the slot that says which it is, where told. */
     record OfLiquids(String known) implements Yardstick {}

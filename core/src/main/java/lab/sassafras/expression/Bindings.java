@@ -76,6 +76,7 @@ public record Bindings(Map<String, Measured> values, Map<String, Measured> benea
                         old.ownUncertainty(),
                         old.degreesOfFreedom(),
                         old.shares(),
-                        old.decimals()));
+                        old.decimals(),
+                        old.shape()));
     }
 }

@@ -1,5 +1,6 @@
 package lab.sassafras.expression;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -19,6 +20,9 @@ import org.jspecify.annotations.Nullable;
  * @param contributions    what the uncertainty is made of, longest first
  */
 public record Estimate(double value, double uncertainty, double degreesOfFreedom, List<Contribution> contributions) {
+
+    /** Half the width of the normal 95 % interval, in standard deviations. */
+    private static final double NORMAL_95 = 1.959963984540054;
 
     private static final Comparator<Contribution> LONGEST_FIRST =
             Comparator.comparingDouble(Contribution::uncertainty).reversed();
@@ -97,6 +101,24 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
         return new Estimate(value, Math.sqrt(variance), dof, contributions);
     }
 
+    /**
+     * {@return an input as it stands, with nothing worked out from it}
+     *
+     * @param input a value with its own part and what it shares (bench unit)
+     */
+    public static Estimate of(Measured input) {
+        List<Contribution> contributions = new ArrayList<>();
+        contributions.add(new Contribution("own", "its own part", 1, input.ownUncertainty(), null));
+        input.shares()
+                .forEach(share -> contributions.add(new Contribution(
+                        share.source().key(),
+                        share.source().label(),
+                        share.sensitivity(),
+                        share.uncertainty(),
+                        share.source())));
+        return of(input.value(), contributions, input.degreesOfFreedom());
+    }
+
     /** {@return whether value and uncertainty are numbers} */
     public boolean finite() {
         return Double.isFinite(value) && Double.isFinite(uncertainty);
@@ -130,7 +152,18 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
                 .filter(each -> !each.beyondEntry())
                 .mapToDouble(each -> each.uncertainty() * each.uncertainty())
                 .sum());
-        return new Measured(value, own, degreesOfFreedom, shares, -1);
+        return new Measured(value, own, ownDegrees(own), shares, -1);
+    }
+
+    /** Degrees of freedom of what stays here, so that with what is shared they make the whole's again. */
+    private double ownDegrees(double own) {
+        double shared = contributions.stream()
+                .filter(Contribution::beyondEntry)
+                .mapToDouble(each -> Math.pow(each.uncertainty(), 4)
+                        / Objects.requireNonNull(each.source()).degreesOfFreedom())
+                .sum();
+        double rest = Math.pow(uncertainty, 4) / degreesOfFreedom - shared;
+        return rest > 0 ? Math.pow(own, 4) / rest : Double.POSITIVE_INFINITY;
     }
 
     /**
@@ -139,6 +172,9 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
      * @param probability that the interval holds the value (0 to 1)
      */
     public double halfWidth(double probability) {
+        if (degreesOfFreedom > 1e6 && probability == 0.95) {
+            return uncertainty * NORMAL_95;
+        }
         double dof = Math.min(Math.max(degreesOfFreedom, 1), 1e6);
         return uncertainty * new TDistribution(dof).inverseCumulativeProbability((1 + probability) / 2);
     }

@@ -1,29 +1,38 @@
 package lab.sassafras.expression;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Shape;
 import lab.sassafras.measure.Shared;
 import lab.sassafras.measure.TimeBudget;
 
 /**
  * A result by random draws (JCGM 101:2008, clause 7): every source drawn once a run, from a normal distribution of its
- * standard uncertainty, or from Student's where its degrees of freedom are few (6.4.9.2). Seeded, so that the same
- * readings always give the same interval.
+ * standard uncertainty, from Student's where its degrees of freedom are few (6.4.9.2), or evenly over its last digit
+ * where it is a rounded reading (6.4.2). Seeded, so that the same readings always give the same interval.
  *
  * @param value       mean of the draws (bench unit)
- * @param uncertainty standard deviation of the draws (bench unit)
+ * @param uncertainty standard deviation of the draws (bench unit); empty where a source has so few degrees of freedom
+ *                    that draws have no steady one, and only the interval says something
  * @param low         lower end of the probabilistically symmetric 95 % interval (bench unit)
  * @param high        upper end (bench unit)
  */
-public record MonteCarlo(double value, double uncertainty, double low, double high) {
+public record MonteCarlo(double value, OptionalDouble uncertainty, double low, double high) {
 
     private static final int BLOCK = 512;
+    /** Degrees of freedom from which the deviation of the draws is steady. Common practice, no source. */
+    private static final double STEADY = 10;
+
     private static final long SEED = 20261124;
 
     /**
@@ -43,28 +52,62 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
         }
         return new MonteCarlo(
                 mean,
-                Math.sqrt(squares / (draws - 1)),
+                fewDegrees(expression, bindings)
+                        ? OptionalDouble.empty()
+                        : OptionalDouble.of(Math.sqrt(squares / (draws - 1))),
                 drawn[(int) Math.round(0.025 * draws) - 1],
                 drawn[(int) Math.round(0.975 * draws) - 1]);
     }
 
     /** {@return whether all of it are numbers} */
     public boolean finite() {
-        return Double.isFinite(value) && Double.isFinite(uncertainty) && Double.isFinite(low) && Double.isFinite(high);
+        return Double.isFinite(value)
+                && Double.isFinite(uncertainty.orElse(0))
+                && Double.isFinite(low)
+                && Double.isFinite(high);
+    }
+
+    /** Student's distribution has a variance from three degrees of freedom on, and a steady one later. */
+    private static boolean fewDegrees(Expression expression, Bindings bindings) {
+        return new Computation(expression, bindings)
+                .inputs().stream()
+                        .map(bindings::of)
+                        .anyMatch(input -> few(input.ownUncertainty(), input.degreesOfFreedom())
+                                || input.shares().stream()
+                                        .anyMatch(share -> few(
+                                                share.uncertainty(),
+                                                share.source().degreesOfFreedom())));
+    }
+
+    private static boolean few(double uncertainty, double degreesOfFreedom) {
+        return uncertainty > 0 && degreesOfFreedom < STEADY;
     }
 
     /**
      * {@return whether the linear answer may stand: both ends of its interval lie within half a step of the first
-     * digit of its uncertainty from the drawn ones (JCGM 101:2008, 7.9.2 and 8.1.3, with one significant digit)}
+     * digit of its uncertainty, rounded to one digit first, from the drawn ones (JCGM 101:2008, 7.9.2 and 8.1.3, with
+     * one significant digit)}
      *
      * @param linear the answer by the law of propagation
      */
     public boolean bearsOut(Estimate linear) {
         double half = linear.halfWidth(0.95);
-        double tolerance = 0.5 * Math.pow(10, Math.floor(Math.log10(linear.uncertainty())));
+        double tolerance = tolerance(linear.uncertainty());
         return linear.uncertainty() > 0
                 && Math.abs(linear.value() - half - low) <= tolerance
                 && Math.abs(linear.value() + half - high) <= tolerance;
+    }
+
+    /** Half a step of the one digit an uncertainty is rounded to: 0.0097 is 0.01, so 0.005 (7.9.2). */
+    static double tolerance(double uncertainty) {
+        return uncertainty > 0
+                ? 0.5
+                        * new BigDecimal(uncertainty)
+                                .round(new MathContext(1, RoundingMode.HALF_UP))
+                                .stripTrailingZeros()
+                                .ulp()
+                                .doubleValue()
+                : 0;
     }
 
     private static final class Draws {
@@ -87,8 +130,8 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
             for (int done = 0; done < draws; done += BLOCK) {
                 TimeBudget.check();
                 int count = Math.min(BLOCK, draws - done);
-                shared.forEach(
-                        (source, row) -> fill(row, count, 0, source.standardUncertainty(), source.degreesOfFreedom()));
+                shared.forEach((source, row) ->
+                        fill(row, count, 0, source.standardUncertainty(), source.degreesOfFreedom(), source.shape()));
                 for (int i = 0; i < rows.length; i++) {
                     draw(inputs.get(i), rows[i], count);
                 }
@@ -98,7 +141,7 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
         }
 
         private void draw(Measured input, double[] row, int count) {
-            fill(row, count, input.value(), input.ownUncertainty(), input.degreesOfFreedom());
+            fill(row, count, input.value(), input.ownUncertainty(), input.degreesOfFreedom(), input.shape());
             for (Measured.Share share : input.shares()) {
                 double[] common = Objects.requireNonNull(shared.get(share.source()));
                 for (int i = 0; i < count; i++) {
@@ -107,9 +150,16 @@ public record MonteCarlo(double value, double uncertainty, double low, double hi
             }
         }
 
-        private void fill(double[] row, int count, double mean, double deviation, double degrees) {
+        private void fill(double[] row, int count, double mean, double deviation, double degrees, Shape shape) {
             if (deviation == 0) {
                 Arrays.fill(row, 0, count, mean);
+                return;
+            }
+            if (shape == Shape.RECTANGULAR) {
+                double wide = deviation * Math.sqrt(12);
+                for (int i = 0; i < count; i++) {
+                    row[i] = mean + wide * (random.nextDouble() - 0.5);
+                }
                 return;
             }
             for (int i = 0; i < count; i++) {

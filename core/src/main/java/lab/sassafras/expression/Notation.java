@@ -26,7 +26,7 @@ enum Notation {
 
         @Override
         String unit(String unit) {
-            return "\\mathrm{" + unit.replace("°C", "{}^{\\circ}C").replace("·", "\\cdot ") + "}";
+            return "\\," + Latex.unit(unit);
         }
 
         @Override
@@ -36,12 +36,12 @@ enum Notation {
 
         @Override
         String words(String plain) {
-            return "\\text{" + plain + "}";
+            return Latex.text(plain);
         }
 
         @Override
         String number(String shown) {
-            return shown.replace("−", "-").replace(",", "{,}");
+            return Latex.number(shown);
         }
     };
 

@@ -8,6 +8,9 @@ package lab.sassafras.expression;
  */
 public record Symbol(String letter, String word) {
 
+    /** The letter of a temperature difference. */
+    public static final String CHANGE = "ΔT";
+
     /**
      * Reads {@code m:hot water}.
      *
@@ -28,6 +31,6 @@ public record Symbol(String letter, String word) {
 
     /** {@return for LaTeX} */
     public String latex() {
-        return word.isEmpty() ? letter : letter + "_{\\text{" + word + "}}";
+        return Latex.letters(letter) + (word.isEmpty() ? "" : "_{" + Latex.text(word) + "}");
     }
 }

@@ -1,10 +1,12 @@
 package lab.sassafras.expression;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -24,6 +26,9 @@ import lab.sassafras.measure.Measured;
  * @param lines        the steps, inner ones first
  */
 public record Working(String opening, String openingLatex, List<Passage> lines) {
+
+    /** Most places a heat is written to (J). */
+    private static final int FINEST = 3;
 
     /**
      * One step.
@@ -60,8 +65,7 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
     public static Working of(Expression result, Bindings bindings, Figures figures, Script script) {
         Map<String, Named> steps = new LinkedHashMap<>();
         result.read(new Steps(steps));
-        Writer writer =
-                new Writer(result, bindings, figures, script, shownStep(result, bindings), 0).alikeIn(steps.values());
+        Writer writer = new Writer(result, bindings, figures, script, shownStep(result, bindings));
         return new Working("", "", steps.values().stream().map(writer::line).toList());
     }
 
@@ -76,12 +80,12 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
     }
 
     /**
-     * A fifth of a step in the last place the result is shown with, as a part of the result: an intermediate rounded
-     * so does not move it.
+     * A fifth of a step in the last place the result is shown with: an intermediate whose rounding moves the result by
+     * no more is fine enough.
      */
     private static double shownStep(Expression result, Bindings bindings) {
         Estimate estimate = new Computation(result, bindings).estimate();
-        return 0.2 * Math.pow(10, -Figures.decimalsFor(estimate.uncertainty())) / Math.abs(estimate.value());
+        return 0.2 * Math.pow(10, -Figures.decimalsFor(estimate.halfWidth(0.95)));
     }
 
     /** {@return plain text, aligned at the equals sign} */
@@ -124,24 +128,8 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         return rights;
     }
 
-    /** @param heats places all heats are written to, so that their sum can be checked on the page */
-    private record Writer(
-            Expression result, Bindings bindings, Figures figures, Script script, double shownStep, int heats) {
-
-        /** All heats to the places the finest of them needs. */
-        Writer alikeIn(Collection<Named> steps) {
-            return new Writer(
-                    result,
-                    bindings,
-                    figures,
-                    script,
-                    shownStep,
-                    steps.stream()
-                            .filter(step -> step != result && step.unit() == BenchUnit.JOULES)
-                            .mapToInt(step -> decimals(step, new Computation(step, bindings).estimate()))
-                            .max()
-                            .orElse(0));
-        }
+    /** @param shownStep how far rounding an intermediate may move the result */
+    private record Writer(Expression result, Bindings bindings, Figures figures, Script script, double shownStep) {
 
         Passage line(Named step) {
             String law = body(step, Notation.PLAIN, false);
@@ -176,10 +164,17 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
             Measured measured = bindings.of(input);
             String shown = measured.decimals() >= 0
                     ? figures.fixed(measured.value(), measured.decimals())
-                    : figures.byUncertainty(measured.value(), measured.uncertainty());
+                    : onRecord(measured);
             return Phrase.atom(
                     notation.number(shown),
                     notation.unit(script.unit(input.unit().symbol())));
+        }
+
+        /** A number from a record as it stands there, never with noughts that nobody wrote. */
+        private String onRecord(Measured measured) {
+            return figures.plain(new BigDecimal(measured.value())
+                    .setScale(Figures.decimalsFor(measured.uncertainty()), RoundingMode.HALF_UP)
+                    .doubleValue());
         }
 
         private Phrase number(Named step, Notation notation, boolean signed) {
@@ -194,17 +189,18 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
             }
             Estimate estimate = new Computation(step, bindings).estimate();
             int decimals = decimals(step, estimate);
-            boolean heat = step.unit().dimension().directed();
-            String shown = signed && heat
+            boolean directed =
+                    step.unit().dimension().directed() || step.symbol().letter().equals(Symbol.CHANGE);
+            String shown = signed && directed
                     ? figures.signed(estimate.value(), decimals)
                     : figures.fixed(estimate.value(), decimals);
             return Phrase.atom(notation.number(shown), unit);
         }
 
         /**
-         * A sum or difference of readings keeps their decimals. Anything else goes by its uncertainty, with as many
-         * more
-         * places as a reader needs who works the next line from the number shown.
+         * A sum or difference of readings keeps their decimals, a reading times constants its figures. A heat is as fine
+         * as its own effect on the result asks; anything else goes by its uncertainty, with as many more places as a
+         * reader needs who works the next line from the number shown.
          */
         private int decimals(Named step, Estimate estimate) {
             Set<Input> inputs = step.inputs();
@@ -219,14 +215,30 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
                         .orElse(0);
             }
             if (step == result) {
-                return Figures.decimalsFor(estimate.uncertainty());
+                return Figures.decimalsFor(estimate.halfWidth(0.95));
             }
-            double needed = Math.ceil(-Math.log10(2 * shownStep * Math.abs(estimate.value())) - 1e-9);
-            int byUncertainty =
-                    Math.max(Figures.decimalsFor(estimate.uncertainty()), step.unit() == BenchUnit.JOULES ? heats : 0);
-            return Double.isFinite(needed)
-                    ? (int) Math.max(byUncertainty, Math.min(needed, byUncertainty + 2))
-                    : byUncertainty;
+            if (inputs.size() == 1 && bindings.of(inputs.iterator().next()).decimals() >= 0 && estimate.value() != 0) {
+                OptionalInt kept = SignificantFigures.of(step, bindings);
+                if (kept.isPresent()) {
+                    return Math.max(0, Figures.decimalsOf(estimate.value(), kept.getAsInt()));
+                }
+            }
+            int byUncertainty = Figures.decimalsFor(estimate.uncertainty());
+            double needed = Math.ceil(-Math.log10(2 * shownStep / effect(step, estimate)) - 1e-9);
+            if (!Double.isFinite(needed)) {
+                return byUncertainty;
+            }
+            return step.unit() == BenchUnit.JOULES
+                    ? (int) Math.max(0, Math.min(needed, FINEST))
+                    : (int) Math.max(byUncertainty, Math.min(needed, byUncertainty + 2));
+        }
+
+        /** How far the result moves for a unit of this step. */
+        private double effect(Named step, Estimate estimate) {
+            Input number = new Input("step:" + step.symbol().text(), step.symbol(), "", step.unit());
+            Expression rest = ((Named) result).body().read(new StepAsInput(step, number));
+            return Math.abs(new Computation(rest, bindings.with(number.key(), Measured.exact(estimate.value())))
+                    .derivative(number));
         }
 
         private static String words(Named step, double value) {

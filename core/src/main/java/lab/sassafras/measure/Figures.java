@@ -3,6 +3,7 @@ package lab.sassafras.measure;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.regex.Pattern;
 
 /** Numbers as they are shown: rounded here and nowhere before, with the period's decimal mark and a true minus. */
 public record Figures(DecimalMark mark) {
@@ -12,6 +13,7 @@ public record Figures(DecimalMark mark) {
     /** Finer than any instrument of the bench: an uncertainty below is the noise of the arithmetic. */
     private static final int MOST_DECIMALS = 6;
 
+    private static final Pattern POINT_BETWEEN = Pattern.compile("(?<=\\d)\\.(?=\\d)");
     private static final String UNKNOWN = "not known";
 
     /**
@@ -98,6 +100,15 @@ public record Figures(DecimalMark mark) {
      */
     public String plain(double value) {
         return marked(BigDecimal.valueOf(value).stripTrailingZeros().toPlainString());
+    }
+
+    /**
+     * {@return words with numbers in them, their decimals written with the period's mark}
+     *
+     * @param words written with a point
+     */
+    public String sentence(String words) {
+        return mark == DecimalMark.POINT ? words : POINT_BETWEEN.matcher(words).replaceAll(String.valueOf(mark.sign()));
     }
 
     /**

@@ -53,9 +53,27 @@ public record Instrument(
         }
     }
 
+    /**
+     * {@return the same instrument under another name}
+     *
+     * @param other what the class calls it
+     */
+    public Instrument called(String other) {
+        return new Instrument(key, other, kind, unit, resolution, low, high, offsetUncertainty, readingUncertainty);
+    }
+
     /** {@return standard uncertainty of one reading, without the shared offset (bench unit)} */
     public double standardUncertainty() {
         return readingUncertainty > 0 ? readingUncertainty : resolution / Math.sqrt(12);
+    }
+
+    /**
+     * {@return whether a reading was written with fewer digits than it shows}
+     *
+     * @param lastDigit one unit of the last digit written (bench unit)
+     */
+    public boolean coarser(double lastDigit) {
+        return lastDigit > resolution * (1 + 1e-9);
     }
 
     /** {@return the offset shared by all readings of this instrument} */

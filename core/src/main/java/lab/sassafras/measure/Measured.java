@@ -13,8 +13,23 @@ import java.util.List;
  * @param degreesOfFreedom  of the independent part; infinite where it is taken as known
  * @param shares            common sources with how strongly each enters
  * @param decimals          digits after the mark to show it with; negative where its uncertainty decides
+ * @param shape             how the independent part is spread
  */
-public record Measured(double value, double ownUncertainty, double degreesOfFreedom, List<Share> shares, int decimals) {
+public record Measured(
+        double value, double ownUncertainty, double degreesOfFreedom, List<Share> shares, int decimals, Shape shape) {
+
+    /**
+     * An input whose own error is spread like a bell.
+     *
+     * @param value             (bench unit)
+     * @param ownUncertainty    standard uncertainty of the independent part (bench unit)
+     * @param degreesOfFreedom  of the independent part; infinite where it is taken as known
+     * @param shares            common sources with how strongly each enters
+     * @param decimals          digits after the mark to show it with; negative where its uncertainty decides
+     */
+    public Measured(double value, double ownUncertainty, double degreesOfFreedom, List<Share> shares, int decimals) {
+        this(value, ownUncertainty, degreesOfFreedom, shares, decimals, Shape.NORMAL);
+    }
 
     /**
      * One common source in one input.
@@ -50,19 +65,36 @@ public record Measured(double value, double ownUncertainty, double degreesOfFree
     }
 
     /**
-     * {@return a reading on an instrument: resolution its own, offset shared}
+     * {@return a number that says no more than its digits: rectangular, one last digit wide (JCGM 100:2008, 4.3.7)}
      *
-     * @param value      the number (its own unit)
-     * @param decimals   digits after the mark; negative left of it
+     * @param value     the number (bench unit)
+     * @param lastDigit one unit of the last digit written (bench unit)
+     * @param decimals  digits after the mark; negative where it was converted to no round number
+     */
+    public static Measured written(double value, double lastDigit, int decimals) {
+        return new Measured(
+                value, lastDigit / Math.sqrt(12), Double.POSITIVE_INFINITY, List.of(), decimals, Shape.RECTANGULAR);
+    }
+
+    /**
+     * {@return a reading on an instrument: its own part what the instrument allows, or what the digits written allow
+     * where they are fewer; its offset shared}
+     *
+     * @param value      the number (bench unit)
+     * @param lastDigit  one unit of the last digit written (bench unit)
+     * @param decimals   digits after the mark; negative where it was converted to no round number
      * @param instrument read on
      */
-    public static Measured read(double value, int decimals, Instrument instrument) {
+    public static Measured read(double value, double lastDigit, int decimals, Instrument instrument) {
+        double byDigits = written(value, lastDigit, decimals).ownUncertainty();
+        boolean coarse = instrument.coarser(lastDigit) && byDigits > instrument.standardUncertainty();
         return new Measured(
                 value,
-                instrument.standardUncertainty(),
+                coarse ? byDigits : instrument.standardUncertainty(),
                 Double.POSITIVE_INFINITY,
                 List.of(new Share(instrument.offset(), 1)),
-                decimals);
+                decimals,
+                coarse || instrument.readingUncertainty() == 0 ? Shape.RECTANGULAR : Shape.NORMAL);
     }
 
     /**
@@ -78,7 +110,7 @@ public record Measured(double value, double ownUncertainty, double degreesOfFree
             return this;
         }
         List<Share> all = new ArrayList<>(shares);
-        all.add(new Share(new Shared(key, label, ownUncertainty, degreesOfFreedom, scope), 1));
+        all.add(new Share(new Shared(key, label, ownUncertainty, degreesOfFreedom, scope, shape), 1));
         return new Measured(value, 0, Double.POSITIVE_INFINITY, List.copyOf(all), decimals);
     }
 

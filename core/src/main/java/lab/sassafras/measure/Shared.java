@@ -8,8 +8,23 @@ package lab.sassafras.measure;
  * @param standardUncertainty of the source itself (its own unit)
  * @param degreesOfFreedom    of that uncertainty; infinite where it is taken as known
  * @param scope               how far it reaches
+ * @param shape               how it is spread
  */
-public record Shared(String key, String label, double standardUncertainty, double degreesOfFreedom, Scope scope) {
+public record Shared(
+        String key, String label, double standardUncertainty, double degreesOfFreedom, Scope scope, Shape shape) {
+
+    /**
+     * A source spread like a bell.
+     *
+     * @param key                 identity within its scope: the same key is the same source
+     * @param label               in words, for the budget
+     * @param standardUncertainty of the source itself (its own unit)
+     * @param degreesOfFreedom    of that uncertainty; infinite where it is taken as known
+     * @param scope               how far it reaches
+     */
+    public Shared(String key, String label, double standardUncertainty, double degreesOfFreedom, Scope scope) {
+        this(key, label, standardUncertainty, degreesOfFreedom, scope, Shape.NORMAL);
+    }
 
     /**
      * {@return a source shared by whatever draws on it}

@@ -12,6 +12,7 @@ import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Latex;
 import lab.sassafras.expression.Script;
 import lab.sassafras.expression.SignificantFigures;
 import lab.sassafras.expression.Symbol;
@@ -23,12 +24,17 @@ import lab.sassafras.substance.Reference;
 /** How the numbers of an entry are written: the questions of writing, settled. */
 public record Presentation(Conventions conventions, Figures figures) {
 
-    /** A number with its uncertainty and unit, written out. */
+    /** A number with half the width of its 95 % interval and its unit, written out. */
     public record Written(String value, String uncertainty, String unit) {
+
+        /** {@return the value with its ±; alone where it has none, as a temperature held by what changes state} */
+        public String bare() {
+            return uncertainty.equals("0") ? value : value + " ± " + uncertainty;
+        }
 
         @Override
         public String toString() {
-            return value + " ± " + uncertainty + (unit.isEmpty() ? "" : " " + unit);
+            return bare() + (unit.isEmpty() ? "" : " " + unit);
         }
     }
 
@@ -49,7 +55,7 @@ public record Presentation(Conventions conventions, Figures figures) {
     }
 
     /**
-     * {@return an estimate in the unit shown; rounded by its uncertainty}
+     * {@return an estimate in the unit shown, with half the width of its 95 % interval, rounded by that}
      *
      * @param estimate the number with its uncertainty (unit)
      * @param unit     of the number
@@ -85,7 +91,7 @@ public record Presentation(Conventions conventions, Figures figures) {
         BenchUnit shown = unit(unit);
         double size = factor(unit, shown);
         double value = estimate.value() * size;
-        double uncertainty = estimate.uncertainty() * size;
+        double uncertainty = estimate.halfWidth(0.95) * size;
         int decimals = figuresAllowed.isPresent()
                 ? Figures.decimalsOf(value, figuresAllowed.getAsInt())
                 : Figures.decimalsFor(uncertainty);
@@ -119,6 +125,15 @@ public record Presentation(Conventions conventions, Figures figures) {
                 .setScale(Figures.decimalsFor(reference.uncertainty() * size), RoundingMode.HALF_UP)
                 .doubleValue());
         return (value > 0 && reference.unit().dimension().directed() ? "+" : "") + known + " " + shown.symbol();
+    }
+
+    /**
+     * {@return a per cent error written as the school in force writes it}
+     *
+     * @param percent 100 · (result − reference) ÷ reference (%)
+     */
+    public String percentError(double percent) {
+        return conventions.in(QuestionsOfWriting.PERCENT_ERROR).written(percent, figures);
     }
 
     /**
@@ -178,7 +193,7 @@ public record Presentation(Conventions conventions, Figures figures) {
                         sheet.opening(
                                         heats(solution, true, Symbol::latex),
                                         heats(solution, false, Symbol::latex),
-                                        words -> "\\text{" + words + "}\\;")
+                                        words -> Latex.text(words) + "\\;")
                                 .replace("−", "-"));
     }
 

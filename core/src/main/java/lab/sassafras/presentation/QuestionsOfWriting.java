@@ -23,7 +23,11 @@ public final class QuestionsOfWriting implements Questions {
     public static final Question<Rounding> ROUNDING =
             new Question<>("rounding", "rounding", List.of(Rounding.values()), Rounding.UNCERTAINTY);
 
-    private static final List<Question<?>> ALL = List.of(SHEET, HEAT, UNITS, ROUNDING);
+    /** How a per cent error is written. */
+    public static final Question<PercentError> PERCENT_ERROR =
+            new Question<>("error", "per cent error", List.of(PercentError.values()), PercentError.SIGNED);
+
+    private static final List<Question<?>> ALL = List.of(SHEET, HEAT, UNITS, ROUNDING, PERCENT_ERROR);
 
     /** {@return all of them} */
     public static List<Question<?>> all() {

@@ -5,7 +5,7 @@ import lab.sassafras.convention.School;
 /** How far a result is written out. */
 public enum Rounding implements School {
     /** By the uncertainty. */
-    UNCERTAINTY("uncertainty", "by the uncertainty", "To the second digit of the standard uncertainty."),
+    UNCERTAINTY("uncertainty", "by the uncertainty", "To the second digit of the ± that stands beside it."),
     /** Significant figures. */
     FIGURES(
             "figures",

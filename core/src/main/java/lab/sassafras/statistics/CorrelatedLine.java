@@ -44,7 +44,7 @@ public record CorrelatedLine(Estimate slope, double intercept, double widened) {
      * Lays the line.
      *
      * @param points at least three, at most a hundred
-     * @return empty with fewer or more points, where all stand at the same place across, or where one has no error of
+     * @return empty with fewer or more points, where all stand at nearly the same place across, or where one has no error of
      *         its own
      */
     public static Optional<CorrelatedLine> of(List<TrialPoint> points) {

@@ -1,7 +1,9 @@
 package lab.sassafras.statistics;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.regression.SimpleRegression;
 
 /**
@@ -28,16 +30,18 @@ public record StraightLine(
         double throughZeroUncertainty) {
 
     private static final int FEWEST = 3;
+    private static final double APART = 0.1;
 
     /**
      * Lays the line.
      *
      * @param across of each trial (unit across)
      * @param up     of each trial, in the same order (unit up)
-     * @return empty with fewer than three trials, or where all stand at the same place across
+     * @return empty with fewer than three trials, or where all stand at nearly the same place across: within a tenth of
+     *         the furthest (common practice, no source)
      */
     public static Optional<StraightLine> of(List<Double> across, List<Double> up) {
-        if (across.size() < FEWEST || across.stream().distinct().count() < 2) {
+        if (across.size() < FEWEST || !apart(across)) {
             return Optional.empty();
         }
         SimpleRegression free = new SimpleRegression(true);
@@ -57,7 +61,7 @@ public record StraightLine(
     }
 
     /**
-     * Through points; empty with fewer than three, or where all stand at the same place across.
+     * Through points; empty with fewer than three, or where all stand at nearly the same place across.
      *
      * @param points at least three
      * @return the line
@@ -68,8 +72,32 @@ public record StraightLine(
                 points.stream().map(point -> point.up().value()).toList());
     }
 
-    /** {@return whether the intercept is more than scatter: further from zero than twice its standard error} */
+    /** {@return half the width of Student's 95 % interval of the intercept, with n − 2 degrees of freedom (unit up)} */
+    public double interceptHalfWidth() {
+        return interceptUncertainty * student();
+    }
+
+    /**
+     * {@return half the width of Student's 95 % interval of the slope, with n − 2 degrees of freedom (unit up per unit
+     * across)}
+     */
+    public double slopeHalfWidth() {
+        return slopeUncertainty * student();
+    }
+
+    private double student() {
+        return new TDistribution(points - 2).inverseCumulativeProbability(0.975);
+    }
+
+    /** {@return whether the intercept is more than scatter: zero lies outside its 95 % interval} */
     public boolean missesZero() {
-        return Math.abs(intercept) > 2 * interceptUncertainty;
+        return Math.abs(intercept) > interceptHalfWidth();
+    }
+
+    /** Whether places across differ enough for a slope to mean something. */
+    private static boolean apart(List<Double> across) {
+        double least = Collections.min(across);
+        double most = Collections.max(across);
+        return most - least >= APART * Math.max(Math.abs(least), Math.abs(most)) && most > least;
     }
 }

@@ -24,7 +24,7 @@ import lab.sassafras.measure.Shared;
 public record TrialMean(List<Double> values, Estimate estimate, OptionalDouble scatter) {
 
     static Optional<Estimate> combined(List<TrialResult> trials) {
-        return trials.isEmpty()
+        return trials.isEmpty() || TrialResult.unlike(trials)
                 ? Optional.empty()
                 : Optional.of(
                         of(trials.stream().map(TrialResult::estimate).toList()).estimate());

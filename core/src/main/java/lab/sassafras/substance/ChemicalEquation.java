@@ -2,11 +2,14 @@ package lab.sassafras.substance;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.ToIntFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import lab.sassafras.measure.Refused;
 
 /**
@@ -18,6 +21,10 @@ import lab.sassafras.measure.Refused;
  */
 public record ChemicalEquation(String text, List<Term> reagents, List<Term> products) {
 
+    /** Equations of dissolving met lately: a class dissolves the same few salts again and again. */
+    private static final Map<String, ChemicalEquation> DISSOLVING = new ConcurrentHashMap<>();
+
+    private static final int KEPT = 500;
     private static final Pattern ARROW = Pattern.compile("->|→|⇌|=");
     private static final Pattern TERM = Pattern.compile("(\\d{1,2})?\\s*(\\S+?)\\s*\\((s|l|g|aq)\\)");
 
@@ -113,6 +120,52 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
         return terms.stream()
                 .mapToInt(term -> term.count() * count.applyAsInt(term.formula()))
                 .sum();
+    }
+
+    /**
+     * {@return how much water comes of it beyond what was there: H₃O⁺ is a proton on a water, and a hydrate brings its
+     * own, so that H₃O⁺ + OH⁻ → 2 H₂O forms one}
+     */
+    public int netWater() {
+        return water(products) - water(reagents);
+    }
+
+    private static int water(List<Term> terms) {
+        return terms.stream()
+                .mapToInt(term -> term.count() * term.formula().boundWater())
+                .sum();
+    }
+
+    /**
+     * {@return the equation of dissolving: the solid becomes what it is in solution, and a hydrate gives its water}
+     *
+     * @param solid formula of exactly what dissolves
+     */
+    public static ChemicalEquation dissolving(ChemicalFormula solid) {
+        ChemicalEquation known = DISSOLVING.get(solid.text());
+        if (known == null) {
+            known = drawnUp(solid);
+            if (DISSOLVING.size() < KEPT) {
+                DISSOLVING.put(solid.text(), known);
+            }
+        }
+        return known;
+    }
+
+    private static ChemicalEquation drawnUp(ChemicalFormula solid) {
+        String[] parts = solid.text().split("[·*.]", 2);
+        List<Term> formed = new ArrayList<>(List.of(new Term(1, ChemicalFormula.read(parts[0]), "aq")));
+        if (solid.boundWater() > 0 && parts.length > 1) {
+            formed.add(new Term(solid.boundWater(), ChemicalFormula.read("H2O"), "l"));
+        }
+        List<Term> taken = List.of(new Term(1, solid, "s"));
+        return new ChemicalEquation(written(taken) + " -> " + written(formed), taken, formed);
+    }
+
+    private static String written(List<Term> terms) {
+        return terms.stream()
+                .map(term -> (term.count() == 1 ? "" : term.count() + " ") + term.species())
+                .collect(Collectors.joining(" + "));
     }
 
     /**

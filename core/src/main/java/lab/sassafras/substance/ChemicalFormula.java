@@ -22,6 +22,9 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     private static final Pattern HYDRATE = Pattern.compile("(\\d*)(.+)");
     private static final Pattern CHARGED = Pattern.compile("(.+?)(?:\\^(\\d?)([+\\-−])|([+\\-−]))");
     private static final Pattern TWO_WAYS = Pattern.compile("[A-Z][a-z]?\\d+|.*\\D\\d{2,}");
+    private static final Pattern WATERS = Pattern.compile(".+[·*](\\d*)H2O");
+    private static final Map<String, Integer> WATER = Map.of("H", 2, "O", 1);
+    private static final Map<String, Integer> OXONIUM = Map.of("H", 3, "O", 1);
     private static final int MOST = 1000;
     /** Atoms of one element in a formula; far more than anything a class weighs out. */
     private static final int MOST_ATOMS = 10_000;
@@ -104,6 +107,18 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
      */
     public boolean sameAs(ChemicalFormula other) {
         return atoms.equals(other.atoms) && charge == other.charge;
+    }
+
+    /** {@return waters it is or carries: 1 for H₂O and H₃O⁺, n for a hydrate with n waters behind its dot, 0 otherwise} */
+    public int boundWater() {
+        if (atoms.equals(WATER) && charge == 0 || atoms.equals(OXONIUM) && charge == 1) {
+            return 1;
+        }
+        if (text.indexOf('·') < 0 && text.indexOf('*') < 0) {
+            return 0;
+        }
+        Matcher hydrate = WATERS.matcher(text);
+        return !hydrate.matches() ? 0 : hydrate.group(1).isEmpty() ? 1 : Integer.parseInt(hydrate.group(1));
     }
 
     /** {@return molar mass (g/mol)} */

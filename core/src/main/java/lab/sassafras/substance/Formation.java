@@ -1,8 +1,11 @@
 package lab.sassafras.substance;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import lab.sassafras.measure.BenchUnit;
 
 /**
@@ -18,9 +21,61 @@ public final class Formation {
     private static final double UNCERTAINTY = 0.5;
 
     private final List<Row> rows;
+    private final List<Capacity> capacities;
+    private final Map<Species, Capacity> bySpecies = new HashMap<>();
 
-    Formation(List<Row> rows) {
+    Formation(List<Row> rows, List<Capacity> capacities) {
         this.rows = List.copyOf(rows);
+        this.capacities = List.copyOf(capacities);
+        capacities.forEach(each -> bySpecies.put(Species.of(each.formula(), each.state()), each));
+    }
+
+    /** A substance in a state, however it is spelled. */
+    private record Species(Map<String, Integer> atoms, int charge, String state) {
+
+        static Species of(ChemicalFormula formula, String state) {
+            return new Species(formula.atoms(), formula.charge(), state);
+        }
+    }
+
+    /**
+     * The heat capacity of one substance in one state.
+     *
+     * @param formula what it is
+     * @param state   s, l, g or aq
+     * @param value   standard molar heat capacity at 25 °C (J/(mol·°C))
+     */
+    public record Capacity(ChemicalFormula formula, String state, double value) {}
+
+    /** {@return every heat capacity} */
+    public List<Capacity> capacities() {
+        return capacities;
+    }
+
+    /**
+     * {@return how the heat of a reaction changes with temperature (kJ/(mol·°C)): the heat capacities of what is formed
+     * less those of what is taken (Kirchhoff, 1858); empty where one is not known}
+     *
+     * @param equation balanced
+     */
+    public Optional<Double> changeByDegree(ChemicalEquation equation) {
+        OptionalDouble formed = capacity(equation.products());
+        OptionalDouble taken = capacity(equation.reagents());
+        return formed.isPresent() && taken.isPresent()
+                ? Optional.of((formed.getAsDouble() - taken.getAsDouble()) / 1000)
+                : Optional.empty();
+    }
+
+    private OptionalDouble capacity(List<ChemicalEquation.Term> terms) {
+        double sum = 0;
+        for (ChemicalEquation.Term term : terms) {
+            Capacity row = bySpecies.get(Species.of(term.formula(), term.state()));
+            if (row == null) {
+                return OptionalDouble.empty();
+            }
+            sum += term.count() * row.value();
+        }
+        return OptionalDouble.of(sum);
     }
 
     /**

@@ -2,6 +2,7 @@ package lab.sassafras.substance;
 
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,7 +16,7 @@ import lab.sassafras.measure.Measured;
 public final class ReferenceShelf {
 
     /** Goes up when a row changes, so that an entry can say which shelf it was reduced with. */
-    public static final int VERSION = 2;
+    public static final int VERSION = 3;
 
     /** Shelves by version; a row stands in those from its since to its until. */
     private static final Map<Integer, ReferenceShelf> VERSIONS = new ConcurrentHashMap<>();
@@ -29,6 +30,8 @@ public final class ReferenceShelf {
     private final List<Dissolution> heatsOfSolution;
     private final Formation formation;
     private final List<Reference> reactions;
+    private final DilutionHeats dilutionHeats;
+    private final Spelling spelling;
     private final Map<String, Measured> inputs;
     private final Map<Map<String, Integer>, Substance> byAtoms = new HashMap<>();
 
@@ -37,7 +40,8 @@ public final class ReferenceShelf {
             List<Reference> properties,
             List<Dissolution> heatsOfSolution,
             Formation formation,
-            List<Reference> reactions) {
+            List<Reference> reactions,
+            DilutionHeats dilutionHeats) {
         this.substances = List.copyOf(substances);
         this.solids = substances.stream().filter(each -> each.kind().solid()).toList();
         this.liquids = substances.stream().filter(each -> !each.kind().solid()).toList();
@@ -45,6 +49,8 @@ public final class ReferenceShelf {
         this.heatsOfSolution = List.copyOf(heatsOfSolution);
         this.formation = formation;
         this.reactions = List.copyOf(reactions);
+        this.dilutionHeats = dilutionHeats;
+        this.spelling = new Spelling(formation, heatsOfSolution, substances);
         Map<String, Measured> all = new HashMap<>();
         properties.forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
         substances.forEach(each ->
@@ -64,6 +70,23 @@ public final class ReferenceShelf {
     /** {@return heats of solution in water, 25 °C} */
     public List<Dissolution> heatsOfSolution() {
         return heatsOfSolution;
+    }
+
+    /** {@return equations that classes measure, with what they are called, to be picked} */
+    public Map<String, String> commonReactions() {
+        Map<String, String> reactions = new LinkedHashMap<>();
+        Table.rows("common-reactions.csv").forEach(cell -> reactions.put(cell[0], cell[1]));
+        return reactions;
+    }
+
+    /** {@return how chemistry is read as people type it, with the names this shelf knows} */
+    public Spelling spelling() {
+        return spelling;
+    }
+
+    /** {@return what dilution makes of a heat of solution} */
+    public DilutionHeats dilutionHeats() {
+        return dilutionHeats;
     }
 
     /** {@return enthalpies of formation} */
@@ -144,12 +167,35 @@ public final class ReferenceShelf {
                         rows("heats-of-solution.csv", any)
                                 .map(ReferenceShelf::dissolution)
                                 .toList(),
-                        new Formation(rows("formation.csv", any)
-                                .map(ReferenceShelf::formation)
-                                .toList()),
+                        new Formation(
+                                rows("formation.csv", any)
+                                        .map(ReferenceShelf::formation)
+                                        .toList(),
+                                rows("heat-capacities.csv", any)
+                                        .map(ReferenceShelf::capacity)
+                                        .toList()),
                         rows("reaction-heats.csv", any)
                                 .map(ReferenceShelf::reaction)
-                                .toList()));
+                                .toList(),
+                        new DilutionHeats(rows("dilution-heats.csv", any)
+                                .map(ReferenceShelf::dilutionHeat)
+                                .toList())));
+    }
+
+    /**
+     * {@return this handbook with what a class put beside it}
+     *
+     * @param more      solids and liquids
+     * @param dissolved heats of solution, which go before the handbook's own
+     */
+    public ReferenceShelf with(List<Substance> more, List<Dissolution> dissolved) {
+        return new ReferenceShelf(
+                Stream.concat(substances.stream(), more.stream()).toList(),
+                properties,
+                Stream.concat(dissolved.stream(), heatsOfSolution.stream()).toList(),
+                formation,
+                reactions,
+                dilutionHeats);
     }
 
     /** {@return solids and liquids} */
@@ -201,13 +247,28 @@ public final class ReferenceShelf {
                         cell[7].equals("opened")));
     }
 
+    private static DilutionHeats.Row dilutionHeat(String[] cell) {
+        return new DilutionHeats.Row(
+                ChemicalFormula.read(cell[0]),
+                Double.parseDouble(cell[1]),
+                Double.parseDouble(cell[2]),
+                Double.parseDouble(cell[3]));
+    }
+
     private static Formation.Row formation(String[] cell) {
-        int bracket = cell[0].lastIndexOf('(');
-        return new Formation.Row(
-                ChemicalFormula.read(cell[0].substring(0, bracket)),
-                cell[0].substring(bracket + 1, cell[0].length() - 1),
-                cell[1],
-                Double.parseDouble(cell[2]));
+        return new Formation.Row(formula(cell[0]), state(cell[0]), cell[1], Double.parseDouble(cell[2]));
+    }
+
+    private static Formation.Capacity capacity(String[] cell) {
+        return new Formation.Capacity(formula(cell[0]), state(cell[0]), Double.parseDouble(cell[1]));
+    }
+
+    private static ChemicalFormula formula(String species) {
+        return ChemicalFormula.read(species.substring(0, species.lastIndexOf('(')));
+    }
+
+    private static String state(String species) {
+        return species.substring(species.lastIndexOf('(') + 1, species.length() - 1);
     }
 
     private static Reference reaction(String[] cell) {
@@ -244,7 +305,8 @@ public final class ReferenceShelf {
                 cell[7],
                 cell[8].equals("yes"),
                 cell[9].equals("yes"),
-                cell[10],
-                cell[11].equals("opened"));
+                cell[10].equals("yes"),
+                cell[12].equals("agrees") ? cell[11] + "; agrees with two open element tables" : cell[11],
+                cell[12].equals("opened"));
     }
 }

@@ -16,6 +16,7 @@ import lab.sassafras.measure.BenchUnit;
  * @param colour       what the eye sees of a clean piece
  * @param magnetic     whether a hand magnet holds it
  * @param everyday     false where no teaching lab would hand it out (gas, radioactive, priceless)
+ * @param offered      whether it may be chosen for a bath or a cup; otherwise it is a handbook row only
  * @param source       the publication
  * @param opened       false where the number was set down from memory of that source
  */
@@ -30,6 +31,7 @@ public record Substance(
         String colour,
         boolean magnetic,
         boolean everyday,
+        boolean offered,
         String source,
         boolean opened) {
 

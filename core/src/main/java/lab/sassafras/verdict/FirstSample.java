@@ -95,6 +95,7 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
     private Optional<TrialResult> inShort(Account account, Combination combination) {
         return combination.needsPoints()
                 ? account.solve(bindings).solution().map(Solution::inShort)
-                : account.estimate(bindings).map(estimate -> new TrialResult(estimate, Optional.empty()));
+                : account.estimate(bindings)
+                        .map(estimate -> new TrialResult(estimate, Optional.empty(), account.amount(bindings)));
     }
 }

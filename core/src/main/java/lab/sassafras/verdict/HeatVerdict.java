@@ -10,8 +10,10 @@ import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.DilutionHeats;
 import lab.sassafras.substance.Dissolution;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.substance.ReferenceShelf;
@@ -19,25 +21,29 @@ import lab.sassafras.substance.ReferenceShelf;
 /** Judges the heat of a process, which has either sign and a reference that holds at one dilution and temperature. */
 final class HeatVerdict {
 
-    /**
-     * Change of the heat of neutralization of strong acid and base with temperature (kJ/(mol·°C)); −57 at 20 °C
-     * against −55.84
-     * at 25 °C in common practice. */
-    private static final double NEUTRALIZATION_BY_DEGREE = 0.22;
-
-    private static final double REFERENCE_TEMPERATURE = 25;
+    private static final ChemicalEquation NEUTRALIZING = ChemicalEquation.read("H+(aq) + OH-(aq) -> H2O(l)");
+    private static final ChemicalEquation SECOND_PROTON = ChemicalEquation.read("HSO4-(aq) -> H+(aq) + SO4^2-(aq)");
+    private static final List<ChemicalFormula> HALF_IONIZED = List.of(
+            ChemicalFormula.read("H2SO4"),
+            ChemicalFormula.read("HSO4-"),
+            ChemicalFormula.read("NaHSO4"),
+            ChemicalFormula.read("KHSO4"));
 
     private final ReferenceShelf shelf;
     private final Sheet sheet;
+    private final Figures figures;
     private final Estimate result;
     private final Solution trial;
+    private final AtBench bench;
     private final List<Finding> findings = new ArrayList<>();
 
     private HeatVerdict(Sheet sheet, Estimate result, Solution trial) {
         this.sheet = sheet;
+        this.figures = sheet.setting().figures();
         this.shelf = sheet.setting().shelf();
         this.result = result;
         this.trial = trial;
+        this.bench = new AtBench(sheet, trial, findings);
     }
 
     static Verdict of(Yardstick.OfDissolving yardstick, Sheet sheet, Estimate result, Solution trial) {
@@ -74,30 +80,58 @@ final class HeatVerdict {
                 .mapToDouble(each -> each.estimate().value())
                 .findFirst()
                 .orElse(Double.MAX_VALUE);
-        Optional<Dissolution> row = formula.flatMap(each -> shelf.heatOfSolution(each, waters));
-        row.ifPresentOrElse(
-                each -> findings.add(dilution(each, waters)),
-                () -> findings.add(Finding.note(
-                        "dissolving.no-reference",
-                        "The shelf has no heat of solution for exactly this formula. A hydrate is another "
-                                + "thing than the salt without its water.")));
-        return verdict(row.map(each -> perGram(each.reference(), each.formula())));
+        Optional<Reference> reference = formula.flatMap(each -> ofDissolving(each, waters));
+        if (reference.isEmpty()) {
+            findings.add(Finding.note(
+                    "dissolving.no-reference",
+                    "The shelf has no heat of solution for exactly this formula. A hydrate is another "
+                            + "thing than the salt without its water."));
+        }
+        return verdict(reference);
     }
 
-    private Finding dilution(Dissolution row, double waters) {
+    private Optional<Reference> ofDissolving(ChemicalFormula solid, double waters) {
+        ChemicalEquation equation = ChemicalEquation.dissolving(solid);
+        double size = unit().dimension() == Dimension.PROCESS_ENERGY ? 1000 / solid.molarMass() : 1;
+        return diluted(solid, equation, waters).map(at25 -> bench.carried(scaled(at25, size), equation, size));
+    }
+
+    /** The value at the bench's own dilution where the shelf can say it, and otherwise the nearest with a word on it. */
+    private Optional<Reference> diluted(ChemicalFormula solid, ChemicalEquation equation, double waters) {
+        Optional<DilutionHeats.Row> dilution =
+                shelf.dilutionHeats().at(equation.products().get(0).formula(), waters + solid.boundWater());
+        Optional<Dissolution> infinite = shelf.heatOfSolution(solid, Double.MAX_VALUE);
+        if (infinite.isPresent() && dilution.isPresent() && waters < 1e6) {
+            Reference row = infinite.get().reference();
+            double more = dilution.get().value();
+            String here = "about " + figures.significant(waters, 2) + " mol of water to each mole";
+            findings.add(Finding.note(
+                    "dissolving.dilution",
+                    "The reference is brought from infinite dilution to the bench’s own, " + here + ": "
+                            + figures.signed(more, 2) + " kJ/mol."));
+            return Optional.of(new Reference(
+                    row.key(),
+                    row.name().replace("infinite dilution", here),
+                    row.value() + more,
+                    Math.hypot(row.uncertainty(), dilution.get().uncertainty()),
+                    row.unit(),
+                    row.source(),
+                    row.opened()));
+        }
+        Optional<Dissolution> nearest = shelf.heatOfSolution(solid, waters);
+        nearest.ifPresent(each -> findings.add(otherDilution(each, waters)));
+        return nearest.map(Dissolution::reference);
+    }
+
+    private Finding otherDilution(Dissolution row, double waters) {
         return Finding.note(
                 "dissolving.dilution",
                 "The reference holds at " + row.dilution()
                         + (waters < 1e6
-                                ? "; here there were about "
-                                        + sheet.setting().figures().significant(waters, 2)
-                                        + " mol of water to each mole."
+                                ? "; here there were about " + figures.significant(waters, 2)
+                                        + " mol of water to each mole, and the shelf does not know what diluting from "
+                                        + "there would add: often a few tenths of a kJ/mol, more for ions of two charges."
                                 : "."));
-    }
-
-    private Reference perGram(Reference reference, ChemicalFormula formula) {
-        double size = unit().dimension() == Dimension.PROCESS_ENERGY ? 1000 / formula.molarMass() : 1;
-        return scaled(reference, size);
     }
 
     private Reference scaled(Reference reference, double size) {
@@ -114,14 +148,10 @@ final class HeatVerdict {
     private Verdict reaction(Yardstick.OfReaction yardstick) {
         ChemicalEquation equation =
                 ChemicalEquation.read(sheet.stated(yardstick.equation(), 1).orElseThrow());
-        boolean strong = yardstick
-                .strength()
-                .flatMap(path -> sheet.stated(path, 1))
-                .filter("strong"::equals)
-                .isPresent();
-        Optional<Reference> reference = strong
-                ? Optional.of(strongNeutralization())
-                : shelf.formation().heat(equation).map(heat -> scaled(heat, 1 / runs(equation, yardstick)));
+        Optional<String> strength = yardstick.strength().flatMap(path -> sheet.stated(path, 1));
+        boolean strong = strength.filter("strong"::equals).isPresent() && equation.netWater() > 0;
+        double size = 1 / runs();
+        Optional<Reference> reference = strong ? Optional.of(strongNeutralization()) : ofEquation(equation, size);
         if (reference.isEmpty()) {
             findings.add(Finding.note(
                     "reaction.no-reference",
@@ -129,44 +159,94 @@ final class HeatVerdict {
                             + String.join(", ", shelf.formation().lacking(equation))
                             + ", so there is nothing to compare with."));
         }
-        if (yardstick.strength().isPresent() && !strong) {
-            findings.add(Finding.note(
-                    "neutralization.weak",
-                    "A weak acid or base differs from −55.8 kJ/mol by its own ionization, either "
-                            + "way: ammonia and acetic acid give less, hydrofluoric acid more."));
+        if (strength.isPresent() && !strong) {
+            findings.add(weak(equation, reference));
+        }
+        int second = halfIonized(equation.reagents()) - halfIonized(equation.products());
+        if (second > 0 && reference.isPresent()) {
+            findings.add(betweenProtons(reference.get(), second * size));
+            return verdict(Optional.empty());
         }
         return verdict(reference);
     }
 
-    /** The value at the temperature the mixture came to. */
+    private Optional<Reference> ofEquation(ChemicalEquation equation, double size) {
+        return shelf.formation().heat(equation).map(heat -> bench.carried(scaled(heat, size), equation, size));
+    }
+
+    /** The value where the mixing began. */
     private Reference strongNeutralization() {
-        double temperature = trial.postings().stream()
-                .flatMap(entry -> entry.to().stream())
-                .findFirst()
-                .orElse(REFERENCE_TEMPERATURE);
         Reference at25 = shelf.property("neutralization-strong");
-        return new Reference(
-                at25.key(),
-                "strong acid with strong base at " + sheet.setting().figures().fixed(temperature, 0) + " °C",
-                at25.value() + NEUTRALIZATION_BY_DEGREE * (temperature - REFERENCE_TEMPERATURE),
-                0.3,
-                at25.unit(),
-                at25.source(),
-                at25.opened());
+        return bench.carried(
+                new Reference(
+                        at25.key(),
+                        "strong acid with strong base at infinite dilution",
+                        at25.value(),
+                        0.3,
+                        at25.unit(),
+                        at25.source(),
+                        at25.opened()),
+                NEUTRALIZING,
+                1);
+    }
+
+    /** What its own ionization makes of a weak partner, in the direction the shelf has it. */
+    private Finding weak(ChemicalEquation equation, Optional<Reference> reference) {
+        if (reference.isEmpty() || equation.netWater() <= 0) {
+            return Finding.note(
+                    "neutralization.weak",
+                    equation.netWater() <= 0
+                            ? "No water is formed here, so the heat is given for each mole of the reagent that ran out."
+                            : figures.sentence("A weak acid or base differs from −55.8 kJ/mol by its own ionization "
+                                    + "enthalpy, which may have either sign; the shelf does not know this one’s."));
+        }
+        double own = reference.get().value() - strongNeutralization().value();
+        String size = figures.significant(Math.abs(own), 2) + " kJ/mol";
+        return Finding.note(
+                "neutralization.weak",
+                own > 0
+                        ? "The weak partner has to be ionized first, which takes up " + size
+                                + ": its neutralization gives off that much less than that of a strong one."
+                        : "The ionization of the weak partner itself gives off " + size
+                                + ": its neutralization gives off that much more than that of a strong one.");
+    }
+
+    private static int halfIonized(List<ChemicalEquation.Term> terms) {
+        return terms.stream()
+                .filter(term ->
+                        term.state().equals("aq") && HALF_IONIZED.stream().anyMatch(term.formula()::sameAs))
+                .mapToInt(ChemicalEquation.Term::count)
+                .sum();
+    }
+
+    /** At the bench a part of the second protons is off before: the value lies between none and all of them. */
+    private Finding betweenProtons(Reference allOff, double each) {
+        double more = shelf.formation().heat(SECOND_PROTON).orElseThrow().value() * each;
+        double half = Interval.of(result).towards(allOff.value());
+        double low = allOff.value() + more;
+        boolean between = result.value() <= allOff.value() + half && result.value() >= low - half;
+        String words = "Sulfuric acid is strong only for its first proton. The second gives off about "
+                + figures.significant(
+                        Math.abs(shelf.formation()
+                                .heat(SECOND_PROTON)
+                                .orElseThrow()
+                                .value()),
+                        2)
+                + " kJ/mol as it comes off, and at the bench’s concentrations an unknown part of it is off beforehand. So "
+                + "there is no one reference: between " + figures.signed(allOff.value(), 1) + " (all off) and "
+                + figures.signed(low, 1) + " kJ/mol (none off). The result ";
+        return between
+                ? Finding.note("reaction.hydrogensulfate", words + "lies between them.")
+                : Finding.question("reaction.hydrogensulfate", words + "lies outside, further than its ± allows.");
     }
 
     /** How many moles of what the result is per belong to the equation as written. */
-    private double runs(ChemicalEquation equation, Yardstick.OfReaction yardstick) {
-        Optional<Double> asWritten = trial.derived().stream()
+    private double runs() {
+        return trial.derived().stream()
                 .filter(each -> each.derived().unit() == BenchUnit.KILOJOULES_PER_MOLE)
                 .map(each -> each.estimate().value() / trial.estimate().value())
-                .findFirst();
-        return asWritten.orElseGet(() -> yardstick
-                .perMole()
-                .map(ChemicalFormula::read)
-                .map(formula -> (double) equation.formed(formula))
-                .filter(n -> n > 0)
-                .orElse(1.0));
+                .findFirst()
+                .orElse(1.0);
     }
 
     private Verdict verdict(Optional<Reference> reference) {
@@ -177,8 +257,8 @@ final class HeatVerdict {
                         "process.wrong-sign",
                         "The reference has the other sign. Was a hydrate weighed for the salt "
                                 + "without water, were the two temperatures exchanged, or is the equation backwards?"));
-            } else if (Math.abs(each.percentError()) > 100 * PropertyVerdict.FAR) {
-                findings.add(PropertyVerdict.far(each));
+            } else if (each.gross()) {
+                findings.add(PropertyVerdict.far(each, new ReadingToLookAt(sheet, trial)));
             }
         });
         return new Verdict(findings, List.of(), agreement);

@@ -47,7 +47,7 @@ final class IgnoredCalorimeter {
                             + " J/°C"
                             + (pinned.isPresent()
                                     ? ""
-                                    : ", middling for a " + vessel.get().kind().words())
+                                    : ", middling for " + vessel.get().kind().one())
                             + ", the result would be " + written(value, unit, new Presentation(conventions, figures))
                             + (unit.dimension() == Dimension.TEMPERATURE
                                     ? "."

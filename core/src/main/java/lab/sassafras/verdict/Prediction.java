@@ -5,21 +5,22 @@ import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Sheet;
 
 /**
- * A final temperature foretold before mixing, beside the one that was read.
+ * A final temperature predicted before mixing, beside the one that was read.
  *
- * @param foretold what was written down (°C)
+ * @param predicted what was written down (°C)
  * @param read     what the first trial came to (°C); empty while it is not read
  */
-public record Prediction(Line foretold, Optional<Line> read) {
+public record Prediction(Line predicted, Optional<Line> read) {
 
     static Optional<Prediction> of(Sheet sheet) {
         return sheet.experiment()
                 .finalReading()
-                .flatMap(path -> sheet.prediction().map(foretold -> new Prediction(foretold, sheet.reading(path, 1))));
+                .flatMap(path ->
+                        sheet.prediction().map(predicted -> new Prediction(predicted, sheet.reading(path, 1))));
     }
 
-    /** {@return what was read less what was foretold (°C)} */
+    /** {@return what was read less what was predicted (°C)} */
     public Optional<Double> off() {
-        return read.map(line -> line.value() - foretold.value());
+        return read.map(line -> line.value() - predicted.value());
     }
 }

@@ -21,6 +21,7 @@ import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
+import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.MonteCarlo;
@@ -33,6 +34,9 @@ import lab.sassafras.statistics.Combination;
 import lab.sassafras.statistics.StraightLine;
 import lab.sassafras.statistics.TrialMean;
 import lab.sassafras.statistics.TrialPoint;
+import lab.sassafras.statistics.TrialResult;
+import lab.sassafras.substance.ChemicalEquation;
+import lab.sassafras.substance.ChemicalFormula;
 
 /**
  * An entry worked out, as one document that page and file render: where the run stands (trials, the result of each
@@ -136,6 +140,7 @@ public final class Reduction {
         List<Sample> samples = samples(sheet, trials, findings);
         List<Solution> counted = counted(trials);
         if (!counted.isEmpty()) {
+            fewDigits(sheet, counted.get(0)).ifPresent(findings::add);
             calorimeterFindings(sheet, conventions, counted.get(0), findings);
         }
         findings.sort(Comparator.comparing(Finding::grade));
@@ -259,6 +264,39 @@ public final class Reduction {
         return samples().get(0).mean();
     }
 
+    /**
+     * {@return what a sample comes to, with the interval that is to be gone by: of random draws where it rests on one
+     * trial that the linear one does not describe; empty while its trials do not suffice for a result}
+     *
+     * @param sample one of the samples
+     */
+    public Optional<Interval> interval(Sample sample) {
+        return sample.result().map(result -> drawnInstead(sample, result).orElseGet(() -> Interval.of(result)));
+    }
+
+    private Optional<Interval> drawnInstead(Sample sample, Estimate result) {
+        List<Integer> counted = trials().stream()
+                .filter(trial -> trial.counts() && sample.trials().contains(trial.number()))
+                .map(Trial::number)
+                .toList();
+        return counted.size() == 1
+                ? drawn(counted.get(0))
+                        .filter(drawn -> !drawn.bearsOut(result))
+                        .map(drawn -> Interval.of(result, drawn))
+                : Optional.empty();
+    }
+
+    /**
+     * {@return how a sample stands to its reference, judged by the interval that is printed; empty without a reference}
+     *
+     * @param sample one of the samples
+     */
+    public Optional<Agreement> agreement(Sample sample) {
+        return sample.verdict()
+                .flatMap(Verdict::agreement)
+                .flatMap(found -> interval(sample).map(by -> Agreement.of(by, found.reference())));
+    }
+
     /** {@return the verdict on that result} */
     public Optional<Verdict> verdict() {
         return samples().get(0).verdict();
@@ -303,7 +341,21 @@ public final class Reduction {
                         .orElse(sheet.experiment().unknown().label()));
     }
 
-    /** {@return what was foretold, where anything was} */
+    /** {@return the equation of what happened, where one was written or a dissolving solid was named} */
+    public Optional<ChemicalEquation> equation() {
+        Yardstick yardstick = sheet.experiment().yardstick();
+        if (yardstick instanceof Yardstick.OfReaction reaction) {
+            return sheet.stated(reaction.equation(), 1).map(ChemicalEquation::read);
+        }
+        if (yardstick instanceof Yardstick.OfDissolving dissolving) {
+            return sheet.stated(dissolving.formula(), 1)
+                    .map(ChemicalFormula::read)
+                    .map(ChemicalEquation::dissolving);
+        }
+        return Optional.empty();
+    }
+
+    /** {@return what was predicted, where anything was} */
     public Optional<Prediction> prediction() {
         return Prediction.of(sheet);
     }
@@ -398,18 +450,20 @@ public final class Reduction {
                 counted.stream().flatMap(each -> each.point().stream()).toList();
         Optional<StraightLine> line = StraightLine.through(points);
         Combination combination = sheet.combination();
-        Optional<Estimate> result =
-                combination.of(counted.stream().map(Solution::inShort).toList());
+        List<TrialResult> inShort = counted.stream().map(Solution::inShort).toList();
+        Optional<Estimate> result = combination.of(inShort);
         Optional<Verdict> verdict =
                 result.map(value -> Verdict.of(sheet, trials.get(0).number(), value, counted));
         List<Finding> own = new ArrayList<>();
         verdict.ifPresent(given -> own.addAll(given.findings()));
         TrialFindings said = new TrialFindings(sheet.setting().figures(), combination);
-        mean.ifPresent(value -> own.addAll(said.ofMean(
-                value, trials.stream().filter(Trial::counts).map(Trial::number).toList())));
+        mean.filter(any -> !TrialResult.unlike(inShort))
+                .ifPresent(value -> own.addAll(said.ofMean(
+                        value,
+                        trials.stream().filter(Trial::counts).map(Trial::number).toList())));
         line.ifPresent(laid -> own.addAll(said.ofLine(laid, points.get(0).upUnit())));
         if (result.isEmpty() && mean.isPresent()) {
-            own.add(said.tooFew());
+            own.add(TrialResult.unlike(inShort) && !combination.needsPoints() ? said.unlikeAmounts() : said.tooFew());
         }
         Sample sample =
                 new Sample(name, trials.stream().map(Trial::number).toList(), mean, line, combination, result, verdict);
@@ -419,6 +473,31 @@ public final class Reduction {
                         : each)
                 .forEach(findings::add);
         return sample;
+    }
+
+    private static Optional<Finding> fewDigits(Sheet sheet, Solution first) {
+        return new ReadingToLookAt(sheet, first).fewDigits().map(line -> {
+            String typed = sheet.setting().figures().typed(line.text());
+            String more = typed
+                    + (line.decimals() > 0
+                                    || typed.indexOf(sheet.setting()
+                                                    .figures()
+                                                    .mark()
+                                                    .sign())
+                                            >= 0
+                            ? "00"
+                            : sheet.setting().figures().mark().sign() + "00");
+            return Finding.note(
+                            "reading.few-digits",
+                            "Most of the ± comes from “"
+                                    + sheet.experiment()
+                                            .words()
+                                            .label(line.address().path())
+                                    + "”, which was written as " + typed
+                                    + ": it is taken to be known to its last digit and no better. Where it is "
+                                    + "known as " + more + ", write it so, and the ± becomes smaller.")
+                    .at(line.address().toString());
+        });
     }
 
     private static void calorimeterFindings(

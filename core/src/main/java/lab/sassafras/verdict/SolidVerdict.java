@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
+import lab.sassafras.account.Solution;
 import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Yardstick;
@@ -26,16 +27,23 @@ final class SolidVerdict {
     private final int trial;
     private final Yardstick.OfSolids seen;
     private final Estimate result;
+    private final Solution solved;
 
-    SolidVerdict(Sheet sheet, int trial, Yardstick.OfSolids seen, Estimate result) {
+    SolidVerdict(Sheet sheet, int trial, Yardstick.OfSolids seen, Estimate result, Solution solved) {
         this.sheet = sheet;
         this.trial = trial;
         this.seen = seen;
         this.result = result;
+        this.solved = solved;
     }
 
     Verdict verdict() {
-        return new Verdict(plausibility(), candidates(), agreement());
+        List<Finding> findings = plausibility();
+        Optional<Agreement> agreement = agreement();
+        agreement
+                .filter(each -> result.value() > 0 && each.gross())
+                .ifPresent(each -> findings.add(PropertyVerdict.far(each, new ReadingToLookAt(sheet, solved))));
+        return new Verdict(findings, candidates(), agreement);
     }
 
     private List<Finding> plausibility() {

@@ -66,14 +66,18 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
                         "",
                         suspect.error(),
                         -1,
+                        0,
                         slot.unit(Role.READ),
                         Optional.empty(),
                         OptionalDouble.of(0),
                         ""));
-                with.experiment()
-                        .accounts(with, conventions)
+                Sheet answered = suspect.answer()
+                        .map(answer -> with.with(stated(sheet.address(answer.path(), trial), answer.answer())))
+                        .orElse(with);
+                answered.experiment()
+                        .accounts(answered, conventions)
                         .get(trial - 1)
-                        .estimate(with.bindings())
+                        .estimate(answered.bindings())
                         .ifPresent(corrected -> sizes.add(new SuspectSize(
                                 suspect,
                                 words(sheet, suspect),
@@ -83,6 +87,11 @@ public record SuspectSize(Suspect suspect, String words, String unit, double err
             }
         }
         return sizes;
+    }
+
+    private static Line stated(Address address, String answer) {
+        return new Line(
+                address, Role.STATED, answer, 0, -1, 0, Optional.empty(), Optional.empty(), OptionalDouble.empty(), "");
     }
 
     private static Slot slot(Sheet sheet, Suspect suspect) {

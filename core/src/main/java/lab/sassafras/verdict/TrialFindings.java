@@ -49,15 +49,23 @@ final class TrialFindings {
                 ? List.of(Finding.question(
                         "trials.intercept",
                         "The line through the trials does not pass through zero: it gives "
-                                + figures.signed(line.intercept(), Figures.decimalsFor(line.interceptUncertainty()))
-                                + " ± " + figures.uncertainty(line.interceptUncertainty()) + " "
-                                + unit.symbol() + " for no amount at all. Something adds the same to every "
+                                + figures.signed(line.intercept(), Figures.decimalsFor(line.interceptHalfWidth()))
+                                + " ± " + figures.uncertainty(line.interceptHalfWidth()) + " "
+                                + unit.symbol() + " (95 %) for no amount at all. Something adds the same to every "
                                 + "trial, such as a leak of the same length, a start read too early, or a vessel "
                                 + "left out of the books. "
                                 + (combination.needsPoints()
-                                        ? "The slope, which is in force, is free of it; the mean is not."
-                                        : "The slope is free of it, the mean in force is not.")))
+                                        ? "The slope, which is the result, is free of it; the mean is not."
+                                        : "The slope is free of it; the mean, which is the result, is not.")))
                 : List.of();
+    }
+
+    /** Why heats of unlike amounts have no mean. */
+    Finding unlikeAmounts() {
+        return Finding.question(
+                "trials.unlike-amounts",
+                "The trials are of unlike amounts, and a heat grows with the amount, so their mean would say nothing. "
+                        + "Each trial’s heat stands below; choose the heat per gram or per mole to take them together.");
     }
 
     /** Why there is no result though there are trials. */
@@ -65,7 +73,7 @@ final class TrialFindings {
         return Finding.question(
                 "trials.too-few",
                 "There are too few trials for " + combination.words()
-                        + ", or all of them are of the same amount. Three of different amounts make a line; "
-                        + "until then put the mean in force.");
+                        + ", or all of them are of nearly the same amount. Three of clearly different amounts make a line; "
+                        + "until then take the mean for the result.");
     }
 }

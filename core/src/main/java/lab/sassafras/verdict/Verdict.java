@@ -23,10 +23,10 @@ public record Verdict(List<Finding> findings, List<Candidate> candidates, Option
             return new Verdict(VesselPlausibility.of(sheet, result, trials), List.of(), Optional.empty());
         }
         if (yardstick instanceof Yardstick.OfSolids solids) {
-            return new SolidVerdict(sheet, trial, solids, result).verdict();
+            return new SolidVerdict(sheet, trial, solids, result, trials.get(0)).verdict();
         }
         if (yardstick instanceof Yardstick.OfProperty property) {
-            return PropertyVerdict.of(property, sheet, result);
+            return PropertyVerdict.of(property, sheet, result, trials.get(0));
         }
         if (yardstick instanceof Yardstick.OfDissolving dissolving) {
             return HeatVerdict.of(dissolving, sheet, result, trials.get(0));
@@ -35,7 +35,7 @@ public record Verdict(List<Finding> findings, List<Candidate> candidates, Option
             return HeatVerdict.of(reaction, sheet, result, trials.get(0));
         }
         if (yardstick instanceof Yardstick.OfLiquids liquids) {
-            return PropertyVerdict.of(liquids, sheet, result);
+            return PropertyVerdict.of(liquids, sheet, result, trials.get(0));
         }
         return new Verdict(List.of(), List.of(), Optional.empty());
     }

@@ -58,17 +58,26 @@ final class VesselPlausibility {
                                 "constant.negative",
                                 "A vessel cannot give heat while it warms, so a constant of "
                                         + figures.byUncertainty(constant.value(), constant.uncertainty())
-                                        + " J/°C cannot be. Hot water read "
-                                        + "while still warming, a final value read too high, or two thermometers "
-                                        + "that disagree do this."));
+                                        + " J/°C cannot be. " + causes()));
+    }
+
+    /** What would make it larger by these very books; with a cup that held the hot water it is the other way round. */
+    private String causes() {
+        List<String> causes = SuspectSize.read(sheet, trial).stream()
+                .filter(size -> size.change() > 0)
+                .map(SuspectSize::words)
+                .toList();
+        return "It comes out so where "
+                + (causes.isEmpty() ? "" : String.join(", or where ", causes) + ", or where ")
+                + "two thermometers disagree.";
     }
 
     private Optional<Finding> tooLarge(Calorimeter vessel) {
         if (constant.value() <= vessel.kind().largest()) {
             return Optional.empty();
         }
-        String words = "A constant of " + figures.significant(constant.value(), 2) + " J/°C is more than a "
-                + vessel.kind().words() + " and its thermometer can be believed to hold (up to about "
+        String words = "A constant of " + figures.significant(constant.value(), 2) + " J/°C is more than "
+                + vessel.kind().one() + " and its thermometer can be believed to hold (up to about "
                 + figures.significant(vessel.kind().largest(), 2) + " J/°C). ";
         return Optional.of(Finding.question("constant.too-large", words + explanation(vessel.kind())));
     }

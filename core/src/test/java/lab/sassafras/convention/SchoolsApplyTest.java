@@ -22,6 +22,11 @@ class SchoolsApplyTest {
         }
 
         @Override
+        public boolean readOnAClock() {
+            return false;
+        }
+
+        @Override
         public boolean vesselServes(CalorimeterTreatment.Needs needs) {
             return needs == vessel;
         }

@@ -15,7 +15,10 @@ import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
+import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Reference;
+import lab.sassafras.substance.ReferenceShelf;
+import lab.sassafras.substance.SolutionTable;
 import lab.sassafras.verdict.Reduction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -199,6 +202,81 @@ class SchoolsOfTheYearTest {
                 .isCloseTo((100 * 4.184 + 10 * 0.864) * 1.5 / 1000 / moles, within(0.001));
     }
 
+    /**
+     * 10.00 g of sodium chloride in 100.00 g of water are 9.09 %: c between the 3.80 of 8 % and the 3.65 of 12 %, and
+     * so much smaller the heat. Of the pentahydrate of copper sulfate 63.9 % count as salt.
+     */
+    @Test
+    void aSolutionMayTakeItsTabulatedSpecificHeat() {
+        double c = value(salt(), "solution", "table") / value(salt(), "solution", "whole") * 4.184;
+        assertThat(c).isBetween(3.74, 3.78);
+        BenchSheet vitriol = BenchSheet.of("heat-of-solution")
+                .says("solute[1]/formula", "CuSO4·5H2O")
+                .mass("water[1]/mass", "100.00")
+                .mass("solid[1]/mass", "10.00")
+                .temperature("water[1]/start", "22.0")
+                .temperature("solution[1]/final", "20.5")
+                .says("solution[1]/dissolved", "all");
+        double w = 10 * 159.602 / 249.677 / 110;
+        double expected = SolutionTable.of(ChemicalFormula.read("CuSO4"))
+                .orElseThrow()
+                .specificHeat()
+                .value(100 * w);
+        assertThat(value(vitriol, "solution", "table") / value(vitriol, "solution", "whole") * 4.184)
+                .isCloseTo(expected, within(1e-3));
+        Reduction unknown = reduced(
+                BenchSheet.of("heat-of-solution")
+                        .says("solute[1]/formula", "AgNO3")
+                        .mass("water[1]/mass", "100.00")
+                        .mass("solid[1]/mass", "10.00")
+                        .temperature("water[1]/start", "22.0")
+                        .temperature("solution[1]/final", "20.5")
+                        .says("solution[1]/dissolved", "all"),
+                "solution",
+                "table");
+        assertThat(unknown.findings()).extracting(Finding::code).contains("solution.no-table");
+    }
+
+    /** 50.0 mL each of 1.000 mol/L acid and base: 1.0165 and 1.0395 g/mL (common values of laboratory manuals, memory). */
+    @Test
+    void aSolutionMayWeighWhatItsConcentrationWeighs() {
+        BenchSheet poured = WorkedRuns.all().get("neutralization");
+        double one = value(poured, "density", "1");
+        double table = value(poured, "density", "table");
+        assertThat(table / one).isBetween(1.0165, 1.0395);
+        assertThat(density("HCl", 1)).isCloseTo(1.0165, within(0.001));
+        assertThat(density("NaOH", 1)).isCloseTo(1.0395, within(0.002));
+        assertThat(density("NaCl", 1)).isCloseTo(1.038, within(0.002));
+    }
+
+    /**
+     * Every table begins with water and, where the solution is dilute, follows the apparent molar heat capacity at
+     * infinite dilution of another table (NBS, memory): c = (4181.9 + mC) ÷ (1000 + mM), within 1 % at 2 %.
+     */
+    @Test
+    void tabulatedSolutionsBeginAsDiluteOnesMust() {
+        assertThat(SolutionTable.all())
+                .hasSize(11)
+                .allSatisfy(table -> assertThat(table.specificHeat().value(0)).isCloseTo(4.182, within(1e-9)));
+        ReferenceShelf.standard().formation().capacities().stream()
+                .filter(each -> each.state().equals("aq"))
+                .forEach(each -> SolutionTable.of(each.formula()).ifPresent(table -> {
+                    double m = 20 / 0.98 / each.formula().molarMass();
+                    double dilute = (4181.9 + m * each.value())
+                            / (1000 + m * each.formula().molarMass());
+                    assertThat(table.specificHeat().value(2))
+                            .as(each.formula().text())
+                            .isCloseTo(dilute, within(0.04));
+                }));
+    }
+
+    private static double density(String formula, double molar) {
+        return SolutionTable.of(ChemicalFormula.read(formula))
+                .orElseThrow()
+                .density()
+                .value(molar);
+    }
+
     @Test
     void perMolePerGramOrTheHeatAlone() {
         assertThat(value(salt(), "basis", "per-gram")).isCloseTo(110 * 4.184 * 1.5 / 10, within(1e-9));
@@ -212,7 +290,8 @@ class SchoolsOfTheYearTest {
                 .says("solution[1]/dissolved", "all");
         assertThat(value(unweighed, "basis", "heat")).isCloseTo(100 * 4.184 * 1.5, within(1e-9));
         assertThat(unweighed.reduced().mean()).isEmpty();
-        // the reference of the shelf comes per gram too: 3880 ÷ 58.44
+        // the reference of the shelf comes per gram too, at the start: (3.88 + (−90.0 − 50.5) · (22 − 25) ÷ 1000) ÷
+        // 58.44
         assertThat(reduced(salt(), "basis", "per-gram")
                         .verdict()
                         .orElseThrow()
@@ -220,7 +299,7 @@ class SchoolsOfTheYearTest {
                         .orElseThrow()
                         .reference()
                         .value())
-                .isCloseTo(3880 / 58.44, within(0.05));
+                .isCloseTo((3880 + 140.5 * 3) / 58.44, within(0.05));
     }
 
     private static Presentation presentation(String... choices) {
@@ -235,19 +314,27 @@ class SchoolsOfTheYearTest {
         return WorkedRuns.all().get(key).reduced().trials().get(0).solution().orElseThrow();
     }
 
-    /** 0.3693 ± 0.0217 J/(g·°C) is 369 ± 22 J/(kg·K) and 0.0883 cal/(g·°C). */
+    @Test
+    void aPerCentErrorIsSignedOrNot() {
+        // 100 · (0.3693 − 0.385) ÷ 0.385
+        assertThat(presentation().percentError(-4.08)).isEqualTo("−4.1 %");
+        assertThat(presentation("error", "signed").percentError(4.08)).isEqualTo("+4.1 %");
+        assertThat(presentation("error", "absolute").percentError(-4.08)).isEqualTo("4.1 %");
+    }
+
+    /** 0.3693, u 0.0217, so ± 0.0425 J/(g·°C), is 369 ± 42 J/(kg·K) and 0.088 cal/(g·°C). */
     @Test
     void unitsOfAResult() {
         Solution copper =
                 BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow();
         assertThat(presentation().written(copper.estimate(), copper.result().unit()))
-                .hasToString("0.369 ± 0.022 J/(g·°C)");
+                .hasToString("0.369 ± 0.042 J/(g·°C)");
         assertThat(presentation("units", "si")
                         .written(copper.estimate(), copper.result().unit()))
-                .hasToString("369 ± 22 J/(kg·K)");
+                .hasToString("369 ± 42 J/(kg·K)");
         assertThat(presentation("heat", "cal")
                         .written(copper.estimate(), copper.result().unit()))
-                .hasToString("0.0883 ± 0.0052 cal/(g·°C)");
+                .hasToString("0.088 ± 0.010 cal/(g·°C)");
         Solution salt = trial("heat-of-solution");
         assertThat(presentation("heat", "kcal")
                         .written(salt.estimate(), salt.result().unit())
@@ -299,7 +386,7 @@ class SchoolsOfTheYearTest {
         assertThat(presentation("sheet", "system")
                         .working(trial("heat-of-solution"))
                         .latex())
-                .contains("\\text{q(system) = -q(surroundings):}");
+                .contains("\\text{q(system) = $-$q(surroundings):}");
     }
 
     @Test

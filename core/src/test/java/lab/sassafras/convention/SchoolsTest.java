@@ -87,6 +87,7 @@ class SchoolsTest {
                         "bath",
                         "basis",
                         "sheet",
+                        "error",
                         "heat",
                         "units",
                         "rounding");

@@ -59,6 +59,11 @@ public final class BenchSheet {
         return this;
     }
 
+    public BenchSheet logging(Map<String, Logged> traces) {
+        sheet = sheet.with(sheet.setting().logging(traces));
+        return this;
+    }
+
     public BenchSheet mass(String address, String grams) {
         return give(address, Role.READ, grams, "g", Optional.of(BALANCE));
     }

@@ -10,6 +10,8 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Random draws against distributions whose spread is known in closed form. */
 class MonteCarloDrawsTest {
@@ -28,9 +30,10 @@ class MonteCarloDrawsTest {
                 new Measured(2, 0, Double.POSITIVE_INFINITY, List.of(new Measured.Share(common, 1)), -1)));
         MonteCarlo sum = MonteCarlo.of(A.plus(B), at, DRAWS);
         // √(0.3² + (2 · 0.4)²) = 0.8544, and ±1.960 of it for 95 %
-        assertThat(sum.uncertainty()).isCloseTo(0.8544, within(0.005));
+        assertThat(sum.uncertainty().orElseThrow()).isCloseTo(0.8544, within(0.005));
         assertThat(sum.high() - sum.low()).isCloseTo(2 * 1.960 * 0.8544, within(0.03));
-        assertThat(MonteCarlo.of(A.minus(B), at, DRAWS).uncertainty()).isCloseTo(0.3, within(0.002));
+        assertThat(MonteCarlo.of(A.minus(B), at, DRAWS).uncertainty().orElseThrow())
+                .isCloseTo(0.3, within(0.002));
         assertThat(sum.bearsOut(new Computation(A.plus(B), at).estimate())).isTrue();
     }
 
@@ -54,5 +57,22 @@ class MonteCarloDrawsTest {
         MonteCarlo drawn = MonteCarlo.of(A, at, DRAWS);
         assertThat(drawn.high()).isCloseTo(2.776, within(0.06));
         assertThat(drawn.low()).isCloseTo(-2.776, within(0.06));
+        assertThat(drawn.uncertainty()).as("no steady deviation").isEmpty();
+    }
+
+    /** One last digit wide and flat: 95 % of it lies within 0.475 of the middle, u is 1 ÷ √12 (JCGM 101:2008, 6.4.2). */
+    @Test
+    void aRoundedReadingIsDrawnEvenlyOverItsLastDigit() {
+        MonteCarlo drawn = MonteCarlo.of(A, Bindings.of(Map.of("a", Measured.written(5, 1, 0))), DRAWS);
+        assertThat(drawn.high()).isCloseTo(5.475, within(0.003));
+        assertThat(drawn.low()).isCloseTo(4.525, within(0.003));
+        assertThat(drawn.uncertainty().orElseThrow()).isCloseTo(1 / Math.sqrt(12), within(0.002));
+    }
+
+    /** JCGM 101:2008, 7.9.2 at one digit: u is rounded before its last place is taken. */
+    @ParameterizedTest
+    @CsvSource({"0.0097, 0.005", "0.0094, 0.0005", "0.03, 0.005", "1.4, 0.5", "97, 50"})
+    void theToleranceIsHalfAStepOfTheOneDigitTheUncertaintyIsRoundedTo(double uncertainty, double tolerance) {
+        assertThat(MonteCarlo.tolerance(uncertainty)).isCloseTo(tolerance, within(1e-12));
     }
 }

@@ -80,11 +80,11 @@ class WorkingTest {
                 .contains(
                         "q_{\\text{water}} &= m_{\\text{water}} \\times c_{\\text{water}} \\times (T_{\\text{end}} "
                                 + "- T_{\\text{start}})",
-                        "118.72 \\mathrm{g} \\times 4.184 \\mathrm{J/(g\\cdot {}^{\\circ}C)}",
+                        "118.72 \\,\\mathrm{g} \\times 4.184 \\,\\mathrm{J/(g\\cdot {}^{\\circ}C)}",
                         "\\frac{q_{\\text{water}}}{m_{\\text{water}}}");
         assertThat(latex.chars().filter(c -> c == '{').count())
                 .isEqualTo(latex.chars().filter(c -> c == '}').count());
-        assertThat(latex).doesNotContain("−", "×", "÷", "°");
+        assertThat(latex).doesNotContain("−", "×", "÷", "°", "Δ");
     }
 
     @Test

@@ -104,6 +104,20 @@ class TrialMeanTest {
                 .satisfies(each -> assertThat(each.source()).isEqualTo(OFFSET));
     }
 
+    /** What an entry hands on to another, a constant to a run, keeps its interval: 3 J/°C of scatter, 2 of the offset. */
+    @Test
+    void aResultTakenAsAnInputKeepsItsDegreesOfFreedom() {
+        Estimate constant = Estimate.of(
+                10,
+                List.of(
+                        new Contribution("scatter", "scatter", 1, 3, null),
+                        new Contribution(OFFSET.key(), OFFSET.label(), 2 / OFFSET.standardUncertainty(), 2, OFFSET)),
+                2);
+        // (9 + 4)² ÷ (9² ÷ 2)
+        assertThat(constant.degreesOfFreedom()).isCloseTo(169 / 40.5, within(1e-12));
+        assertThat(Estimate.of(constant.asInput()).halfWidth(0.95)).isCloseTo(constant.halfWidth(0.95), within(1e-9));
+    }
+
     private static Estimate sharing(double value, Shared... sources) {
         return Estimate.of(
                 value,

@@ -74,16 +74,18 @@ class ChemicalEquationTest {
 
     /**
      * Every heat of solution at infinite dilution follows from the formation rows: one set against other printed
-     * values.
+     * values. Urea has no formation row of its solution.
      */
     @Test
     void theShelfsOwnHeatsOfSolutionFollowFromItsFormationRows() {
         assertThat(shelf.heatsOfSolution())
-                .filteredOn(row -> row.waters().isEmpty())
+                .filteredOn(
+                        row -> row.waters().isEmpty() && !row.formula().text().equals("CO(NH2)2"))
                 .hasSizeGreaterThanOrEqualTo(20)
                 .allSatisfy(row -> {
                     String anhydrous = row.formula().text().replaceAll("·.*", "");
-                    String water = row.formula().text().contains("·5H2O") ? " + 5 H2O(l)" : "";
+                    String water =
+                            row.formula().text().replaceAll("^[^·]*·?", "").replaceAll("(\\d+)H2O", " + $1 H2O(l)");
                     ChemicalEquation dissolving =
                             ChemicalEquation.read(row.formula().text() + "(s) -> " + anhydrous + "(aq)" + water);
                     assertThat(shelf.formation().heat(dissolving).orElseThrow().value())

@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import com.hummeling.if97.IF97;
+import java.util.List;
+import java.util.Map;
+import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.experiment.Catalogue;
 import lab.sassafras.measure.Refused;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -92,6 +96,113 @@ class ReferenceShelfTest {
         assertThatThrownBy(() -> ChemicalFormula.read(formula))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining(said);
+    }
+
+    /** Salts of ions that carry two charges are in no table of uni-univalent electrolytes, and do not say so. */
+    @ParameterizedTest
+    @ValueSource(strings = {"MgCl2", "CuSO4", "CuSO4·5H2O", "MgSO4", "Na2CO3", "MgSO4·7H2O", "Na2S2O3·5H2O"})
+    void heatsOfSolutionOfDoublyChargedSaltsNameTheFormationValues(String formula) {
+        assertThat(shelf.heatOfSolution(ChemicalFormula.read(formula), 1e6)
+                        .orElseThrow()
+                        .reference()
+                        .source())
+                .startsWith("differences of formation values, NBS");
+    }
+
+    /** Four salts, each dissolved, lead to the same nitrate ion: formation of solid + heat of solution − cation. */
+    @ParameterizedTest
+    @CsvSource({"NaNO3, Na+", "KNO3, K+", "NH4NO3, NH4+", "AgNO3, Ag+"})
+    void theNitrateIonByASecondRoute(String salt, String cation) {
+        double solution = shelf.heatOfSolution(ChemicalFormula.read(salt), 1e6)
+                .orElseThrow()
+                .reference()
+                .value();
+        assertThat(enthalpy(salt, "s") + solution - enthalpy(cation, "aq"))
+                .isCloseTo(enthalpy("NO3-", "aq"), within(0.15));
+    }
+
+    /** Heat capacities of dissolved salts are the sums of their ions', and of solids those of the other table times M. */
+    @Test
+    void heatCapacitiesByTwoSecondRoutes() {
+        Map.of(
+                        "NaCl", List.of("Na+", "Cl-"),
+                        "KCl", List.of("K+", "Cl-"),
+                        "NH4Cl", List.of("NH4+", "Cl-"),
+                        "KNO3", List.of("K+", "NO3-"),
+                        "NaOH", List.of("Na+", "OH-"),
+                        "HCl", List.of("H+", "Cl-"),
+                        "KBr", List.of("K+", "Br-"))
+                .forEach((salt, ions) -> assertThat(capacity(salt, "aq"))
+                        .as(salt)
+                        .isCloseTo(
+                                ions.stream()
+                                        .mapToDouble(ion -> capacity(ion, "aq"))
+                                        .sum(),
+                                within(0.3)));
+        shelf.all().stream()
+                .filter(row -> !row.formula().isEmpty() && row.kind().solid())
+                .forEach(row -> shelf.formation().capacities().stream()
+                        .filter(each ->
+                                each.state().equals("s") && each.formula().sameAs(ChemicalFormula.read(row.formula())))
+                        .forEach(each -> assertThat(row.molarHeat().orElseThrow())
+                                .as(row.name())
+                                .isCloseTo(each.value(), within(0.02 * each.value()))));
+        assertThat(shelf.formation()
+                        .changeByDegree(ChemicalEquation.read("H+(aq) + OH-(aq) -> H2O(l)"))
+                        .orElseThrow())
+                .as("near −57 at 20 and −55.8 at 25 °C in common practice")
+                .isBetween(0.2, 0.25);
+    }
+
+    /** Integral heats of solution of hydrogen chloride gas (memory): −69.49 in 10, −73.26 in 50, −74.85 in any water. */
+    @Test
+    void dilutionOfHydrochloricAcidFollowsFromItsIntegralHeats() {
+        assertThat(dilution("HCl", 10)).isCloseTo(74.85 - 69.49, within(0.01));
+        assertThat(dilution("HCl", 50)).isCloseTo(74.85 - 73.26, within(0.01));
+        assertThat(dilution("HCl", 20_000)).isCloseTo(0.065, within(0.001));
+        assertThat(dilution("NaOH", 100)).isBetween(dilution("NaOH", 50), dilution("NaOH", 200));
+        assertThat(shelf.dilutionHeats().at(ChemicalFormula.read("HCl"), 5)).isEmpty();
+        assertThat(shelf.dilutionHeats().at(ChemicalFormula.read("KCl"), 100)).isEmpty();
+    }
+
+    private double dilution(String solute, double waters) {
+        return shelf.dilutionHeats()
+                .at(ChemicalFormula.read(solute), waters)
+                .orElseThrow()
+                .value();
+    }
+
+    private double capacity(String formula, String state) {
+        return shelf.formation().capacities().stream()
+                .filter(row -> row.state().equals(state) && row.formula().sameAs(ChemicalFormula.read(formula)))
+                .findFirst()
+                .orElseThrow()
+                .value();
+    }
+
+    /** Metals that burn or poison are on the shelf to be compared with, and in no list for a bath or a cup. */
+    @ParameterizedTest
+    @ValueSource(strings = {"lithium", "sodium", "calcium", "beryllium", "cadmium", "uranium"})
+    void metalsNeverForABathAreHandbookRowsOnly(String key) {
+        assertThat(shelf.find(key)).isPresent();
+        assertThat(Catalogue.SOLIDS.offered(shelf))
+                .extracting(Reference::key)
+                .contains("copper")
+                .doesNotContain(key);
+        assertThat(Catalogue.SOLIDS.find(shelf, key))
+                .as("read where it was chosen before")
+                .isPresent();
+        assertThatThrownBy(() -> BenchSheet.of("specific-heat-of-liquid").says("shelf[1]/solid", key))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("never for a bath");
+    }
+
+    private double enthalpy(String formula, String state) {
+        return shelf.formation().rows().stream()
+                .filter(row -> row.state().equals(state) && row.formula().sameAs(ChemicalFormula.read(formula)))
+                .findFirst()
+                .orElseThrow()
+                .enthalpy();
     }
 
     /** An entry keeps the shelf it was reduced with: a row stands from its since to its until. */

@@ -141,7 +141,7 @@ class CheckValuesTest {
         assertThat(candidates)
                 .filteredOn(Candidate::fits)
                 .extracting(each -> each.substance().key())
-                .containsExactlyInAnyOrder("copper", "bronze");
+                .containsExactlyInAnyOrder("copper", "bronze", "coin-bronze");
         assertThat(candidates)
                 .filteredOn(each -> each.substance().key().equals("zinc"))
                 .singleElement()
@@ -197,10 +197,7 @@ class CheckValuesTest {
                 .orElseThrow());
         assertThat(working.text())
                 .contains(
-                        "= −(−4648.1 + 4502.6) J\n",
-                        "= +145.5 J, taken up\n",
-                        "= 145.5 J ÷ (39.2 − 21.3) °C\n",
-                        "= 8.1 J/°C\n");
+                        "= −(−4648.1 + 4502.6) J\n", "= +145.5 J, taken up\n", "= 145.5 J ÷ 17.9 °C\n", "= 8.1 J/°C\n");
     }
 
     @Test
@@ -214,13 +211,16 @@ class CheckValuesTest {
                 .orElseThrow());
         assertThat(working.text())
                 .contains(
-                        "q(water)    = m(water) × c(water) × (T(final) − T(water))",
-                        "= 100.00 g × 4.184 J/(g·°C) × (20.7 − 20.0) °C",
+                        "ΔT(water)   = T(final) − T(water)",
+                        "= (20.7 − 20.0) °C",
+                        "q(water)    = m(water) × c(water) × ΔT(water)",
+                        "= 100.00 g × 4.184 J/(g·°C) × 0.7 °C",
                         ", taken up",
                         "q(solid)    = −(q(water) + q(foam cup))",
-                        "c(solid)    = q(solid) ÷ (m(solid) × (T(final) − T(bath)))",
-                        "÷ (10.00 g × (20.7 − 100.0) °C)");
-        assertThat(working.latex()).contains("q_{\\text{water}} &=", "\\frac{", "\\begin{aligned}");
+                        "c(solid)    = q(solid) ÷ (m(solid) × ΔT(bath))",
+                        "÷ (10.00 g × (−79.3) °C)");
+        assertThat(working.latex())
+                .contains("q_{\\text{water}} &=", "\\Delta T_{\\text{bath}}", "\\frac{", "\\begin{aligned}");
     }
 
     @Test

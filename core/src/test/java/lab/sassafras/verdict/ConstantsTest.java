@@ -7,7 +7,13 @@ import java.util.List;
 import java.util.Map;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
+import lab.sassafras.calibration.FoundConstant;
+import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Estimate.Contribution;
+import lab.sassafras.measure.Figures;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -108,15 +114,53 @@ class ConstantsTest {
         assertThat(value(reduction)).isCloseTo((2792 - 100 * 4.184 * 6.4) / 6.4, within(1e-9));
     }
 
-    /** The constant per gram of fill stands beside, under a name of its own: 20.96 ÷ 99.759 g. */
+    /** The constant per gram stands beside, of the whole fill, 99.759 g, and of the cold water alone, 50.098 g. */
     @Test
     void theConstantPerGramOfFillIsNamedApartFromASpecificHeat() {
         Solution trial = solution(BenchSheet.mixing().reduced());
-        assertThat(trial.derived()).singleElement().satisfies(each -> {
-            assertThat(each.estimate().value()).isCloseTo(trial.estimate().value() / 99.759, within(1e-9));
-            assertThat(each.derived().label())
-                    .contains("per gram of fill", "no specific heat", "does not grow with the water");
-        });
+        assertThat(trial.derived().get(0).estimate().value())
+                .isCloseTo(trial.estimate().value() / 99.759, within(1e-9));
+        assertThat(trial.derived().get(0).derived().label())
+                .contains("per gram of the whole fill", "no specific heat", "does not grow with the water");
+        assertThat(trial.derived().get(1).estimate().value())
+                .isCloseTo(trial.estimate().value() / 50.098, within(1e-9));
+        assertThat(trial.derived().get(1).derived().label()).contains("cold water alone");
+    }
+
+    /** With the cup on the cold side a final value read too high makes it negative, with the cup on the hot side too low. */
+    @ParameterizedTest
+    @CsvSource({"cold, 41.5, too high, too low", "hot, 39.0, too low, too high"})
+    void theCausesNamedForANegativeConstantFitTheCup(String held, String end, String named, String not) {
+        Reduction reduction = BenchSheet.mixing()
+                .says("cup[1]/held", held)
+                .temperature("mixed[1]/final", end)
+                .reduced();
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("constant.negative"))
+                .singleElement()
+                .satisfies(each -> assertThat(each.message()).contains(named).doesNotContain(not));
+    }
+
+    /** Negative beyond its ±, or five times what a foam cup (15 J/°C) can hold: no reason makes it a constant. */
+    @ParameterizedTest
+    @CsvSource({"-5, 2, negative beyond its ±", "-5, 4,", "80, 1, more than five times", "70, 1,", "8, 1,"})
+    void whatCannotBeAConstantIsNotAdopted(double value, double u, String why) {
+        FoundConstant found = new FoundConstant(
+                Estimate.of(value, List.of(new Contribution("x", "x", 1, u, null)), Double.POSITIVE_INFINITY), 3, 100);
+        assertThat(found.cannotBe(VesselKind.FOAM_CUP, Figures.POINT).orElse(""))
+                .contains(why == null ? "" : why);
+        assertThat(found.cannotBe(VesselKind.FOAM_CUP, Figures.POINT).isPresent())
+                .isEqualTo(why != null);
+    }
+
+    /** 100 °C whatever the barometer says is ± 0.8 °C, and that is in the result. */
+    @Test
+    void fixedPointsAreNotExact() {
+        Reduction fixed = BenchSheet.copper().reduced(Conventions.of(Map.of("bath", "fixed-point")));
+        assertThat(fixed.result().orElseThrow().contributions())
+                .filteredOn(each -> each.key().equals("shelf:boiling-bath") && each.source() != null)
+                .singleElement()
+                .satisfies(each -> assertThat(each.uncertainty()).isGreaterThan(0.003));
     }
 
     private static List<String> codes(Reduction reduction) {

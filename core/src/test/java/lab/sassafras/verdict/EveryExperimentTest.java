@@ -14,11 +14,13 @@ import lab.sassafras.convention.School;
 import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.MonteCarlo;
+import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.presentation.QuestionsOfWriting;
@@ -48,6 +50,24 @@ class EveryExperimentTest {
                         Experiments.all().stream().map(Experiment::key).toList());
     }
 
+    /** In a class that writes decimals with a comma, no sentence of a result has a point between figures. */
+    @ParameterizedTest
+    @MethodSource("keys")
+    void underACommaNoSentenceHasAPoint(String key) {
+        Sheet sheet = WorkedRuns.all().get(key).sheet();
+        Reduction reduction = Reduction.of(
+                sheet.with(sheet.setting().writing(new Figures(DecimalMark.COMMA))), Conventions.standard());
+        String typed = sheet.lines().stream()
+                .map(line -> java.util.regex.Pattern.quote(line.text()))
+                .collect(java.util.stream.Collectors.joining("|"));
+        assertThat(reduction.findings())
+                .isNotEmpty()
+                .allSatisfy(finding ->
+                        assertThat(finding.message().replaceAll(typed, "")).doesNotContainPattern("\\d\\.\\d"));
+        assertThat(reduction.working(1).orElseThrow().text().replaceAll(typed, ""))
+                .doesNotContainPattern("\\d\\.\\d");
+    }
+
     /** Each derivative against a central difference of the whole reduction's expression. */
     @ParameterizedTest
     @MethodSource("keys")
@@ -74,7 +94,7 @@ class EveryExperimentTest {
         Estimate estimate = solution(key).estimate();
         MonteCarlo drawn = solution(key).drawn(200_000);
         assertThat(drawn.value()).isCloseTo(estimate.value(), within(0.05 * estimate.uncertainty()));
-        assertThat(drawn.uncertainty() / estimate.uncertainty()).isCloseTo(1, within(0.02));
+        assertThat(drawn.uncertainty().orElseThrow() / estimate.uncertainty()).isCloseTo(1, within(0.02));
     }
 
     @ParameterizedTest

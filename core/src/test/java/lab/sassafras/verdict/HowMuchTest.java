@@ -63,6 +63,9 @@ class HowMuchTest {
     void whenNotAllMeltsItEndsAtZeroAndSaysHowMuchDid() {
         Reduction reduction = ice("100.00", "20.0", "60.00", "0.0").reduced();
         assertThat(value(reduction)).isZero();
+        assertThat(reduction.presentation().written(reduction.result().orElseThrow(), reduction.unit()))
+                .as("held there, so without a ±")
+                .hasToString("0 °C");
         assertThat(solution(reduction).derived()).singleElement().satisfies(melted -> {
             assertThat(melted.derived().label()).contains("ice melted");
             assertThat(melted.estimate().value()).isCloseTo(8368 / 334.0, within(1e-9));

@@ -17,7 +17,7 @@ import lab.sassafras.statistics.Combination;
 import lab.sassafras.statistics.StraightLine;
 import org.junit.jupiter.api.Test;
 
-/** Several trials, several samples side by side, several cups; and what was foretold. */
+/** Several trials, several samples side by side, several cups; and what was predicted. */
 class SamplesTest {
 
     private static BenchSheet solids(int trials) {
@@ -100,13 +100,13 @@ class SamplesTest {
 
     @Test
     void aPredictionStandsBesideWhatWasRead() {
-        BenchSheet foretold = BenchSheet.of("specific-heat-of-solid")
+        BenchSheet predicted = BenchSheet.of("specific-heat-of-solid")
                 .give("prediction[1]/final", lab.sassafras.experiment.Role.READ, "25", "°C", Optional.empty());
-        assertThat(foretold.reduced().prediction().orElseThrow().off()).isEmpty();
-        foretold.temperature("mixed[1]/final", "23.5");
-        assertThat(foretold.reduced().prediction().orElseThrow().off().orElseThrow())
+        assertThat(predicted.reduced().prediction().orElseThrow().off()).isEmpty();
+        predicted.temperature("mixed[1]/final", "23.5");
+        assertThat(predicted.reduced().prediction().orElseThrow().off().orElseThrow())
                 .isCloseTo(-1.5, within(1e-12));
-        assertThat(foretold.reduced().findings()).extracting(Finding::code).doesNotContain("prediction.late");
+        assertThat(predicted.reduced().findings()).extracting(Finding::code).doesNotContain("prediction.late");
         BenchSheet late = solids(1)
                 .give("prediction[1]/final", lab.sassafras.experiment.Role.READ, "23.5", "°C", Optional.empty());
         assertThat(late.reduced().findings()).extracting(Finding::code).contains("prediction.late");
@@ -155,7 +155,8 @@ class SamplesTest {
         assertThat(reduction.findings())
                 .filteredOn(each -> each.code().equals("trials.intercept"))
                 .singleElement()
-                .satisfies(each -> assertThat(each.message()).contains(" kJ for no amount", "The slope is free of it"));
+                .satisfies(each ->
+                        assertThat(each.message()).contains(" kJ (95 %) for no amount", "The slope is free of it"));
     }
 
     /** The slope put in force is free of the constant error, in the result, its verdict and every other school. */
@@ -167,7 +168,9 @@ class SamplesTest {
         Sample sample = reduction.samples().get(0);
         assertThat(reduction.result().orElseThrow().value()).isCloseTo(17.0, within(0.2));
         assertThat(sample.mean().orElseThrow().estimate().value()).isGreaterThan(19);
-        assertThat(reduction.findings()).extracting(Finding::message).anyMatch(each -> each.contains("is in force"));
+        assertThat(reduction.findings())
+                .extracting(Finding::message)
+                .anyMatch(each -> each.contains("which is the result"));
         assertThat(reduction.alternatives())
                 .filteredOn(each -> each.alternative().school().key().equals("4.18"))
                 .singleElement()

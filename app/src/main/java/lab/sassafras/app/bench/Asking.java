@@ -10,6 +10,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Sheet;
@@ -19,6 +20,7 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.substance.ChemicalEquation;
 
 /**
  * The right page of a run: the one thing asked now.
@@ -33,8 +35,9 @@ import lab.sassafras.measure.Instrument;
  * @param minutes  how long it usually takes, 0 at once
  * @param ways     how the value may be got
  * @param role     the way chosen
- * @param units    symbols to choose from, the bench's own first
+ * @param units    to choose from, the bench's own first
  * @param options  answers to choose from
+ * @param suggestions common answers to pick while something else may be typed
  * @param assumed  what to propose where the value is assumed
  * @param optional whether it may be skipped
  * @param standing values that stand here already
@@ -53,8 +56,9 @@ public record Asking(
         int minutes,
         List<Way> ways,
         Role role,
-        List<String> units,
+        List<BenchUnit> units,
         List<Slot.Option> options,
+        List<Slot.Option> suggestions,
         Optional<Assumed> assumed,
         boolean optional,
         List<Standing> standing,
@@ -71,11 +75,40 @@ public record Asking(
     /** A value that stands here, for striking out. */
     public record Standing(Observation observation, String text, String how) {}
 
+    /**
+     * An answer as a leaf on a ruled line.
+     *
+     * @param value what is kept
+     * @param heavy the letters that select it
+     * @param rest  the other letters
+     */
+    public record Leaf(String value, String heavy, String rest) {}
+
+    /** The answers with the letters that select each: the first, and a second where two share it. */
+    public List<Leaf> leaves() {
+        return options.stream()
+                .map(option -> {
+                    String words = option.words();
+                    boolean shared = options.stream()
+                                    .filter(other -> first(other.words()) == first(words))
+                                    .count()
+                            > 1;
+                    int heavy = Math.min(shared ? 2 : 1, words.length());
+                    return new Leaf(option.value(), words.substring(0, heavy), words.substring(heavy));
+                })
+                .toList();
+    }
+
+    private static char first(String words) {
+        return words.isEmpty() ? ' ' : Character.toLowerCase(words.charAt(0));
+    }
+
     static Asking of(EntrySheet entry, WrittenSheet screen, Sheet.Ask here, Optional<Role> wanted, Setting setting) {
         Address address = here.address();
         Words words = entry.experiment().words();
         Figures figures = setting.figures();
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
+        List<Slot.Option> reagents = reagents(entry.sheet(), slot);
         Role role = here.step().half().orElseGet(() -> role(entry.sheet(), address, slot, wanted));
         List<Standing> standing = screen.standing(here).stream()
                 .map(each -> new Standing(
@@ -92,26 +125,33 @@ public record Asking(
                 && standing.stream().noneMatch(each -> each.how().equals(role.key()));
         return new Asking(
                 address.toString(),
-                slot.field().name().toLowerCase(Locale.ROOT),
+                reagents.isEmpty() ? slot.field().name().toLowerCase(Locale.ROOT) : "choice",
                 ask(words, address, role),
-                words.help(address.path()).orElse(""),
+                words.help(address.path()).map(figures::sentence).orElse(""),
                 role == Role.VOLUME ? "" : slot.expectation(setting),
-                words.caution(address.path()),
+                words.caution(address.path()).map(figures::sentence),
                 screen.after(here).flatMap(next -> words.caution(next.address().path())),
                 here.step().minutes(),
                 here.step().half().isPresent() ? List.of() : ways(slot, role),
                 role,
-                unit.map(each -> each.sameDimension().stream()
-                                .map(BenchUnit::symbol)
-                                .toList())
-                        .orElse(List.of()),
-                slot.options(words, address.path(), setting),
+                unit.map(BenchUnit::sameDimension).orElse(List.of()),
+                reagents.isEmpty() ? slot.options(words, address.path(), setting) : reagents,
+                slot.suggestions(setting),
                 slot.assumed().map(each -> new Assumed(figures.plain(each.value()), figures.plain(each.uncertainty()))),
                 slot.optional(),
                 standing,
                 standing.isEmpty() || otherHalf,
                 kind,
                 kind.map(each -> proposed(entry, address, each)).orElse(""));
+    }
+
+    /** What stands left in the equation the answer is chosen from; none where that is not written. */
+    private static List<Slot.Option> reagents(Sheet sheet, Slot slot) {
+        return slot.chosenFrom().flatMap(path -> sheet.stated(path, 1)).map(ChemicalEquation::read).stream()
+                .flatMap(equation -> equation.reagents().stream())
+                .map(term ->
+                        new Slot.Option(term.formula().text(), term.formula().text()))
+                .toList();
     }
 
     /** The instrument read on at this place last, in whichever trial; else the one the entry was begun with. */
@@ -131,13 +171,26 @@ public record Asking(
         if (slot.field() != Slot.Field.NUMBER) {
             return Role.STATED;
         }
-        Role role = wanted.or(() -> usual(sheet)).filter(slot.roles()::contains).orElse(Role.READ);
+        Role role = wanted.or(() -> before(sheet, address))
+                .or(() -> usual(sheet))
+                .filter(slot.roles()::contains)
+                .orElse(Role.READ);
         boolean empty = sheet.line(address, Role.TARE).isPresent();
         boolean full = sheet.line(address, Role.GROSS).isPresent();
         if (empty != full) {
             return empty ? Role.GROSS : Role.TARE;
         }
         return role;
+    }
+
+    /** The way it was got in this place last, in whichever trial. */
+    private static Optional<Role> before(Sheet sheet, Address address) {
+        return sheet.lines().stream()
+                .filter(line -> line.address().path().equals(address.path())
+                        && line.address().index() != address.index())
+                .map(Line::role)
+                .reduce((earlier, later) -> later)
+                .map(role -> role.half() ? Role.TARE : role);
     }
 
     /** The way of weighing that the school in force proposes. */

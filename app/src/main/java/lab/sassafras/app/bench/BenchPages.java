@@ -5,7 +5,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
@@ -62,10 +64,37 @@ class BenchPages {
                 shelf.vessels().stream()
                         .map(vessel -> choice(shelf, vessel, figures))
                         .toList());
+        model.addAttribute("proposed", proposed(bench, shelf));
         model.addAttribute("balances", of(shelf, Instrument.Kind.BALANCE));
         model.addAttribute("cylinders", of(shelf, Instrument.Kind.CYLINDER));
         model.addAttribute("thermometers", of(shelf, Instrument.Kind.THERMOMETER));
         return "bench";
+    }
+
+    /** The vessel this bench used last; else one that no other bench of the period has in hand, so that all differ. */
+    private String proposed(Bench bench, Shelf shelf) {
+        List<UUID> mine = book.entriesOf(bench).stream()
+                .flatMap(entry -> entry.vesselId().stream())
+                .toList();
+        Set<UUID> taken = book.entriesOf(bench.period()).stream()
+                .filter(entry -> !entry.bench().id().equals(bench.id()))
+                .flatMap(entry -> entry.vesselId().stream())
+                .collect(Collectors.toSet());
+        List<UUID> free = shelf.vessels().stream()
+                .map(Vessel::id)
+                .filter(id -> !taken.contains(id))
+                .toList();
+        List<UUID> waiting = book.benches(bench.period()).stream()
+                .filter(each -> book.entriesOf(each).isEmpty())
+                .map(Bench::id)
+                .toList();
+        return mine.stream()
+                .findFirst()
+                .or(() -> free.isEmpty()
+                        ? shelf.vessels().stream().map(Vessel::id).findFirst()
+                        : Optional.of(free.get(Math.max(0, waiting.indexOf(bench.id())) % free.size())))
+                .map(UUID::toString)
+                .orElse("");
     }
 
     private static List<Instrument> of(Shelf shelf, Instrument.Kind kind) {
@@ -74,9 +103,7 @@ class BenchPages {
 
     private static VesselChoice choice(Shelf shelf, Vessel vessel, Figures figures) {
         String constant = shelf.inUse(vessel)
-                .map(Calibration::value)
-                .map(value -> figures.byUncertainty(value.value(), value.uncertainty()) + " ± "
-                        + figures.uncertainty(value.uncertainty()) + " J/°C")
+                .map(value -> value.written(figures) + " J/°C")
                 .orElse("no constant adopted yet");
         return new VesselChoice(
                 vessel.id().toString(), vessel.name() + ", " + vessel.kind().words() + " (" + constant + ")");

@@ -18,6 +18,7 @@ import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Doubt;
 import lab.sassafras.experiment.Filling;
 import lab.sassafras.experiment.Intake;
 import lab.sassafras.experiment.Line;
@@ -77,7 +78,11 @@ class KeepPages {
         Address address = Address.read(typed.at());
         Optional<Sheet.Ask> asked = asked(entry, address, typed.role());
         try {
-            book.keep(typed.identity(), id, accept(entry, address, typed, bench));
+            Taken taken = accept(entry, address, typed, bench);
+            if (taken.question().isPresent() && !typed.confirmed()) {
+                return questioned(entry, asked, address, typed, taken.question().get(), response, model);
+            }
+            book.keep(typed.identity(), id, taken.given());
         } catch (Refused | DataAccessException | TransactionException failed) {
             return refused(entry, asked, address, typed, failed, response, model);
         }
@@ -96,6 +101,26 @@ class KeepPages {
     private static Optional<Sheet.Ask> asked(EntrySheet entry, Address address, String role) {
         int trial = RunScreen.trialOf(entry, Optional.empty(), Optional.of(address));
         return new WrittenSheet(entry, trial).ask(address, Role.of(role));
+    }
+
+    /** A value and what there is to ask about it. */
+    private record Taken(Observation.Given given, Optional<String> question) {}
+
+    /** Asks once, and keeps nothing yet; another button than the one that was pressed keeps it as it is. */
+    private String questioned(
+            EntrySheet entry,
+            Optional<Sheet.Ask> asked,
+            Address address,
+            Typed typed,
+            String question,
+            HttpServletResponse response,
+            Model model) {
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        int trial = RunScreen.trialOf(entry, Optional.empty(), Optional.of(address));
+        return screens.render(
+                entry,
+                RunScreen.View.asking(trial, asked, Role.of(typed.role())).questioning(typed, question),
+                model);
     }
 
     private String refused(
@@ -169,7 +194,7 @@ class KeepPages {
         return Names.checked(reason, "A reason", LONGEST_REASON);
     }
 
-    private Observation.Given accept(EntrySheet entry, Address address, Typed typed, Bench bench) {
+    private Taken accept(EntrySheet entry, Address address, Typed typed, Bench bench) {
         Role role = Role.of(typed.role()).orElseThrow(() -> new Refused("Say how the value was got."));
         @Nullable String reason = typed.correcting() ? reason(typed) : null;
         Slot slot = entry.experiment()
@@ -188,7 +213,7 @@ class KeepPages {
                         bench.name()),
                 typed.supersedes(),
                 slot);
-        return new Observation.Given(
+        Observation.Given given = new Observation.Given(
                 address.toString(),
                 role.key(),
                 line.text(),
@@ -200,6 +225,10 @@ class KeepPages {
                 bench.name(),
                 Optional.ofNullable(typed.supersedes()),
                 reason);
+        return new Taken(
+                given,
+                Doubt.about(entry.sheet(), line)
+                        .or(() -> marked ? Optional.empty() : Doubt.readBack(entry.sheet(), line, typed.words())));
     }
 
     /** The moment a button was pressed, which may lie back where the page could not send at once. */

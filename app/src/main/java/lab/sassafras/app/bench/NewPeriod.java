@@ -5,6 +5,9 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.record.Period;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.DecimalMark;
@@ -26,6 +29,27 @@ public final class NewPeriod {
 
     static NewPeriod blank(LocalDate today, ZoneId zone) {
         return new NewPeriod(Map.of("date", today.toString(), "zone", zone.getId(), "mark", DecimalMark.POINT.name()));
+    }
+
+    /** As another one was set up, on another day. */
+    static NewPeriod like(Period other, LocalDate today) {
+        Map<String, String> typed = new LinkedHashMap<>();
+        typed.put("title", other.title());
+        typed.put("date", today.toString());
+        typed.put("zone", other.zoneName());
+        typed.put("mark", other.decimalMark().name());
+        typed.put("like", other.id().toString());
+        other.schools().forEach((question, school) -> typed.put("school-" + question, school));
+        return new NewPeriod(typed);
+    }
+
+    /** The period whose benches it is to have, too. */
+    Optional<UUID> benchesOf() {
+        try {
+            return value("benches").isEmpty() ? Optional.empty() : Optional.of(UUID.fromString(value("like")));
+        } catch (IllegalArgumentException none) {
+            return Optional.empty();
+        }
     }
 
     public String value(String field) {

@@ -5,10 +5,13 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.convention.Conventions;
@@ -46,9 +49,15 @@ class PeriodPages {
     }
 
     @GetMapping("/periods")
-    String periods(Model model) {
+    String periods(@RequestParam Optional<UUID> like, Model model) {
         ZoneId zone = ZoneId.systemDefault();
-        return form(model, NewPeriod.blank(LocalDate.now(clock.withZone(zone)), zone));
+        model.addAttribute("fresh", true);
+        LocalDate today = LocalDate.now(clock.withZone(zone));
+        return form(
+                model,
+                like.map(this::find)
+                        .map(period -> NewPeriod.like(period, today))
+                        .orElseGet(() -> NewPeriod.blank(today, zone)));
     }
 
     @PostMapping("/periods")
@@ -56,9 +65,13 @@ class PeriodPages {
         NewPeriod form = new NewPeriod(typed);
         if (!form.checks()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("fresh", false);
             return form(model, form);
         }
         Period period = book.openPeriod(form.title(), form.date(), form.zone(), form.mark(), form.schools());
+        form.benchesOf()
+                .flatMap(book::period)
+                .ifPresent(other -> book.benches(other).forEach(bench -> book.join(period, bench.name())));
         return "redirect:/periods/" + period.id();
     }
 
@@ -96,6 +109,55 @@ class PeriodPages {
         }
     }
 
+    /** A list of benches made at once. */
+    @PostMapping("/periods/{id}/benches")
+    String benches(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String names,
+            Model model,
+            HttpServletResponse response) {
+        Period period = find(id);
+        try {
+            BenchNames.read(names)
+                    .forEach(name -> book.join(period, Names.checked(name, "A bench name", LONGEST_NAME)));
+            return "redirect:/periods/" + id;
+        } catch (Refused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("typedNames", names);
+            model.addAttribute("namesProblem", refused.getMessage());
+            return period(period, model, "", null);
+        }
+    }
+
+    /** Another name for a bench, or none at all where it wrote nothing. */
+    @PostMapping("/periods/{id}/benches/{bench}")
+    String bench(
+            @PathVariable UUID id,
+            @PathVariable UUID bench,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam Optional<String> away) {
+        Bench meant = book.benches(find(id)).stream()
+                .filter(each -> each.id().equals(bench))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("There is no bench at that address."));
+        if (away.isPresent()) {
+            book.remove(meant);
+        } else {
+            book.rename(meant, Names.checked(name.strip(), "A bench name", LONGEST_NAME));
+        }
+        return "redirect:/periods/" + id;
+    }
+
+    @PostMapping("/periods/{id}/conventions")
+    String conventions(@PathVariable UUID id, @RequestParam Map<String, String> typed) {
+        NewPeriod form = new NewPeriod(typed);
+        Conventions.unknown(form.schools()).ifPresent(name -> {
+            throw new Refused("There is no such convention: " + name + ".");
+        });
+        book.settle(find(id), form.schools());
+        return "redirect:/periods/" + id;
+    }
+
     @PostMapping("/bench/leave")
     String leave(HttpServletResponse response) {
         who.leave(response);
@@ -110,7 +172,15 @@ class PeriodPages {
         Conventions conventions = Conventions.of(period.schools());
         model.addAttribute("period", period);
         model.addAttribute("periods", book.periods());
-        model.addAttribute("benches", book.benches(period));
+        List<Bench> benches = book.benches(period);
+        model.addAttribute("benches", benches);
+        model.addAttribute(
+                "empty",
+                benches.stream()
+                        .filter(bench -> book.entriesOf(bench).isEmpty())
+                        .map(Bench::id)
+                        .toList());
+        model.addAttribute("begun", book.begun(period));
         model.addAttribute("questions", Question.all());
         model.addAttribute("conventions", conventions);
         model.addAttribute("typed", typed);

@@ -1,5 +1,6 @@
 package lab.sassafras.app.bench;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
@@ -42,20 +43,26 @@ class RunScreen {
      * @param way     how the value is to be got, where somebody chose
      * @param typed   what was sent and refused
      * @param problem why; null where nothing was refused
+     * @param question what is asked back before it is kept; null where nothing is
      */
     record View(
             int trial,
             Optional<Sheet.Ask> now,
             Optional<Role> way,
             Typed typed,
-            @Nullable String problem) {
+            @Nullable String problem,
+            @Nullable String question) {
 
         static View asking(int trial, Optional<Sheet.Ask> now, Optional<Role> way) {
-            return new View(trial, now, way, Typed.NOTHING, null);
+            return new View(trial, now, way, Typed.NOTHING, null, null);
         }
 
         View refusing(Typed sent, String why) {
-            return new View(trial, now, way, sent, why);
+            return new View(trial, now, way, sent, why, null);
+        }
+
+        View questioning(Typed sent, String what) {
+            return new View(trial, now, way, sent, null, what);
         }
     }
 
@@ -133,7 +140,12 @@ class RunScreen {
         model.addAttribute("key", UUID.randomUUID());
         model.addAttribute("typed", shown.typed());
         model.addAttribute("problem", shown.problem());
+        model.addAttribute("question", shown.question());
         model.addAttribute("instruments", instruments.all());
+        model.addAttribute(
+                "scales",
+                now.map(ask -> new Scales(entry, ask, instruments.all()).pictures())
+                        .orElse(List.of()));
         model.addAttribute(
                 "conflicts",
                 SheetFindings.of(entry.sheet()).stream()

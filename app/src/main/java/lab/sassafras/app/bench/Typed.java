@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param uncertainty as typed, for an assumed value
  * @param supersedes  what it corrects, if anything
  * @param reason      why that was wrong
+ * @param sure        what was questioned and is to be kept as it is
  * @param ago         how long ago it was typed, where it waited in the page (ms)
  */
 public record Typed(
@@ -27,12 +28,18 @@ public record Typed(
         @Nullable String uncertainty,
         @Nullable UUID supersedes,
         @Nullable String reason,
+        @Nullable String sure,
         @Nullable Long ago) {
 
-    static final Typed NOTHING = new Typed(null, "", "", "", "", null, "", null, "", null);
+    static final Typed NOTHING = new Typed(null, "", "", "", "", null, "", null, "", null, null);
 
     boolean correcting() {
         return supersedes != null;
+    }
+
+    /** Whether somebody was asked about this very value and said that it is so. */
+    boolean confirmed() {
+        return sure != null && sure.strip().equals(words());
     }
 
     String words() {

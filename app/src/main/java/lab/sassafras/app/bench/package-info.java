@@ -4,6 +4,6 @@
  * <p>Rule: every page here is made from what an experiment declares. A value is kept the moment it is given; what is
  * refused stays in its field with the reason beside it.
  */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "sheet", "door"})
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "sheet", "door", "chart"})
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.bench;

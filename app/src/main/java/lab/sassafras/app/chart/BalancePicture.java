@@ -3,6 +3,8 @@ package lab.sassafras.app.chart;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import lab.sassafras.account.Solution;
 import lab.sassafras.measure.Figures;
 
@@ -63,6 +65,7 @@ public record BalancePicture(
     private static final double TAG = 20;
     private static final int FIRST_ROW = 142;
     private static final int ROW = 44;
+    private static final int STAGES = 18;
 
     /**
      * A piece of the beam.
@@ -74,9 +77,17 @@ public record BalancePicture(
      * @param number what its row is called
      * @param middle where its middle is
      * @param tag    where its number stands
+     * @param stages where one part of its way ends and the next begins
      */
     public record Segment(
-            String x, String width, boolean gave, boolean sought, int number, String middle, String tag) {}
+            String x,
+            String width,
+            boolean gave,
+            boolean sought,
+            int number,
+            String middle,
+            String tag,
+            List<String> stages) {}
 
     /**
      * What a number means: party, temperatures, heat with its sign in words.
@@ -89,6 +100,8 @@ public record BalancePicture(
      * @param number       of the piece
      * @param party        in words
      * @param temperatures from and to; empty where there are none
+     * @param stages       what its heat is made of, where it changes state on the way
+     * @param stagesY      height of that line
      * @param heat         with its sign in words
      * @param gave         whether it gave heat
      * @param sought       whether it is the unknown
@@ -102,6 +115,8 @@ public record BalancePicture(
             int number,
             String party,
             String temperatures,
+            String stages,
+            String stagesY,
             String heat,
             boolean gave,
             boolean sought) {}
@@ -135,7 +150,12 @@ public record BalancePicture(
         int rows = Math.max(gave.size(), took.size());
         return new BalancePicture(
                 FRAME,
-                FIRST_ROW + rows * ROW,
+                FIRST_ROW
+                        + rows * ROW
+                        + (solution.postings().stream()
+                                        .allMatch(each -> each.stages().isEmpty())
+                                ? 0
+                                : STAGES),
                 drawing.segments,
                 drawing.rows,
                 ticks(Math.max(total(gave), total(took)), scale, figures),
@@ -192,7 +212,8 @@ public record BalancePicture(
                         sought,
                         first + i + 1,
                         at(gave ? POST - middle : POST + middle),
-                        at(gave ? POST - tags.get(i) : POST + tags.get(i))));
+                        at(gave ? POST - tags.get(i) : POST + tags.get(i)),
+                        stages(entry, gave, edge)));
                 double column = gave ? FRAME.left() : POST + 14;
                 double top = FIRST_ROW + i * ROW;
                 rows.add(new Row(
@@ -204,6 +225,8 @@ public record BalancePicture(
                         first + i + 1,
                         entry.party().label(),
                         temperatures(entry),
+                        stages(entry),
+                        at(top + 46),
                         heat(entry),
                         gave,
                         sought));
@@ -243,6 +266,27 @@ public record BalancePicture(
                             .map(to -> (to > from ? "warms " : to < from ? "cools " : "stays ") + figures.fixed(from, 1)
                                     + " → " + figures.fixed(to, 1) + " °C"))
                     .orElse("");
+        }
+
+        /** Where the stages of one sign divide the piece, from the post outwards. */
+        private List<String> stages(Solution.Posting entry, boolean gave, double edge) {
+            double whole = entry.stages().stream().mapToDouble(Math::abs).sum();
+            boolean oneWay = entry.stages().stream().allMatch(each -> each < 0 == gave || each == 0);
+            List<String> ends = new ArrayList<>();
+            double at = edge;
+            for (int i = 0; i + 1 < entry.stages().size() && oneWay && whole > 0; i++) {
+                at += width(entry) * Math.abs(entry.stages().get(i)) / whole;
+                ends.add(at(gave ? POST - at : POST + at));
+            }
+            return ends;
+        }
+
+        private String stages(Solution.Posting entry) {
+            return IntStream.range(0, entry.stages().size())
+                    .filter(i -> Math.abs(entry.stages().get(i)) >= 0.5)
+                    .mapToObj(i -> entry.party().stages().get(i).words() + " "
+                            + figures.signed(entry.stages().get(i), 0) + " J")
+                    .collect(Collectors.joining(", "));
         }
 
         private String heat(Solution.Posting entry) {

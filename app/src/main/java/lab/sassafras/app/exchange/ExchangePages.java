@@ -19,6 +19,7 @@ import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Period;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -91,6 +92,19 @@ class ExchangePages {
                 new MediaType("text", "csv", StandardCharsets.UTF_8),
                 entry,
                 "csv");
+    }
+
+    @GetMapping("/periods/{id}/observations.csv")
+    ResponseEntity<byte[]> ofPeriod(@PathVariable UUID id) {
+        Period period = book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        String table = ObservationTable.csv(
+                book.entriesOf(period).stream().map(sheets::of).toList());
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"observations-" + period.heldOn() + ".csv\"")
+                .body(table.getBytes(StandardCharsets.UTF_8));
     }
 
     private static ResponseEntity<byte[]> download(byte[] body, MediaType type, Entry entry, String suffix) {

@@ -2,7 +2,9 @@ package lab.sassafras.app.exchange;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -28,6 +30,12 @@ final class ObservationTable {
                     "stands",
                     "reason")
             .get();
+    private static final CSVFormat OF_PERIOD = CSVFormat.RFC4180
+            .builder()
+            .setHeader(Stream.concat(Stream.of("entry", "experiment", "bench"), Stream.of(FORMAT.getHeader()))
+                    .toArray(String[]::new))
+            .get();
+
     /**
      * What a spreadsheet may take for a formula. A tab or a new line in front does not stop it from looking further.
      */
@@ -36,6 +44,27 @@ final class ObservationTable {
     private static final Pattern NUMBER = Pattern.compile("[+\\-−]?\\d+(?:[.,]\\d+)?");
 
     private ObservationTable() {}
+
+    /** Every observation of several entries, each row with its entry. */
+    static String csv(List<EntrySheet> entries) {
+        StringBuilder table = new StringBuilder();
+        try (CSVPrinter printer = new CSVPrinter(table, OF_PERIOD)) {
+            for (EntrySheet entry : entries) {
+                for (Observation each : entry.observations().all()) {
+                    printer.printRecord(Stream.concat(
+                                    Stream.of(
+                                            entry.entry().id().toString(),
+                                            entry.experiment().words().title(),
+                                            entry.entry().bench().name()),
+                                    row(entry, each))
+                            .map(ObservationTable::guarded));
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return table.toString();
+    }
 
     static String csv(EntrySheet entry) {
         StringBuilder table = new StringBuilder();
@@ -66,7 +95,16 @@ final class ObservationTable {
                 each.who(),
                 each.madeAt().toString(),
                 entry.observations().stands(each) ? "yes" : "no",
-                each.reason().orElse(""));
+                struckBecause(entry, each));
+    }
+
+    /** Why a value was struck out stands on its own row, and not on that of what came in its place. */
+    private static String struckBecause(EntrySheet entry, Observation each) {
+        return each.strikeOut()
+                ? each.reason().orElse("")
+                : entry.observations().strikerOf(each).stream()
+                        .flatMap(striker -> striker.reason().stream())
+                        .collect(Collectors.joining("; "));
     }
 
     /** A text no spreadsheet takes for a formula; a plain number may have its sign. */

@@ -12,6 +12,7 @@ import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.verdict.Agreement;
+import lab.sassafras.verdict.Interval;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
 import lab.sassafras.verdict.Verdict;
@@ -38,7 +39,11 @@ record ReducedFile(
             @Nullable Double value,
             @Nullable Double standardUncertainty,
             @Nullable Double degreesOfFreedom,
-            String unit) {}
+            String unit,
+            @Nullable IntervalPart interval) {}
+
+    /** The interval to be gone by, and whether it is that of random draws. */
+    record IntervalPart(double low, double high, double probability, boolean drawn) {}
 
     record DerivedPart(String name, double value, @Nullable Double standardUncertainty, String unit) {}
 
@@ -67,7 +72,12 @@ record ReducedFile(
      * it.
      */
     record Draws(
-            int draws, double value, double standardUncertainty, double low, double high, boolean bearsOutLinear) {}
+            int draws,
+            double value,
+            @Nullable Double standardUncertainty,
+            double low,
+            double high,
+            boolean bearsOutLinear) {}
 
     record TrialPart(
             int trial,
@@ -106,7 +116,7 @@ record ReducedFile(
             boolean agrees,
             String words) {}
 
-    record PredictionPart(double foretold, @Nullable Double read, String unit) {}
+    record PredictionPart(double predicted, @Nullable Double read, String unit) {}
 
     record FindingPart(String grade, String code, String message, String about) {}
 
@@ -118,7 +128,11 @@ record ReducedFile(
                 mean.map(Estimate::value).orElse(null),
                 mean.map(Estimate::uncertainty).orElse(null),
                 mean.map(Estimate::degreesOfFreedom).filter(Double::isFinite).orElse(null),
-                reduction.unit().symbol());
+                reduction.unit().symbol(),
+                reduction
+                        .interval(reduction.samples().get(0))
+                        .map(each -> new IntervalPart(each.low(), each.high(), Interval.PROBABILITY, each.drawn()))
+                        .orElse(null));
         return new ReducedFile(
                 reduction.sheet().experiment().key(),
                 reduction.conventions().named(),
@@ -146,14 +160,13 @@ record ReducedFile(
                         .map(each -> new CandidatePart(each.substance().key(), each.compatibility(), each.objections()))
                         .toList(),
                 reduction
-                        .verdict()
-                        .flatMap(Verdict::agreement)
+                        .agreement(reduction.samples().get(0))
                         .map(ReducedFile::agreement)
                         .orElse(null),
                 reduction
                         .prediction()
                         .map(each -> new PredictionPart(
-                                each.foretold().value(),
+                                each.predicted().value(),
                                 each.read().map(read -> read.value()).orElse(null),
                                 "°C"))
                         .orElse(null),
@@ -181,8 +194,7 @@ record ReducedFile(
                                 null,
                                 reduction.unit().symbol()))));
         reduction
-                .verdict()
-                .flatMap(Verdict::agreement)
+                .agreement(reduction.samples().get(0))
                 .ifPresent(agreement ->
                         derived.add(new DerivedPart("per cent error", agreement.percentError(), null, "%")));
         return derived;
@@ -248,7 +260,7 @@ record ReducedFile(
         return new Draws(
                 Reduction.DRAWS,
                 drawn.value(),
-                drawn.uncertainty(),
+                drawn.uncertainty().isPresent() ? drawn.uncertainty().getAsDouble() : null,
                 drawn.low(),
                 drawn.high(),
                 drawn.bearsOut(solution.estimate()));

@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Role;
@@ -31,6 +32,7 @@ import lab.sassafras.measure.Instrument;
  * @param observations all that was typed, in order, struck-out ones among them
  * @param decisions    trials left out or counted again, in order
  * @param references   other runs this one draws on, by the file's name for them
+ * @param traces       readings on a clock, by the file's name for them
  * @param newer        the later minor version it was written by, whose additions were not read; empty where there is
  *                     none
  * @param combination  what makes the result of the trials; empty for what the experiment usually does
@@ -53,6 +55,7 @@ record Run(
         List<Decided> decisions,
         Map<String, Run> references,
         String combination,
+        Map<String, Clocked> traces,
         String newer) {
 
     record InPeriod(String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {}
@@ -70,6 +73,26 @@ record Run(
             Optional<String> supersedes,
             Optional<String> reason,
             String path) {}
+
+    /** Readings on a clock. */
+    record Clocked(
+            Optional<String> instrument,
+            int every,
+            Instant begun,
+            List<Timed> readings,
+            List<RunFile.AsidePart> setAside) {
+
+        /** Those that count. */
+        List<Reading> counting() {
+            return readings.stream()
+                    .filter(each -> setAside.stream().noneMatch(aside -> aside.seconds() == each.seconds()))
+                    .map(each -> new Reading(each.seconds(), each.temperature()))
+                    .toList();
+        }
+    }
+
+    /** One reading on a clock, with its text where a person typed it. */
+    record Timed(double seconds, double temperature, Optional<String> text) {}
 
     record Decided(int trial, String outcome, String reason, String who) {}
 }

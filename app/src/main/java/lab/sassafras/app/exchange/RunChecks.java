@@ -25,6 +25,7 @@ import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.Shared;
 import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.measure.TypedNumber;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -82,6 +83,7 @@ final class RunChecks {
                 decisions(),
                 references,
                 combination(experiment),
+                traces(),
                 newer());
     }
 
@@ -94,11 +96,15 @@ final class RunChecks {
                 name("period.title", part.title(), TITLE),
                 said("period.date", () -> BookTime.day(part.date())),
                 zone(part.zone()),
-                Arrays.stream(DecimalMark.values())
-                        .filter(mark -> mark.word().equals(part.decimalMark()))
-                        .findFirst()
-                        .orElseThrow(),
+                mark(part),
                 conventions("period.conventions", part.conventions()));
+    }
+
+    private static DecimalMark mark(RunFile.PeriodPart part) {
+        return Arrays.stream(DecimalMark.values())
+                .filter(mark -> mark.word().equals(part.decimalMark()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private ZoneId zone(String text) {
@@ -262,6 +268,43 @@ final class RunChecks {
                     name("decisions[" + decisions.size() + "].who", each.who(), NAME)));
         }
         return decisions;
+    }
+
+    private Map<String, Run.Clocked> traces() {
+        Map<String, Run.Clocked> traces = new LinkedHashMap<>();
+        of(file.traces()).forEach((name, part) -> {
+            String here = "traces." + name;
+            if (part.instrument() != null) {
+                known(here + ".instrument", part.instrument());
+            }
+            traces.put(
+                    name,
+                    new Run.Clocked(
+                            Optional.ofNullable(part.instrument()),
+                            part.every(),
+                            said(here + ".begun", () -> BookTime.instant(part.begun())),
+                            readings(here, part.readings()),
+                            of(part.setAside())));
+        });
+        return traces;
+    }
+
+    private List<Run.Timed> readings(String here, List<List<Object>> given) {
+        List<Run.Timed> readings = new ArrayList<>();
+        for (List<Object> each : given) {
+            String place = here + ".readings[" + readings.size() + "]";
+            double seconds = ((Number) each.get(0)).doubleValue();
+            Object value = each.get(1);
+            Optional<String> text = value instanceof String typed ? Optional.of(typed) : Optional.empty();
+            double temperature = value instanceof Number number
+                    ? number.doubleValue()
+                    : said(
+                            place,
+                            () -> TypedNumber.read(value.toString(), mark(file.period()))
+                                    .value());
+            readings.add(new Run.Timed(seconds, temperature, text));
+        }
+        return readings;
     }
 
     private static <T> List<T> of(@Nullable List<T> given) {

@@ -31,11 +31,12 @@ record RunFile(
         @Nullable Map<String, Integer> parts,
         List<ObservationPart> observations,
         @Nullable List<DecisionPart> decisions,
-        @Nullable Map<String, RunFile> references) {
+        @Nullable Map<String, RunFile> references,
+        @Nullable Map<String, TracePart> traces) {
 
     static final String FORMAT = "sassafras-run";
     static final int VERSION = 2;
-    static final int MINOR = 0;
+    static final int MINOR = 1;
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record PeriodPart(
@@ -91,6 +92,18 @@ record RunFile(
             String when,
             @Nullable String supersedes,
             @Nullable String reason) {}
+
+    /** Readings on a clock, each as its second and its temperature: a string where a person typed it. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record TracePart(
+            @Nullable String instrument,
+            int every,
+            String begun,
+            List<List<Object>> readings,
+            @Nullable List<AsidePart> setAside) {}
+
+    /** A reading set aside. */
+    record AsidePart(double seconds, String reason, String who) {}
 
     record DecisionPart(int trial, String outcome, String reason, String who) {}
 }

@@ -13,6 +13,8 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
@@ -20,6 +22,7 @@ import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
@@ -35,13 +38,15 @@ class RunFileWriter {
     private final LabBook book;
     private final EntrySheets sheets;
     private final Instruments instruments;
+    private final Traces traces;
     private final JsonMapper json =
             JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
 
-    RunFileWriter(LabBook book, EntrySheets sheets, Instruments instruments) {
+    RunFileWriter(LabBook book, EntrySheets sheets, Instruments instruments, Traces traces) {
         this.book = book;
         this.sheets = sheets;
         this.instruments = instruments;
+        this.traces = traces;
     }
 
     byte[] write(Entry entry) {
@@ -59,6 +64,8 @@ class RunFileWriter {
                 setting.calorimeter().map(vessel -> calorimeter(vessel, names)).orElse(null);
         List<String> defaults = new TreeMap<>(entry.entry().instruments())
                 .values().stream().map(names::instrument).toList();
+        Map<String, RunFile.TracePart> clocked = new LinkedHashMap<>();
+        names.traces.forEach((id, name) -> clocked.put(name, trace(UUID.fromString(id), entry, names)));
         List<RunFile.InstrumentPart> used = new ArrayList<>();
         names.instruments.forEach(
                 (id, name) -> used.add(instrument(instruments.find(id).orElseThrow(), name)));
@@ -72,7 +79,7 @@ class RunFileWriter {
         return new RunFile(
                 RunFile.FORMAT,
                 RunFile.VERSION,
-                RunFile.MINOR,
+                clocked.isEmpty() ? 0 : RunFile.MINOR,
                 entry.experiment().key(),
                 entry.entry().method(),
                 entry.entry().shelfVersion(),
@@ -89,7 +96,28 @@ class RunFileWriter {
                 orAbsent(setting.parts()),
                 observations,
                 decisions(entry),
-                orAbsent(references));
+                orAbsent(references),
+                orAbsent(clocked));
+    }
+
+    private RunFile.TracePart trace(UUID id, EntrySheet entry, Names names) {
+        Trace trace = traces.find(id).orElseThrow();
+        List<RunFile.AsidePart> aside = new ArrayList<>();
+        List<List<Object>> readings = new ArrayList<>();
+        traces.readings(id).forEach(each -> {
+            readings.add(List.of(
+                    each.seconds(), each.text().<Object>map(text -> text).orElse(each.temperature())));
+        });
+        entry.decisions()
+                .readingsAside(id)
+                .forEach((subject, out) ->
+                        aside.add(new RunFile.AsidePart(Decisions.second(subject), out.reason(), out.who())));
+        return new RunFile.TracePart(
+                trace.instrumentId().map(names::instrument).orElse(null),
+                trace.every(),
+                trace.begunAt().toString(),
+                readings,
+                aside.isEmpty() ? null : aside);
     }
 
     private static <T> @Nullable Map<String, T> orAbsent(Map<String, T> map) {
@@ -194,6 +222,7 @@ class RunFileWriter {
         private final Map<UUID, String> observations = new LinkedHashMap<>();
         private final Map<String, String> references = new LinkedHashMap<>();
         private final Map<String, String> calorimeters = new LinkedHashMap<>();
+        private final Map<String, String> traces = new LinkedHashMap<>();
         private final EntrySheet entry;
 
         Names(EntrySheet entry) {
@@ -230,6 +259,13 @@ class RunFileWriter {
                     setting.references().containsKey(text)
                             ? references.computeIfAbsent(text, any -> "reference-" + (references.size() + 1))
                             : text;
+                case TRACE ->
+                    TraceUse.of(text)
+                            .filter(use -> setting.traces().containsKey(use.trace()))
+                            .map(use -> use.named(
+                                            traces.computeIfAbsent(use.trace(), any -> "trace-" + (traces.size() + 1)))
+                                    .text())
+                            .orElse(text);
             };
         }
     }

@@ -1,5 +1,6 @@
 package lab.sassafras.app.exchange;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,9 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
+import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Instruments;
@@ -21,6 +25,7 @@ import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.TimeBudget;
@@ -44,6 +49,7 @@ public class RunImport {
     private final LabBook book;
     private final Instruments instruments;
     private final Calorimeters calorimeters;
+    private final Traces traces;
     private final TransactionTemplate transaction;
 
     RunImport(
@@ -51,11 +57,13 @@ public class RunImport {
             LabBook book,
             Instruments instruments,
             Calorimeters calorimeters,
+            Traces traces,
             PlatformTransactionManager transactions) {
         this.reader = reader;
         this.book = book;
         this.instruments = instruments;
         this.calorimeters = calorimeters;
+        this.traces = traces;
         this.transaction = new TransactionTemplate(transactions);
     }
 
@@ -111,6 +119,7 @@ public class RunImport {
                         run.experiment().key(), run.method(), run.shelf(), vessel.map(Vessel::id), pinned, defaults),
                 run.begun());
         open(entry, run);
+        run.traces().forEach((name, each) -> references.put(name, traced(bench, entry, each, here)));
         run.calorimeters().forEach((name, other) -> references.put(name, chosen(other, run, here, from)));
         keep(entry, run, here, references);
         run.conventions()
@@ -228,6 +237,51 @@ public class RunImport {
                 .orElse(share);
     }
 
+    private UUID traced(Bench bench, Entry entry, Run.Clocked clocked, Map<String, UUID> here) {
+        Trace trace = traces.bringIn(bench, clocked.instrument().map(here::get), clocked.every(), clocked.begun());
+        List<Run.Timed> many = new ArrayList<>();
+        for (Run.Timed each : clocked.readings()) {
+            if (each.text().isPresent()) {
+                traces.add(
+                        UUID.randomUUID(),
+                        trace,
+                        TraceChunk.Given.typed(
+                                each.seconds(), each.temperature(), each.text().get(), bench.name()));
+            } else {
+                many.add(each);
+            }
+        }
+        for (int from = 0; from < many.size(); from += TraceChunk.MOST) {
+            List<Run.Timed> some = many.subList(from, Math.min(many.size(), from + TraceChunk.MOST));
+            traces.add(
+                    UUID.randomUUID(),
+                    trace,
+                    new TraceChunk.Given(
+                            some.stream().mapToDouble(Run.Timed::seconds).toArray(),
+                            some.stream().mapToDouble(Run.Timed::temperature).toArray(),
+                            null,
+                            bench.name()));
+        }
+        clocked.setAside()
+                .forEach(each -> book.decide(
+                        Optional.of(entry.id()),
+                        Decision.Kind.READING,
+                        Decisions.reading(trace.id(), each.seconds()),
+                        Decision.OUT,
+                        each.reason(),
+                        each.who()));
+        return trace.id();
+    }
+
+    /** What a file's own name stands for here; a stretch of readings on a clock names its trace within. */
+    private static String local(String text, Map<String, UUID> references) {
+        return TraceUse.of(text)
+                .flatMap(use -> Optional.ofNullable(references.get(use.trace()))
+                        .map(id -> use.named(id.toString()).text()))
+                .or(() -> Optional.ofNullable(references.get(text)).map(UUID::toString))
+                .orElseThrow();
+    }
+
     private void open(Entry entry, Run run) {
         for (int more = 1; more < run.trials(); more++) {
             book.open(entry.id(), LabBook.TRIAL, run.bench());
@@ -255,10 +309,7 @@ public class RunImport {
                     new Observation.Given(
                             each.at(),
                             each.role().key(),
-                            reference
-                                    ? Objects.requireNonNull(references.get(each.text()))
-                                            .toString()
-                                    : each.text(),
+                            reference ? local(each.text(), references) : each.text(),
                             each.unit().orElse(null),
                             each.instrument().map(here::get),
                             each.uncertainty().orElse(null),

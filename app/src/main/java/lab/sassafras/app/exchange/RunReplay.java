@@ -8,6 +8,7 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Filling;
 import lab.sassafras.experiment.Intake;
+import lab.sassafras.experiment.Logged;
 import lab.sassafras.experiment.Setting;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
@@ -102,7 +103,20 @@ final class RunReplay {
                 new Figures(run.period().mark()),
                 conventions(run),
                 ReferenceShelf.at(run.shelf()),
-                run.combination());
+                run.combination(),
+                traces(run));
+    }
+
+    private static Map<String, Logged> traces(Run run) {
+        Map<String, Logged> all = new LinkedHashMap<>();
+        run.traces()
+                .forEach((name, each) -> all.put(
+                        name,
+                        new Logged(
+                                each.counting().size() + " readings",
+                                each.counting(),
+                                each.instrument().map(run.instruments()::get))));
+        return all;
     }
 
     private static Setting.Referenced referenced(Run other) {

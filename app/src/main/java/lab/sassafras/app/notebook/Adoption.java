@@ -38,9 +38,12 @@ public class Adoption {
                 .constant()
                 .orElseThrow(() -> new Refused("There is no constant to adopt yet: no trial is complete."));
         Vessel vessel = sheet.vessel().orElseThrow(() -> new Refused("This entry names no vessel."));
+        found.cannotBe(vessel.kind(), entry.period().figures()).ifPresent(why -> {
+            throw new Refused(why);
+        });
         int trials = found.trials();
         String described = (trials == 1 ? "one trial" : "mean of " + trials + " trials") + ", "
-                + entry.period().heldOn() + ", bench " + entry.bench().name();
+                + entry.period().heldOn() + ", " + entry.bench().inWords();
         return calorimeters.adopt(
                 vessel,
                 Optional.of(entry.id()),

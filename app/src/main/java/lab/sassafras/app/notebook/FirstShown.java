@@ -85,7 +85,7 @@ class FirstShown {
         return "On " + WrittenTime.of(before.shownAt(), entry.entry().period().zone(), DAY)
                 + " these same readings gave "
                 + figures.byUncertainty(before.value(), before.uncertainty()) + " ± "
-                + figures.uncertainty(before.uncertainty()) + " " + before.unit()
+                + figures.uncertainty(before.uncertainty()) + " " + before.unit() + " (standard uncertainty)"
                 + ", by method " + before.method() + ". What stands here is by today’s method, " + method + ".";
     }
 

@@ -57,9 +57,9 @@ public record LinePanel(
         return new LinePanel(
                 capital(up.dimension().word()) + " against "
                         + across.dimension().word(),
-                written(figures, line.slope(), line.slopeUncertainty()) + unit,
-                weighed.map(each -> written(figures, each.value(), each.uncertainty()) + unit),
-                written(figures, line.intercept(), line.interceptUncertainty()) + " " + up.symbol(),
+                written(figures, line.slope(), line.slopeHalfWidth()) + unit,
+                weighed.map(each -> written(figures, each.value(), each.halfWidth(0.95)) + unit),
+                written(figures, line.intercept(), line.interceptHalfWidth()) + " " + up.symbol(),
                 line.missesZero()
                         ? "The intercept is away from zero: every trial carries the same amount of something else. The "
                                 + "slope is free of it."
@@ -80,7 +80,7 @@ public record LinePanel(
         return Character.toUpperCase(word.charAt(0)) + word.substring(1);
     }
 
-    private static String written(Figures figures, double value, double uncertainty) {
-        return figures.signed(value, Figures.decimalsFor(uncertainty)) + " ± " + figures.uncertainty(uncertainty);
+    private static String written(Figures figures, double value, double halfWidth) {
+        return figures.signed(value, Figures.decimalsFor(halfWidth)) + " ± " + figures.uncertainty(halfWidth);
     }
 }

@@ -2,7 +2,11 @@ package lab.sassafras.app.notebook;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -16,11 +20,16 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.sheet.EntryLine;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.StandingLine;
 import lab.sassafras.app.sheet.StandingLines;
+import lab.sassafras.app.sheet.WrittenSheet;
+import lab.sassafras.app.sheet.WrittenTime;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** Everything a period has written down. */
@@ -30,18 +39,33 @@ class NotebookPages {
     /** How long the page waits for lines that are not worked yet. */
     private static final Duration A_MOMENT = Duration.ofMillis(700);
 
+    private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
+
     private final LabBook book;
     private final StandingLines lines;
+    private final EntrySheets sheets;
     private final WhoIsHere who;
 
-    NotebookPages(LabBook book, StandingLines lines, WhoIsHere who) {
+    NotebookPages(LabBook book, StandingLines lines, EntrySheets sheets, WhoIsHere who) {
         this.book = book;
         this.lines = lines;
+        this.sheets = sheets;
         this.who = who;
     }
 
     /** An entry in the list with what it came to. */
-    public record Page(EntryLine line, String bench, String result, int findings, boolean waiting) {}
+    public record Page(
+            EntryLine line,
+            String begun,
+            String bench,
+            String result,
+            int findings,
+            boolean waiting,
+            String off,
+            boolean farOff,
+            String state,
+            String aside) {}
 
     @GetMapping("/notebook")
     String notebook(@RequestParam Optional<UUID> period, HttpServletRequest request, Model model) {
@@ -58,6 +82,30 @@ class NotebookPages {
         return "notebook";
     }
 
+    /** Every entry of a period one after another, as pages to print. */
+    @GetMapping("/periods/{id}/pages")
+    String printed(@PathVariable UUID id, Model model) {
+        Period period = book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        List<Entry> entries = new ArrayList<>(book.entriesOf(period));
+        Collections.reverse(entries);
+        model.addAttribute("period", period);
+        model.addAttribute("printed", entries.stream().map(this::printed).toList());
+        return "pages";
+    }
+
+    /** An entry as a page: its sheet, what it came to, and one trial worked out. */
+    public record Printed(Entry entry, String title, ResultView view, List<WrittenSheet.Row> rows) {}
+
+    private Printed printed(Entry entry) {
+        EntrySheet sheet = sheets.of(entry);
+        ResultView view = new ResultView(sheet, Optional.empty());
+        return new Printed(
+                entry,
+                sheet.experiment().words().title(),
+                view,
+                new WrittenSheet(sheet, view.shownTrial()).rows(Optional.empty()));
+    }
+
     private List<Page> pages(Period period) {
         List<Entry> entries = book.entriesOf(period);
         Map<UUID, StandingLine> standing = lines.of(entries, period, A_MOMENT).stream()
@@ -68,10 +116,20 @@ class NotebookPages {
     }
 
     private static Page page(Entry entry, StandingLine line, Period period) {
-        String result = line.result()
-                .map(each -> each.value() + " ± " + each.uncertainty() + " " + each.unit())
-                .orElse(line.waiting() ? "…" : "not finished");
+        String result = line.result().map(Object::toString).orElse(line.waiting() ? "…" : "not finished");
         return new Page(
-                EntryLine.of(entry, period.zone()), entry.bench().name(), result, line.questions(), line.waiting());
+                EntryLine.of(entry, period.zone()),
+                WrittenTime.of(
+                        entry.createdAt(),
+                        period.zone(),
+                        entry.createdAt().atZone(period.zone()).toLocalDate().equals(period.heldOn()) ? HOUR : DAY),
+                entry.bench().name(),
+                result,
+                line.questions(),
+                line.waiting(),
+                line.off().map(off -> period.figures().signed(off, 1)).orElse(""),
+                line.off().filter(off -> Math.abs(off) > 1).isPresent(),
+                line.state().words(),
+                line.aside());
     }
 }

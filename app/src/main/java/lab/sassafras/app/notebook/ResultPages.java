@@ -5,6 +5,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.account.Finding;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Decision;
@@ -90,6 +91,22 @@ class ResultPages {
         model.addAttribute("newer", entry.newer().orElse(null));
         model.addAttribute("figures", entry.entry().period().figures());
         model.addAttribute("found", view.reduction().constant().orElse(null));
+        model.addAttribute("aside", entry.decisions().setAside().orElse(null));
+        model.addAttribute(
+                "cannotBe",
+                entry.vessel()
+                        .flatMap(vessel -> view.reduction()
+                                .constant()
+                                .flatMap(each -> each.cannotBe(
+                                        vessel.kind(), entry.entry().period().figures())))
+                        .orElse(null));
+        model.addAttribute(
+                "doubtful",
+                view.reduction().findings().stream()
+                        .filter(each -> each.code().startsWith("constant.") && each.grade() == Finding.Grade.QUESTION)
+                        .map(Finding::message)
+                        .findFirst()
+                        .orElse(null));
         Shelf shelf = shelves.now();
         model.addAttribute(
                 "inUse",
@@ -131,6 +148,27 @@ class ResultPages {
                                 : "Say why the trial counts again."),
                 who.benchOrAsk(request).name());
         return "redirect:/entries/" + id + "/result?trial=" + number;
+    }
+
+    @PostMapping("/entries/{id}/aside")
+    String aside(
+            @PathVariable UUID id,
+            @RequestParam String outcome,
+            @RequestParam(defaultValue = "") String reason,
+            HttpServletRequest request) {
+        sheet(id);
+        book.decide(
+                Optional.of(id),
+                Decision.Kind.ENTRY,
+                Decisions.ENTRY,
+                outcome,
+                checked(
+                        reason,
+                        outcome.equals(Decision.OUT)
+                                ? "Say why the entry is set aside."
+                                : "Say why the entry counts again."),
+                who.benchOrAsk(request).name());
+        return "redirect:/entries/" + id + "/result";
     }
 
     @PostMapping("/entries/{id}/school")

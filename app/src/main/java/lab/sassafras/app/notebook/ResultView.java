@@ -11,6 +11,7 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.app.chart.BalancePicture;
 import lab.sassafras.app.chart.BudgetPicture;
+import lab.sassafras.app.chart.UprightBalance;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -18,15 +19,16 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
-import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.presentation.Presentation.Written;
 import lab.sassafras.presentation.QuestionsOfWriting;
+import lab.sassafras.presentation.Typeset;
 import lab.sassafras.verdict.Agreement;
 import lab.sassafras.verdict.Candidate;
+import lab.sassafras.verdict.Interval;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
 import lab.sassafras.verdict.Verdict;
@@ -160,7 +162,10 @@ public final class ResultView {
             return "held there by what changes state, so without a ± of its own";
         }
         int n = sample.mean().orElseThrow().values().size();
-        String interval = "standard uncertainty; 95 % interval ± " + width(estimate.halfWidth(0.95)) + " " + unit();
+        String interval = "standard uncertainty " + width(estimate.uncertainty()) + " " + unit()
+                + (interval().filter(Interval::drawn).isPresent()
+                        ? "; the interval is that of 50 000 random draws, because the linear ± does not describe it"
+                        : "; the ± is half the 95 % interval");
         if (sample.combination().needsPoints()) {
             return sample.combination().words() + ", " + n + " trials, " + interval;
         }
@@ -176,28 +181,29 @@ public final class ResultView {
                 / presentation.unit(reduction.unit()).widthToBench(1));
     }
 
-    /** The trial shown by random draws; what stands in front of the linear answer where that cannot be trusted. */
-    public record Drawn(String words, boolean inFront) {}
-
-    public Optional<Drawn> drawn() {
-        return solution()
-                .flatMap(trial -> reduction.drawn(shownTrial).map(drawn -> {
-                    boolean stands = drawn.bearsOut(trial.estimate());
-                    String interval = "By 50 000 random draws, trial " + shownTrial + " lies between "
-                            + at(drawn.low(), drawn) + " and " + at(drawn.high(), drawn) + " " + unit() + " (95 %). ";
-                    return new Drawn(
-                            interval
-                                    + (stands
-                                            ? "The linear interval agrees with it."
-                                            : "The linear ± does not describe it well here; go by this one."),
-                            !stands);
-                }));
+    private Optional<Interval> interval() {
+        return reduction.interval(sample);
     }
 
-    private String at(double value, MonteCarlo drawn) {
+    /** The ends of the interval that stands in the headline, where it is not the same on both sides. */
+    public Optional<String> between() {
+        return interval().filter(Interval::drawn).map(drawn -> between(drawn.low(), drawn.high()));
+    }
+
+    /** The trial shown by random draws, where they bear the linear interval out. */
+    public Optional<String> drawn() {
+        return solution()
+                .flatMap(trial -> reduction.drawn(shownTrial).filter(drawn -> drawn.bearsOut(trial.estimate())))
+                .map(drawn -> "By 50 000 random draws, trial " + shownTrial + " lies "
+                        + between(drawn.low(), drawn.high()) + " " + unit()
+                        + " (95 %). The linear interval agrees with it.");
+    }
+
+    private String between(double low, double high) {
         double size = reduction.unit().widthToBench(1)
                 / presentation.unit(reduction.unit()).widthToBench(1);
-        return figures.fixed(value * size, Figures.decimalsFor(drawn.uncertainty() * size));
+        int decimals = Figures.decimalsFor((high - low) / 2 * size);
+        return "between " + figures.fixed(low * size, decimals) + " and " + figures.fixed(high * size, decimals);
     }
 
     public int shownTrial() {
@@ -213,7 +219,7 @@ public final class ResultView {
                                 each.name().isEmpty() ? "without a name" : each.name(),
                                 each.result()
                                         .map(this::written)
-                                        .map(written -> written.value() + " ± " + written.uncertainty())
+                                        .map(Written::bare)
                                         .orElse("not yet"),
                                 each.trials().get(0),
                                 each.name().equals(sample.name())))
@@ -228,7 +234,7 @@ public final class ResultView {
                         trial.solution()
                                 .map(solution -> presentation.written(
                                         solution.estimate(), solution.result(), solution.bindings()))
-                                .map(each -> each.value() + " ± " + each.uncertainty())
+                                .map(Written::bare)
                                 .orElse("not yet"),
                         trial.solution().isPresent(),
                         trial.leftOut(),
@@ -254,6 +260,11 @@ public final class ResultView {
                 .map(solution -> BalancePicture.of(solution, figures));
     }
 
+    /** The same for a narrow screen. */
+    public UprightBalance upright() {
+        return UprightBalance.of(balance().orElseThrow());
+    }
+
     public Optional<Working> working() {
         return reduction.working(shownTrial);
     }
@@ -267,11 +278,11 @@ public final class ResultView {
         return LinePanel.of(reduction, sample);
     }
 
-    /** What was foretold beside what was read. */
+    /** What was predicted beside what was read. */
     public Optional<String> prediction() {
         return reduction
                 .prediction()
-                .map(each -> "Foretold " + figures.typed(each.foretold().text()) + " °C, "
+                .map(each -> "Predicted " + figures.typed(each.predicted().text()) + " °C, "
                         + each.off()
                                 .map(off -> "read "
                                         + figures.typed(
@@ -298,7 +309,7 @@ public final class ResultView {
                     Written written = presentation.written(each.estimate().orElseThrow(), each.unit());
                     return new OtherSchool(
                             each.alternative().question().words(),
-                            each.alternative().school().words(),
+                            figures.sentence(each.alternative().school().words()),
                             percent.isPresent() ? written.value() : written.value() + " " + written.unit(),
                             percent.map(this::change).orElse(""));
                 })
@@ -316,11 +327,11 @@ public final class ResultView {
                 reduction.alternatives().stream().filter(each -> each.estimate().isEmpty()));
     }
 
-    private static List<Schools> byQuestion(Stream<Reduction.Alternative> alternatives) {
+    private List<Schools> byQuestion(Stream<Reduction.Alternative> alternatives) {
         Map<String, List<String>> schools = new LinkedHashMap<>();
         alternatives.forEach(
                 each -> schools.computeIfAbsent(each.alternative().question().words(), any -> new ArrayList<>())
-                        .add(each.alternative().school().words()));
+                        .add(figures.sentence(each.alternative().school().words())));
         return schools.entrySet().stream()
                 .map(each -> new Schools(each.getKey(), each.getValue()))
                 .toList();
@@ -374,15 +385,37 @@ public final class ResultView {
                 candidate.substance().specificHeat() / presentation.unit(unit).widthToBench(1), 3);
     }
 
+    /** The equation of what happened, as it is printed. */
+    public Optional<List<Typeset.Piece>> equation() {
+        return reduction.equation().map(Typeset::of);
+    }
+
+    /** Its heat as it is written: the further result that says so, or the result itself where the equation is of one. */
+    public Optional<Written> asWritten() {
+        if (reduction.unit() != BenchUnit.KILOJOULES_PER_MOLE) {
+            return Optional.empty();
+        }
+        double times = solution()
+                .flatMap(trial -> trial.derived().stream()
+                        .filter(each -> each.derived().unit() == BenchUnit.KILOJOULES_PER_MOLE)
+                        .findFirst()
+                        .map(each -> each.estimate().value() / trial.estimate().value()))
+                .orElse(1.0);
+        return estimate()
+                .map(each -> new Estimate(
+                        each.value() * times, each.uncertainty() * Math.abs(times), each.degreesOfFreedom(), List.of()))
+                .map(this::written);
+    }
+
     public Optional<String> agreement() {
-        return sample.verdict().flatMap(Verdict::agreement).map(this::inWords);
+        return reduction.agreement(sample).map(this::inWords);
     }
 
     private String inWords(Agreement agreement) {
         return "Reference for " + agreement.reference().name() + ": " + presentation.written(agreement.reference())
                 + ", "
                 + agreement.reference().sourceInWords() + ". Per cent error "
-                + figures.signed(agreement.percentError(), 1)
-                + " %; " + agreement.words() + ".";
+                + presentation.percentError(agreement.percentError())
+                + "; " + agreement.words() + ".";
     }
 }

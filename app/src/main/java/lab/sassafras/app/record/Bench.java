@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
+import java.util.Locale;
 import java.util.UUID;
 
 /** One or two people working together in a period, under a name they gave. */
@@ -32,6 +33,10 @@ public class Bench {
         this.createdAt = createdAt;
     }
 
+    void rename(String other) {
+        this.name = other;
+    }
+
     public UUID id() {
         return id;
     }
@@ -42,5 +47,10 @@ public class Bench {
 
     public String name() {
         return name;
+    }
+
+    /** As one speaks of it: “bench Hawthorn”, and “Bench 1” as it is. */
+    public String inWords() {
+        return name.toLowerCase(Locale.ROOT).startsWith("bench") ? name : "bench " + name;
     }
 }

@@ -30,8 +30,16 @@ public class Decision {
         PIN(IDENTITY),
         /** What makes the result of the trials: subject {@code trials}, outcome the combination. */
         COMBINATION(WORD),
+        /** The whole entry counts or is set aside: outcome {@code out} or {@code in}. */
+        ENTRY(OUT + "|" + IN),
         /** A calibration may be used for new entries or not: outcome {@code aside} or {@code adopted}. */
-        CALIBRATION(ASIDE + "|" + ADOPTED);
+        CALIBRATION(ASIDE + "|" + ADOPTED),
+        /** A reading on a clock counts or does not: subject its trace and second, outcome {@code out} or {@code in}. */
+        READING(OUT + "|" + IN),
+        /** A vessel or an instrument is called otherwise: outcome its name. */
+        NAME(".{1,60}"),
+        /** A substance of one's own may be chosen or is struck out: outcome {@code aside} or {@code adopted}. */
+        SUBSTANCE(ASIDE + "|" + ADOPTED);
 
         private final String outcomes;
 

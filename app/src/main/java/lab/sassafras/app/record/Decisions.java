@@ -2,10 +2,12 @@ package lab.sassafras.app.record;
 
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -16,6 +18,9 @@ public record Decisions(List<Decision> all) {
 
     /** What a combination is decided about. */
     public static final String TRIALS = "trials";
+
+    /** What setting a whole entry aside is decided about. */
+    public static final String ENTRY = "entry";
 
     public Decisions {
         all = List.copyOf(all);
@@ -40,6 +45,11 @@ public record Decisions(List<Decision> all) {
                 .reduce((earlier, later) -> later);
     }
 
+    /** The decision that set the entry aside, if it still holds. */
+    public Optional<Decision> setAside() {
+        return last(Decision.Kind.ENTRY, ENTRY).filter(each -> each.outcome().equals(Decision.OUT));
+    }
+
     /** Trials decided against. */
     public Set<Integer> leftOut() {
         Set<Integer> out = new TreeSet<>();
@@ -56,6 +66,30 @@ public record Decisions(List<Decision> all) {
     /** What was put in force to make the result of the trials; empty for what the experiment usually does. */
     public String combination() {
         return last(Decision.Kind.COMBINATION, TRIALS).map(Decision::outcome).orElse("");
+    }
+
+    /** What a decision about one reading on a clock is about. */
+    public static String reading(UUID trace, double seconds) {
+        return trace + "@" + seconds(seconds);
+    }
+
+    /** The second a decision about a reading on a clock is about. */
+    public static double second(String subject) {
+        return Double.parseDouble(subject.substring(subject.indexOf('@') + 1));
+    }
+
+    private static String seconds(double seconds) {
+        return String.format(Locale.ROOT, "%.3f", seconds);
+    }
+
+    /** The decisions that set readings on a clock aside and still hold, by what they are about. */
+    public Map<String, Decision> readingsAside(UUID trace) {
+        Map<String, Decision> aside = new LinkedHashMap<>();
+        all.stream()
+                .filter(each -> each.is(Decision.Kind.READING) && each.subject().startsWith(trace + "@"))
+                .forEach(each -> aside.put(each.subject(), each));
+        aside.values().removeIf(each -> !each.outcome().equals(Decision.OUT));
+        return aside;
     }
 
     /** Schools put in force for this entry alone. */

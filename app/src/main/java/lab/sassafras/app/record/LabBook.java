@@ -17,6 +17,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Refused;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -43,12 +44,19 @@ public class LabBook {
     private final Clock clock;
     private final DiskRoom room;
     private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
 
-    LabBook(EntityManager entities, Clock clock, DiskRoom room, PlatformTransactionManager transactions) {
+    LabBook(
+            EntityManager entities,
+            Clock clock,
+            DiskRoom room,
+            PlatformTransactionManager transactions,
+            ApplicationEventPublisher events) {
         this.entities = entities;
         this.clock = clock;
         this.room = room;
         this.transaction = new TransactionTemplate(transactions);
+        this.events = events;
     }
 
     private Instant now() {
@@ -119,6 +127,57 @@ public class LabBook {
                 .filter(bench -> bench.name().equals(name))
                 .findFirst()
                 .orElseGet(() -> persisted(new Bench(UUID.randomUUID(), period, name, now()))));
+    }
+
+    /**
+     * Calls a bench otherwise. What it wrote keeps the name it was written under.
+     *
+     * @throws Refused where another bench of the period has that name
+     */
+    public void rename(Bench bench, String name) {
+        if (benches(bench.period()).stream()
+                .anyMatch(each -> each.name().equals(name) && !each.id().equals(bench.id()))) {
+            throw new Refused("There is a bench of that name already.");
+        }
+        entities.find(Bench.class, bench.id()).rename(name);
+    }
+
+    /**
+     * Takes a bench away that wrote nothing.
+     *
+     * @throws Refused where it has an entry
+     */
+    public void remove(Bench bench) {
+        if (!entriesOf(bench).isEmpty()) {
+            throw new Refused(bench.name() + " has entries, so it stays. Only an empty bench can be taken away.");
+        }
+        entities.remove(entities.find(Bench.class, bench.id()));
+    }
+
+    /** Whether anything was read in a period, after which its conventions stand. */
+    @Transactional(readOnly = true)
+    public boolean begun(Period period) {
+        return entities.createQuery(
+                                "select count(*) from Observation seen, Entry entry where seen.entryId = entry.id "
+                                        + "and entry.bench.period.id = :period",
+                                Long.class)
+                        .setParameter("period", period.id())
+                        .getSingleResult()
+                > 0;
+    }
+
+    /**
+     * Settles the conventions of a period anew.
+     *
+     * @throws Refused where something was read already
+     */
+    public void settle(Period period, Map<String, String> schools) {
+        if (begun(period)) {
+            throw new Refused(
+                    "Something was read in this period already, so its conventions stand. An entry may depart "
+                            + "from them on its result page.");
+        }
+        entities.find(Period.class, period.id()).settle(schools);
     }
 
     @Transactional(readOnly = true)
@@ -202,6 +261,7 @@ public class LabBook {
                         : given.asSecondReading(),
                 madeAt));
         observation.supersedes().ifPresent(struck -> entities.persist(new Strike(struck, id)));
+        events.publishEvent(new Added(entryId));
         return observation;
     }
 
@@ -287,6 +347,7 @@ public class LabBook {
                 throw new Refused("An entry holds at most " + MOST_OPENED + " of each. Begin a new entry.");
             }
             persisted(new Opened(entryId, what, number, who, now()));
+            events.publishEvent(new Added(entryId));
             return number;
         });
     }
@@ -312,6 +373,7 @@ public class LabBook {
             throw new Refused("“" + outcome
                     + "” is no way to decide that. Go back and choose one of those shown; nothing was changed.");
         }
+        entryId.ifPresent(entry -> events.publishEvent(new Added(entry)));
         return persisted(new Decision(entryId.orElse(null), kind, subject, outcome, reason, who, now()));
     }
 

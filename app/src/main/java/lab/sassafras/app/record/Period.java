@@ -67,6 +67,10 @@ public class Period {
         this.createdAt = createdAt;
     }
 
+    void settle(Map<String, String> others) {
+        this.schools = new java.util.HashMap<>(others);
+    }
+
     public UUID id() {
         return id;
     }

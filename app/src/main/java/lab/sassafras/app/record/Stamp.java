@@ -7,4 +7,4 @@ import java.util.UUID;
  * the
  * highest sequence, because that stays the same while an earlier row is committed after a later one.
  */
-public record Stamp(UUID entry, long observations, long decisions, long openings) {}
+public record Stamp(UUID entry, long observations, long decisions, long openings, long chunks) {}

@@ -16,9 +16,11 @@ import org.springframework.stereotype.Component;
 public class Stamps {
 
     private static final String OF_ONE = "select (select count(*) from observation where entry_id = ?), "
-            + "(select count(*) from decision where entry_id = ?), (select count(*) from opened where entry_id = ?), ";
+            + "(select count(*) from decision where entry_id = ?), (select count(*) from opened where entry_id = ?), "
+            + "(select count(*) from trace_chunk chunk join trace on trace.id = chunk.trace_id "
+            + "join entry on entry.bench_id = trace.bench_id where entry.id = ?), ";
     private static final String OF_SHELF = "(select count(*) from vessel), (select count(*) from instrument), "
-            + "(select count(*) from calibration), (select count(*) from decision where entry_id is null)";
+            + "(select count(*) from calibration), (select count(*) from decision where entry_id is null), (select count(*) from own_substance)";
 
     private final JdbcTemplate database;
 
@@ -27,7 +29,7 @@ public class Stamps {
     }
 
     /** What stands on the shelf: vessels, instruments, constants and the decisions over them, counted. */
-    public record Shelf(long vessels, long instruments, long calibrations, long decisions) {}
+    public record Shelf(long vessels, long instruments, long calibrations, long decisions, long own) {}
 
     /** An entry and the shelf at one moment. */
     public record Now(Stamp entry, Shelf shelf) {}
@@ -37,8 +39,9 @@ public class Stamps {
         return database.queryForObject(
                 OF_ONE + OF_SHELF,
                 (row, any) -> new Now(
-                        new Stamp(entry, row.getLong(1), row.getLong(2), row.getLong(3)),
-                        new Shelf(row.getLong(4), row.getLong(5), row.getLong(6), row.getLong(7))),
+                        new Stamp(entry, row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4)),
+                        new Shelf(row.getLong(5), row.getLong(6), row.getLong(7), row.getLong(8), row.getLong(9))),
+                entry,
                 entry,
                 entry,
                 entry);
@@ -47,7 +50,8 @@ public class Stamps {
     public Shelf shelf() {
         return database.queryForObject(
                 "select " + OF_SHELF,
-                (row, any) -> new Shelf(row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4)));
+                (row, any) ->
+                        new Shelf(row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4), row.getLong(5)));
     }
 
     /** Stamps of other entries, in the order named. */
@@ -66,13 +70,21 @@ public class Stamps {
                             + " counted join entry on entry.id = counted.entry_id join bench "
                             + "on bench.id = entry.bench_id where bench.period_id = ? group by counted.entry_id",
                     row -> {
-                        counts.computeIfAbsent(row.getObject(1, UUID.class), any -> new long[3])[column] =
+                        counts.computeIfAbsent(row.getObject(1, UUID.class), any -> new long[4])[column] =
                                 row.getLong(2);
                     },
                     period.id());
         }
+        database.query(
+                "select entry.id, count(*) from trace_chunk chunk join trace on trace.id = chunk.trace_id "
+                        + "join entry on entry.bench_id = trace.bench_id join bench on bench.id = entry.bench_id "
+                        + "where bench.period_id = ? group by entry.id",
+                row -> {
+                    counts.computeIfAbsent(row.getObject(1, UUID.class), any -> new long[4])[3] = row.getLong(2);
+                },
+                period.id());
         Map<UUID, Stamp> stamps = new HashMap<>();
-        counts.forEach((entry, count) -> stamps.put(entry, new Stamp(entry, count[0], count[1], count[2])));
+        counts.forEach((entry, count) -> stamps.put(entry, new Stamp(entry, count[0], count[1], count[2], count[3])));
         return stamps;
     }
 }

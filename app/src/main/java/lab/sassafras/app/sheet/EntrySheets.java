@@ -2,6 +2,9 @@ package lab.sassafras.app.sheet;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -11,8 +14,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryRows;
 import lab.sassafras.app.record.LabBook;
@@ -20,23 +26,29 @@ import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Observations;
 import lab.sassafras.app.record.Stamp;
 import lab.sassafras.app.record.Stamps;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Intake;
+import lab.sassafras.experiment.Logged;
 import lab.sassafras.experiment.Readback;
 import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.TimeBudget;
-import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.verdict.Reduction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -50,15 +62,22 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class EntrySheets {
 
+    /** A clock begun earlier is no longer the one of this run. */
+    private static final Duration LONGEST_CLOCK = Duration.ofHours(12);
+
     private final LabBook book;
     private final Shelves shelves;
     private final Stamps stamps;
+    private final Traces traces;
+    private final Clock clock;
     private final Cache<UUID, Kept> whole;
 
-    EntrySheets(LabBook book, Shelves shelves, Stamps stamps, HouseSettings settings) {
+    EntrySheets(LabBook book, Traces traces, Shelves shelves, Stamps stamps, Clock clock, HouseSettings settings) {
+        this.clock = clock;
         this.whole =
                 Caffeine.newBuilder().maximumSize(settings.limits().entries()).build();
         this.book = book;
+        this.traces = traces;
         this.shelves = shelves;
         this.stamps = stamps;
     }
@@ -141,8 +160,10 @@ public class EntrySheets {
     /** The setting of an entry, open to whatever a slot may name: entries for a reference, vessels for a vessel. */
     public Setting open(EntrySheet entry, Slot slot) {
         Optional<Slot.Elsewhere> names = slot.elsewhere();
-        return entry.sheet()
-                .setting()
+        Setting setting = entry.sheet().setting();
+        return names.filter(Slot.Elsewhere.TRACE::equals)
+                .map(any -> setting.logging(ofBench(entry)))
+                .orElse(setting)
                 .knowing(
                         names.filter(Slot.Elsewhere.VESSEL::equals)
                                 .map(any -> choosable())
@@ -150,6 +171,79 @@ public class EntrySheets {
                         names.filter(Slot.Elsewhere.ENTRY::equals)
                                 .map(any -> referable(entry.entry()))
                                 .orElse(Map.of()));
+    }
+
+    /** Where a trial names its readings on a clock; empty where the experiment reads none. */
+    public static Optional<Address> clockOf(EntrySheet entry, int trial) {
+        return entry.experiment().groups().stream()
+                .flatMap(group -> group.slots().stream()
+                        .filter(slot -> slot.elsewhere().equals(Optional.of(Slot.Elsewhere.TRACE)))
+                        .map(slot -> Address.of(group.key() + "/" + slot.key(), trial)))
+                .findFirst();
+    }
+
+    /** Which stretch of which readings a trial is read from. */
+    public static Optional<TraceUse> use(EntrySheet entry, int trial) {
+        return clockOf(entry, trial)
+                .flatMap(address -> entry.sheet().stated(address.path(), trial))
+                .flatMap(TraceUse::of);
+    }
+
+    /** The clock of a trial: the one it is read from, or else the newest of its bench that no trial is read from yet. */
+    public Optional<ClockReadings> clock(EntrySheet entry, int trial) {
+        return use(entry, trial)
+                .map(TraceUse::trace)
+                .or(() -> free(entry.entry().bench()))
+                .flatMap(Shelf::identity)
+                .flatMap(traces::find)
+                .map(trace -> ClockReadings.of(trace, traces.readings(trace.id()), entry.decisions()));
+    }
+
+    private Optional<String> free(Bench bench) {
+        Set<String> taken = book.entriesOf(bench).stream()
+                .flatMap(entry -> stated(
+                        Experiments.findOrUnknown(entry.experiment()),
+                        book.observations(entry.id()).standing(),
+                        Slot.Elsewhere.TRACE))
+                .flatMap(text -> TraceUse.of(text).stream())
+                .map(TraceUse::trace)
+                .collect(Collectors.toSet());
+        Instant oldest = clock.instant().minus(LONGEST_CLOCK);
+        return traces.of(bench).stream()
+                .filter(each -> each.begunAt().isAfter(oldest))
+                .map(each -> each.id().toString())
+                .filter(id -> !taken.contains(id))
+                .findFirst();
+    }
+
+    private Map<String, Logged> ofBench(EntrySheet entry) {
+        Map<String, Logged> all = new LinkedHashMap<>();
+        traces.of(entry.entry().bench())
+                .forEach(trace -> all.put(trace.id().toString(), logged(trace, entry.decisions(), shelves.now())));
+        return all;
+    }
+
+    /** Readings on a clock that trials are or were read from. */
+    private Map<String, Logged> used(Experiment experiment, EntryRows rows, Shelf shelf) {
+        Map<String, Logged> used = new LinkedHashMap<>();
+        stated(experiment, rows.observations().all(), Slot.Elsewhere.TRACE)
+                .flatMap(text -> TraceUse.of(text).stream())
+                .map(TraceUse::trace)
+                .distinct()
+                .flatMap(id -> Shelf.identity(id).flatMap(traces::find).stream())
+                .forEach(trace -> used.put(trace.id().toString(), logged(trace, rows.decisions(), shelf)));
+        return used;
+    }
+
+    private Logged logged(Trace trace, Decisions decisions, Shelf shelf) {
+        List<Reading> counting =
+                ClockReadings.of(trace, traces.readings(trace.id()), decisions).counting();
+        Optional<Instrument> thermometer = trace.instrumentId().flatMap(shelf::instrument);
+        return new Logged(
+                counting.size() + " readings"
+                        + thermometer.map(each -> " on " + each.name()).orElse(""),
+                counting,
+                thermometer);
     }
 
     private boolean reaches(Entry from, UUID target, Set<UUID> leading, Set<UUID> elsewhere) {
@@ -195,8 +289,9 @@ public class EntrySheets {
                 referenced(experiment, rows.observations(), path, stamped),
                 entry.period().figures(),
                 conventions,
-                ReferenceShelf.at(entry.shelfVersion()),
-                rows.decisions().combination());
+                shelf.handbook(entry.shelfVersion()),
+                rows.decisions().combination(),
+                used(experiment, rows, shelf));
         path.above.remove(entry.id());
         Map<String, String> schools = new LinkedHashMap<>(entry.period().schools());
         schools.putAll(rows.decisions().schools());
@@ -307,7 +402,7 @@ public class EntrySheets {
     private static Setting.Referenced referenced(EntrySheet other) {
         EntryLine line = EntryLine.of(other.entry(), other.entry().period().zone());
         return new Setting.Referenced(
-                line.title() + ", bench " + other.entry().bench().name() + ", " + line.when(),
+                line.title() + ", " + other.entry().bench().inWords() + ", " + line.when(),
                 other.reduction().result().map(Estimate::asInput),
                 other.reduction().unit());
     }

@@ -1,12 +1,17 @@
 package lab.sassafras.app.sheet;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Slot;
 import lab.sassafras.presentation.Presentation.Written;
 import lab.sassafras.verdict.Reduction;
+import lab.sassafras.verdict.Verdict;
 
 /**
  * Where an entry stands, as a list shows it.
@@ -14,8 +19,54 @@ import lab.sassafras.verdict.Reduction;
  * @param result    what its first sample comes to; empty while no trial is solved
  * @param questions findings that need looking at
  * @param waiting   whether it is still being worked out
+ * @param off       how far the result lies from its reference, in what both intervals allow; empty without one
+ * @param state     how far it has come
+ * @param aside     why it was set aside and by whom; empty where it was not
  */
-public record StandingLine(UUID entry, Optional<Written> result, int questions, boolean waiting) {
+public record StandingLine(
+        UUID entry,
+        Optional<Written> result,
+        int questions,
+        boolean waiting,
+        Optional<Double> off,
+        State state,
+        String aside) {
+
+    /** How far an entry has come. */
+    public enum State {
+        UNDER_WAY("under way"),
+        FINISHED("finished"),
+        ASIDE("set aside");
+
+        private final String words;
+
+        State(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    private static State state(EntrySheet sheet) {
+        if (sheet.decisions().setAside().isPresent()) {
+            return State.ASIDE;
+        }
+        return IntStream.rangeClosed(1, sheet.sheet().trials())
+                        .mapToObj(trial -> sheet.sheet().asks(trial))
+                        .flatMap(List::stream)
+                        .allMatch(ask -> sheet.sheet().done(ask) || optional(sheet, ask))
+                ? State.FINISHED
+                : State.UNDER_WAY;
+    }
+
+    private static boolean optional(EntrySheet sheet, Sheet.Ask ask) {
+        return sheet.experiment()
+                .slot(ask.address().path())
+                .filter(Slot::optional)
+                .isPresent();
+    }
 
     static StandingLine of(EntrySheet sheet) {
         Reduction reduction = sheet.reduction();
@@ -34,15 +85,25 @@ public record StandingLine(UUID entry, Optional<Written> result, int questions, 
                 (int) reduction.findings().stream()
                         .filter(finding -> finding.grade() != Finding.Grade.NOTE)
                         .count(),
-                false);
+                false,
+                reduction
+                        .verdict()
+                        .flatMap(Verdict::agreement)
+                        .map(each -> each.difference() / each.allowed())
+                        .filter(Double::isFinite),
+                state(sheet),
+                sheet.decisions()
+                        .setAside()
+                        .map(each -> "“" + each.reason() + "”, " + each.who())
+                        .orElse(""));
     }
 
     /** An entry that a fault of ours kept from being worked: it stays in the list, to be looked at. */
     static StandingLine notWorked(Entry entry) {
-        return new StandingLine(entry.id(), Optional.empty(), 1, false);
+        return new StandingLine(entry.id(), Optional.empty(), 1, false, Optional.empty(), State.UNDER_WAY, "");
     }
 
     static StandingLine waiting(Entry entry) {
-        return new StandingLine(entry.id(), Optional.empty(), 0, true);
+        return new StandingLine(entry.id(), Optional.empty(), 0, true, Optional.empty(), State.UNDER_WAY, "");
     }
 }

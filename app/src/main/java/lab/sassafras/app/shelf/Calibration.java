@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
 import org.hibernate.annotations.Immutable;
@@ -113,6 +115,12 @@ public class Calibration {
                 infinite(degreesOfFreedom),
                 shares.stream().map(Share::share).toList(),
                 -1);
+    }
+
+    /** The constant with half the width of its 95 % interval, as results are written (J/°C). */
+    public String written(Figures figures) {
+        double half = Estimate.of(value()).halfWidth(0.95);
+        return figures.byUncertainty(constant, half) + " ± " + figures.uncertainty(half);
     }
 
     /** As an entry pins it. */

@@ -33,12 +33,16 @@ public class Calorimeters {
 
     @Transactional(readOnly = true)
     public List<Vessel> vessels() {
-        return entities.createQuery("from Vessel order by name", Vessel.class).getResultList();
+        GivenNames names = GivenNames.in(book);
+        return entities.createQuery("from Vessel order by name", Vessel.class).getResultList().stream()
+                .map(each -> each.called(names.of(each.id().toString(), each.name())))
+                .toList();
     }
 
     @Transactional(readOnly = true)
     public Optional<Vessel> vessel(UUID id) {
-        return Optional.ofNullable(entities.find(Vessel.class, id));
+        return Optional.ofNullable(entities.find(Vessel.class, id))
+                .map(each -> each.called(GivenNames.in(book).of(each.id().toString(), each.name())));
     }
 
     public Vessel add(String name, VesselKind kind) {
@@ -114,6 +118,11 @@ public class Calorimeters {
                             + "”). Look at it on the shelf; adopt yours after it if it is still the better one.");
                 });
         return add(vessel, entryId, constant, fill, adoption);
+    }
+
+    /** Calls a vessel or an instrument otherwise, from now on and in what was written before. */
+    public void rename(UUID thing, String name, String who) {
+        book.decide(Optional.empty(), Decision.Kind.NAME, thing.toString(), name, "called so", who);
     }
 
     /** Decides over a constant: whether it may be used for new entries. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.DiskRoom;
+import lab.sassafras.app.record.LabBook;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import org.springframework.stereotype.Service;
@@ -17,11 +18,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class Instruments {
 
     private final EntityManager entities;
+    private final LabBook book;
     private final Clock clock;
     private final DiskRoom room;
 
-    Instruments(EntityManager entities, Clock clock, DiskRoom room) {
+    Instruments(EntityManager entities, LabBook book, Clock clock, DiskRoom room) {
         this.entities = entities;
+        this.book = book;
         this.clock = clock;
         this.room = room;
     }
@@ -33,17 +36,21 @@ public class Instruments {
 
     @Transactional(readOnly = true)
     public List<Instrument> all() {
+        GivenNames names = GivenNames.in(book);
         return entities
                 .createQuery("from InstrumentRecord order by kind, name", InstrumentRecord.class)
                 .getResultList()
                 .stream()
                 .map(InstrumentRecord::instrument)
+                .map(each -> each.called(names.of(each.key(), each.name())))
                 .toList();
     }
 
     @Transactional(readOnly = true)
     public Optional<Instrument> find(UUID id) {
-        return Optional.ofNullable(entities.find(InstrumentRecord.class, id)).map(InstrumentRecord::instrument);
+        return Optional.ofNullable(entities.find(InstrumentRecord.class, id))
+                .map(InstrumentRecord::instrument)
+                .map(each -> each.called(GivenNames.in(book).of(each.key(), each.name())));
     }
 
     /** Adds an instrument; the key given is ignored and a new identity returned in its place. */

@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.substance.ReferenceShelf;
 
 /** What stands on the shelf at one moment, each thing looked up at once. */
 public final class Shelf {
@@ -18,6 +20,9 @@ public final class Shelf {
     private final Map<UUID, List<Calibration>> ofVessel = new LinkedHashMap<>();
     private final Map<UUID, Instrument> instruments = new LinkedHashMap<>();
     private final Map<UUID, Decision> decided = new LinkedHashMap<>();
+    private final Map<UUID, Decision> struck = new LinkedHashMap<>();
+    private final List<OwnSubstance> own;
+    private final Map<Integer, ReferenceShelf> handbooks = new ConcurrentHashMap<>();
     private final Collection<UUID> broughtIn;
 
     /**
@@ -30,7 +35,9 @@ public final class Shelf {
             List<Calibration> newest,
             List<Instrument> instruments,
             List<Decision> decisions,
-            Collection<UUID> broughtIn) {
+            Collection<UUID> broughtIn,
+            List<OwnSubstance> own,
+            List<Decision> overOwn) {
         vessels.forEach(each -> this.vessels.put(each.id(), each));
         newest.forEach(each -> {
             calibrations.put(each.id(), each);
@@ -39,6 +46,39 @@ public final class Shelf {
         instruments.forEach(each -> this.instruments.put(UUID.fromString(each.key()), each));
         decisions.forEach(each -> identity(each.subject()).ifPresent(id -> decided.put(id, each)));
         this.broughtIn = broughtIn;
+        this.own = List.copyOf(own);
+        overOwn.forEach(each -> identity(each.subject()).ifPresent(id -> struck.put(id, each)));
+    }
+
+    /** What somebody here put on the shelf, oldest first. */
+    public List<OwnSubstance> own() {
+        return own;
+    }
+
+    /** The decision that struck a substance of one's own out, if it still holds. */
+    public Optional<Decision> struck(OwnSubstance substance) {
+        return Optional.ofNullable(struck.get(substance.id()))
+                .filter(each -> each.outcome().equals(Decision.ASIDE));
+    }
+
+    /** A version of the handbook with what was put on the shelf here. */
+    public ReferenceShelf handbook(int version) {
+        return own.isEmpty()
+                ? ReferenceShelf.at(version)
+                : handbooks.computeIfAbsent(
+                        version,
+                        any -> ReferenceShelf.at(version)
+                                .with(
+                                        own.stream()
+                                                .filter(each -> each.kind() != OwnSubstance.Kind.SOLUTION)
+                                                .map(each -> each.substance(
+                                                        struck(each).isEmpty()))
+                                                .toList(),
+                                        own.stream()
+                                                .filter(each -> each.kind() == OwnSubstance.Kind.SOLUTION
+                                                        && struck(each).isEmpty())
+                                                .map(OwnSubstance::dissolution)
+                                                .toList()));
     }
 
     /** The identity a text is, where it is one. */

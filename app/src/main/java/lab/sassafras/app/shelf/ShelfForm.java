@@ -10,6 +10,7 @@ import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.substance.ChemicalFormula;
 import org.jspecify.annotations.Nullable;
 
 /** The forms for a new vessel or instrument: what was typed, and what is wrong with it by field. */
@@ -50,6 +51,58 @@ public final class ShelfForm {
         return VesselKind.find(value("vesselKind"));
     }
 
+    /** A range for an instrument of which none is told (bench unit). */
+    private static double[] usualRange(Instrument.Kind kind) {
+        return switch (kind) {
+            case BALANCE -> new double[] {0, 400};
+            case THERMOMETER -> new double[] {-10, 110};
+            case CYLINDER -> new double[] {0, 250};
+        };
+    }
+
+    /** What was added of one's own; empty with the problems noted where it is none. */
+    Optional<OwnSubstance.Given> substance() {
+        checkName("name");
+        Optional<OwnSubstance.Kind> kind = Arrays.stream(OwnSubstance.Kind.values())
+                .filter(each -> each.name().equals(value("kind")))
+                .findFirst();
+        if (kind.isEmpty()) {
+            wrong.put("kind", "Say what it is.");
+        }
+        double number = number("value");
+        double uncertainty = number("uncertainty");
+        double density = value("density").isBlank() ? 0 : number("density");
+        if (uncertainty <= 0) {
+            wrong.put("uncertainty", "The ± of a value is larger than zero: how far may it be off?");
+        }
+        if (kind.filter(each -> each != OwnSubstance.Kind.SOLUTION).isPresent() && number <= 0) {
+            wrong.put("value", "A specific heat is larger than zero.");
+        }
+        if (name("source").isEmpty()) {
+            wrong.put("source", "Say where the value comes from.");
+        }
+        String formula = name("formula");
+        if (!formula.isEmpty()
+                || kind.filter(OwnSubstance.Kind.SOLUTION::equals).isPresent()) {
+            try {
+                ChemicalFormula.read(formula);
+            } catch (Refused refused) {
+                wrong.put("formula", refused.getMessage());
+            }
+        }
+        return wrong.isEmpty()
+                ? Optional.of(new OwnSubstance.Given(
+                        kind.orElseThrow(),
+                        name("name"),
+                        formula,
+                        number,
+                        uncertainty,
+                        density,
+                        name("colour"),
+                        Names.checked(name("source"), "A source", 200)))
+                : Optional.empty();
+    }
+
     /** The instrument described; empty with the problems noted where it is not one. */
     Optional<Instrument> instrument() {
         checkName("name");
@@ -60,9 +113,10 @@ public final class ShelfForm {
             wrong.put("kind", "Say whether it is a balance, a thermometer, a cylinder or a pipette.");
         }
         double resolution = number("resolution");
-        double low = number("low");
-        double high = number("high");
-        double offset = number("offset");
+        double[] usual = usualRange(kind.orElse(Instrument.Kind.BALANCE));
+        double low = value("low").isBlank() ? usual[0] : number("low");
+        double high = value("high").isBlank() ? usual[1] : number("high");
+        double offset = value("offset").isBlank() ? resolution : number("offset");
         if (!wrong.containsKey("resolution") && resolution <= 0) {
             wrong.put("resolution", "The smallest step it shows is larger than zero.");
         }

@@ -41,13 +41,21 @@ class ShelfPages {
     private final Instruments instruments;
     private final Calorimeters calorimeters;
     private final Shelves shelves;
+    private final OwnSubstances own;
     private final LabBook book;
     private final WhoIsHere who;
 
-    ShelfPages(Instruments instruments, Calorimeters calorimeters, Shelves shelves, LabBook book, WhoIsHere who) {
+    ShelfPages(
+            Instruments instruments,
+            Calorimeters calorimeters,
+            Shelves shelves,
+            OwnSubstances own,
+            LabBook book,
+            WhoIsHere who) {
         this.instruments = instruments;
         this.calorimeters = calorimeters;
         this.shelves = shelves;
+        this.own = own;
         this.book = book;
         this.who = who;
     }
@@ -86,10 +94,7 @@ class ShelfPages {
                 shelf.calibrations(vessel).stream()
                         .map(each -> new CalibrationLine(
                                 each,
-                                figures.byUncertainty(
-                                                each.value().value(),
-                                                each.value().uncertainty()) + " ± "
-                                        + figures.uncertainty(each.value().uncertainty()),
+                                each.written(figures),
                                 DAY.format(each.adoptedAt().atZone(zone)),
                                 shelf.setAside(each),
                                 shelf.takenUp(each),
@@ -126,9 +131,7 @@ class ShelfPages {
     String substance(@PathVariable String key, HttpServletRequest request, Model model) {
         model.addAttribute(
                 "substance",
-                ReferenceShelf.standard()
-                        .find(key)
-                        .orElseThrow(() -> new NotFound("The reference shelf has nothing of that name.")));
+                handbook().find(key).orElseThrow(() -> new NotFound("The reference shelf has nothing of that name.")));
         return page("substance", request, model);
     }
 
@@ -143,7 +146,7 @@ class ShelfPages {
     /** Heats of solution, formation enthalpies, or single values with the certified standards. */
     @GetMapping("/shelf/{list:solutions|formation|values}")
     String list(@PathVariable String list, HttpServletRequest request, Model model) {
-        model.addAttribute("solutions", ReferenceShelf.standard().heatsOfSolution());
+        model.addAttribute("solutions", handbook().heatsOfSolution());
         model.addAttribute("formation", ReferenceShelf.standard().formation().rows());
         model.addAttribute("formationSource", Formation.SOURCE);
         model.addAttribute("reactions", ReferenceShelf.standard().reactions());
@@ -151,12 +154,97 @@ class ShelfPages {
         return page(list, request, model);
     }
 
-    @GetMapping("/shelf/new")
-    String blank(HttpServletRequest request, Model model) {
+    private ReferenceShelf handbook() {
+        return shelves.now().handbook(ReferenceShelf.VERSION);
+    }
+
+    /** Another name for a vessel or an instrument. */
+    @PostMapping("/shelf/{things:vessels|instruments}/{id}/name")
+    String rename(
+            @PathVariable String things,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String name,
+            HttpServletRequest request) {
+        Shelf shelf = shelves.now();
+        if (shelf.vessel(id).isEmpty() && shelf.instrument(id).isEmpty()) {
+            throw new NotFound("There is nothing at that address.");
+        }
+        calorimeters.rename(
+                id,
+                Names.checked(name.strip(), "A name", 60),
+                who.benchOrAsk(request).name());
+        return "redirect:/shelf/" + things + "/" + id;
+    }
+
+    @GetMapping("/shelf/own")
+    String own(HttpServletRequest request, Model model) {
+        return ownForm(new ShelfForm(Map.of("kind", OwnSubstance.Kind.SOLID.name()), figures(request)), request, model);
+    }
+
+    @PostMapping("/shelf/own")
+    String addOwn(
+            @RequestParam Map<String, String> typed,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        Bench bench = who.benchOrAsk(request);
+        ShelfForm form = new ShelfForm(typed, figures(request));
+        Optional<OwnSubstance.Given> given = form.substance();
+        if (given.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return ownForm(form, request, model);
+        }
+        own.add(given.get(), bench.name());
+        return "redirect:/shelf/own";
+    }
+
+    /** Strikes a value of one's own out, or takes it up again. */
+    @PostMapping("/shelf/own/{id}")
+    String decideOwn(
+            @PathVariable UUID id,
+            @RequestParam String outcome,
+            @RequestParam(defaultValue = "") String reason,
+            HttpServletRequest request) {
+        own.decide(
+                own.find(id).orElseThrow(() -> new NotFound("There is no such value.")),
+                outcome,
+                Names.checked(reason, "A reason", 200),
+                who.benchOrAsk(request).name());
+        return "redirect:/shelf/own";
+    }
+
+    /** A value of one's own as the page shows it. */
+    public record OwnLine(OwnSubstance substance, String value, Optional<Decision> struck) {}
+
+    private String ownForm(ShelfForm form, HttpServletRequest request, Model model) {
+        Shelf shelf = shelves.now();
+        Figures figures = figures(request);
+        model.addAttribute("form", form);
+        model.addAttribute("ownKinds", Arrays.asList(OwnSubstance.Kind.values()));
+        model.addAttribute(
+                "own",
+                shelf.own().stream()
+                        .map(each -> new OwnLine(
+                                each,
+                                figures.plain(each.value()) + " ± " + figures.plain(each.uncertainty()) + " "
+                                        + each.kind().unit(),
+                                shelf.struck(each)))
+                        .toList());
+        return page("own", request, model);
+    }
+
+    @GetMapping("/shelf/new/instrument")
+    String blankInstrument(HttpServletRequest request, Model model) {
         return form(
+                "new-instrument",
                 new ShelfForm(Map.of("resolution", "", "kind", Instrument.Kind.THERMOMETER.name()), figures(request)),
                 request,
                 model);
+    }
+
+    @GetMapping("/shelf/new")
+    String blank(HttpServletRequest request, Model model) {
+        return form("new", new ShelfForm(Map.of(), figures(request)), request, model);
     }
 
     @PostMapping("/shelf/vessels")
@@ -169,7 +257,7 @@ class ShelfPages {
         Optional<VesselKind> kind = form.vesselKind();
         if (!form.checksVessel() || kind.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return form(form, request, model);
+            return form("new", form, request, model);
         }
         return "redirect:/shelf/vessels/"
                 + calorimeters.add(form.name("vessel"), kind.get()).id();
@@ -185,7 +273,7 @@ class ShelfPages {
         Optional<Instrument> instrument = form.instrument();
         if (instrument.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return form(form, request, model);
+            return form("new-instrument", form, request, model);
         }
         return "redirect:/shelf/instruments/"
                 + instruments.add(instrument.get()).key();
@@ -212,11 +300,11 @@ class ShelfPages {
         return who.bench(request).map(Bench::period).map(Period::figures).orElse(Figures.POINT);
     }
 
-    private String form(ShelfForm form, HttpServletRequest request, Model model) {
+    private String form(String which, ShelfForm form, HttpServletRequest request, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("vesselKinds", VesselKind.all());
         model.addAttribute("instrumentKinds", Arrays.asList(Instrument.Kind.values()));
-        return page("new", request, model);
+        return page(which, request, model);
     }
 
     private String page(String taken, HttpServletRequest request, Model model) {
@@ -224,7 +312,7 @@ class ShelfPages {
         model.addAttribute("figures", figures(request));
         model.addAttribute("vessels", shelves.now().vessels());
         model.addAttribute("instruments", shelves.now().instruments());
-        model.addAttribute("substances", ReferenceShelf.standard().all());
+        model.addAttribute("substances", handbook().all());
         return "shelf";
     }
 }

@@ -15,13 +15,15 @@ public class Shelves {
 
     private final Calorimeters calorimeters;
     private final Instruments instruments;
+    private final OwnSubstances own;
     private final LabBook book;
     private final Stamps stamps;
     private volatile @Nullable Kept kept;
 
-    Shelves(Calorimeters calorimeters, Instruments instruments, LabBook book, Stamps stamps) {
+    Shelves(Calorimeters calorimeters, Instruments instruments, OwnSubstances own, LabBook book, Stamps stamps) {
         this.calorimeters = calorimeters;
         this.instruments = instruments;
+        this.own = own;
         this.book = book;
         this.stamps = stamps;
     }
@@ -52,6 +54,8 @@ public class Shelves {
                 book.decisions(Decision.Kind.CALIBRATION).all(),
                 book.broughtIn(BroughtIn.What.CALIBRATION).stream()
                         .map(BroughtIn::subject)
-                        .collect(Collectors.toSet()));
+                        .collect(Collectors.toSet()),
+                own.all(),
+                book.decisions(Decision.Kind.SUBSTANCE).all());
     }
 }

@@ -32,6 +32,19 @@ public class Vessel {
         this.createdAt = createdAt;
     }
 
+    /** The same vessel under another name; this copy is not stored. */
+    Vessel called(String other) {
+        if (other.equals(name)) {
+            return this;
+        }
+        Vessel copy = new Vessel();
+        copy.id = id;
+        copy.name = other;
+        copy.kind = kind;
+        copy.createdAt = createdAt;
+        return copy;
+    }
+
     public UUID id() {
         return id;
     }

@@ -58,6 +58,46 @@ class BalancePictureTest {
                 .hasSize(1);
     }
 
+    /** Standing on its end it has the same pieces: lengths in one proportion, giving above the post, taking below it. */
+    @Test
+    void theUprightBalanceHasTheSamePiecesAboutItsPost() {
+        Input unknown = new Input("unknown", Symbol.of("L"), "L", BenchUnit.JOULES_PER_GRAM);
+        Expression zero = Expression.number(0, "0");
+        Party ice = Party.melting(
+                "ice",
+                "ice",
+                Expression.number(10, "10"),
+                Expression.number(10, "10"),
+                new Party.Change(zero, unknown),
+                Expression.number(2, "2"),
+                Expression.number(4, "4"),
+                Expression.number(-10, "-10"),
+                Expression.number(10, "10"));
+        Party water = Party.body(
+                "water",
+                "water",
+                Expression.number(100, "100"),
+                Expression.number(4, "4"),
+                Expression.number(20, "20"),
+                Expression.number(10, "10"));
+        Solution solution = Ledger.of(1, List.of(ice, water), unknown)
+                .solve(Bindings.of(Map.of("none", Measured.exact(0))))
+                .solution()
+                .orElseThrow();
+        // 4000 J: 200 J warm the ice, 3400 J melt it, 400 J warm its water
+        BalancePicture lying = BalancePicture.of(solution, Figures.POINT);
+        assertThat(lying.rows().get(1).stages()).isEqualTo("warming +200 J, melting +3400 J, meltwater +400 J");
+        assertThat(lying.segments().get(1).stages()).containsExactly("398.0", "704.0");
+        UprightBalance standing = UprightBalance.of(lying);
+        assertThat(standing.pieces()).hasSize(2).allSatisfy(piece -> {
+            double top = Double.parseDouble(piece.y());
+            double end = top + Double.parseDouble(piece.height());
+            assertThat(piece.gave() ? end : top).isCloseTo(standing.post(), within(0.2));
+            assertThat(Double.parseDouble(piece.height())).isCloseTo(standing.post(), within(0.2));
+        });
+        assertThat(standing.summary()).contains("taken up (found)");
+    }
+
     private static double length(BalancePicture picture, boolean gave) {
         return picture.segments().stream()
                 .filter(each -> each.gave() == gave)

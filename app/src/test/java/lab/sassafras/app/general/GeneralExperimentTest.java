@@ -61,7 +61,7 @@ class GeneralExperimentTest extends HouseTest {
             browser.page().fill("#uncertainty", "0.3");
             browser.give("").expectAsked("Does the spoon count").answer("1").expectAsked("Which entry found");
             browser.page().selectOption("#pick", spoon.id().toString());
-            browser.page().click("text=Keep, go on");
+            browser.page().click("button.write");
             browser.page().waitForSelector("#text");
             browser.expectAsked("Final temperature").give("24.0").expectAsked("All read");
         }

@@ -90,7 +90,7 @@ public final class VesselFromLayers extends LedgerExperiment {
                 "pellet",
                 "pellet",
                 draft.quantity("pellet/mass"),
-                molarHeat.over(draft.molarMass("pellet/metal")),
+                molarHeat.over(draft.chemistry().molarMass("pellet/metal")),
                 draft.quantity("pellet/start"),
                 end));
         if (draft.choice("spoon/counted").filter("yes"::equals).isPresent()) {

@@ -32,7 +32,7 @@ public final class HeatOfSolution extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public HeatOfSolution() {
-        super("heat-of-solution", 1, BenchUnit.KILOJOULES_PER_MOLE);
+        super("heat-of-solution", 2, BenchUnit.KILOJOULES_PER_MOLE);
     }
 
     @Override
@@ -65,7 +65,7 @@ public final class HeatOfSolution extends LedgerExperiment {
     }
 
     @Override
-    protected Optional<Span> span() {
+    public Optional<Span> span() {
         return Optional.of(new Span("water/start", "solution/final"));
     }
 
@@ -84,7 +84,7 @@ public final class HeatOfSolution extends LedgerExperiment {
 
     @Override
     public List<Caveat> caveats() {
-        return List.of(new Caveat("solution/dissolved", "rest", true));
+        return List.of(Caveat.voiding("solution/dissolved", "rest"));
     }
 
     @Override
@@ -107,11 +107,14 @@ public final class HeatOfSolution extends LedgerExperiment {
         Optional<Expression> solid = basis == ResultBasis.HEAT
                 ? draft.quantityIfGiven("solid/mass")
                 : Optional.of(draft.quantity("solid/mass"));
-        List<Portion> solids = solid.map(mass -> List.of(
-                        new Portion("solid", "solid", mass, start, draft.specificHeatOfFormula("solute/formula"))))
+        List<Portion> solids = solid.map(mass -> List.of(new Portion(
+                        "solid", "solid", mass, start, draft.chemistry().specificHeatOfFormula("solute/formula"))))
                 .orElse(List.of());
         List<Party> rest = draft.solutionInCalorimeter(
-                List.of(new Portion("water", "water", water, start, Optional.empty())), solids, end);
+                List.of(new Portion("water", "water", water, start, Optional.empty())),
+                solids,
+                end,
+                () -> solid.flatMap(mass -> draft.chemistry().dissolved("solute/formula", mass)));
         Expression fill = solid.map(water::plus).orElse(water);
         return draft.complete(
                 switch (basis) {
@@ -121,43 +124,36 @@ public final class HeatOfSolution extends LedgerExperiment {
                         Input sought = unknown("unknown-per-gram", BenchUnit.JOULES_PER_GRAM_OF_PROCESS);
                         yield draft.ledger(dissolving(solid.orElseThrow().times(sought), rest), sought)
                                 .holding(fill)
-                                .giving(heat());
+                                .giving(joules());
                     }
                     case HEAT -> {
                         Input sought = unknown("unknown-heat", BenchUnit.JOULES);
-                        yield draft.ledger(dissolving(sought, rest), sought).holding(fill);
+                        Ledger alone =
+                                draft.ledger(dissolving(sought, rest), sought).holding(fill);
+                        yield solid.map(alone::growingWith).orElse(alone);
                     }
                 });
     }
 
     private Ledger perMole(Draft draft, Expression water, Expression solid, List<Party> rest) {
         Expression pure = draft.share("solute/purity", solid).orElse(solid);
-        Named moles = pure.over(draft.molarMass("solute/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
+        Named moles =
+                pure.over(draft.chemistry().molarMass("solute/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
         Expression dilution = water.over(new Expression.Constant(18.015, "18.015", BenchUnit.GRAMS_PER_MOLE))
                 .over(moles);
         return draft.ledger(
                         dissolving(
                                 new Expression.Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, unknown())), rest),
                         unknown())
-                .against(
-                        moles,
-                        new Derived(
-                                words().get("heat"),
-                                Symbol.of("q"),
-                                BenchUnit.KILOJOULES,
-                                heat -> heat.over(Constants.JOULES_IN_KILOJOULE)))
+                .against(moles, kilojoules())
                 .giving(
                         new Derived(
                                 words().get("per-gram"),
                                 Symbol.of("Δh"),
                                 BenchUnit.JOULES_PER_GRAM_OF_PROCESS,
                                 dissolving -> dissolving.over(solid)),
-                        heat(),
+                        joules(),
                         new Derived(words().get("dilution"), Symbol.of("N"), BenchUnit.NUMBER, any -> dilution));
-    }
-
-    private Derived heat() {
-        return new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, dissolving -> dissolving);
     }
 
     private static List<Party> dissolving(Expression heat, List<Party> rest) {

@@ -27,7 +27,8 @@ import lab.sassafras.measure.BenchUnit;
  */
 public final class HowMuch extends LedgerExperiment {
 
-    private static final Expression FREEZES = new Expression.Constant(0, "0", BenchUnit.DEGREES_CELSIUS);
+    private static final Expression FREEZES = new Expression.Constant(0, "0", BenchUnit.DEGREES_CELSIUS)
+            .named(Symbol.of("T:freezing"), BenchUnit.DEGREES_CELSIUS);
     private static final Expression NOTHING = new Expression.Constant(0, "0", BenchUnit.GRAMS);
     private static final Expression NO_HEAT = new Expression.Constant(0, "0", BenchUnit.JOULES_PER_GRAM_DEGREE);
     private static final double WARMEST = 99;
@@ -37,7 +38,7 @@ public final class HowMuch extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public HowMuch() {
-        super("how-much", 1, BenchUnit.GRAMS);
+        super("how-much", 2, BenchUnit.GRAMS);
     }
 
     @Override
@@ -214,8 +215,7 @@ public final class HowMuch extends LedgerExperiment {
                     label,
                     vessel.heat().body().named(new Symbol("q", label), BenchUnit.JOULES),
                     vessel.start(),
-                    vessel.end(),
-                    List.of());
+                    vessel.end());
         }
 
         private Ledger books(List<Party> given, Expression from, Expression to, Input sought) {

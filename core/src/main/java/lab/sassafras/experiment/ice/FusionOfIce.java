@@ -6,6 +6,7 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.WaterHeat;
+import lab.sassafras.experiment.Bound;
 import lab.sassafras.experiment.Caveat;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
@@ -24,7 +25,7 @@ public final class FusionOfIce extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public FusionOfIce() {
-        super("fusion-of-ice", 1, BenchUnit.JOULES_PER_GRAM);
+        super("fusion-of-ice", 2, BenchUnit.JOULES_PER_GRAM);
     }
 
     @Override
@@ -60,21 +61,26 @@ public final class FusionOfIce extends LedgerExperiment {
     }
 
     @Override
-    protected Optional<Span> span() {
+    public Optional<Span> span() {
         return Optional.of(new Span("water/start", "mixed/final"));
     }
 
     @Override
     public List<Suspect> suspects() {
         return List.of(
-                new Suspect("wet", "ice/mass", -1),
+                new Suspect("wet", "ice/wet", 5).with("ice/state", "wet"),
                 new Suspect("warmed-meanwhile", "mixed/final", -0.3),
                 new Suspect("cooled-before", "water/start", -0.5));
     }
 
     @Override
     public List<Caveat> caveats() {
-        return List.of(new Caveat("ice/state", "wet"));
+        return List.of(new Caveat("ice/state", "wet").unless("ice/wet"));
+    }
+
+    @Override
+    public List<Bound> bounds() {
+        return List.of(Bound.of("ice", "ice/start", -80, 0.5));
     }
 
     @Override

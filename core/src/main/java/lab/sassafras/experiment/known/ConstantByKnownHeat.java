@@ -27,7 +27,7 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public ConstantByKnownHeat() {
-        super("constant-by-known-heat", 1, BenchUnit.JOULES_PER_DEGREE);
+        super("constant-by-known-heat", 2, BenchUnit.JOULES_PER_DEGREE);
     }
 
     @Override
@@ -73,7 +73,7 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
     }
 
     @Override
-    protected Optional<Span> span() {
+    public Optional<Span> span() {
         return Optional.of(new Span("water/start", "mixed/final"));
     }
 
@@ -126,8 +126,8 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
                                 .negated());
         };
         List<Party> parties = new ArrayList<>(List.of(known));
-        parties.addAll(
-                draft.solution(List.of(new Portion("water", "water", mass, start, Optional.empty())), solids, end));
+        parties.addAll(draft.solution(
+                List.of(new Portion("water", "water", mass, start, Optional.empty())), solids, end, Optional::empty));
         parties.add(Party.vessel("calorimeter", "calorimeter", unknown(), start, end));
         return draft.complete(draft.ledger(parties, unknown())
                 .holding(mass)

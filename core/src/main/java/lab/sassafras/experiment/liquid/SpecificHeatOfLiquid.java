@@ -7,6 +7,7 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Contents;
 import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Bound;
 import lab.sassafras.experiment.Catalogue;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
@@ -24,7 +25,7 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public SpecificHeatOfLiquid() {
-        super("specific-heat-of-liquid", 1, BenchUnit.JOULES_PER_GRAM_DEGREE);
+        super("specific-heat-of-liquid", 2, BenchUnit.JOULES_PER_GRAM_DEGREE);
     }
 
     @Override
@@ -62,7 +63,7 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
     }
 
     @Override
-    protected Optional<Span> span() {
+    public Optional<Span> span() {
         return Optional.of(new Span("liquid/start", "mixed/final"));
     }
 
@@ -77,6 +78,13 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
                 Suspect.from("mixed/final", "cooled-in-transit", "solid/start", -2),
                 Suspect.from("liquid/start", "final-too-early", "mixed/final", 0.2),
                 new Suspect("evaporated", "liquid/mass", -1));
+    }
+
+    @Override
+    public List<Bound> bounds() {
+        return List.of(
+                Bound.of("boiling", "solid/start", 70, 101.5).when("solid/bath", "boiling"),
+                Bound.of("ice-water", "solid/start", -1, 3).when("solid/bath", "ice"));
     }
 
     @Override

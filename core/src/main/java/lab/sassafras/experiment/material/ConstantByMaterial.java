@@ -24,7 +24,7 @@ public final class ConstantByMaterial extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public ConstantByMaterial() {
-        super("constant-by-material", 1, BenchUnit.JOULES_PER_DEGREE);
+        super("constant-by-material", 2, BenchUnit.JOULES_PER_DEGREE);
     }
 
     @Override

@@ -25,7 +25,7 @@ public final class ConstantByMixing extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public ConstantByMixing() {
-        super("constant-by-mixing", 1, BenchUnit.JOULES_PER_DEGREE);
+        super("constant-by-mixing", 2, BenchUnit.JOULES_PER_DEGREE);
     }
 
     @Override
@@ -62,7 +62,7 @@ public final class ConstantByMixing extends LedgerExperiment {
     }
 
     @Override
-    protected Optional<Span> span() {
+    public Optional<Span> span() {
         return Optional.of(new Span("cold/start", "mixed/final"));
     }
 
@@ -77,6 +77,7 @@ public final class ConstantByMixing extends LedgerExperiment {
                 new Suspect("cooled-in-transit", "hot/start", -1),
                 new Suspect("still-heating", "hot/start", 1),
                 new Suspect("final-too-high", "mixed/final", -0.2),
+                new Suspect("final-too-low", "mixed/final", 0.2),
                 new Suspect("drops-left-behind", "hot/mass", -0.3));
     }
 
@@ -114,10 +115,16 @@ public final class ConstantByMixing extends LedgerExperiment {
                                 Party.vessel("calorimeter", "calorimeter", unknown(), vesselStart, end)),
                         unknown())
                 .holding(fill)
-                .giving(new Derived(
-                        words().get("per-gram"),
-                        Symbol.of("C/m"),
-                        BenchUnit.JOULES_PER_GRAM_DEGREE,
-                        swallowed -> swallowed.over(end.minus(vesselStart)).over(fill))));
+                .giving(
+                        perGram("per-gram", vesselStart, end, fill),
+                        perGram("per-gram-cold", vesselStart, end, coldMass)));
+    }
+
+    private Derived perGram(String word, Expression start, Expression end, Expression mass) {
+        return new Derived(
+                words().get(word),
+                Symbol.of("C/m"),
+                BenchUnit.JOULES_PER_GRAM_DEGREE,
+                swallowed -> swallowed.over(end.minus(start)).over(mass));
     }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Derived;
 import lab.sassafras.account.Party;
 import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Mixture.Portion;
@@ -19,17 +18,21 @@ import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.statistics.Combination;
 
-/** An acid meets a base, each from its own start: reaction + both solutions + calorimeter, per mole of water formed. */
+/**
+ * An acid meets a base, each from its own start: reaction + both solutions + calorimeter, per mole of water formed; per
+ * mole of the limiting reagent where none is, as with ammonia.
+ */
 public final class Neutralization extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public Neutralization() {
-        super("neutralization", 1, BenchUnit.KILOJOULES_PER_MOLE);
+        super("neutralization", 2, BenchUnit.KILOJOULES_PER_MOLE);
     }
 
     @Override
@@ -38,19 +41,19 @@ public final class Neutralization extends LedgerExperiment {
                 Group.once("reaction", Slot.equation("equation"), Slot.choice("strength", "strong", "weak")),
                 Group.once(
                         "acid",
-                        Slot.formula("formula"),
+                        Slot.reagentOf("formula", "reaction/equation"),
                         Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.once(
                         "base",
-                        Slot.formula("formula"),
+                        Slot.reagentOf("formula", "reaction/equation"),
                         Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.perTrial(
                         "first",
-                        Slot.liquid("amount").usually(20, 100),
+                        Slot.liquid("amount").usually(20, 100).solutionOf("acid/formula", "acid/concentration"),
                         Slot.temperature("start").usually(15, 30)),
                 Group.perTrial(
                         "second",
-                        Slot.liquid("amount").usually(20, 100),
+                        Slot.liquid("amount").usually(20, 100).solutionOf("base/formula", "base/concentration"),
                         Slot.temperature("start").usually(15, 30).orAssumed(20, 1),
                         Slot.moment("poured")),
                 Group.perTrial("mixed", Slot.temperature("final").usually(20, 45)));
@@ -74,7 +77,7 @@ public final class Neutralization extends LedgerExperiment {
     }
 
     @Override
-    protected Optional<Span> span() {
+    public Optional<Span> span() {
         return Optional.of(new Span("first/start", "mixed/final"));
     }
 
@@ -99,7 +102,7 @@ public final class Neutralization extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfReaction("reaction/equation", Optional.of("H2O"), Optional.of("reaction/strength"));
+        return new Yardstick.OfReaction("reaction/equation", Optional.of("reaction/strength"));
     }
 
     @Override
@@ -111,41 +114,38 @@ public final class Neutralization extends LedgerExperiment {
         Expression end = draft.end(firstStart, "first/start", "mixed/final");
         draft.choice("reaction/strength");
         Reagents reagents = new Reagents(reagent(draft, "acid", "first"), reagent(draft, "base", "second"));
-        int waters = draft.produced("reaction/equation", "H2O");
-        Named formed = waters == 1
-                ? new Named(
-                        Symbol.of("n:water"), BenchUnit.MOLES, reagents.extent().body())
-                : reagents.extent()
-                        .times(Expression.number(waters, Integer.toString(waters)))
-                        .named(Symbol.of("n:water"), BenchUnit.MOLES);
+        int waters = draft.chemistry().netWater("reaction/equation");
+        Input sought = waters > 0 ? unknown() : unknown("unknown-per-limiting", BenchUnit.KILOJOULES_PER_MOLE);
+        Named formed = waters > 0 ? water(reagents, waters) : draft.chemistry().limiting(reagents);
 
         List<Party> parties = new ArrayList<>(List.of(Party.process(
                 "reaction",
                 "neutralization",
-                new Expression.Product(List.of(formed, Constants.JOULES_IN_KILOJOULE, unknown())))));
+                new Expression.Product(List.of(formed, Constants.JOULES_IN_KILOJOULE, sought)))));
         parties.addAll(draft.solutionInCalorimeter(
                 List.of(
                         new Portion("acid", "acid", first, firstStart, Optional.empty()),
                         new Portion("base", "base", second, secondStart, Optional.empty())),
                 List.of(),
-                end));
-        return draft.complete(draft.ledger(parties, unknown())
-                .holding(first.plus(second))
-                .against(
-                        formed,
-                        new Derived(
-                                words().get("heat"),
-                                Symbol.of("q"),
-                                BenchUnit.KILOJOULES,
-                                heat -> heat.over(Constants.JOULES_IN_KILOJOULE)))
-                .remarking(reagents.remarks(draft.figures()))
-                .giving(new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
+                end,
+                () -> draft.chemistry().formed("reaction/equation", reagents.extent())));
+        return draft.complete(reacting(draft, parties, sought, formed, reagents).holding(first.plus(second)));
+    }
+
+    private static Named water(Reagents reagents, int waters) {
+        Symbol symbol = Symbol.of("n:water");
+        return waters == 1
+                ? new Named(symbol, BenchUnit.MOLES, reagents.extent().body())
+                : reagents.extent()
+                        .times(Expression.number(waters, Integer.toString(waters)))
+                        .named(symbol, BenchUnit.MOLES);
     }
 
     private static Reagents.Reagent reagent(Draft draft, String side, String portion) {
-        draft.molarMass(side + "/formula");
-        Named moles = draft.molesIn(portion + "/amount", side + "/concentration")
+        draft.chemistry().molarMass(side + "/formula");
+        Named moles = draft.chemistry()
+                .molesIn(portion + "/amount", side + "/concentration")
                 .named(Symbol.of("n:" + side), BenchUnit.MOLES);
-        return new Reagents.Reagent(side, moles, draft.count("reaction/equation", side + "/formula"));
+        return new Reagents.Reagent(side, moles, draft.chemistry().count("reaction/equation", side + "/formula"));
     }
 }

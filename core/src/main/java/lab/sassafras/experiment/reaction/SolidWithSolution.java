@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Derived;
 import lab.sassafras.account.Party;
 import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Mixture.Portion;
@@ -33,7 +32,7 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public SolidWithSolution() {
-        super("solid-with-solution", 1, BenchUnit.KILOJOULES_PER_MOLE);
+        super("solid-with-solution", 2, BenchUnit.KILOJOULES_PER_MOLE);
     }
 
     @Override
@@ -42,13 +41,15 @@ public final class SolidWithSolution extends LedgerExperiment {
                 Group.once("reaction", Slot.equation("equation")),
                 Group.once(
                         "solution",
-                        Slot.formula("reagent"),
+                        Slot.reagentOf("reagent", "reaction/equation"),
                         Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.once(
-                        "solid", Slot.formula("formula"), Slot.percent("purity").ifKnown()),
+                        "solid",
+                        Slot.reagentOf("formula", "reaction/equation"),
+                        Slot.percent("purity").ifKnown()),
                 Group.perTrial(
                         "poured",
-                        Slot.liquid("amount").usually(20, 100),
+                        Slot.liquid("amount").usually(20, 100).solutionOf("solution/reagent", "solution/concentration"),
                         Slot.temperature("start").usually(15, 30)),
                 Group.perTrial("added", Slot.mass("mass").usually(0.5, 15), Slot.moment("in")),
                 Group.perTrial(
@@ -74,7 +75,7 @@ public final class SolidWithSolution extends LedgerExperiment {
     }
 
     @Override
-    protected Optional<Span> span() {
+    public Optional<Span> span() {
         return Optional.of(new Span("poured/start", "mixed/final"));
     }
 
@@ -93,7 +94,7 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     @Override
     public List<Caveat> caveats() {
-        return List.of(new Caveat("mixed/reacted", "rest", true));
+        return List.of(Caveat.voiding("mixed/reacted", "rest"));
     }
 
     @Override
@@ -103,7 +104,7 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfReaction("reaction/equation", Optional.empty(), Optional.empty());
+        return new Yardstick.OfReaction("reaction/equation", Optional.empty());
     }
 
     @Override
@@ -113,19 +114,23 @@ public final class SolidWithSolution extends LedgerExperiment {
         Expression start = draft.start("poured/start");
         Expression end = draft.end(start, "poured/start", "mixed/final");
         draft.choice("mixed/reacted");
-        draft.molarMass("solution/reagent");
-        Named dissolved = draft.molesIn("poured/amount", "solution/concentration")
+        draft.chemistry().molarMass("solution/reagent");
+        Named dissolved = draft.chemistry()
+                .molesIn("poured/amount", "solution/concentration")
                 .named(Symbol.of("n:in solution"), BenchUnit.MOLES);
         Expression pure = draft.share("solid/purity", solid).orElse(solid);
-        Named weighed = pure.over(draft.molarMass("solid/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
+        Named weighed =
+                pure.over(draft.chemistry().molarMass("solid/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
         Reagents reagents = new Reagents(
                 new Reagents.Reagent(
                         name(draft, "solution/reagent"),
                         dissolved,
-                        draft.count("reaction/equation", "solution/reagent")),
+                        draft.chemistry().count("reaction/equation", "solution/reagent")),
                 new Reagents.Reagent(
-                        name(draft, "solid/formula"), weighed, draft.count("reaction/equation", "solid/formula")));
-        Named limiting = limiting(draft, reagents);
+                        name(draft, "solid/formula"),
+                        weighed,
+                        draft.chemistry().count("reaction/equation", "solid/formula")));
+        Named limiting = draft.chemistry().limiting(reagents);
 
         List<Party> parties = new ArrayList<>(List.of(Party.process(
                 "reaction",
@@ -133,49 +138,15 @@ public final class SolidWithSolution extends LedgerExperiment {
                 new Expression.Product(List.of(limiting, Constants.JOULES_IN_KILOJOULE, unknown())))));
         parties.addAll(draft.solutionInCalorimeter(
                 List.of(new Portion("solution", "solution", poured, start, Optional.empty())),
-                List.of(new Portion("solid", "solid", solid, start, draft.specificHeatOfFormula("solid/formula"))),
-                end));
-        return draft.complete(draft.ledger(parties, unknown())
-                .holding(poured.plus(solid))
-                .against(
-                        limiting,
-                        new Derived(
-                                words().get("heat"),
-                                Symbol.of("q"),
-                                BenchUnit.KILOJOULES,
-                                heat -> heat.over(Constants.JOULES_IN_KILOJOULE)))
-                .remarking(reagents.remarks(draft.figures()))
-                .giving(
-                        new Derived(
-                                words().get("as-written"),
-                                Symbol.of("ΔH:as written"),
-                                BenchUnit.KILOJOULES_PER_MOLE,
-                                heat -> heat.over(reagents.extent()).over(Constants.JOULES_IN_KILOJOULE)),
-                        new Derived(words().get("heat"), Symbol.of("q"), BenchUnit.JOULES, heat -> heat)));
+                List.of(new Portion(
+                        "solid", "solid", solid, start, draft.chemistry().specificHeatOfFormula("solid/formula"))),
+                end,
+                () -> draft.chemistry().formed("reaction/equation", reagents.extent())));
+        return draft.complete(
+                reacting(draft, parties, unknown(), limiting, reagents).holding(poured.plus(solid)));
     }
 
     private static String name(Draft draft, String path) {
-        return draft.formula(path).map(formula -> formula.text()).orElse(path);
-    }
-
-    /** Moles of the limiting reagent that react: as often as the equation runs, times how often it stands in it. */
-    private static Named limiting(Draft draft, Reagents reagents) {
-        boolean solid = draft.value(reagents.first()
-                                .moles()
-                                .over(count(reagents.first()))
-                                .minus(reagents.second().moles().over(count(reagents.second()))))
-                        .orElse(0)
-                > 0;
-        Reagents.Reagent reagent = solid ? reagents.second() : reagents.first();
-        return reagent.count() == 1
-                ? new Named(
-                        Symbol.of("n:limiting"),
-                        BenchUnit.MOLES,
-                        reagents.extent().body())
-                : reagents.extent().times(count(reagent)).named(Symbol.of("n:limiting"), BenchUnit.MOLES);
-    }
-
-    private static Expression count(Reagents.Reagent reagent) {
-        return Expression.number(reagent.count(), Integer.toString(reagent.count()));
+        return draft.chemistry().formula(path).map(formula -> formula.text()).orElse(path);
     }
 }

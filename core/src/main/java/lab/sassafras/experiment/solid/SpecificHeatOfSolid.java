@@ -6,6 +6,7 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Bound;
 import lab.sassafras.experiment.Catalogue;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
@@ -23,7 +24,7 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public SpecificHeatOfSolid() {
-        super("specific-heat-of-solid", 1, BenchUnit.JOULES_PER_GRAM_DEGREE);
+        super("specific-heat-of-solid", 2, BenchUnit.JOULES_PER_GRAM_DEGREE);
     }
 
     @Override
@@ -69,7 +70,7 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
     }
 
     @Override
-    protected Optional<Span> span() {
+    public Optional<Span> span() {
         return Optional.of(new Span("water/start", "mixed/final"));
     }
 
@@ -86,6 +87,13 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
                 Suspect.from("water/start", "final-too-early", "mixed/final", 0.2),
                 new Suspect("water-splashed", "water/mass", -1),
                 new Suspect("carried", "sample/carried", 1));
+    }
+
+    @Override
+    public List<Bound> bounds() {
+        return List.of(
+                Bound.of("boiling", "sample/start", 70, 101.5).when("sample/bath", "boiling"),
+                Bound.of("ice-water", "sample/start", -1, 3).when("sample/bath", "ice"));
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.WaterHeat;
+import lab.sassafras.experiment.Bound;
 import lab.sassafras.experiment.Caveat;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
@@ -24,7 +25,7 @@ public final class CondensingSteam extends LedgerExperiment {
 
     /** As it is offered to a class. */
     public CondensingSteam() {
-        super("condensing-steam", 1, BenchUnit.JOULES_PER_GRAM);
+        super("condensing-steam", 2, BenchUnit.JOULES_PER_GRAM);
     }
 
     @Override
@@ -60,18 +61,25 @@ public final class CondensingSteam extends LedgerExperiment {
     }
 
     @Override
-    protected Optional<Span> span() {
+    public Optional<Span> span() {
         return Optional.of(new Span("water/start", "mixed/final"));
     }
 
     @Override
     public List<Suspect> suspects() {
-        return List.of(new Suspect("wet", "steam/mass", -0.3), new Suspect("lost-to-room", "mixed/final", 0.3));
+        return List.of(
+                new Suspect("wet", "steam/wet", 5).with("steam/state", "wet"),
+                new Suspect("lost-to-room", "mixed/final", 0.3));
     }
 
     @Override
     public List<Caveat> caveats() {
-        return List.of(new Caveat("steam/state", "wet"));
+        return List.of(new Caveat("steam/state", "wet").unless("steam/wet"));
+    }
+
+    @Override
+    public List<Bound> bounds() {
+        return List.of(Bound.of("boiling", "steam/start", 70, 101.5));
     }
 
     @Override

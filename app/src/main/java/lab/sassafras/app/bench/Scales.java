@@ -1,0 +1,74 @@
+package lab.sassafras.app.bench;
+
+import java.util.List;
+import java.util.stream.Stream;
+import lab.sassafras.app.chart.ScalePicture;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Line;
+import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+
+/** The scales to lay under a figure being typed: one of each instrument it may be read on. */
+final class Scales {
+
+    private final EntrySheet entry;
+    private final Address address;
+    private final Slot slot;
+    private final List<Instrument> instruments;
+
+    Scales(EntrySheet entry, Sheet.Ask ask, List<Instrument> instruments) {
+        this.entry = entry;
+        this.address = ask.address();
+        this.slot = entry.experiment().slot(address.path()).orElseThrow();
+        this.instruments = instruments;
+    }
+
+    List<ScalePicture> pictures() {
+        if (slot.field() != Slot.Field.NUMBER) {
+            return List.of();
+        }
+        BenchUnit unit = slot.unit(Role.READ).orElseThrow();
+        Figures figures = entry.entry().period().figures();
+        List<ScalePicture.Mark> marks = marks(unit.dimension(), figures);
+        return Stream.concat(
+                        instruments.stream()
+                                .filter(each -> each.kind().dimension() == unit.dimension()
+                                        || slot.byVolume() && each.kind().dimension() == Dimension.VOLUME)
+                                .map(each -> ScalePicture.of(each, slot.usual(), marks, figures)),
+                        slot.usual().stream().map(usual -> ScalePicture.about(usual, unit.symbol(), marks, figures)))
+                .toList();
+    }
+
+    /** What else was read of the same kind in this trial, and what stands in the same place in others. */
+    private List<ScalePicture.Mark> marks(Dimension dimension, Figures figures) {
+        return entry.sheet().lines().stream()
+                .filter(line -> !line.role().half() && !line.address().equals(address))
+                .filter(line -> line.unit()
+                        .filter(unit -> unit.dimension() == dimension)
+                        .isPresent())
+                .filter(line -> line.address().index() == address.index()
+                        || line.address().path().equals(address.path()))
+                .map(line -> new ScalePicture.Mark(words(line, figures), line.value()))
+                .toList();
+    }
+
+    private String words(Line line, Figures figures) {
+        String text = figures.typed(line.text());
+        return line.address().path().equals(address.path())
+                ? "trial " + line.address().index() + " " + text
+                : named(line) + " " + text;
+    }
+
+    /** What the sheet calls it, up to the first comma. */
+    private String named(Line line) {
+        String label = entry.experiment().words().label(line.address().path());
+        int comma = label.indexOf(',');
+        return comma < 0 ? label : label.substring(0, comma);
+    }
+}

@@ -1,0 +1,76 @@
+package lab.sassafras.app.record;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
+
+/** A clock begun at a bench, to which readings of one thermometer are added. */
+@Entity
+@Immutable
+public class Trace {
+
+    /** Read by eye and typed. */
+    public static final String HAND = "hand";
+
+    @Id
+    private UUID id;
+
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long seq;
+
+    private UUID benchId;
+    private String channel;
+    private @Nullable UUID instrumentId;
+
+    private int readEvery;
+
+    private String who;
+    private Instant begunAt;
+
+    protected Trace() {}
+
+    Trace(UUID id, Bench bench, String channel, Optional<UUID> instrument, int every, Instant begunAt) {
+        this.id = id;
+        this.benchId = bench.id();
+        this.channel = channel;
+        this.instrumentId = instrument.orElse(null);
+        this.readEvery = every;
+        this.who = bench.name();
+        this.begunAt = begunAt;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public UUID benchId() {
+        return benchId;
+    }
+
+    public Optional<UUID> instrumentId() {
+        return Optional.ofNullable(instrumentId);
+    }
+
+    /** What it was read by: {@link #HAND}. */
+    public String channel() {
+        return channel;
+    }
+
+    public String who() {
+        return who;
+    }
+
+    /** How often it is read (s). */
+    public int every() {
+        return readEvery;
+    }
+
+    public Instant begunAt() {
+        return begunAt;
+    }
+}

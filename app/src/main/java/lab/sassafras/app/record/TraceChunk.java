@@ -1,0 +1,76 @@
+package lab.sassafras.app.record;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
+
+/** Readings added to a trace at once: one that a person typed, with its text, or up to 500. */
+@Entity
+@Immutable
+public class TraceChunk {
+
+    /** Most readings in a row. */
+    public static final int MOST = 500;
+
+    @Id
+    private UUID id;
+
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long seq;
+
+    private UUID traceId;
+    private double[] seconds;
+    private double[] temperatures;
+    private @Nullable String text;
+    private String who;
+    private Instant madeAt;
+
+    protected TraceChunk() {}
+
+    TraceChunk(UUID id, UUID traceId, Given given, Instant madeAt) {
+        this.id = id;
+        this.traceId = traceId;
+        this.seconds = given.seconds().clone();
+        this.temperatures = given.temperatures().clone();
+        this.text = given.text();
+        this.who = given.who();
+        this.madeAt = madeAt;
+    }
+
+    /** What is added: times from the beginning of the trace (s), temperatures (°C), the text where one was typed. */
+    @SuppressWarnings("ArrayRecordComponent")
+    public record Given(
+            double[] seconds,
+            double[] temperatures,
+            @Nullable String text,
+            String who) {
+
+        /** One reading as typed. */
+        public static Given typed(double seconds, double temperature, String text, String who) {
+            return new Given(new double[] {seconds}, new double[] {temperature}, text, who);
+        }
+    }
+
+    /** One reading with who gave it and when, and as what where a person typed it. */
+    public record Read(
+            UUID chunk, double seconds, double temperature, Optional<String> text, String who, Instant madeAt) {}
+
+    boolean says(UUID trace, Given given) {
+        return traceId.equals(trace)
+                && Arrays.equals(seconds, given.seconds())
+                && Arrays.equals(temperatures, given.temperatures());
+    }
+
+    Stream<Read> readings() {
+        return IntStream.range(0, seconds.length)
+                .mapToObj(i -> new Read(id, seconds[i], temperatures[i], Optional.ofNullable(text), who, madeAt));
+    }
+}

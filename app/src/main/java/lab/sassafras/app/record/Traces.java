@@ -1,0 +1,125 @@
+package lab.sassafras.app.record;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.measure.Refused;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Readings on a clock: begun and added to, never changed. */
+@Service
+@Transactional
+public class Traces {
+
+    /** Readings a trace may hold. */
+    static final int MOST_READINGS = 100_000;
+
+    private final EntityManager entities;
+    private final LabBook book;
+    private final Clock clock;
+    private final DiskRoom room;
+    private final ApplicationEventPublisher events;
+
+    Traces(EntityManager entities, LabBook book, Clock clock, DiskRoom room, ApplicationEventPublisher events) {
+        this.entities = entities;
+        this.book = book;
+        this.clock = clock;
+        this.room = room;
+        this.events = events;
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    /**
+     * Begins a trace now.
+     *
+     * @param every how often it is read (s)
+     */
+    public Trace begin(UUID id, Bench bench, String channel, Optional<UUID> instrument, int every) {
+        Trace known = entities.find(Trace.class, id);
+        if (known != null) {
+            return known;
+        }
+        room.check();
+        Trace begun = new Trace(id, bench, channel, instrument, every, now());
+        entities.persist(begun);
+        return begun;
+    }
+
+    /** A trace begun at a known earlier moment (an import). */
+    public Trace bringIn(Bench bench, Optional<UUID> instrument, int every, Instant begun) {
+        room.check();
+        Trace trace = new Trace(UUID.randomUUID(), bench, Trace.HAND, instrument, every, begun);
+        entities.persist(trace);
+        return trace;
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Trace> find(UUID id) {
+        return Optional.ofNullable(entities.find(Trace.class, id));
+    }
+
+    /** Of a bench, newest first. */
+    @Transactional(readOnly = true)
+    public List<Trace> of(Bench bench) {
+        return entities.createQuery("from Trace where benchId = :bench order by seq desc", Trace.class)
+                .setParameter("bench", bench.id())
+                .getResultList();
+    }
+
+    /**
+     * Adds readings. Given twice under the same identity they are kept once.
+     *
+     * @throws Refused where there are none or too many, one is no number, or something else was kept under that identity
+     */
+    public void add(UUID id, Trace trace, TraceChunk.Given given) {
+        TraceChunk known = entities.find(TraceChunk.class, id);
+        if (known != null) {
+            if (!known.says(trace.id(), given)) {
+                throw new Refused(
+                        "Another reading was kept under the same key. Load the page again and give it once more.");
+            }
+            return;
+        }
+        check(given);
+        room.check();
+        entities.persist(new TraceChunk(id, trace.id(), given, now()));
+        book.bench(trace.benchId())
+                .map(book::entriesOf)
+                .orElse(List.of())
+                .forEach(entry -> events.publishEvent(new Added(entry.id())));
+    }
+
+    private static void check(TraceChunk.Given given) {
+        int readings = given.seconds().length;
+        if (readings == 0 || readings > TraceChunk.MOST || readings != given.temperatures().length) {
+            throw new Refused("One to " + TraceChunk.MOST + " readings can be added at once.");
+        }
+        for (int i = 0; i < readings; i++) {
+            if (!Double.isFinite(given.temperatures()[i]) || !(given.seconds()[i] >= 0 && given.seconds()[i] < 1e7)) {
+                throw new Refused("A reading has a time from the beginning of its clock and a temperature.");
+            }
+        }
+    }
+
+    /** Every reading of a trace, in order of time; of two at one instant the one given later comes later. */
+    @Transactional(readOnly = true)
+    public List<TraceChunk.Read> readings(UUID trace) {
+        return entities.createQuery("from TraceChunk where traceId = :trace order by seq", TraceChunk.class)
+                .setParameter("trace", trace)
+                .getResultStream()
+                .flatMap(TraceChunk::readings)
+                .sorted(Comparator.comparingDouble(TraceChunk.Read::seconds))
+                .limit(MOST_READINGS)
+                .toList();
+    }
+}

@@ -1,0 +1,165 @@
+package lab.sassafras.app.shelf;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.UUID;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Dissolution;
+import lab.sassafras.substance.Reference;
+import lab.sassafras.substance.Substance;
+import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
+
+/** A substance or a value that somebody here put on the shelf, with its source and its ±. */
+@Entity
+@Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
+public class OwnSubstance {
+
+    /** What was added. */
+    public enum Kind {
+        /** A solid with its specific heat. */
+        SOLID("solid, specific heat", "J/(g·°C)"),
+        /** A liquid with its specific heat. */
+        LIQUID("liquid, specific heat", "J/(g·°C)"),
+        /** A solid with its heat of solution. */
+        SOLUTION("salt, heat of solution", "kJ/mol");
+
+        private final String words;
+        private final String unit;
+
+        Kind(String words, String unit) {
+            this.words = words;
+            this.unit = unit;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        public String unit() {
+            return unit;
+        }
+    }
+
+    @Id
+    private UUID id;
+
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long seq;
+
+    private String kind;
+    private String name;
+    private String formula;
+    private double amount;
+    private double uncertainty;
+    private double density;
+    private String colour;
+    private String source;
+    private String who;
+    private Instant madeAt;
+
+    protected OwnSubstance() {}
+
+    OwnSubstance(UUID id, Given given, String who, Instant madeAt) {
+        this.id = id;
+        this.kind = given.kind().name();
+        this.name = given.name();
+        this.formula = given.formula();
+        this.amount = given.value();
+        this.uncertainty = given.uncertainty();
+        this.density = given.density();
+        this.colour = given.colour();
+        this.source = given.source();
+        this.who = who;
+        this.madeAt = madeAt;
+    }
+
+    /**
+     * What is added.
+     *
+     * @param formula empty where it has none
+     * @param value   specific heat (J/(g·°C)) or heat of solution (kJ/mol)
+     * @param density (g/mL); 0 where it is not told
+     */
+    public record Given(
+            Kind kind,
+            String name,
+            String formula,
+            double value,
+            double uncertainty,
+            double density,
+            String colour,
+            String source) {}
+
+    public UUID id() {
+        return id;
+    }
+
+    public Kind kind() {
+        return Kind.valueOf(kind);
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public String formula() {
+        return formula;
+    }
+
+    public double value() {
+        return amount;
+    }
+
+    public double uncertainty() {
+        return uncertainty;
+    }
+
+    public String source() {
+        return source;
+    }
+
+    public String who() {
+        return who;
+    }
+
+    public String key() {
+        return "own-" + id;
+    }
+
+    /** As a row of the shelf; one struck out is read where it was chosen and never offered. */
+    Substance substance(boolean offered) {
+        return new Substance(
+                key(),
+                name,
+                kind() == Kind.LIQUID ? Substance.Kind.LIQUID : Substance.Kind.SOLID,
+                formula,
+                amount,
+                uncertainty,
+                density,
+                colour,
+                false,
+                offered,
+                offered,
+                source + ", put on the shelf by " + who,
+                true);
+    }
+
+    Dissolution dissolution() {
+        return new Dissolution(
+                ChemicalFormula.read(formula),
+                java.util.OptionalInt.empty(),
+                new Reference(
+                        formula,
+                        "heat of solution of " + name + ", infinite dilution",
+                        amount,
+                        uncertainty,
+                        BenchUnit.KILOJOULES_PER_MOLE,
+                        source + ", put on the shelf by " + who,
+                        true));
+    }
+}

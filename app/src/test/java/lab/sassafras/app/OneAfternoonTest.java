@@ -1,0 +1,204 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.shelf.OwnSubstance;
+import lab.sassafras.app.shelf.OwnSubstances;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.substance.ReferenceShelf;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What an instructor does before, during and after an afternoon. */
+class OneAfternoonTest extends HouseTest {
+
+    @Autowired
+    private OwnSubstances own;
+
+    @Test
+    void benchesAreMadeAtOnceRenamedAndTakenAwayWhileTheyWroteNothing() {
+        Hand hand = new Hand(address(""));
+        String period = hand.openPeriod("set-up");
+        hand.post(period + "/benches", "names=Bench+1%E2%80%934%2C+Hawthorn");
+        Period opened =
+                book.period(UUID.fromString(period.replace("/periods/", ""))).orElseThrow();
+        assertThat(book.benches(opened))
+                .extracting(Bench::name)
+                .containsExactly("Bench 1", "Bench 2", "Bench 3", "Bench 4", "Hawthorn");
+        Bench second = book.benches(opened).get(1);
+        hand.post(period + "/benches/" + second.id(), "name=Window");
+        hand.post(period + "/benches/" + book.benches(opened).get(0).id(), "away=yes");
+        assertThat(book.benches(opened))
+                .extracting(Bench::name)
+                .contains("Window")
+                .doesNotContain("Bench 1", "Bench 2");
+        hand.join(period, "Window");
+        hand.begin("heat-of-solution");
+        assertThat(hand.post(period + "/benches/" + second.id(), "away=yes").body())
+                .contains("has entries, so it stays");
+        assertThat(hand.get("/bench").body()).contains("Bench Window").doesNotContain("Bench Bench");
+        assertThat(hand.post(period + "/benches", "names=Bench+9-3").body()).contains("counts backwards", "Bench 9-3");
+    }
+
+    @Test
+    void conventionsChangeUntilTheFirstReadingAndASetUpIsCopied() {
+        Hand hand = new Hand(address(""));
+        String period = hand.openPeriod("conventions");
+        hand.join(period, "Rowan");
+        hand.post(period + "/conventions", "school-water=4.18");
+        assertThat(book.period(UUID.fromString(period.replace("/periods/", "")))
+                        .orElseThrow()
+                        .schools())
+                .containsEntry("water", "4.18");
+        String entry = hand.begin("heat-of-solution");
+        hand.keep(entry, UUID.randomUUID(), "solute[1]/formula", "stated", "NaCl", "");
+        assertThat(hand.post(period + "/conventions", "school-water=4.184").body())
+                .contains("its conventions stand");
+        assertThat(hand.get("/periods?like=" + period.replace("/periods/", "")).body())
+                .contains("value=\"conventions\"", "with the same");
+    }
+
+    @Test
+    void benchesStartWithACupOfTheirOwn() {
+        equip("own cup a");
+        equip("own cup b");
+        Hand one = new Hand(address(""));
+        String period = one.openPeriod("own cups");
+        one.join(period, "Alder");
+        Hand other = new Hand(address("")).join(period, "Rowan");
+        assertThat(proposed(one)).isNotEqualTo(proposed(other));
+    }
+
+    private static String proposed(Hand hand) {
+        return hand.get("/bench").body().replaceAll("(?s).*<option value=\"([0-9a-f-]{36})\" selected.*", "$1");
+    }
+
+    @Test
+    void aVesselIsRenamedAndAnInstrumentMayLeaveItsRangeAndOffsetOut() {
+        Vessel vessel = calorimeters.add("cup to rename", VesselKind.FOAM_CUP);
+        Hand hand = new Hand(address(""));
+        hand.join(hand.openPeriod("renaming"), "Rowan");
+        hand.post("/shelf/vessels/" + vessel.id() + "/name", "name=F-90");
+        assertThat(shelves.now().vessel(vessel.id()).orElseThrow().name()).isEqualTo("F-90");
+        hand.post("/shelf/instruments", "name=plain+probe&kind=THERMOMETER&resolution=0.1&low=&high=&offset=");
+        assertThat(instruments.all())
+                .filteredOn(each -> each.name().equals("plain probe"))
+                .singleElement()
+                .satisfies(each -> {
+                    assertThat(each.low()).isEqualTo(-10);
+                    assertThat(each.high()).isEqualTo(110);
+                    assertThat(each.offsetUncertainty()).isEqualTo(0.1);
+                });
+    }
+
+    /** Added with source and ±, chosen, struck out: no longer offered, and still read where it was chosen. */
+    @Test
+    void aSubstanceOfOnesOwnIsAddedChosenAndStruckOut() {
+        equip("own substance");
+        Hand hand = new Hand(address(""));
+        String period = hand.openPeriod("own substance");
+        hand.join(period, "Rowan");
+        assertThat(hand.post("/shelf/own", "name=candle&kind=SOLID&value=2.1&uncertainty=0&source=")
+                        .body())
+                .contains("larger than zero", "Say where the value comes from", "candle");
+        hand.post(
+                "/shelf/own",
+                "name=candle&kind=SOLID&value=2.14&uncertainty=0.08&source=our+own+run&formula=&density=");
+        OwnSubstance candle = own.all().get(own.all().size() - 1);
+        String entry = hand.begin("specific-heat-of-liquid");
+        assertThat(hand.get(entry).body()).contains("candle");
+        hand.keep(entry, UUID.randomUUID(), "shelf[1]/solid", "stated", candle.key(), "");
+        hand.post("/shelf/own/" + candle.id(), "outcome=aside&reason=it+was+paraffin");
+        assertThat(hand.get("/shelf/own").body()).contains("struck out by Rowan", "it was paraffin");
+        assertThat(hand.get(hand.begin("specific-heat-of-liquid")).body()).doesNotContain("candle");
+        UUID id = UUID.fromString(entry.replace("/entries/", ""));
+        assertThat(book.observations(id).standingAt("shelf[1]/solid")).hasSize(1);
+        assertThat(shelves.now().handbook(ReferenceShelf.VERSION).find(candle.key()))
+                .as("read where it was chosen")
+                .isPresent();
+        assertThat(Address.read("shelf[1]/solid").index()).isEqualTo(1);
+    }
+
+    /** The first demo salt agrees with its reference; set aside it is struck in the list with its reason, and taken back. */
+    @Test
+    void theListSaysWhoIsOffHowFarTheyAreAndWhatWasSetAside() {
+        Entry entry = imported("8-salt.json");
+        Entry open = imported("4-still-at-the-bench.json");
+        Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Alder");
+        String list = "/notebook?period=" + entry.period().id();
+        assertThat(row(hand.get(list).body(), entry)).contains("finished").containsPattern("[+−]0\\.\\d");
+        assertThat(row(hand.get("/notebook?period=" + open.period().id()).body(), open))
+                .contains("under way");
+        hand.post("/entries/" + entry.id() + "/aside", "outcome=out&reason=the+lid+was+off");
+        assertThat(row(hand.get(list).body(), entry)).contains("set aside", "the lid was off", "class=\"aside\"");
+        assertThat(hand.get("/entries/" + entry.id() + "/result").body())
+                .contains("the lid was off", "Count this entry again");
+        hand.post("/entries/" + entry.id() + "/aside", "outcome=in&reason=it+was+on");
+        assertThat(row(hand.get(list).body(), entry)).contains("finished").doesNotContain("the lid was off");
+    }
+
+    private static String row(String page, Entry entry) {
+        int at = page.indexOf("/entries/" + entry.id());
+        return page.substring(page.lastIndexOf("<tr", at), page.indexOf("</tr>", at));
+    }
+
+    @Test
+    void aPeriodIsPrintedAndLeavesAsOneTable() {
+        Entry entry = imported("2-grey-slug.json");
+        String csv =
+                get("/periods/" + entry.period().id() + "/observations.csv").body();
+        assertThat(csv.lines().findFirst().orElseThrow()).startsWith("entry,experiment,bench,address,what");
+        assertThat(csv).contains(entry.id() + ",Specific heat of a solid,Hawthorn,sample[1]/mass,solid,read,71.46");
+        assertThat(get("/periods/" + entry.period().id() + "/pages").body())
+                .contains("print-page", "Specific heat of a solid", "(95 %)", "ΔT(water)");
+    }
+
+    /** 30 g of hot into 60 g of cold water that ends far too hot: negative beyond its ±, and no reason makes it a constant. */
+    @Test
+    void aConstantThatCannotBeIsNotAdoptedWhateverTheReason() {
+        Entry entry = imported("3-too-much-for-a-cup.json");
+        Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Alder");
+        assertThat(hand.get("/entries/" + entry.id() + "/result").body()).contains("needs your words for it");
+        String path = "/entries/" + entry.id() + "/observations";
+        String struck = book.observations(entry.id())
+                .standingAt("mixed[1]/final")
+                .get(0)
+                .id()
+                .toString();
+        hand.post(
+                path,
+                "at=mixed%5B1%5D/final&role=read&text=49.0&unit=%C2%B0C&supersedes=" + struck
+                        + "&reason=misread&sure=49.0");
+        assertThat(hand.get("/entries/" + entry.id() + "/result").body()).contains("cannot be adopted");
+        assertThat(hand.post("/entries/" + entry.id() + "/adopt", "reason=because")
+                        .body())
+                .contains("cannot be adopted");
+        assertThat(shelves.now()
+                        .inUse(calorimeters
+                                .vessel(entry.vesselId().orElseThrow())
+                                .orElseThrow())
+                        .flatMap(each ->
+                                each.entryId().filter(Optional.of(entry.id()).get()::equals)))
+                .isEmpty();
+    }
+
+    @Tag("browser")
+    @Test
+    void theHandbookIsSearchedAsOneTypes() {
+        try (BenchBrowser browser = browser()) {
+            browser.open("/shelf");
+            browser.page().fill("#find", "nickel");
+            assertThat(browser.page().locator(".found tbody tr:visible").allInnerTexts())
+                    .hasSizeBetween(2, 4)
+                    .allSatisfy(row -> assertThat(row).containsIgnoringCase("nickel"));
+        }
+    }
+}

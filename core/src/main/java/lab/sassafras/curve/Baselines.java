@@ -1,0 +1,329 @@
+package lab.sassafras.curve;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * Which readings of a curve are baseline: all before mixing, and those after it that follow one cooling curve with
+ * them. What lies off by itself is a spike; what lies short of the cooling curve at first is heat still coming, or a
+ * probe still following, and the area between tells how late it came.
+ */
+public final class Baselines {
+
+    private static final int FEWEST = 4;
+    private static final double FAR = 3;
+    private static final double OUT = 5;
+    private static final int SPIKES_ARE_FEW = 8;
+    private static final double TAIL_PART = 0.6;
+
+    private static final double LATER_PART = 0.4;
+    private static final int ROUNDS = 4;
+    private static final double NORMAL_MEDIAN = 1.4826;
+
+    final Curve curve;
+    final double[] seconds;
+    final double[] temperatures;
+    final int before;
+    final boolean[] counts;
+    final double leastNoise;
+    private final boolean[] spikes;
+    private int settled;
+    private CoolingFit fit;
+    private double late;
+    private double lateVariance;
+    private double lateTime;
+
+    private Baselines(Curve curve) {
+        this.curve = curve;
+        this.before = curve.before();
+        double[][] both = curve.readings().stream()
+                .filter(each -> each.seconds() != curve.mixing())
+                .map(each -> new double[] {each.seconds() - curve.mixing(), each.temperature()})
+                .toArray(double[][]::new);
+        seconds = Arrays.stream(both).mapToDouble(each -> each[0]).toArray();
+        temperatures = Arrays.stream(both).mapToDouble(each -> each[1]).toArray();
+        counts = new boolean[seconds.length];
+        spikes = new boolean[seconds.length];
+        leastNoise = Math.max(curve.display() / Math.sqrt(12), 1e-7);
+        settled = laterPart();
+        double noise = Math.max(leastNoise, roughNoise());
+        standingOut(0, before, OUT * noise);
+        standingOut(settled, seconds.length, OUT * noise);
+        fit = fit(new CoolingFit(seconds, temperatures, before, counting(), curve, noise, false));
+        widen();
+        measureLateness();
+    }
+
+    /**
+     * {@return the baselines of a curve}
+     *
+     * @param curve readings about a moment of mixing
+     */
+    public static Baselines of(Curve curve) {
+        return new Baselines(curve);
+    }
+
+    /** First reading of the later part of the record, at least the last four. */
+    private int laterPart() {
+        double from = LATER_PART * seconds[seconds.length - 1];
+        int first = before;
+        while (first < seconds.length - FEWEST && seconds[first] < from) {
+            first++;
+        }
+        return first;
+    }
+
+    private boolean[] counting() {
+        for (int i = 0; i < counts.length; i++) {
+            counts[i] = (i < before || i >= settled) && !spikes[i];
+        }
+        return counts;
+    }
+
+    private CoolingFit fit(CoolingFit next) {
+        next.fitted(leastNoise);
+        for (int round = 0; round < 2 && outliers(next); round++) {
+            counting();
+            next.fitted(leastNoise);
+        }
+        return next;
+    }
+
+    private CoolingFit again(boolean tail) {
+        counting();
+        return fit(new CoolingFit(seconds, temperatures, before, counts, curve, fit.noise(), tail).from(fit));
+    }
+
+    /** Marks what lies far out by the median of all, on each side of mixing. @return whether anything new does */
+    private boolean outliers(CoolingFit of) {
+        double[] sizes = IntStream.range(0, counts.length)
+                .filter(i -> counts[i])
+                .mapToDouble(i -> Math.abs(of.off(i)))
+                .toArray();
+        if (sizes.length <= 2 * FEWEST) {
+            return false;
+        }
+        double most = OUT * Math.max(leastNoise, NORMAL_MEDIAN * median(sizes));
+        boolean fore = farOut(of, 0, before, most);
+        boolean after = farOut(of, before, counts.length, most);
+        return fore || after;
+    }
+
+    /** Where many lie far out it is the curve that does not fit, and none is a spike. */
+    private boolean farOut(CoolingFit of, int from, int to, double most) {
+        int counted = 0;
+        List<Integer> out = new ArrayList<>();
+        for (int i = from; i < to; i++) {
+            counted += counts[i] ? 1 : 0;
+            if (counts[i] && Math.abs(of.off(i)) > most) {
+                out.add(i);
+            }
+        }
+        if (SPIKES_ARE_FEW * out.size() > counted) {
+            return false;
+        }
+        out.forEach(i -> spikes[i] = true);
+        return !out.isEmpty();
+    }
+
+    /** Takes in earlier readings after mixing as long as they lie on the curve. */
+    private void widen() {
+        for (int round = 0; round < ROUNDS; round++) {
+            int first = settled;
+            boolean next = first > before && near(first - 1);
+            while (first > before) {
+                boolean lies = next;
+                next = first - 2 >= before && near(first - 2);
+                if (!lies && !next) {
+                    break;
+                }
+                first--;
+                spikes[first] = !lies;
+            }
+            if (first == settled) {
+                break;
+            }
+            settled = first;
+            fit = again(false);
+        }
+        while (settled > before && overshoots(settled - 1)) {
+            settled--;
+            spikes[settled] = true;
+        }
+        if (settled > before) {
+            tailFrom();
+            fit = again(true);
+        } else if (enough()) {
+            CoolingFit late = again(true);
+            fit = late.betterThan(fit) ? late : fit;
+        }
+    }
+
+    /** Begins the tail where less than a part of the change is still to come. */
+    private void tailFrom() {
+        double change = Math.abs(fit.at(CoolingFit.END) - fit.at(CoolingFit.START));
+        int first = settled;
+        while (first > before && Math.abs(fit.off(first - 1)) < TAIL_PART * change) {
+            first--;
+        }
+        for (int i = first; i < settled; i++) {
+            spikes[i] = false;
+        }
+        settled = first;
+    }
+
+    private boolean near(int i) {
+        return Math.abs(fit.off(i)) <= FAR * Math.hypot(fit.noise(), fit.uncertainty(i));
+    }
+
+    private boolean overshoots(int i) {
+        return fit.off(i) * (fit.at(CoolingFit.END) - fit.at(CoolingFit.START)) > 0;
+    }
+
+    /** Area between the cooling curve carried back to mixing and what was read (°C·s, positive for a late rise). */
+    private void measureLateness() {
+        double deficit = fit.at(CoolingFit.END) - fit.at(CoolingFit.START);
+        double sign = Math.signum(deficit);
+        double last = Math.abs(deficit);
+        double time = 0;
+        for (int i = before; i < settled; i++) {
+            if (!spikes[i]) {
+                double now = -sign * fit.offCooling(i);
+                double step = seconds[i] - time;
+                double straight = (last + now) / 2;
+                boolean falls = time == 0 && now > 0 && now < last;
+                double mean = falls ? (last - now) / Math.log(last / now) : straight;
+                late += sign * step * mean;
+                lateVariance += step * step * fit.noise() * fit.noise()
+                        + (falls ? Math.pow(step * (straight - mean), 2) / 3 : 0);
+                time = seconds[i];
+                last = now;
+            }
+        }
+        lateTime = time;
+        if (fit.hasTail()) {
+            late += fit.at(CoolingFit.TAIL) * tailTime() * Math.exp(-time / tailTime());
+        }
+    }
+
+    double tailTime() {
+        return Math.exp(fit.at(CoolingFit.LOG_TAIL_TIME));
+    }
+
+    /** How the area hangs on the number of the fit. */
+    double lateBy(int number) {
+        double left = Math.exp(-lateTime / tailTime());
+        return number == CoolingFit.TAIL ? tailTime() * left : fit.at(CoolingFit.TAIL) * left * (tailTime() + lateTime);
+    }
+
+    /** Marks readings that stand out from the median of the five about them (F. R. Hampel's identifier, memory). */
+    private void standingOut(int from, int to, double most) {
+        for (int i = from + 2; i < to - 2; i++) {
+            double usual = median(Arrays.copyOfRange(temperatures, i - 2, i + 3));
+            spikes[i] = Math.abs(temperatures[i] - usual) > most;
+        }
+    }
+
+    /** Scatter of single readings about the line between their neighbours, by its median (°C). */
+    private double roughNoise() {
+        double[] sizes = IntStream.range(1, seconds.length - 1)
+                .filter(i -> i != before && i != before - 1 && seconds[i + 1] > seconds[i - 1])
+                .mapToDouble(this::offNeighbours)
+                .toArray();
+        return sizes.length == 0 ? 0 : NORMAL_MEDIAN * median(sizes);
+    }
+
+    private double offNeighbours(int i) {
+        double share = (seconds[i] - seconds[i - 1]) / (seconds[i + 1] - seconds[i - 1]);
+        double between = temperatures[i - 1] + share * (temperatures[i + 1] - temperatures[i - 1]);
+        return Math.abs(temperatures[i] - between) / Math.sqrt(1 + share * share + (1 - share) * (1 - share));
+    }
+
+    private static double median(double[] sizes) {
+        double[] sorted = sizes.clone();
+        Arrays.sort(sorted);
+        return sorted[sorted.length / 2];
+    }
+
+    CoolingFit fit() {
+        return fit;
+    }
+
+    /** First reading after mixing from which on the rise is over: what is still to come is lost in the noise. */
+    int settledFrom() {
+        int first = settled;
+        while (first < seconds.length - FEWEST && Math.abs(fit.offCooling(first) - fit.off(first)) > fit.noise()) {
+            first++;
+        }
+        return first;
+    }
+
+    /** {@return whether the rise took longer than to the first reading after mixing} */
+    public boolean slow() {
+        return fit.hasTail();
+    }
+
+    /** {@return time from mixing from which the readings follow the cooling curve (s)} */
+    public double settledAfter() {
+        return seconds[settledFrom()];
+    }
+
+    /** {@return how late the heat came, or the thermometer followed, in the mean (s)} */
+    public double meanDelay() {
+        return late / (fit.at(CoolingFit.END) - fit.at(CoolingFit.START));
+    }
+
+    /** {@return Newton's time constant of the calorimeter (s)} */
+    public double coolingTime() {
+        return 1 / fit.rate();
+    }
+
+    /** Whether there is enough on both sides for a cooling curve. */
+    boolean enough() {
+        int fore = 0;
+        int after = 0;
+        for (int i = 0; i < counts.length; i++) {
+            fore += counts[i] && i < before ? 1 : 0;
+            after += counts[i] && i >= before ? 1 : 0;
+        }
+        return fore >= 2 && after >= (fit.hasTail() ? 2 + FEWEST : FEWEST);
+    }
+
+    boolean spike(int i) {
+        return spikes[i];
+    }
+
+    double late() {
+        return late;
+    }
+
+    double lateVariance() {
+        return lateVariance;
+    }
+
+    /** {@return readings that lie off by themselves, in order of time} */
+    public List<Reading> spikes() {
+        List<Reading> all = new ArrayList<>();
+        for (int i = 0; i < spikes.length; i++) {
+            if (spikes[i]) {
+                all.add(new Reading(seconds[i] + curve.mixing(), temperatures[i]));
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    /** Whether more than half of neighbouring readings are the same: the display is coarse, and they share its rounding. */
+    boolean coarse() {
+        int pairs = 0;
+        int same = 0;
+        for (int i = 1; i < counts.length; i++) {
+            if (counts[i] && counts[i - 1] && i != before) {
+                pairs++;
+                same += temperatures[i] == temperatures[i - 1] ? 1 : 0;
+            }
+        }
+        return 2 * same > pairs;
+    }
+}

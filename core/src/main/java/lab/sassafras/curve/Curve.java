@@ -1,0 +1,60 @@
+package lab.sassafras.curve;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.measure.Refused;
+
+/**
+ * The readings of one trial in order of time, with the moment of mixing.
+ *
+ * @param readings in order of time; those that are no numbers are left out
+ * @param mixing   moment of mixing, on the readings' clock (s)
+ * @param display  smallest step the thermometer shows (°C)
+ * @param room     what surrounds the calorimeter, where it was read
+ */
+public record Curve(List<Reading> readings, double mixing, double display, Optional<Room> room) {
+
+    /**
+     * Takes readings as they come.
+     *
+     * @param readings in any order
+     * @param mixing   moment of mixing, on the readings' clock (s)
+     * @param display  smallest step the thermometer shows (°C)
+     * @param room     what surrounds the calorimeter, where it was read
+     * @throws Refused where nothing was read before mixing, or nothing after it
+     */
+    public Curve {
+        readings = readings.stream()
+                .filter(each -> Double.isFinite(each.seconds()) && Double.isFinite(each.temperature()))
+                .sorted(Comparator.comparingDouble(Reading::seconds))
+                .toList();
+        if (!Double.isFinite(mixing)) {
+            throw new Refused("No moment of mixing is marked.");
+        }
+        if (readings.isEmpty()) {
+            throw new Refused("There is no reading on this curve.");
+        }
+        if (readings.get(0).seconds() >= mixing) {
+            throw new Refused("There is no reading before mixing.");
+        }
+        if (readings.get(readings.size() - 1).seconds() <= mixing) {
+            throw new Refused("There is no reading after mixing.");
+        }
+    }
+
+    /** {@return how many readings come before mixing} */
+    int before() {
+        int low = 0;
+        int high = readings.size();
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (readings.get(middle).seconds() < mixing) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
+    }
+}

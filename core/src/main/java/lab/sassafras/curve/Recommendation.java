@@ -1,0 +1,49 @@
+package lab.sassafras.curve;
+
+import lab.sassafras.curve.Outcome.Change;
+import lab.sassafras.measure.Figures;
+
+/**
+ * The way of reading that fits a curve, with the reason. It goes by what the curve shows: whether there is enough on
+ * both sides of mixing, and whether the heat came (or the thermometer followed) before the first reading after it.
+ *
+ * @param way    to read it
+ * @param reason in plain words
+ */
+public record Recommendation(Way way, String reason) {
+
+    /**
+     * {@return what to read a curve by}
+     *
+     * @param baselines of the curve
+     * @param figures   how numbers are written
+     */
+    public static Recommendation of(Baselines baselines, Figures figures) {
+        if (!baselines.enough()) {
+            return new Recommendation(
+                    Way.EXTREME,
+                    "There are too few readings for a line before mixing and after it. What leaked until the turn is not "
+                            + "given back.");
+        }
+        if (baselines.slow()) {
+            return new Recommendation(
+                    Way.INTEGRAL,
+                    "The heat came, or the thermometer followed, " + figures.significant(baselines.meanDelay(), 2)
+                            + " s after mixing in the mean. Carried to mixing, the change is given "
+                            + apart(baselines, Way.NEWTON, Way.INTEGRAL, figures)
+                            + " for a loss that had not yet begun; the area between curve and readings takes it off.");
+        }
+        return new Recommendation(
+                Way.NEWTON,
+                "All heat had come by the first reading after mixing, and both sides cool toward one temperature with one "
+                        + "constant of " + figures.significant(baselines.coolingTime(), 2)
+                        + " s. Straight lines, which cannot bend, differ from it by "
+                        + apart(baselines, Way.LINES, Way.NEWTON, figures) + ".");
+    }
+
+    private static String apart(Baselines baselines, Way one, Way other, Figures figures) {
+        return one.of(baselines) instanceof Change first && other.of(baselines) instanceof Change second
+                ? figures.signed(first.difference() - second.difference(), 2) + " °C"
+                : "an unknown amount";
+    }
+}

@@ -1,0 +1,212 @@
+package lab.sassafras.curve;
+
+import lab.sassafras.curve.Outcome.Change;
+import lab.sassafras.curve.Outcome.Withheld;
+
+/** A way of reading the temperatures just before and just after mixing from a curve. */
+public enum Way {
+    /** The extreme, as the reading turns. */
+    EXTREME("extreme") {
+        @Override
+        Outcome read(Baselines of) {
+            return single(of, of.temperatures[furthest(of)]);
+        }
+    },
+    /** The mean of the plateau: of the readings next to the extreme that do not differ from it by more than their noise. */
+    PLATEAU("plateau") {
+        @Override
+        Outcome read(Baselines of) {
+            int furthest = furthest(of);
+            double most = Math.max(of.curve.display(), 2 * of.fit().noise());
+            int count = 0;
+            double sum = 0;
+            for (int i = furthest;
+                    i < of.seconds.length && Math.abs(of.temperatures[i] - of.temperatures[furthest]) <= most;
+                    i++) {
+                sum += of.temperatures[i];
+                count++;
+            }
+            double variance = of.fit().noise() * of.fit().noise();
+            return new Change(
+                    of.temperatures[of.before - 1],
+                    sum / count,
+                    variance,
+                    variance / count,
+                    0,
+                    of.fit().degreesOfFreedom());
+        }
+    },
+    /** One reading after a wait: the first at or after three minutes. */
+    AFTER_WAIT("after-wait") {
+        @Override
+        Outcome read(Baselines of) {
+            for (int i = of.before; i < of.seconds.length; i++) {
+                if (of.seconds[i] >= WAIT) {
+                    return single(of, of.temperatures[i]);
+                }
+            }
+            return new Withheld("The record ends before the wait is over.");
+        }
+    },
+    /** Straight lines through both baselines, carried to mixing. */
+    LINES("carried") {
+        @Override
+        Outcome read(Baselines of) {
+            return carried(of, 0);
+        }
+    },
+    /** Both baselines as Newton's cooling with one constant, carried to mixing. */
+    NEWTON("newton") {
+        @Override
+        Outcome read(Baselines of) {
+            if (!of.enough()) {
+                return TOO_FEW;
+            }
+            return cooling(of, of.fit().at(CoolingFit.END), of.fit().only(CoolingFit.END), 0);
+        }
+    },
+    /** Straight lines carried to the moment at which three fifths of the change were reached. */
+    FRACTION("fraction") {
+        @Override
+        Outcome read(Baselines of) {
+            return carried(of, reached(of));
+        }
+    },
+    /**
+     * Newton's law with the rates of both baselines and the area of the main period (Regnault–Pfaundler): what the
+     * cooling curve carried to mixing claims too much is its constant times the area it has above the readings.
+     */
+    INTEGRAL("integral") {
+        @Override
+        Outcome read(Baselines of) {
+            if (!of.enough()) {
+                return TOO_FEW;
+            }
+            CoolingFit fit = of.fit();
+            double k = fit.rate();
+            double[] hangsOn = fit.only(CoolingFit.END);
+            hangsOn[CoolingFit.LOG_RATE] = -k * of.late();
+            if (fit.hasTail()) {
+                hangsOn[CoolingFit.TAIL] = -k * of.lateBy(CoolingFit.TAIL);
+                hangsOn[CoolingFit.LOG_TAIL_TIME] = -k * of.lateBy(CoolingFit.LOG_TAIL_TIME);
+            }
+            return cooling(of, fit.at(CoolingFit.END) - k * of.late(), hangsOn, k * k * of.lateVariance());
+        }
+    };
+
+    private static final Withheld TOO_FEW = new Withheld(
+            "A cooling curve takes at least two readings before mixing and four after it, six after a slow rise.");
+    private static final double WAIT = 180;
+    private static final double FRACTION_REACHED = 0.6;
+
+    private final String key;
+
+    Way(String key) {
+        this.key = key;
+    }
+
+    /** {@return the name files know it by} */
+    public String key() {
+        return key;
+    }
+
+    abstract Outcome read(Baselines of);
+
+    /**
+     * {@return the change read this way, or why there is none}
+     *
+     * @param baselines of the curve
+     */
+    public Outcome of(Baselines baselines) {
+        Outcome outcome = read(baselines);
+        if (outcome instanceof Change change && baselines.coarse()) {
+            double least = Math.pow(baselines.curve.display(), 2) / 12;
+            return new Change(
+                    change.start(),
+                    change.end(),
+                    Math.max(least, change.startVariance()),
+                    Math.max(least, change.endVariance()),
+                    change.covariance(),
+                    change.degreesOfFreedom());
+        }
+        return outcome;
+    }
+
+    /** Which reading after mixing lies furthest in the direction of the change, spikes aside. */
+    private static int furthest(Baselines of) {
+        int furthest = of.before;
+        double way = of.fit().at(CoolingFit.END) - of.fit().at(CoolingFit.START);
+        for (int i = of.before; i < of.seconds.length; i++) {
+            if (!of.spike(i) && (of.temperatures[i] - of.temperatures[furthest]) * way > 0) {
+                furthest = i;
+            }
+        }
+        return furthest;
+    }
+
+    private static Outcome single(Baselines of, double end) {
+        double variance = of.fit().noise() * of.fit().noise();
+        return new Change(
+                of.temperatures[of.before - 1],
+                end,
+                variance,
+                variance,
+                0,
+                of.fit().degreesOfFreedom());
+    }
+
+    /** The start by the cooling curve and an end that hangs on its numbers so, with a variance of its own beside (°C²). */
+    private static Change cooling(Baselines of, double end, double[] hangsOn, double besides) {
+        CoolingFit fit = of.fit();
+        double[] start = fit.only(CoolingFit.START);
+        return new Change(
+                fit.at(CoolingFit.START),
+                end,
+                fit.covariance(start, start),
+                fit.covariance(hangsOn, hangsOn) + besides,
+                fit.covariance(start, hangsOn),
+                fit.degreesOfFreedom());
+    }
+
+    private static LineFit fore(Baselines of) {
+        return LineFit.through(of.seconds, of.temperatures, of.counts, 0, of.before, of.leastNoise);
+    }
+
+    private static LineFit after(Baselines of) {
+        return LineFit.through(
+                of.seconds, of.temperatures, of.counts, of.settledFrom(), of.seconds.length, of.leastNoise);
+    }
+
+    private static Outcome carried(Baselines of, double seconds) {
+        LineFit fore = fore(of);
+        LineFit after = after(of);
+        if (fore.readings() < 2 || after.readings() < 2) {
+            return new Withheld("A line takes two readings before mixing and two after it.");
+        }
+        return new Change(
+                fore.at(seconds),
+                after.at(seconds),
+                fore.variance(seconds),
+                after.variance(seconds),
+                0,
+                Math.min(fore.degreesOfFreedom(), after.degreesOfFreedom()));
+    }
+
+    /** Time from mixing at which three fifths of the change were reached (s). */
+    private static double reached(Baselines of) {
+        LineFit fore = fore(of);
+        LineFit after = after(of);
+        double lastTime = 0;
+        double lastShare = 0;
+        for (int i = of.before; i < of.seconds.length; i++) {
+            double time = of.seconds[i];
+            double share = (of.temperatures[i] - fore.at(time)) / (after.at(time) - fore.at(time));
+            if (share >= FRACTION_REACHED) {
+                return lastTime + (time - lastTime) * (FRACTION_REACHED - lastShare) / (share - lastShare);
+            }
+            lastTime = time;
+            lastShare = share;
+        }
+        return 0;
+    }
+}

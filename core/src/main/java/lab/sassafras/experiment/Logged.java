@@ -1,0 +1,24 @@
+package lab.sassafras.experiment;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.measure.Instrument;
+
+/**
+ * Readings on a clock, as a slot may name them by their identity.
+ *
+ * @param label       in words
+ * @param readings    those that count, in order of time (s from its beginning, °C)
+ * @param thermometer they were read on; empty where it is not on the shelf
+ */
+public record Logged(String label, List<Reading> readings, Optional<Instrument> thermometer) {
+
+    /** What an unknown thermometer is taken to show (°C). Common practice, no source. */
+    private static final double USUAL_DISPLAY = 0.1;
+
+    /** {@return smallest step its thermometer shows (°C)} */
+    public double display() {
+        return thermometer.map(Instrument::resolution).orElse(USUAL_DISPLAY);
+    }
+}

@@ -1,0 +1,177 @@
+package lab.sassafras.experiment;
+
+import java.util.Optional;
+import java.util.function.Supplier;
+import lab.sassafras.account.Omission;
+import lab.sassafras.account.Reagents;
+import lab.sassafras.convention.Mixture;
+import lab.sassafras.expression.Constants;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.substance.ChemicalEquation;
+import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.SolutionTable;
+
+/** What an experiment's books take from its formulas and equations: amounts, counts, what is left dissolved. */
+public final class Stoichiometry {
+
+    private final Draft draft;
+
+    Stoichiometry(Draft draft) {
+        this.draft = draft;
+    }
+
+    /**
+     * {@return moles dissolved in a liquid: its volume times its concentration}
+     *
+     * @param liquid        path of the liquid
+     * @param concentration path of its concentration
+     */
+    public Expression molesIn(String liquid, String concentration) {
+        return draft.volume(liquid).over(Constants.MILLILITRES_IN_LITRE).times(draft.quantity(concentration));
+    }
+
+    /**
+     * {@return molar mass of the formula in a slot (g/mol)}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Expression molarMass(String path) {
+        return draft.once(path, address -> draft.input(address, BenchUnit.GRAMS_PER_MOLE));
+    }
+
+    /**
+     * {@return the formula in a slot; empty while it lacks}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Optional<ChemicalFormula> formula(String path) {
+        return draft.sheet().stated(draft.address(path)).map(ChemicalFormula::read);
+    }
+
+    /**
+     * {@return how often a reagent stands in the equation of a slot; 1 while either lacks} An equation that has it on
+     * the other side only, or not at all, is a finding.
+     *
+     * @param equation path of the equation
+     * @param formula  path of the formula, or the formula itself
+     */
+    public int count(String equation, String formula) {
+        Optional<WrittenEquation> written = equation(equation);
+        if (written.isEmpty()) {
+            draft.lacks(draft.address(equation));
+        }
+        return written.flatMap(each -> formula(formula).map(each::taken)).orElse(1);
+    }
+
+    /**
+     * {@return how much water the equation of a slot forms beyond what was there; 1 while it lacks}
+     *
+     * @param equation path of the equation
+     */
+    public int netWater(String equation) {
+        return draft.sheet()
+                .stated(draft.address(equation))
+                .map(text -> ChemicalEquation.read(text).netWater())
+                .orElse(1);
+    }
+
+    /**
+     * {@return moles of the reagent that runs out first, as many as react (mol)}
+     *
+     * @param reagents both of them
+     */
+    public Named limiting(Reagents reagents) {
+        boolean second =
+                draft.value(reagents.first().runs().minus(reagents.second().runs()))
+                                .orElse(0)
+                        > 0;
+        Reagents.Reagent reagent = second ? reagents.second() : reagents.first();
+        Symbol symbol = Symbol.of("n:limiting");
+        return reagent.count() == 1
+                ? new Named(symbol, BenchUnit.MOLES, reagents.extent().body())
+                : reagents.extent()
+                        .times(Expression.number(reagent.count(), Integer.toString(reagent.count())))
+                        .named(symbol, BenchUnit.MOLES);
+    }
+
+    private Optional<WrittenEquation> equation(String path) {
+        return draft.sheet()
+                .stated(draft.address(path))
+                .map(text -> new WrittenEquation(ChemicalEquation.read(text), draft.address(path), draft.findings()));
+    }
+
+    /**
+     * {@return what is dissolved in the end, where a table has its solutions}
+     *
+     * @param path    of the formula of what was weighed in
+     * @param weighed mass of it (g)
+     */
+    public Optional<Mixture.Solute> dissolved(String path, Expression weighed) {
+        return formula(path).flatMap(solid -> {
+            ChemicalFormula left =
+                    ChemicalEquation.dissolving(solid).products().get(0).formula();
+            return SolutionTable.of(left)
+                    .map(table -> new Mixture.Solute(
+                            table,
+                            left.sameAs(solid)
+                                    ? weighed
+                                    : weighed.times(molarMass(left)).over(molarMass(solid))));
+        });
+    }
+
+    /**
+     * {@return what the equation of a slot leaves dissolved, where a table has its solutions}
+     *
+     * @param equation path of the equation
+     * @param extent   how often it runs (mol)
+     */
+    public Optional<Mixture.Solute> formed(String equation, Expression extent) {
+        return draft.sheet()
+                .stated(draft.address(equation))
+                .map(ChemicalEquation::read)
+                .flatMap(read -> read.products().stream()
+                        .filter(term -> term.state().equals("aq"))
+                        .flatMap(term -> SolutionTable.of(term.formula())
+                                .map(table -> new Mixture.Solute(
+                                        table,
+                                        extent.times(Expression.number(term.count(), Integer.toString(term.count())))
+                                                .times(molarMass(term.formula()))))
+                                .stream())
+                        .findFirst());
+    }
+
+    private static Expression molarMass(ChemicalFormula formula) {
+        double mass = formula.molarMass();
+        return new Expression.Constant(mass, Figures.POINT.fixed(mass, 2), BenchUnit.GRAMS_PER_MOLE)
+                .named(new Symbol("M", formula.text()), BenchUnit.GRAMS_PER_MOLE);
+    }
+
+    /**
+     * {@return specific heat of what a formula names (J/(g·°C)), where the shelf has it}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Optional<Supplier<Expression>> specificHeatOfFormula(String path) {
+        return formula(path)
+                .flatMap(formula -> draft.sheet().setting().shelf().byFormula(formula))
+                .map(substance -> () -> new Input(
+                        "shelf:" + substance.key(),
+                        Symbol.of("c:" + substance.name()),
+                        "specific heat of " + substance.name(),
+                        BenchUnit.JOULES_PER_GRAM_DEGREE));
+    }
+
+    Optional<Expression> density(QuantitySlot.Dissolved solution) {
+        Optional<SolutionTable> table = formula(solution.formula()).flatMap(SolutionTable::of);
+        if (table.isEmpty()) {
+            draft.omits(Omission.ofTable("density", "that of water"));
+        }
+        return table.map(known -> new Expression.Applied(known.density(), draft.quantity(solution.concentration()))
+                .named(new Symbol("ρ", known.solute().text()), BenchUnit.GRAMS_PER_MILLILITRE));
+    }
+}

@@ -1,0 +1,104 @@
+package lab.sassafras.experiment;
+
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Finding;
+import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Curve;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Refused;
+
+/** Readings on a clock, from which the temperatures before and after mixing are read. */
+final class TraceSlot extends StatedSlot {
+
+    TraceSlot(String key) {
+        super(key, true);
+    }
+
+    /** The curve a kept text stands for; empty where its trace is not here. */
+    static Optional<Curve> curve(String text, Setting setting) {
+        return TraceUse.of(text)
+                .flatMap(use -> Optional.ofNullable(setting.traces().get(use.trace()))
+                        .map(logged -> new Curve(
+                                logged.readings().stream()
+                                        .filter(each -> each.seconds() >= use.from() && each.seconds() <= use.to())
+                                        .toList(),
+                                use.mixing(),
+                                logged.display(),
+                                Optional.empty())));
+    }
+
+    @Override
+    protected void check(String text, Setting setting) {
+        if (TraceUse.of(text).isEmpty()) {
+            throw new Refused("“" + text + "” names no readings on a clock. Begin a clock from the page of the run.");
+        }
+    }
+
+    @Override
+    protected Optional<BenchUnit> unit() {
+        return Optional.empty();
+    }
+
+    @Override
+    public Field field() {
+        return Field.TRACE;
+    }
+
+    @Override
+    public void admit(Line line, Setting setting) {
+        if (TraceUse.of(line.text())
+                .filter(use -> setting.traces().containsKey(use.trace()))
+                .isEmpty()) {
+            throw new Refused("Those readings are not at this bench.");
+        }
+    }
+
+    @Override
+    public Optional<Measured> number(Line line, Setting setting) {
+        return Optional.empty();
+    }
+
+    @Override
+    public List<Finding> questions(Line line, String label, Setting setting) {
+        try {
+            return curve(line.text(), setting).isPresent()
+                    ? List.of()
+                    : List.of(Finding.question(
+                                    "curve.elsewhere",
+                                    label
+                                            + " names readings that are not in this book. They are kept in the book the run "
+                                            + "came from.")
+                            .at(line.address().toString()));
+        } catch (Refused unread) {
+            return List.of(Finding.question("curve.unread", label + ": " + unread.getMessage())
+                    .at(line.address().toString()));
+        }
+    }
+
+    @Override
+    public String spoken(String text, Telling telling) {
+        return TraceUse.of(text)
+                .map(use -> Optional.ofNullable(telling.setting().traces().get(use.trace()))
+                                .map(Logged::label)
+                                .orElse("readings on a clock")
+                        + ", mixed at " + ClockTime.write(use.mixing()))
+                .orElse(text);
+    }
+
+    @Override
+    public List<Option> options(Words words, String path, Setting setting) {
+        return List.of();
+    }
+
+    @Override
+    public Optional<Elsewhere> elsewhere() {
+        return Optional.of(Elsewhere.TRACE);
+    }
+
+    @Override
+    public boolean namesSample() {
+        return false;
+    }
+}

@@ -1,0 +1,186 @@
+package lab.sassafras.substance;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import lab.sassafras.measure.Refused;
+
+/**
+ * Chemistry as people type it, and what it is read as: a name, small letters, a dot for a hydrate, a charge without its
+ * sign of height, states left out. Whoever asks shows the reading before anything is kept.
+ */
+public final class Spelling {
+
+    private static final String SUPERSCRIPTS = "⁰¹²³⁴⁵⁶⁷⁸⁹⁺⁻";
+    private static final String SUBSCRIPTS = "₀₁₂₃₄₅₆₇₈₉";
+    private static final Pattern RAISED = Pattern.compile("[" + SUPERSCRIPTS + "]+");
+    private static final Pattern HYDRATE = Pattern.compile("[.*•∙](?=\\s*\\d*\\s*[Hh]2[Oo])");
+    private static final Pattern ION = Pattern.compile("(?:([A-Z][a-z]?)|(.*\\d))(\\d)([+\\-−])");
+    private static final Pattern SIDES = Pattern.compile("->|→|⇌|=");
+    private static final Pattern TERM = Pattern.compile("(?:(\\d{1,2})\\s*)?(.+?)\\s*(?:\\((s|l|g|aq)\\))?");
+    private static final int MOST_READINGS = 2;
+
+    private final Map<String, String> names = new LinkedHashMap<>();
+    private final Map<String, String> small = new LinkedHashMap<>();
+    private final Formation formation;
+
+    Spelling(Formation formation, List<Dissolution> dissolutions, List<Substance> substances) {
+        this.formation = formation;
+        formation.rows().forEach(row -> know(row.name(), row.formula()));
+        dissolutions.forEach(row -> know(
+                row.reference().name().replaceFirst("^heat of solution of ", "").split(", [0-9i]", 2)[0],
+                row.formula()));
+        substances.stream()
+                .filter(each -> !each.formula().isEmpty())
+                .forEach(each -> know(each.name(), ChemicalFormula.read(each.formula())));
+    }
+
+    private void know(String name, ChemicalFormula formula) {
+        String plain = name.toLowerCase(Locale.ROOT);
+        for (String known : List.of(plain, plain.replaceFirst(", (dissolved|anhydrous)$", ""))) {
+            names.putIfAbsent(known, formula.text());
+        }
+        small.putIfAbsent(formula.text().toLowerCase(Locale.ROOT), formula.text());
+    }
+
+    /** {@return names and formulas to propose, the name behind its formula} */
+    public Map<String, String> known() {
+        Map<String, String> byFormula = new LinkedHashMap<>();
+        names.forEach((name, formula) -> byFormula.putIfAbsent(formula, name));
+        return byFormula;
+    }
+
+    /**
+     * {@return the formula a text is read as}
+     *
+     * @param typed as typed
+     * @throws Refused where it can be read in no way, or in several
+     */
+    public ChemicalFormula formula(String typed) {
+        String text = typed.strip();
+        String named = names.get(text.toLowerCase(Locale.ROOT));
+        if (named != null) {
+            return ChemicalFormula.read(named);
+        }
+        String plain = charged(HYDRATE.matcher(onLine(text)).replaceAll("·").replace(" ", ""));
+        try {
+            return ChemicalFormula.read(plain);
+        } catch (Refused strict) {
+            return inSmallLetters(plain).orElseThrow(() -> strict);
+        }
+    }
+
+    /** Letters and figures on one line: what stood above it follows a ^, as charges are typed. */
+    private static String onLine(String text) {
+        StringBuilder line = new StringBuilder();
+        text.chars().forEach(each -> {
+            int below = SUBSCRIPTS.indexOf(each);
+            line.append(below < 0 ? (char) each : (char) ('0' + below));
+        });
+        return RAISED.matcher(line)
+                .replaceAll(raised -> "^"
+                        + raised.group()
+                                .chars()
+                                .map(each -> SUPERSCRIPTS.indexOf(each))
+                                .mapToObj(at -> at == 10 ? "+" : at == 11 ? "-" : Integer.toString(at))
+                                .reduce("", String::concat));
+    }
+
+    /** The last figure before a sign is the charge: Cu2+ is Cu^2+, SO42- is SO4^2-. */
+    private static String charged(String text) {
+        Matcher ion = ION.matcher(text);
+        return !text.contains("^") && ion.matches()
+                ? text.substring(0, ion.start(3)) + "^" + ion.group(3) + ion.group(4)
+                : text;
+    }
+
+    /** Known so on the shelf, or the one way small letters can be cut into elements. */
+    private Optional<ChemicalFormula> inSmallLetters(String text) {
+        String known = small.get(text.toLowerCase(Locale.ROOT));
+        if (known != null) {
+            return Optional.of(ChemicalFormula.read(known));
+        }
+        if (!text.equals(text.toLowerCase(Locale.ROOT))) {
+            return Optional.empty();
+        }
+        Set<String> readings = new LinkedHashSet<>();
+        cut(text, "", readings);
+        if (readings.size() > 1) {
+            throw new Refused(
+                    "“" + text + "” can be read as " + String.join(" or ", readings) + ". Write the capitals.");
+        }
+        return readings.stream().findFirst().map(ChemicalFormula::read);
+    }
+
+    private static void cut(String rest, String read, Set<String> readings) {
+        if (readings.size() >= MOST_READINGS) {
+            return;
+        }
+        if (rest.isEmpty()) {
+            readings.add(read);
+            return;
+        }
+        if (!Character.isLetter(rest.charAt(0))) {
+            cut(rest.substring(1), read + rest.charAt(0), readings);
+            return;
+        }
+        for (int length = Math.min(2, rest.length()); length >= 1; length--) {
+            String symbol = Character.toUpperCase(rest.charAt(0)) + rest.substring(1, length);
+            if (AtomicWeight.of(symbol).isPresent()) {
+                cut(rest.substring(length), read + symbol, readings);
+            }
+        }
+    }
+
+    /**
+     * {@return the equation a text is read as, with the states the shelf knows}
+     *
+     * @param typed as typed
+     * @throws Refused where it cannot be read, does not balance, or lacks a state that the shelf does not know
+     */
+    public String equation(String typed) {
+        String[] sides = SIDES.split(typed, -1);
+        if (sides.length != 2) {
+            return typed;
+        }
+        return side(sides[0]) + " -> " + side(sides[1]);
+    }
+
+    private String side(String written) {
+        List<String> terms = new ArrayList<>();
+        for (String part : written.strip().split("\\s\\+\\s|(?<=\\))\\s*\\+\\s*", -1)) {
+            Matcher term = TERM.matcher(part.strip());
+            if (!term.matches()) {
+                return written.strip();
+            }
+            ChemicalFormula formula = formula(term.group(2));
+            String state =
+                    Optional.ofNullable(term.group(3)).or(() -> state(formula)).orElse("");
+            terms.add((term.group(1) == null || term.group(1).equals("1") ? "" : term.group(1) + " ")
+                    + formula.text()
+                    + (state.isEmpty() ? "" : "(" + state + ")"));
+        }
+        return String.join(" + ", terms);
+    }
+
+    /** What stands beside other things in water: dissolved where it can be, water as the liquid. */
+    private Optional<String> state(ChemicalFormula formula) {
+        if (formula.charge() != 0) {
+            return Optional.of("aq");
+        }
+        List<String> states = formation.rows().stream()
+                .filter(row -> row.formula().sameAs(formula))
+                .map(Formation.Row::state)
+                .toList();
+        return List.of("l", "aq", "s", "g").stream()
+                .filter(state -> states.contains(state) && !(state.equals("l") && states.contains("aq")))
+                .findFirst();
+    }
+}

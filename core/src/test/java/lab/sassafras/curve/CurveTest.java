@@ -1,0 +1,173 @@
+package lab.sassafras.curve;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.IntStream;
+import lab.sassafras.curve.Outcome.Change;
+import lab.sassafras.curve.Outcome.Withheld;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.statistics.ReferenceDataset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Curves from a bench of physics of their own, whose true change is known ({@link Bench}). */
+class CurveTest {
+
+    /** A sample of what {@code ./bench populations} does with 2,000 seeds. */
+    @ParameterizedTest
+    @CsvSource({"A, 93, 97.5", "B, 90, 100", "C, 90, 100", "D, 90, 100"})
+    void theIntervalOfTheRecommendedWayHoldsTheTruth(Population population, double least, double most) {
+        List<Population.Row> rows = population.read(600);
+        assertThat(rows).hasSizeGreaterThan(580);
+        assertThat(Population.covered(rows)).isBetween(least, most);
+        if (population == Population.A) {
+            assertThat(Population.leastInThirds(rows, Bench::rise)).isGreaterThan(90);
+            assertThat(Population.leastInThirds(rows, Bench::cooling)).isGreaterThan(90);
+            assertThat(Population.leastInThirds(rows, Bench::after)).isGreaterThan(90);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"20, 1500, 5", "-8, 3000, 5", "3, 8000, 30", "50, 1000, 1"})
+    void withoutNoiseTheTruthIsFoundToAMillikelvin(double rise, double cooling, double spacing) {
+        Bench bench = bench(rise, cooling, spacing, 0, 0);
+        assertThat(read(bench, Way.NEWTON).difference()).isCloseTo(rise, within(1e-3));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 12", "60, 0"})
+    void whatComesLateIsNotCarriedToMixing(double release, double lag) {
+        Bench bench = bench(20, 1500, 2, release, lag);
+        assertThat(read(bench, Way.INTEGRAL).difference()).isCloseTo(20, within(1e-2));
+        double delay = release + lag;
+        // an exponential delay claims 1 ÷ (1 − delay ÷ cooling) too much
+        assertThat(read(bench, Way.NEWTON).difference()).isCloseTo(20 / (1 - delay / 1500), within(2e-2));
+        assertThat(advice(bench)).satisfies(each -> {
+            assertThat(each.way()).isEqualTo(Way.INTEGRAL);
+            assertThat(each.reason()).contains((int) delay + " s after mixing");
+        });
+    }
+
+    /** Over ten minutes at 20 °C and 1,500 s a straight line misses the bend by a fifth of a degree and more. */
+    @Test
+    void straightLinesAreNotRecommendedWhereTheyCannotBend() {
+        Bench bench = bench(20, 1500, 5, 0, 0);
+        assertThat(read(bench, Way.LINES).difference()).isLessThan(19.8);
+        assertThat(advice(bench).way()).isEqualTo(Way.NEWTON);
+        assertThat(advice(bench).reason()).contains("1500 s", "Straight lines");
+    }
+
+    @Test
+    void theOtherWaysAreWhatTheySay() {
+        Bench bench = bench(20, 1500, 5, 0, 0);
+        Curve curve = bench.draw(new Random(1)).curve();
+        double first = curve.readings().get(curve.before()).temperature();
+        assertThat(read(bench, Way.EXTREME).end()).isEqualTo(first);
+        // 20 °C above at mixing, e^(−180 ÷ 1500) of it three minutes later
+        assertThat(read(bench, Way.AFTER_WAIT).end()).isCloseTo(21 + 20 * Math.exp(-0.12), within(1e-3));
+        assertThat(read(bench(20, 1500, 2, 60, 0), Way.FRACTION).difference())
+                .isBetween(
+                        read(bench(20, 1500, 2, 60, 0), Way.EXTREME).difference(),
+                        read(bench(20, 1500, 2, 60, 0), Way.NEWTON).difference());
+    }
+
+    @Test
+    void aTouchSpikeIsNamedAndLeftOut() {
+        Curve clean = bench(20, 1500, 5, 0, 0).draw(new Random(1)).curve();
+        int first = clean.before();
+        List<Reading> readings = IntStream.range(0, clean.readings().size())
+                .mapToObj(i -> i == first || i == first + 1
+                        ? lifted(clean.readings().get(i), 1.5)
+                        : clean.readings().get(i))
+                .toList();
+        Baselines baselines = Baselines.of(new Curve(readings, clean.mixing(), 0, Optional.empty()));
+        assertThat(baselines.spikes()).containsExactly(readings.get(first), readings.get(first + 1));
+        assertThat(((Change) Way.NEWTON.of(baselines)).difference()).isCloseTo(20, within(5e-3));
+    }
+
+    /** Readings that are the same because the display is coarse share its rounding: never below d ÷ √12 on a side. */
+    @Test
+    void aCoarseDisplayIsNotAveragedAway() {
+        List<Reading> flat = IntStream.rangeClosed(0, 60)
+                .filter(i -> i != 18)
+                .mapToObj(i -> new Reading(10 * i, i < 18 ? 21.0 : 24.5))
+                .toList();
+        Baselines baselines = Baselines.of(new Curve(flat, 180, 0.5, Optional.empty()));
+        for (Way way : Way.values()) {
+            Change change = (Change) way.of(baselines);
+            assertThat(change.startVariance()).as(way.key()).isGreaterThanOrEqualTo(0.25 / 12);
+            assertThat(change.endVariance()).as(way.key()).isGreaterThanOrEqualTo(0.25 / 12);
+        }
+    }
+
+    @Test
+    void fewReadingsGiveTheExtremeAndSayWhyNoLine() {
+        Baselines two = Baselines.of(
+                new Curve(List.of(new Reading(0, 21.0), new Reading(200, 25.0)), 100, 0.1, Optional.empty()));
+        assertThat(Recommendation.of(two, Figures.POINT).way()).isEqualTo(Way.EXTREME);
+        assertThat(((Change) Way.EXTREME.of(two)).difference()).isEqualTo(4.0);
+        assertThat(Way.NEWTON.of(two)).isInstanceOf(Withheld.class);
+        assertThat(Way.LINES.of(two)).isInstanceOf(Withheld.class);
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {Double.NaN, -5, 0, 40, 100})
+    void mixingThatIsNowhereBetweenReadingsIsRefusedInWords(double mixing) {
+        List<Reading> readings = List.of(new Reading(40, 25.0), new Reading(0, 21.0), new Reading(20, Double.NaN));
+        assertThatThrownBy(() -> new Curve(readings, mixing, 0.1, Optional.empty()))
+                .isInstanceOf(Refused.class)
+                .hasMessageMatching("(There is no reading|No moment).*\\.");
+    }
+
+    @Test
+    void readingsInAnyOrderTwoAtOneInstantAndAStandstillAreRead() {
+        List<Reading> still = IntStream.range(0, 40)
+                .mapToObj(i -> new Reading(10 * (39 - i) + (i % 2 == 0 ? 0 : 10), 22.0))
+                .toList();
+        Baselines baselines = Baselines.of(new Curve(still, 195, 0.1, Optional.empty()));
+        for (Way way : Way.values()) {
+            if (way.of(baselines) instanceof Change change) {
+                assertThat(change.difference()).as(way.key()).isCloseTo(0, within(1e-6));
+                assertThat(change.uncertainty()).as(way.key()).isFinite();
+            }
+        }
+    }
+
+    /** NIST StRD Norris; certified values from memory of its file. */
+    @Test
+    void theLineIsThatOfTheReferenceDataset() {
+        ReferenceDataset norris = ReferenceDataset.of("data");
+        boolean[] all = new boolean[norris.x().length];
+        java.util.Arrays.fill(all, true);
+        LineFit line = LineFit.through(norris.x(), norris.y(), all, 0, all.length, 0);
+        assertThat(line.slope()).isCloseTo(1.00211681802045, within(1e-12));
+        assertThat(line.at(0)).isCloseTo(-0.262323073774029, within(1e-10));
+        assertThat(Math.sqrt(line.variance(0))).isCloseTo(0.232818234301152, within(1e-10));
+        assertThat(line.noise()).isCloseTo(0.884796396144373, within(1e-10));
+    }
+
+    private static Reading lifted(Reading reading, double by) {
+        return new Reading(reading.seconds(), reading.temperature() + by);
+    }
+
+    /** Three minutes at 21 °C in a room of 21 °C, then ten minutes; nothing but the physics. */
+    private static Bench bench(double rise, double cooling, double spacing, double release, double lag) {
+        return new Bench(rise, cooling, 21, 21, 180, 600, spacing, 0, 0, release, lag, 0, false);
+    }
+
+    private static Change read(Bench bench, Way way) {
+        return (Change) way.of(Baselines.of(bench.draw(new Random(1)).curve()));
+    }
+
+    private static Recommendation advice(Bench bench) {
+        return Recommendation.of(Baselines.of(bench.draw(new Random(1)).curve()), Figures.POINT);
+    }
+}
