@@ -238,7 +238,7 @@ document.addEventListener('alpine:init', () => {
       const arrows = !(field && (field.tagName === 'SELECT' || field.type === 'radio'));
       if (event.key === 'ArrowUp' && arrows) { this.follow('before', event); }
       if (event.key === 'ArrowDown' && arrows) { this.follow('skip', event); }
-      if (event.key === ' ' && !field) {
+      if (event.key === ' ' && (!field || field.closest('.book [data-every]'))) {
         const moment = document.querySelector('button.moment');
         if (moment && event.target !== moment) { event.preventDefault(); moment.click(); }
       }
@@ -250,6 +250,106 @@ document.addEventListener('alpine:init', () => {
     follow(id, event) {
       const link = document.getElementById(id);
       if (link) { event.preventDefault(); drafts.waiting = true; link.click(); }
+    },
+  }));
+
+  /* A clock begun earlier, with a mark at each interval: seen, and heard if wanted. */
+  Alpine.data('clock', () => ({
+    face: '',
+    coming: '',
+    due: false,
+    sound: window.localStorage.getItem('sound at marks') === 'on',
+    begun: 0,
+    every: 30,
+    last: 0,
+    sounded: 0,
+    ticking: null,
+    init() {
+      const given = this.$el.dataset;
+      this.begun = Date.now() - Number(given.age);
+      this.every = Number(given.every);
+      this.last = Number(given.last);
+      this.sounded = Math.floor(this.now() / this.every);
+      this.tick();
+      this.ticking = setInterval(() => this.tick(), 200);
+    },
+    destroy() { clearInterval(this.ticking); },
+    now() { return (Date.now() - this.begun) / 1000; },
+    mark() { return Math.floor(this.now() / this.every) * this.every; },
+    written(seconds) {
+      const whole = Math.floor(seconds);
+      return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+    },
+    tick() {
+      const now = this.now();
+      const mark = this.mark();
+      this.face = this.written(now);
+      this.due = now - mark <= this.every / 3 && this.last < mark;
+      this.coming = this.due ? `Read now, for ${this.written(mark)}`
+        : `Next at ${this.written(mark + this.every)}, in ${Math.ceil(mark + this.every - now)} s`;
+      if (mark / this.every > this.sounded) {
+        this.sounded = mark / this.every;
+        if (this.sound) { this.beep(); }
+      }
+    },
+    get markClass() { return this.due ? 'due' : ''; },
+    get soundWords() { return this.sound ? 'Sound at each mark: on' : 'Sound at each mark: off'; },
+    hear() {
+      this.sound = !this.sound;
+      window.localStorage.setItem('sound at marks', this.sound ? 'on' : 'off');
+      if (this.sound) { this.beep(); }
+    },
+    beep() {
+      const air = new AudioContext();
+      const tone = air.createOscillator();
+      tone.frequency.value = 660;
+      tone.connect(air.destination);
+      tone.start();
+      tone.stop(air.currentTime + 0.2);
+    },
+    /* The first key tells when it was read: at the mark just passed, or else now. */
+    typed(event) {
+      const time = event.target.form.elements.time;
+      const filled = event.target.value !== '';
+      if (filled && time.value === '') {
+        const late = this.now() - this.mark();
+        time.value = this.written(late <= this.every / 3 && this.last < this.mark() ? this.mark() : this.now());
+        time.dataset.own = time.value;
+      } else if (!filled && time.value === time.dataset.own) {
+        time.value = '';
+      }
+    },
+  }));
+
+  /* Stretches of baseline moved by hand: the server works them out, and the picture follows. */
+  Alpine.data('strip', () => ({
+    said: '',
+    asked: 0,
+    step(event) {
+      const move = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
+      const time = /^(\d+):([0-5]\d)$/.exec(event.target.value.trim());
+      if (!move || !time || (event.key.match(/Left|Right/) && !event.altKey)) { return; }
+      event.preventDefault();
+      const every = Number(this.$root.dataset.every || 30);
+      const whole = Math.max(0, Number(time[1]) * 60 + Number(time[2]) + move * every);
+      event.target.value = `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+      this.look();
+    },
+    async look() {
+      const form = this.$root.querySelector('form.stretches');
+      const address = new URL(this.$root.dataset.page, window.location.href);
+      ['foreFrom', 'foreTo', 'afterFrom', 'afterTo'].forEach((name) => address.searchParams.set(name, form.elements[name].value));
+      this.asked += 1;
+      const mine = this.asked;
+      const answer = await fetch(address, { headers: { Accept: 'text/html' } }).catch(() => null);
+      if (!answer || mine !== this.asked) { return; }
+      const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      const problem = page.querySelector('#stretches-problem');
+      this.said = problem ? problem.textContent : '';
+      page.querySelectorAll('[data-live]').forEach((fresh) => {
+        const old = this.$root.querySelector(`[data-live="${fresh.dataset.live}"]`);
+        if (old && answer.ok) { old.replaceWith(document.importNode(fresh, true)); }
+      });
     },
   }));
 

@@ -22,6 +22,7 @@ class PagesTest extends HouseTest {
         Entry begun = imported("4-still-at-the-bench.json");
         Entry neutral = imported("9-acid-and-base.json");
         Entry metals = imported("11-three-metals.json");
+        Entry clocked = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
         String instrument = instruments.all().get(0).key();
         return Stream.of(
                 "/periods",
@@ -45,6 +46,9 @@ class PagesTest extends HouseTest {
                 "/entries/" + imported("14-cup-from-its-parts.json").id() + "/result",
                 "/entries/" + imported("15-saltpetre.json").id() + "/result",
                 "/entries/" + metals.id() + "?at=calorimeter%5B2%5D/vessel",
+                "/entries/" + begun.id() + "/clock",
+                "/entries/" + clocked.id() + "/clock",
+                "/entries/" + clocked.id() + "/strip",
                 "/shelf/solutions",
                 "/shelf/formation",
                 "/shelf/values",
@@ -94,6 +98,7 @@ class PagesTest extends HouseTest {
             for (String page : List.of(
                     "/bench",
                     "/entries/" + begun.id(),
+                    "/entries/" + begun.id() + "/clock",
                     "/periods/" + begun.period().id())) {
                 browser.open(page);
                 assertThat((List<?>) browser.page().evaluate("""

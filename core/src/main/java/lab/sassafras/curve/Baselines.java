@@ -29,6 +29,9 @@ public final class Baselines {
     final boolean[] counts;
     final double leastNoise;
     private final boolean[] spikes;
+    /** Whether each is taken for baseline, where a person said so. */
+    private final List<Boolean> chosen;
+
     private int settled;
     private CoolingFit fit;
     private double late;
@@ -38,8 +41,10 @@ public final class Baselines {
     private Baselines(Curve curve) {
         this.curve = curve;
         this.before = curve.before();
-        double[][] both = curve.readings().stream()
+        List<Reading> all = curve.readings().stream()
                 .filter(each -> each.seconds() != curve.mixing())
+                .toList();
+        double[][] both = all.stream()
                 .map(each -> new double[] {each.seconds() - curve.mixing(), each.temperature()})
                 .toArray(double[][]::new);
         seconds = Arrays.stream(both).mapToDouble(each -> each[0]).toArray();
@@ -47,12 +52,18 @@ public final class Baselines {
         counts = new boolean[seconds.length];
         spikes = new boolean[seconds.length];
         leastNoise = Math.max(curve.display() / Math.sqrt(12), 1e-7);
-        settled = laterPart();
+        chosen = curve.windows()
+                .map(windows -> all.stream().map(windows::holds).toList())
+                .orElse(List.of());
+        settled = chosen.isEmpty() ? laterPart() : firstChosen();
+        counting();
         double noise = Math.max(leastNoise, roughNoise());
         standingOut(0, before, OUT * noise);
         standingOut(settled, seconds.length, OUT * noise);
         fit = fit(new CoolingFit(seconds, temperatures, before, counting(), curve, noise, false));
-        widen();
+        if (chosen.isEmpty()) {
+            widen();
+        }
         measureLateness();
     }
 
@@ -75,11 +86,46 @@ public final class Baselines {
         return first;
     }
 
+    /** First reading after mixing that a person took for baseline. */
+    private int firstChosen() {
+        int first = before;
+        while (!chosen.get(first)) {
+            first++;
+        }
+        return first;
+    }
+
     private boolean[] counting() {
         for (int i = 0; i < counts.length; i++) {
-            counts[i] = (i < before || i >= settled) && !spikes[i];
+            counts[i] = (i < before || i >= settled) && !spikes[i] && (chosen.isEmpty() || chosen.get(i));
         }
         return counts;
+    }
+
+    /** {@return first and last reading of both baselines, on the readings' clock} */
+    public Windows windows() {
+        int from = settledFrom();
+        return new Windows(time(first(0)), time(last(before)), time(first(from)), time(last(counts.length)));
+    }
+
+    private double time(int i) {
+        return seconds[i] + curve.mixing();
+    }
+
+    private int first(int from) {
+        int first = from;
+        while (first < counts.length - 1 && !counts[first]) {
+            first++;
+        }
+        return first;
+    }
+
+    private int last(int to) {
+        int last = to - 1;
+        while (last > 0 && !counts[last]) {
+            last--;
+        }
+        return last;
     }
 
     private CoolingFit fit(CoolingFit next) {

@@ -292,6 +292,11 @@ final class CoolingFit {
         return where[SURROUNDINGS] + above * left - tail;
     }
 
+    /** The cooling curve on one side of mixing (°C), at a time from it (s). */
+    double cooling(double since, boolean past) {
+        return at[SURROUNDINGS] + (at[past ? END : START] - at[SURROUNDINGS]) * Math.exp(-rate() * since);
+    }
+
     /** What a reading lies off the fit by (°C). */
     double off(int i) {
         return temperatures[i] - value(at, rate(), seconds[i], i >= before);

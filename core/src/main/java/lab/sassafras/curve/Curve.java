@@ -12,8 +12,10 @@ import lab.sassafras.measure.Refused;
  * @param mixing   moment of mixing, on the readings' clock (s)
  * @param display  smallest step the thermometer shows (°C)
  * @param room     what surrounds the calorimeter, where it was read
+ * @param windows  which readings are baseline, where a person says so
  */
-public record Curve(List<Reading> readings, double mixing, double display, Optional<Room> room) {
+public record Curve(
+        List<Reading> readings, double mixing, double display, Optional<Room> room, Optional<Windows> windows) {
 
     /**
      * Takes readings as they come.
@@ -22,6 +24,7 @@ public record Curve(List<Reading> readings, double mixing, double display, Optio
      * @param mixing   moment of mixing, on the readings' clock (s)
      * @param display  smallest step the thermometer shows (°C)
      * @param room     what surrounds the calorimeter, where it was read
+     * @param windows  which readings are baseline, where a person says so
      * @throws Refused where nothing was read before mixing, or nothing after it
      */
     public Curve {
@@ -40,6 +43,32 @@ public record Curve(List<Reading> readings, double mixing, double display, Optio
         }
         if (readings.get(readings.size() - 1).seconds() <= mixing) {
             throw new Refused("There is no reading after mixing.");
+        }
+        if (windows.isPresent()) {
+            within(readings, mixing, windows.get());
+        }
+    }
+
+    /**
+     * Takes readings as they come, which of them are baseline being left to what they show.
+     *
+     * @param readings in any order
+     * @param mixing   moment of mixing, on the readings' clock (s)
+     * @param display  smallest step the thermometer shows (°C)
+     * @param room     what surrounds the calorimeter, where it was read
+     * @throws Refused where nothing was read before mixing, or nothing after it
+     */
+    public Curve(List<Reading> readings, double mixing, double display, Optional<Room> room) {
+        this(readings, mixing, display, room, Optional.empty());
+    }
+
+    private static void within(List<Reading> readings, double mixing, Windows windows) {
+        List<Reading> within = readings.stream().filter(windows::holds).toList();
+        if (within.stream().noneMatch(each -> each.seconds() < mixing)) {
+            throw new Refused("There is no reading in the stretch before mixing.");
+        }
+        if (within.stream().noneMatch(each -> each.seconds() > mixing)) {
+            throw new Refused("There is no reading in the stretch after mixing.");
         }
     }
 

@@ -1,5 +1,8 @@
 package lab.sassafras.curve;
 
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.curve.Outcome.Withheld;
 
@@ -54,6 +57,11 @@ public enum Way {
         Outcome read(Baselines of) {
             return carried(of, 0);
         }
+
+        @Override
+        Laid lay(Baselines of, Change change) {
+            return straight(of, 0);
+        }
     },
     /** Both baselines as Newton's cooling with one constant, carried to mixing. */
     NEWTON("newton") {
@@ -64,12 +72,22 @@ public enum Way {
             }
             return cooling(of, of.fit().at(CoolingFit.END), of.fit().only(CoolingFit.END), 0);
         }
+
+        @Override
+        Laid lay(Baselines of, Change change) {
+            return curved(of);
+        }
     },
     /** Straight lines carried to the moment at which three fifths of the change were reached. */
     FRACTION("fraction") {
         @Override
         Outcome read(Baselines of) {
             return carried(of, reached(of));
+        }
+
+        @Override
+        Laid lay(Baselines of, Change change) {
+            return straight(of, reached(of));
         }
     },
     /**
@@ -92,6 +110,11 @@ public enum Way {
             }
             return cooling(of, fit.at(CoolingFit.END) - k * of.late(), hangsOn, k * k * of.lateVariance());
         }
+
+        @Override
+        Laid lay(Baselines of, Change change) {
+            return curved(of);
+        }
     };
 
     private static final Withheld TOO_FEW = new Withheld(
@@ -111,6 +134,58 @@ public enum Way {
     }
 
     abstract Outcome read(Baselines of);
+
+    /**
+     * {@return what is drawn of this way; empty where no change can be read}
+     *
+     * @param baselines of the curve
+     */
+    public Optional<Laid> laid(Baselines baselines) {
+        return of(baselines) instanceof Change change ? Optional.of(lay(baselines, change)) : Optional.empty();
+    }
+
+    /** Where both temperatures are single readings: level from each to mixing. */
+    Laid lay(Baselines of, Change change) {
+        double mixing = of.curve.mixing();
+        double end = mixing + of.seconds[furthest(of)];
+        return new Laid(
+                List.of(
+                        new Reading(mixing + of.seconds[of.before - 1], change.start()),
+                        new Reading(mixing, change.start())),
+                List.of(new Reading(mixing, change.end()), new Reading(end, change.end())),
+                mixing);
+    }
+
+    private static Laid straight(Baselines of, double carriedTo) {
+        double mixing = of.curve.mixing();
+        LineFit fore = fore(of);
+        LineFit after = after(of);
+        double first = of.seconds[0];
+        double last = of.seconds[of.seconds.length - 1];
+        return new Laid(
+                List.of(
+                        new Reading(mixing + first, fore.at(first)),
+                        new Reading(mixing + carriedTo, fore.at(carriedTo))),
+                List.of(
+                        new Reading(mixing + carriedTo, after.at(carriedTo)),
+                        new Reading(mixing + last, after.at(last))),
+                mixing + carriedTo);
+    }
+
+    private static Laid curved(Baselines of) {
+        return new Laid(
+                curved(of, of.seconds[0], 0, false),
+                curved(of, 0, of.seconds[of.seconds.length - 1], true),
+                of.curve.mixing());
+    }
+
+    private static List<Reading> curved(Baselines of, double from, double to, boolean past) {
+        return IntStream.rangeClosed(0, Laid.POINTS)
+                .mapToDouble(i -> from + (to - from) * i / Laid.POINTS)
+                .mapToObj(
+                        since -> new Reading(of.curve.mixing() + since, of.fit().cooling(since, past)))
+                .toList();
+    }
 
     /**
      * {@return the change read this way, or why there is none}

@@ -82,6 +82,16 @@ public interface Experiment {
         return Optional.empty();
     }
 
+    /** {@return where the moment stands at which both come together; empty where none is marked} */
+    default Optional<String> mixing() {
+        return groups().stream()
+                .filter(group -> group.cardinality() == Cardinality.PER_TRIAL)
+                .flatMap(group -> group.slots().stream()
+                        .filter(slot -> slot.field() == Slot.Field.MOMENT)
+                        .map(slot -> group.key() + "/" + slot.key()))
+                .findFirst();
+    }
+
     /** {@return where the reading stands that a prediction is compared with; empty where there is none} */
     default Optional<String> finalReading() {
         return span().map(Span::end);

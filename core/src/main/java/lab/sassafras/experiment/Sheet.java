@@ -45,7 +45,8 @@ public final class Sheet implements Evidence {
     /** What decides how a quantity of a trial is drawn up. */
     private record Ways(int trial, MassWay mass, LiquidDensity density) {}
 
-    private final Map<Integer, Optional<CurveReadings>> curves = new ConcurrentHashMap<>();
+    /** By trial; read once for all schools. */
+    private final Map<Integer, Optional<CurveReadings>> curves;
 
     /**
      * A sheet never stored.
@@ -67,12 +68,18 @@ public final class Sheet implements Evidence {
      * @param reservations what of the stored rows could not be read, and why
      */
     public Sheet(Experiment experiment, List<Line> lines, Setting setting, List<Finding> reservations) {
-        this(experiment, lines, setting, reservations, false);
+        this(experiment, lines, setting, reservations, false, new ConcurrentHashMap<>());
     }
 
     private Sheet(
-            Experiment experiment, List<Line> lines, Setting setting, List<Finding> reservations, boolean blueprint) {
+            Experiment experiment,
+            List<Line> lines,
+            Setting setting,
+            List<Finding> reservations,
+            boolean blueprint,
+            Map<Integer, Optional<CurveReadings>> curves) {
         this.blueprint = blueprint;
+        this.curves = curves;
         this.experiment = experiment;
         this.lines = List.copyOf(lines);
         this.setting = setting;
@@ -97,7 +104,9 @@ public final class Sheet implements Evidence {
      * @param other the other one
      */
     public Sheet with(Setting other) {
-        return new Sheet(experiment, lines, other, reservations);
+        boolean sameReadings = other.traces().equals(setting.traces());
+        return new Sheet(
+                experiment, lines, other, reservations, false, sameReadings ? curves : new ConcurrentHashMap<>());
     }
 
     /**
@@ -116,7 +125,7 @@ public final class Sheet implements Evidence {
      * @param lines what decides which books are drawn up
      */
     static Sheet blueprint(Experiment experiment, List<Line> lines, Setting setting) {
-        return new Sheet(experiment, lines, setting, List.of(), true);
+        return new Sheet(experiment, lines, setting, List.of(), true, new ConcurrentHashMap<>());
     }
 
     boolean blueprint() {
@@ -340,8 +349,15 @@ public final class Sheet implements Evidence {
                 .anyMatch(trial -> readings(trial).isPresent());
     }
 
-    /** Whether a trial's curve gives what stands at an address: the two temperatures, and what tells their drift. */
+    /**
+     * Whether a trial's curve gives what stands at an address: the two temperatures, what tells their drift, and the
+     * moment of mixing.
+     */
     private boolean givenByCurve(Address address) {
+        if (experiment.mixing().filter(address.path()::equals).isPresent()
+                && stated(Address.of(CommonPlaces.TRACE, address.index())).isPresent()) {
+            return true;
+        }
         return experiment
                         .span()
                         .filter(span -> span.start().equals(address.path())

@@ -26,7 +26,8 @@ final class TraceSlot extends StatedSlot {
                                         .toList(),
                                 use.mixing(),
                                 logged.display(),
-                                Optional.empty())));
+                                Optional.empty(),
+                                use.windows())));
     }
 
     @Override

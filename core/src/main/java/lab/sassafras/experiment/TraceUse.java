@@ -4,6 +4,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lab.sassafras.curve.Windows;
+import lab.sassafras.measure.Refused;
 
 /**
  * Which stretch of a trace a trial is read from, as it is kept: {@code <identity> from 0 to 540 mixing 180}.
@@ -12,12 +14,39 @@ import java.util.regex.Pattern;
  * @param from   first second that counts (s)
  * @param to     last second that counts (s)
  * @param mixing moment of mixing (s)
+ * @param windows which readings are baseline, where a person says so
  */
-public record TraceUse(String trace, double from, double to, double mixing) {
+public record TraceUse(String trace, double from, double to, double mixing, Optional<Windows> windows) {
+
+    /** A day (s). */
+    private static final double LONGEST = 86_400;
 
     private static final String SECONDS = "(\\d{1,7}(?:\\.\\d{1,3})?)";
     private static final Pattern KEPT =
-            Pattern.compile("([0-9a-z-]{1,40}) from " + SECONDS + " to " + SECONDS + " mixing " + SECONDS);
+            Pattern.compile("([0-9a-z-]{1,40}) from " + SECONDS + " to " + SECONDS + " mixing " + SECONDS
+                    + "(?: before " + SECONDS + " to " + SECONDS + " after " + SECONDS + " to " + SECONDS + ")?");
+
+    /**
+     * The whole of a record, which of its readings are baseline being left to what they show.
+     *
+     * @param trace  its identity
+     * @param from   first second that counts (s)
+     * @param to     last second that counts (s)
+     * @param mixing moment of mixing (s)
+     */
+    public TraceUse(String trace, double from, double to, double mixing) {
+        this(trace, from, to, mixing, Optional.empty());
+    }
+
+    /**
+     * {@return the whole of a record, as long as one can be}
+     *
+     * @param trace  its identity
+     * @param mixing moment of mixing (s)
+     */
+    public static TraceUse whole(String trace, double mixing) {
+        return new TraceUse(trace, 0, LONGEST, mixing);
+    }
 
     /**
      * {@return what a kept text says; empty where it says nothing of the kind}
@@ -27,12 +56,24 @@ public record TraceUse(String trace, double from, double to, double mixing) {
     public static Optional<TraceUse> of(String text) {
         Matcher kept = KEPT.matcher(text);
         return kept.matches()
-                ? Optional.of(new TraceUse(
-                        kept.group(1),
-                        Double.parseDouble(kept.group(2)),
-                        Double.parseDouble(kept.group(3)),
-                        Double.parseDouble(kept.group(4))))
+                ? Optional.of(
+                        new TraceUse(kept.group(1), second(kept, 2), second(kept, 3), second(kept, 4), windows(kept)))
                 : Optional.empty();
+    }
+
+    private static double second(Matcher kept, int group) {
+        return Double.parseDouble(kept.group(group));
+    }
+
+    /** Stretches that cannot be, as only a foreign hand would write them, are left to what the readings show. */
+    private static Optional<Windows> windows(Matcher kept) {
+        try {
+            return kept.group(5) == null
+                    ? Optional.empty()
+                    : Optional.of(new Windows(second(kept, 5), second(kept, 6), second(kept, 7), second(kept, 8)));
+        } catch (Refused impossible) {
+            return Optional.empty();
+        }
     }
 
     /**
@@ -41,12 +82,33 @@ public record TraceUse(String trace, double from, double to, double mixing) {
      * @param name of the trace
      */
     public TraceUse named(String name) {
-        return new TraceUse(name, from, to, mixing);
+        return new TraceUse(name, from, to, mixing, windows);
+    }
+
+    /**
+     * {@return the same stretch with another moment of mixing}
+     *
+     * @param seconds on its clock (s)
+     */
+    public TraceUse mixedAt(double seconds) {
+        return new TraceUse(trace, from, to, seconds, windows);
+    }
+
+    /**
+     * {@return the same stretch with other baselines}
+     *
+     * @param chosen by a person; empty to leave it to what the readings show
+     */
+    public TraceUse with(Optional<Windows> chosen) {
+        return new TraceUse(trace, from, to, mixing, chosen);
     }
 
     /** {@return as it is kept} */
     public String text() {
-        return String.format(Locale.ROOT, "%s from %s to %s mixing %s", trace, plain(from), plain(to), plain(mixing));
+        return trace + " from " + plain(from) + " to " + plain(to) + " mixing " + plain(mixing)
+                + windows.map(each -> " before " + plain(each.foreFrom()) + " to " + plain(each.foreTo()) + " after "
+                                + plain(each.afterFrom()) + " to " + plain(each.afterTo()))
+                        .orElse("");
     }
 
     private static String plain(double seconds) {

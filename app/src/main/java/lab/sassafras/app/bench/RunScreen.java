@@ -96,6 +96,8 @@ class RunScreen {
     }
 
     private static void sheet(EntrySheet entry, WrittenSheet screen, View shown, Model model) {
+        Optional<Address> onClock = EntrySheets.clockOf(entry, shown.trial());
+        model.addAttribute("onClock", onClock.isPresent());
         model.addAttribute("entry", entry.entry());
         model.addAttribute("title", entry.experiment().words().title());
         model.addAttribute("lead", entry.experiment().words().get("lead"));
@@ -106,7 +108,8 @@ class RunScreen {
         model.addAttribute(
                 "asides",
                 entry.sheet().asides(shown.trial()).stream()
-                        .filter(ask -> shown.now().filter(ask::equals).isEmpty())
+                        .filter(ask -> shown.now().filter(ask::equals).isEmpty()
+                                && !onClock.equals(Optional.of(ask.address())))
                         .toList());
         model.addAttribute("words", entry.experiment().words());
         model.addAttribute(

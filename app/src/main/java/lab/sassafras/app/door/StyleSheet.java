@@ -25,6 +25,8 @@ final class StyleSheet extends AbstractResourceResolver {
             "marks",
             "sheet",
             "asking",
+            "clock",
+            "strip",
             "findings",
             "result",
             "balance",

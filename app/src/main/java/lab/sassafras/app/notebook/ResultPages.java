@@ -176,6 +176,7 @@ class ResultPages {
             @PathVariable UUID id,
             @RequestParam String question,
             @RequestParam String school,
+            @RequestParam Optional<Integer> strip,
             HttpServletRequest request) {
         sheet(id);
         if (Question.all().stream()
@@ -190,7 +191,8 @@ class ResultPages {
                 school,
                 "chosen for this entry",
                 who.benchOrAsk(request).name());
-        return "redirect:/entries/" + id + "/result";
+        return "redirect:/entries/" + id
+                + strip.map(trial -> "/strip?trial=" + trial).orElse("/result");
     }
 
     @PostMapping("/entries/{id}/combination")

@@ -11,6 +11,7 @@ import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Reading;
+import lab.sassafras.measure.Figures;
 
 /**
  * The readings of one trace as they stand: of two at one instant the later given counts, and what was set aside does
@@ -43,6 +44,11 @@ public record ClockReadings(Trace trace, List<Line> lines) {
         /** Its time as it is written. */
         public String time() {
             return ClockTime.write(read.seconds());
+        }
+
+        /** As it was typed, or as a probe gave it. */
+        public String text(Figures figures) {
+            return read.text().orElseGet(() -> figures.plain(read.temperature()));
         }
 
         public boolean counts() {

@@ -1,0 +1,288 @@
+package lab.sassafras.app.bench;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.PlainWords;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
+import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.TraceUses;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.curve.ClockTime;
+import lab.sassafras.experiment.TraceUse;
+import lab.sassafras.experiment.Words;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TypedNumber;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.TransactionException;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Readings on a clock, as they are read: a clock begun, a temperature at each mark, and the moment of mixing. */
+@Controller
+class ClockPages {
+
+    private static final List<Integer> USUAL = List.of(5, 10, 15, 20, 30, 60, 120);
+
+    private final EntrySheets sheets;
+    private final RunScreen screens;
+    private final Traces traces;
+    private final TraceUses uses;
+    private final Instruments instruments;
+    private final WhoIsHere who;
+    private final Clock clock;
+
+    ClockPages(
+            EntrySheets sheets,
+            RunScreen screens,
+            Traces traces,
+            TraceUses uses,
+            Instruments instruments,
+            WhoIsHere who,
+            Clock clock) {
+        this.sheets = sheets;
+        this.screens = screens;
+        this.traces = traces;
+        this.uses = uses;
+        this.instruments = instruments;
+        this.who = who;
+        this.clock = clock;
+    }
+
+    /**
+     * What a form on the page of a clock sends.
+     *
+     * @param key        identity of what is kept
+     * @param trial      it belongs to
+     * @param trace      the clock; absent where one is begun
+     * @param text       temperature as typed
+     * @param time       its time as typed; empty for now
+     * @param ago        how long ago it was given, where it waited in the page (ms)
+     * @param every      how often is read, as typed (s)
+     * @param instrument read on, if it is on the shelf
+     */
+    record Told(
+            @Nullable UUID key,
+            int trial,
+            @Nullable UUID trace,
+            @Nullable String text,
+            @Nullable String time,
+            @Nullable Long ago,
+            @Nullable String every,
+            @Nullable UUID instrument) {
+
+        UUID identity() {
+            return key == null ? UUID.randomUUID() : key;
+        }
+
+        static String written(@Nullable String text) {
+            return text == null ? "" : text.strip();
+        }
+    }
+
+    /** What was refused: which form, why, and what was typed there. */
+    public record Problem(String form, String why, String text, String at) {
+
+        static final Problem NONE = new Problem("", "", "", "");
+    }
+
+    @GetMapping("/entries/{id}/clock")
+    String clock(@PathVariable UUID id, @RequestParam(defaultValue = "1") int trial, Model model) {
+        return render(entry(id, trial), trial, Problem.NONE, model);
+    }
+
+    @PostMapping("/entries/{id}/clock")
+    String begin(
+            @PathVariable UUID id,
+            @ModelAttribute Told told,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, told.trial());
+        Bench bench = who.benchOrAsk(request);
+        return done(entry, told, "begin", response, model, () -> {
+            int every = every(Told.written(told.every()));
+            Optional<UUID> thermometer = Optional.ofNullable(told.instrument())
+                    .flatMap(instruments::find)
+                    .map(each -> UUID.fromString(each.key()));
+            uses.strike(entry, told.trial(), "clock begun anew", bench);
+            traces.begin(told.identity(), entry.entry().bench(), Trace.HAND, thermometer, every);
+        });
+    }
+
+    @PostMapping("/entries/{id}/clock/readings")
+    String read(
+            @PathVariable UUID id,
+            @ModelAttribute Told told,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, told.trial());
+        Bench bench = who.benchOrAsk(request);
+        Trace trace = trace(entry, told);
+        return done(entry, told, "reading", response, model, () -> {
+            String text = Told.written(told.text());
+            TypedNumber number =
+                    TypedNumber.read(text, entry.entry().period().figures().mark());
+            trace.instrumentId()
+                    .flatMap(instruments::find)
+                    .ifPresent(
+                            each -> within(each, number, entry.entry().period().figures()));
+            traces.add(
+                    told.identity(),
+                    trace,
+                    TraceChunk.Given.typed(second(trace, told), number.value(), text, bench.name()));
+        });
+    }
+
+    @PostMapping("/entries/{id}/clock/mixing")
+    String mixing(
+            @PathVariable UUID id,
+            @ModelAttribute Told told,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, told.trial());
+        Bench bench = who.benchOrAsk(request);
+        Trace trace = trace(entry, told);
+        return done(entry, told, "mixing", response, model, () -> {
+            double at = second(trace, told);
+            TraceUse use = EntrySheets.use(entry, told.trial())
+                    .map(before -> before.mixedAt(at))
+                    .orElse(TraceUse.whole(trace.id().toString(), at));
+            uses.keep(told.identity(), entry, told.trial(), use, "mixing marked again", bench);
+        });
+    }
+
+    /** Keeps, and shows the page again; what is refused stays in its field with the reason beside it. */
+    private String done(
+            EntrySheet entry, Told told, String form, HttpServletResponse response, Model model, Runnable keeping) {
+        try {
+            keeping.run();
+        } catch (Refused | DataAccessException | TransactionException failed) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            String typed = form.equals("begin") ? Told.written(told.every()) : Told.written(told.text());
+            return render(
+                    entry,
+                    told.trial(),
+                    new Problem(form, PlainWords.of(failed), typed, Told.written(told.time())),
+                    model);
+        }
+        return "redirect:/entries/" + entry.entry().id() + "/clock?trial=" + told.trial();
+    }
+
+    private static int every(String typed) {
+        if (!typed.matches("\\d{1,4}") || Integer.parseInt(typed) < 1 || Integer.parseInt(typed) > 3600) {
+            throw new Refused("Write the interval in whole seconds, from 1 to 3600.");
+        }
+        return Integer.parseInt(typed);
+    }
+
+    private static void within(Instrument instrument, TypedNumber number, Figures figures) {
+        if (number.value() < instrument.low() || number.value() > instrument.high()) {
+            throw new Refused(number.text() + " °C cannot be read on " + instrument.name() + " ("
+                    + figures.plain(instrument.low()) + " to " + figures.plain(instrument.high()) + " °C).");
+        }
+    }
+
+    /** The second something is about: as typed, or else now, less the time it waited in the page. */
+    private double second(Trace trace, Told told) {
+        Instant now = clock.instant();
+        double running = Duration.between(trace.begunAt(), now).toMillis() / 1000.0;
+        String at = Told.written(told.time());
+        if (at.isEmpty()) {
+            double waited = Math.max(0, told.ago() == null ? 0 : told.ago()) / 1000.0;
+            return Math.max(0, Math.rint((running - waited) * 10) / 10);
+        }
+        double typed = ClockTime.read(at);
+        if (typed > running + trace.every()) {
+            throw new Refused(ClockTime.write(typed) + " has not come yet: the clock stands at "
+                    + ClockTime.write(Math.floor(running)) + ".");
+        }
+        return typed;
+    }
+
+    private Trace trace(EntrySheet entry, Told told) {
+        return Optional.ofNullable(told.trace())
+                .flatMap(traces::find)
+                .filter(each -> each.benchId().equals(entry.entry().bench().id()))
+                .orElseThrow(() -> new NotFound("There is no such clock at this bench."));
+    }
+
+    /** An entry whose trial can be read on a clock. */
+    private EntrySheet entry(UUID id, int trial) {
+        EntrySheet entry = screens.entry(id);
+        if (EntrySheets.clockOf(entry, trial).isEmpty()
+                || trial < 1
+                || trial > entry.sheet().trials()) {
+            throw new NotFound("This entry reads nothing on a clock there.");
+        }
+        return entry;
+    }
+
+    private String render(EntrySheet entry, int trial, Problem problem, Model model) {
+        Optional<ClockReadings> readings = sheets.clock(entry, trial);
+        model.addAttribute("entry", entry.entry());
+        model.addAttribute("title", entry.experiment().words().title());
+        model.addAttribute("trial", trial);
+        model.addAttribute("trials", entry.sheet().trials());
+        model.addAttribute("vessel", entry.vessel().map(each -> each.name()).orElse(""));
+        Words words = entry.experiment().words();
+        Optional<String> moment = entry.experiment().mixing();
+        model.addAttribute("mixed", moment.map(words::label).orElse(words.get("curve/mixing")));
+        model.addAttribute("mix", moment.map(each -> words.ask(each)).orElse(words.get("curve/mixing.ask")));
+        model.addAttribute(
+                "caution",
+                moment.flatMap(words::caution)
+                        .map(entry.entry().period().figures()::sentence)
+                        .orElse(""));
+        model.addAttribute("key", UUID.randomUUID());
+        model.addAttribute("problem", problem);
+        model.addAttribute("usual", USUAL);
+        model.addAttribute(
+                "thermometers",
+                instruments.all().stream()
+                        .filter(each -> each.kind() == Instrument.Kind.THERMOMETER)
+                        .toList());
+        model.addAttribute(
+                "proposed", Objects.toString(entry.entry().instruments().get(Instrument.Kind.THERMOMETER), ""));
+        model.addAttribute(
+                "on",
+                readings.flatMap(each -> each.trace().instrumentId())
+                        .flatMap(instruments::find)
+                        .map(Instrument::name)
+                        .orElse("a thermometer not on the shelf"));
+        model.addAttribute(
+                "clock",
+                readings.map(each -> ClockScreen.of(
+                                each,
+                                EntrySheets.use(entry, trial).map(TraceUse::mixing),
+                                Duration.between(each.trace().begunAt(), clock.instant())
+                                        .toMillis(),
+                                entry.entry().period().figures()))
+                        .orElse(null));
+        return "clock";
+    }
+}

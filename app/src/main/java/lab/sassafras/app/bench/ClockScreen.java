@@ -1,0 +1,117 @@
+package lab.sassafras.app.bench;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.measure.Figures;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the page of a clock shows: every reading at its own time, the marks that passed unread, and the mixing.
+ *
+ * @param trace  identity of the readings
+ * @param age    how long ago it was begun (ms)
+ * @param every  how often it is read (s)
+ * @param rows   in order of time
+ * @param mixing when it was mixed, as written; null while it is not marked
+ * @param read   how many readings count
+ */
+public record ClockScreen(
+        String trace,
+        long age,
+        int every,
+        List<Row> rows,
+        @Nullable String mixing,
+        int read) {
+
+    /** Kinds of row. */
+    public enum Kind {
+        READING,
+        STRUCK,
+        SKIPPED,
+        MISSED,
+        MIXED
+    }
+
+    /**
+     * A row of the page.
+     *
+     * @param kind    what it is
+     * @param seconds from the beginning (s)
+     * @param time    the same, as written
+     * @param text    as typed; empty where nothing was
+     * @param why     it does not count; empty where it does
+     */
+    public record Row(Kind kind, double seconds, String time, String text, String why) {}
+
+    /** The clock as it stands. */
+    public String face() {
+        return ClockTime.write(Math.floor(age / 1000.0));
+    }
+
+    /** Second of the last reading; before the beginning where there is none. */
+    public double last() {
+        return rows.stream()
+                .filter(each -> each.kind() == Kind.READING
+                        || each.kind() == Kind.SKIPPED && !each.text().isEmpty())
+                .mapToDouble(Row::seconds)
+                .max()
+                .orElse(-every);
+    }
+
+    static ClockScreen of(ClockReadings readings, Optional<Double> mixing, long age, Figures figures) {
+        int every = readings.trace().every();
+        List<Row> rows = new ArrayList<>();
+        readings.lines().forEach(line -> rows.add(row(line, mixing, figures)));
+        mixing.ifPresent(at -> rows.add(new Row(Kind.MIXED, at, ClockTime.write(at), "", "mixed")));
+        missed(readings.counting(), every, mixing, rows);
+        rows.sort(Comparator.comparingDouble(Row::seconds).thenComparing(Row::kind));
+        return new ClockScreen(
+                readings.id().toString(),
+                age,
+                every,
+                List.copyOf(rows),
+                mixing.map(ClockTime::write).orElse(null),
+                readings.counting().size());
+    }
+
+    private static Row row(ClockReadings.Line line, Optional<Double> mixing, Figures figures) {
+        boolean atMixing = mixing.filter(at -> at == line.seconds()).isPresent();
+        Kind kind = !line.counts() ? Kind.STRUCK : atMixing ? Kind.SKIPPED : Kind.READING;
+        return new Row(
+                kind,
+                line.seconds(),
+                line.time(),
+                line.text(figures),
+                kind == Kind.SKIPPED ? "at mixing: not counted" : line.reason());
+    }
+
+    /** Marks between the first reading and the last near which nothing was read. */
+    private static void missed(List<Reading> counting, int every, Optional<Double> mixing, List<Row> rows) {
+        if (counting.isEmpty()) {
+            return;
+        }
+        int next = 0;
+        double last = counting.get(counting.size() - 1).seconds();
+        for (double mark = every * Math.ceil(counting.get(0).seconds() / every); mark < last; mark += every) {
+            while (counting.get(next).seconds() < mark - every / 2.0) {
+                next++;
+            }
+            if (counting.get(next).seconds() > mark + every / 2.0) {
+                double at = mark;
+                boolean skipped = mixing.filter(each -> Math.abs(each - at) <= every / 2.0)
+                        .isPresent();
+                rows.add(new Row(
+                        skipped ? Kind.SKIPPED : Kind.MISSED,
+                        mark,
+                        ClockTime.write(mark),
+                        "",
+                        skipped ? "skipped: mixing" : "not read"));
+            }
+        }
+    }
+}

@@ -1,0 +1,295 @@
+package lab.sassafras.app.chart;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Laid;
+import lab.sassafras.curve.Outcome.Change;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.curve.Windows;
+import lab.sassafras.measure.Figures;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The strip: temperature against time, the moment of mixing as a flag, what a way of reading lays through the readings,
+ * and the change as a measured arrow.
+ *
+ * @param frame  where the scales stand
+ * @param spots  readings, those that do not count hollow
+ * @param across the scale across
+ * @param up     the scale up
+ * @param flag   the moment of mixing; null while it is not marked
+ * @param fore   the stretch before mixing; null where nothing is read from the curve
+ * @param after  the stretch after it
+ * @param arrow  the change; null where none can be read
+ * @param summary the whole in a sentence, for those who cannot see it
+ */
+public record StripPicture(
+        Frame frame,
+        List<Spot> spots,
+        List<Mark> across,
+        List<Mark> up,
+        @Nullable Flag flag,
+        @Nullable Stretch fore,
+        @Nullable Stretch after,
+        @Nullable Arrow arrow,
+        String summary) {
+
+    /** Where things stand that do not depend on the numbers. */
+    public record Frame(int width, int height, int left, int right, int top, int bottom, int bar) {}
+
+    private static final Frame FRAME = new Frame(1120, 420, 64, 1090, 46, 340, 362);
+
+    /** More readings than this are drawn by the highest and lowest of each column. */
+    private static final int MOST_SPOTS = 1500;
+
+    private static final int MOST_WORDS = 3;
+    private static final int ARROW_OFF = 14;
+
+    /** Least height of the scale (°C), so that noise does not look like a change. */
+    private static final double LEAST_HEIGHT = 2;
+
+    /** A reading as it comes in: the words say why it does not count. */
+    public record Dot(double seconds, double temperature, boolean counts, String words) {}
+
+    /** A reading where it stands. */
+    public record Spot(String x, String y, boolean counts, String words) {}
+
+    /** A mark of a scale. */
+    public record Mark(String at, String label) {}
+
+    /** The moment of mixing. */
+    public record Flag(String x, String words) {}
+
+    /**
+     * A stretch of baseline with the line laid through it.
+     *
+     * @param from     second it begins at
+     * @param to       second it ends at
+     * @param x1       the same across
+     * @param x2       the same across
+     * @param line     points of the line within it
+     * @param carried  points of the line from there to where the change is taken
+     * @param words    what it is called, with its times
+     */
+    public record Stretch(double from, double to, String x1, String x2, String line, String carried, String words) {
+
+        /** Its middle across. */
+        public String middle() {
+            return place((Double.parseDouble(x1) + Double.parseDouble(x2)) / 2);
+        }
+    }
+
+    /** The change as an arrow from the temperature before to the one after. */
+    public record Arrow(String x, String y1, String y2, String head, String label, String words, boolean leftward) {
+
+        /** Height of its label. */
+        public String middle() {
+            return place((Double.parseDouble(y1) + Double.parseDouble(y2)) / 2);
+        }
+    }
+
+    /**
+     * What is drawn of the way in force.
+     *
+     * @param laid    its lines
+     * @param windows stretches taken for baseline
+     * @param change  what it comes to
+     * @param label   the change as written
+     * @param words   the way in words
+     */
+    public record Read(Laid laid, Windows windows, Change change, String label, String words) {}
+
+    /**
+     * Draws it.
+     *
+     * @param dots   readings in order of time, at least one
+     * @param mixing second of mixing, if it is marked
+     * @param flag   words at its flag
+     * @param read   what is drawn of the way in force, if it gives a change
+     */
+    public static StripPicture of(
+            List<Dot> dots, Optional<Double> mixing, String flag, Optional<Read> read, Figures figures) {
+        List<Double> temperatures =
+                new ArrayList<>(dots.stream().map(Dot::temperature).toList());
+        read.ifPresent(each -> {
+            each.laid().fore().forEach(point -> temperatures.add(point.temperature()));
+            each.laid().after().forEach(point -> temperatures.add(point.temperature()));
+        });
+        double low = temperatures.stream().min(Double::compare).orElseThrow();
+        double high = temperatures.stream().max(Double::compare).orElseThrow();
+        double air = Math.max(0.06 * (high - low), (LEAST_HEIGHT - (high - low)) / 2);
+        Scale up = new Scale(FRAME.bottom(), FRAME.top() - FRAME.bottom(), low - air, high + air);
+        double first = Math.min(0, dots.get(0).seconds());
+        double last = Math.max(first + 60, Math.max(dots.get(dots.size() - 1).seconds(), mixing.orElse(0.0)));
+        Scale across = new Scale(FRAME.left(), FRAME.right() - FRAME.left(), first, last);
+        return new StripPicture(
+                FRAME,
+                spots(thinned(dots, across), across, up),
+                across.marks(60, figures, true),
+                up.marks(1, figures, false),
+                mixing.map(at -> new Flag(across.at(at), flag)).orElse(null),
+                read.map(each -> stretch(
+                                "before",
+                                each,
+                                each.windows().foreFrom(),
+                                each.windows().foreTo(),
+                                across,
+                                up))
+                        .orElse(null),
+                read.map(each -> stretch(
+                                "after",
+                                each,
+                                each.windows().afterFrom(),
+                                each.windows().afterTo(),
+                                across,
+                                up))
+                        .orElse(null),
+                read.map(each -> arrow(each, across, up)).orElse(null),
+                summary(dots, mixing, flag, read, figures));
+    }
+
+    private static List<Spot> spots(List<Dot> dots, Scale across, Scale up) {
+        int words = 0;
+        List<Spot> spots = new ArrayList<>();
+        for (Dot each : dots) {
+            boolean said = !each.words().isEmpty() && words++ < MOST_WORDS;
+            spots.add(new Spot(
+                    across.at(each.seconds()), up.at(each.temperature()), each.counts(), said ? each.words() : ""));
+        }
+        return spots;
+    }
+
+    /** Of very many, the highest and the lowest of each column, which look the same. */
+    private static List<Dot> thinned(List<Dot> dots, Scale across) {
+        if (dots.size() <= MOST_SPOTS) {
+            return dots;
+        }
+        List<Dot> some = new ArrayList<>();
+        int from = 0;
+        for (int i = 1; i <= dots.size(); i++) {
+            if (i == dots.size() || across.column(dots.get(i)) != across.column(dots.get(from))) {
+                List<Dot> column = dots.subList(from, i);
+                column.stream()
+                        .filter(Dot::counts)
+                        .min((one, other) -> Double.compare(one.temperature(), other.temperature()))
+                        .ifPresent(some::add);
+                column.stream()
+                        .filter(Dot::counts)
+                        .max((one, other) -> Double.compare(one.temperature(), other.temperature()))
+                        .ifPresent(some::add);
+                column.stream().filter(each -> !each.counts()).forEach(some::add);
+                from = i;
+            }
+        }
+        return some;
+    }
+
+    private static Stretch stretch(String words, Read read, double from, double to, Scale across, Scale up) {
+        List<Reading> line =
+                words.equals("before") ? read.laid().fore() : read.laid().after();
+        return new Stretch(
+                from,
+                to,
+                across.at(from),
+                across.at(to),
+                points(cut(line, from, to), across, up),
+                words.equals("before")
+                        ? points(cut(line, to, read.laid().at()), across, up)
+                        : points(cut(line, read.laid().at(), from), across, up),
+                words + " " + ClockTime.write(from) + " to " + ClockTime.write(to));
+    }
+
+    /** Part of a line between two times, with its ends put in where they lie between points. */
+    private static List<Reading> cut(List<Reading> line, double from, double to) {
+        List<Reading> part = new ArrayList<>();
+        for (int i = 1; i < line.size(); i++) {
+            Reading one = line.get(i - 1);
+            Reading other = line.get(i);
+            double start = Math.max(from, one.seconds());
+            double end = Math.min(to, other.seconds());
+            if (start < end) {
+                if (part.isEmpty()) {
+                    part.add(between(one, other, start));
+                }
+                part.add(between(one, other, end));
+            }
+        }
+        return part;
+    }
+
+    private static Reading between(Reading one, Reading other, double seconds) {
+        double share = (seconds - one.seconds()) / (other.seconds() - one.seconds());
+        return new Reading(seconds, one.temperature() + share * (other.temperature() - one.temperature()));
+    }
+
+    private static String points(List<Reading> line, Scale across, Scale up) {
+        return line.stream()
+                .map(each -> across.at(each.seconds()) + "," + up.at(each.temperature()))
+                .collect(Collectors.joining(" "));
+    }
+
+    private static Arrow arrow(Read read, Scale across, Scale up) {
+        double x = Double.parseDouble(across.at(read.laid().at())) - ARROW_OFF;
+        double tip = Double.parseDouble(up.at(read.change().end()));
+        boolean upward = read.change().end() > read.change().start();
+        double base = tip + (upward ? 11 : -11);
+        return new Arrow(
+                place(x),
+                up.at(read.change().start()),
+                up.at(read.change().end()),
+                place(x) + "," + place(tip) + " " + place(x - 6) + "," + place(base) + " " + place(x + 6) + ","
+                        + place(base),
+                read.label(),
+                read.words(),
+                x > FRAME.left() + 260);
+    }
+
+    private static String summary(
+            List<Dot> dots, Optional<Double> mixing, String flag, Optional<Read> read, Figures figures) {
+        return dots.size() + " readings from " + ClockTime.write(dots.get(0).seconds()) + " to "
+                + ClockTime.write(dots.get(dots.size() - 1).seconds())
+                + mixing.map(at -> "; " + flag + " at " + ClockTime.write(at)).orElse("; mixing is not marked")
+                + read.map(each -> ". From " + figures.fixed(each.change().start(), 2) + " to "
+                                + figures.fixed(each.change().end(), 2) + " °C, a change of " + each.label() + ", "
+                                + each.words())
+                        .orElse("")
+                + ".";
+    }
+
+    private static String place(double at) {
+        return String.format(Locale.ROOT, "%.1f", at);
+    }
+
+    /** A straight scale from a coordinate over a length. */
+    private record Scale(double from, double length, double low, double high) {
+
+        String at(double value) {
+            return place(from + length * (value - low) / (high - low));
+        }
+
+        long column(Dot dot) {
+            return Math.round(from + length * (dot.seconds() - low) / (high - low));
+        }
+
+        /** Marks at a round number of a unit, up to ten of them. */
+        List<Mark> marks(double unit, Figures figures, boolean times) {
+            double step = unit;
+            double[] more = {2, 2.5, 2};
+            for (int i = 0; (high - low) / step > 10; i++) {
+                step *= more[i % 3];
+            }
+            if (!times && (high - low) / step < 3) {
+                step = 0.5;
+            }
+            List<Mark> marks = new ArrayList<>();
+            for (double value = Math.ceil(low / step - 1e-9) * step; value <= high + 1e-9; value += step) {
+                marks.add(new Mark(at(value), figures.plain(Math.rint(value / unit * 100) / 100)));
+            }
+            return marks;
+        }
+    }
+}

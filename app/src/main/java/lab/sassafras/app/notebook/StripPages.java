@@ -1,0 +1,276 @@
+package lab.sassafras.app.notebook;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.PlainWords;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Decisions;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.TraceUses;
+import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Windows;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.TraceUse;
+import lab.sassafras.measure.Names;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.verdict.Reduction;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The strip of a trial, and what is decided over it: which readings count, when it was mixed, what is baseline. */
+@Controller
+class StripPages {
+
+    private static final int LONGEST_REASON = 200;
+
+    private final LabBook book;
+    private final EntrySheets sheets;
+    private final TraceUses uses;
+    private final WhoIsHere who;
+
+    StripPages(LabBook book, EntrySheets sheets, TraceUses uses, WhoIsHere who) {
+        this.book = book;
+        this.sheets = sheets;
+        this.uses = uses;
+        this.who = who;
+    }
+
+    /**
+     * Stretches of baseline as typed, on the clock.
+     *
+     * @param foreFrom  first moment before mixing
+     * @param foreTo    last moment before mixing
+     * @param afterFrom first moment after mixing
+     * @param afterTo   last moment after mixing
+     */
+    public record Stretches(
+            @Nullable String foreFrom,
+            @Nullable String foreTo,
+            @Nullable String afterFrom,
+            @Nullable String afterTo) {
+
+        static final Stretches NONE = new Stretches(null, null, null, null);
+
+        boolean given() {
+            return foreFrom != null && foreTo != null && afterFrom != null && afterTo != null;
+        }
+
+        Windows windows() {
+            if (foreFrom == null || foreTo == null || afterFrom == null || afterTo == null) {
+                throw new Refused("Give all four times.");
+            }
+            return new Windows(
+                    ClockTime.read(foreFrom),
+                    ClockTime.read(foreTo),
+                    ClockTime.read(afterFrom),
+                    ClockTime.read(afterTo));
+        }
+
+        static Stretches of(Windows windows) {
+            return new Stretches(
+                    ClockTime.write(windows.foreFrom()),
+                    ClockTime.write(windows.foreTo()),
+                    ClockTime.write(windows.afterFrom()),
+                    ClockTime.write(windows.afterTo()));
+        }
+    }
+
+    /** What was refused: in which form, why, and what was typed there. */
+    public record Problem(String form, String why, String typed) {
+
+        static final Problem NONE = new Problem("", "", "");
+    }
+
+    @GetMapping("/entries/{id}/strip")
+    String strip(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "1") int trial,
+            @ModelAttribute Stretches stretches,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, trial);
+        if (!stretches.given()) {
+            return render(entry, trial, Optional.empty(), Stretches.NONE, Problem.NONE, model);
+        }
+        try {
+            return render(entry, trial, Optional.of(stretches.windows()), stretches, Problem.NONE, model);
+        } catch (Refused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return render(
+                    entry,
+                    trial,
+                    Optional.empty(),
+                    stretches,
+                    new Problem("stretches", PlainWords.of(refused), ""),
+                    model);
+        }
+    }
+
+    /** Keeps the stretches a person chose; without any, what the readings show counts again. */
+    @PostMapping("/entries/{id}/strip/stretches")
+    String stretches(
+            @PathVariable UUID id,
+            @RequestParam int trial,
+            @ModelAttribute Stretches stretches,
+            @RequestParam(defaultValue = "") String reason,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, trial);
+        Bench bench = who.benchOrAsk(request);
+        try {
+            Optional<Windows> windows = stretches.given() ? Optional.of(stretches.windows()) : Optional.empty();
+            TraceUse use = use(entry, trial).with(windows);
+            uses.tried(entry, trial, use);
+            uses.keep(
+                    UUID.randomUUID(), entry, trial, use, checked(reason, "Say why these stretches are taken."), bench);
+        } catch (Refused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return render(
+                    entry,
+                    trial,
+                    Optional.empty(),
+                    stretches,
+                    new Problem("stretches", PlainWords.of(refused), reason),
+                    model);
+        }
+        return back(id, trial);
+    }
+
+    @PostMapping("/entries/{id}/strip/mixing")
+    String mixing(
+            @PathVariable UUID id,
+            @RequestParam int trial,
+            @RequestParam(defaultValue = "") String time,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, trial);
+        Bench bench = who.benchOrAsk(request);
+        try {
+            double at = ClockTime.read(time);
+            TraceUse use = EntrySheets.use(entry, trial)
+                    .map(each -> each.mixedAt(at))
+                    .orElseGet(() -> TraceUse.whole(readings(entry, trial).id().toString(), at));
+            uses.keep(UUID.randomUUID(), entry, trial, use, "mixing marked again", bench);
+        } catch (Refused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return render(
+                    entry,
+                    trial,
+                    Optional.empty(),
+                    Stretches.NONE,
+                    new Problem("mixing", PlainWords.of(refused), time),
+                    model);
+        }
+        return back(id, trial);
+    }
+
+    @PostMapping("/entries/{id}/strip/readings")
+    String reading(
+            @PathVariable UUID id,
+            @RequestParam int trial,
+            @RequestParam double seconds,
+            @RequestParam String outcome,
+            @RequestParam(defaultValue = "") String reason,
+            HttpServletRequest request) {
+        EntrySheet entry = entry(id, trial);
+        Bench bench = who.benchOrAsk(request);
+        ClockReadings readings = readings(entry, trial);
+        if (readings.at(seconds).isEmpty()) {
+            throw new NotFound("There is no reading at that moment.");
+        }
+        book.decide(
+                Optional.of(id),
+                Decision.Kind.READING,
+                Decisions.reading(readings.id(), seconds),
+                outcome,
+                checked(
+                        reason,
+                        outcome.equals(Decision.OUT)
+                                ? "Say why the reading is set aside."
+                                : "Say why the reading counts again."),
+                bench.name());
+        return back(id, trial);
+    }
+
+    private static String checked(String reason, String otherwise) {
+        if (reason.isBlank()) {
+            throw new Refused(otherwise + " Nothing was changed.");
+        }
+        return Names.checked(reason.strip(), "A reason", LONGEST_REASON);
+    }
+
+    private static String back(UUID id, int trial) {
+        return "redirect:/entries/" + id + "/strip?trial=" + trial;
+    }
+
+    private EntrySheet entry(UUID id, int trial) {
+        EntrySheet entry =
+                book.entry(id).map(sheets::of).orElseThrow(() -> new NotFound("There is no entry at that address."));
+        if (EntrySheets.clockOf(entry, trial).isEmpty()
+                || trial < 1
+                || trial > entry.sheet().trials()) {
+            throw new NotFound("This entry reads nothing on a clock there.");
+        }
+        return entry;
+    }
+
+    private ClockReadings readings(EntrySheet entry, int trial) {
+        return sheets.clock(entry, trial).orElseThrow(() -> new NotFound("Nothing was read on a clock there."));
+    }
+
+    private static TraceUse use(EntrySheet entry, int trial) {
+        return EntrySheets.use(entry, trial).orElseThrow(() -> new Refused("Mark the moment of mixing first."));
+    }
+
+    private String render(
+            EntrySheet entry, int trial, Optional<Windows> tried, Stretches typed, Problem problem, Model model) {
+        Optional<TraceUse> kept = EntrySheets.use(entry, trial);
+        Optional<TraceUse> use = kept.map(each -> tried.isPresent() ? each.with(tried) : each);
+        boolean trying = !use.equals(kept);
+        Sheet sheet = trying ? uses.tried(entry, trial, use.orElseThrow()) : entry.sheet();
+        Reduction reduction = trying ? Reduction.of(sheet, entry.conventions()) : entry.reduction();
+        model.addAttribute("entry", entry.entry());
+        model.addAttribute("title", entry.experiment().words().title());
+        model.addAttribute("trial", trial);
+        model.addAttribute("trials", entry.sheet().trials());
+        model.addAttribute("figures", entry.entry().period().figures());
+        model.addAttribute("vessel", entry.vessel().map(each -> each.name()).orElse(""));
+        StripView view = sheets.clock(entry, trial)
+                .map(readings -> new StripView(entry, trial, readings, use, sheet, reduction))
+                .orElse(null);
+        model.addAttribute("view", view);
+        model.addAttribute("problem", problem);
+        model.addAttribute("trying", trying);
+        model.addAttribute(
+                "stretches",
+                typed.given()
+                        ? typed
+                        : Optional.ofNullable(view)
+                                .flatMap(StripView::windows)
+                                .map(Stretches::of)
+                                .orElse(Stretches.NONE));
+        model.addAttribute(
+                "findings",
+                reduction.findings().stream()
+                        .filter(each -> each.code().startsWith("curve."))
+                        .toList());
+        return "strip";
+    }
+}

@@ -1,0 +1,241 @@
+package lab.sassafras.app.notebook;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import lab.sassafras.app.chart.StripPicture;
+import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.TemperatureChange;
+import lab.sassafras.curve.Baselines;
+import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Outcome;
+import lab.sassafras.curve.Outcome.Change;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.curve.Recommendation;
+import lab.sassafras.curve.Way;
+import lab.sassafras.curve.Windows;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.TraceUse;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.presentation.Presentation;
+import lab.sassafras.verdict.Reduction;
+
+/** The strip of a trial, ready to be shown: the picture, every way of reading it, and which fits with the reason. */
+public final class StripView {
+
+    private static final double COVERAGE = 0.95;
+
+    private final EntrySheet entry;
+    private final ClockReadings readings;
+    private final Optional<TraceUse> use;
+    private final Optional<Baselines> baselines;
+    private final Reduction reduction;
+    private final TemperatureChange inForce;
+    private final Figures figures;
+    private final String mixed;
+
+    /**
+     * Takes what is to be shown.
+     *
+     * @param readings of the trial
+     * @param use      which stretch is read; empty while mixing is not marked
+     * @param sheet    the sheet with that use, kept or only tried
+     * @param reduction what the sheet comes to
+     */
+    StripView(
+            EntrySheet entry,
+            int trial,
+            ClockReadings readings,
+            Optional<TraceUse> use,
+            Sheet sheet,
+            Reduction reduction) {
+        this.entry = entry;
+        this.readings = readings;
+        this.use = use;
+        this.baselines = sheet.baselines(trial);
+        this.reduction = reduction;
+        this.inForce = entry.conventions().in(Question.CHANGE);
+        this.figures = entry.entry().period().figures();
+        this.mixed = entry.experiment()
+                .mixing()
+                .map(entry.experiment().words()::label)
+                .orElse(entry.experiment().words().get("curve/mixing"));
+    }
+
+    /**
+     * One way of reading the curve.
+     *
+     * @param school      as a question of convention
+     * @param inForce     whether the result rests on it
+     * @param recommended whether it fits this curve best
+     * @param start       temperature before, as written; empty where it cannot be read this way
+     * @param end         temperature after
+     * @param change      with its ±
+     * @param result      of the entry then; empty where it is not worked that way
+     * @param against     the result in force, in per cent
+     * @param why         it cannot be read this way; empty where it can
+     */
+    public record WayLine(
+            TemperatureChange school,
+            boolean inForce,
+            boolean recommended,
+            String start,
+            String end,
+            String change,
+            String result,
+            String against,
+            String why) {}
+
+    public ClockReadings readings() {
+        return readings;
+    }
+
+    /** The moment of mixing as written; empty while it is not marked. */
+    public String mixing() {
+        return use.map(TraceUse::mixing).map(ClockTime::write).orElse("");
+    }
+
+    public String mixed() {
+        return mixed;
+    }
+
+    public String unit() {
+        return unit(reduction.unit()).symbol();
+    }
+
+    private BenchUnit unit(BenchUnit of) {
+        return reduction.presentation().unit(of);
+    }
+
+    /** The stretches taken for baseline; empty where nothing is read from the curve. */
+    public Optional<Windows> windows() {
+        return baselines.map(Baselines::windows);
+    }
+
+    /** Whether a person said which they are. */
+    public boolean byHand() {
+        return use.flatMap(TraceUse::windows).isPresent();
+    }
+
+    public Optional<Recommendation> recommendation() {
+        return baselines.map(each -> Recommendation.of(each, figures));
+    }
+
+    /** The way that fits, in words; empty where nothing is read from the curve. */
+    public String recommended() {
+        return ways().stream()
+                .filter(WayLine::recommended)
+                .map(each -> each.school().words())
+                .findFirst()
+                .map(words -> words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1))
+                .orElse("");
+    }
+
+    /** Readings that the reading of the curve leaves out as lying off by themselves. */
+    public List<String> spikes() {
+        return baselines.stream()
+                .flatMap(each -> each.spikes().stream())
+                .map(each -> ClockTime.write(each.seconds()) + " (" + figures.plain(each.temperature()) + " °C)")
+                .toList();
+    }
+
+    public List<WayLine> ways() {
+        return baselines
+                .map(curve -> Arrays.stream(TemperatureChange.values())
+                        .flatMap(school -> school.way().map(way -> line(school, way, curve)).stream())
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private WayLine line(TemperatureChange school, Way way, Baselines curve) {
+        boolean recommended = recommendation().filter(each -> each.way() == way).isPresent();
+        Outcome outcome = way.of(curve);
+        if (outcome instanceof Change change) {
+            double half = change.halfWidth(COVERAGE);
+            int decimals = Figures.decimalsFor(half);
+            return new WayLine(
+                    school,
+                    school == inForce,
+                    recommended,
+                    figures.fixed(change.start(), decimals),
+                    figures.fixed(change.end(), decimals),
+                    written(change),
+                    result(school).map(this::result).orElse(""),
+                    school == inForce ? "" : against(school),
+                    "");
+        }
+        String why = outcome instanceof Outcome.Withheld withheld ? withheld.reason() : "";
+        return new WayLine(school, school == inForce, recommended, "", "", "", "", "", why);
+    }
+
+    private String written(Change change) {
+        double half = change.halfWidth(COVERAGE);
+        return figures.signed(change.difference(), Figures.decimalsFor(half)) + " ± " + figures.uncertainty(half);
+    }
+
+    /** What the entry comes to under a school. */
+    private record Under(Estimate estimate, BenchUnit unit) {}
+
+    private Optional<Under> result(TemperatureChange school) {
+        return school == inForce
+                ? reduction.result().map(each -> new Under(each, reduction.unit()))
+                : alternative(school).flatMap(each -> each.estimate().map(value -> new Under(value, each.unit())));
+    }
+
+    private String result(Under under) {
+        Presentation presentation = reduction.presentation();
+        return presentation.written(under.estimate(), under.unit()).value();
+    }
+
+    private Optional<Reduction.Alternative> alternative(TemperatureChange school) {
+        return reduction.alternatives().stream()
+                .filter(each -> each.alternative().school() == school)
+                .findFirst();
+    }
+
+    private String against(TemperatureChange school) {
+        return alternative(school)
+                .filter(each -> each.estimate().isPresent())
+                .flatMap(reduction::percentTo)
+                .map(percent -> figures.signed(percent, 1) + " %")
+                .orElse("");
+    }
+
+    /** The way in force where it can be read from a curve. */
+    private Optional<StripPicture.Read> read() {
+        return baselines.flatMap(curve -> inForce.way().flatMap(way -> {
+            Outcome outcome = way.of(curve);
+            return way.laid(curve).map(laid -> {
+                Change change = (Change) outcome;
+                return new StripPicture.Read(laid, curve.windows(), change, written(change) + " °C", inForce.words());
+            });
+        }));
+    }
+
+    public StripPicture picture() {
+        Optional<Double> mixing = use.map(TraceUse::mixing);
+        List<Reading> spikes = baselines.map(Baselines::spikes).orElse(List.of());
+        List<StripPicture.Dot> dots = readings.lines().stream()
+                .filter(each -> each.state() != ClockReadings.State.AGAIN)
+                .map(each -> dot(each, mixing, spikes))
+                .toList();
+        return StripPicture.of(dots, mixing, mixed, read(), figures);
+    }
+
+    private static StripPicture.Dot dot(ClockReadings.Line line, Optional<Double> mixing, List<Reading> spikes) {
+        double temperature = line.read().temperature();
+        boolean skipped = mixing.filter(at -> at == line.seconds()).isPresent();
+        boolean off = spikes.contains(new Reading(line.seconds(), temperature));
+        String why = skipped ? "skipped" : off ? "lies off by itself" : line.reason();
+        return new StripPicture.Dot(line.seconds(), temperature, line.counts() && !skipped && !off, why);
+    }
+
+    public String title() {
+        return entry.experiment().words().title();
+    }
+}

@@ -1,0 +1,125 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.Optional;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.Traces;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Temperatures read on a clock, and the change read from their strip. */
+@Tag("browser")
+class OnTheClockTest extends HouseTest {
+
+    @Autowired
+    private Traces traces;
+
+    private Trace running(Entry entry, int seconds) {
+        return traces.bringIn(entry.bench(), Optional.empty(), 30, Instant.now().minusSeconds(seconds));
+    }
+
+    private static BenchBrowser reading(BenchBrowser browser, String text, String time) {
+        browser.page().fill("#text", text);
+        browser.page().fill("#time", time);
+        browser.page().press("#text", "Enter");
+        return browser;
+    }
+
+    @Test
+    void everyReadingKeepsItsOwnTimeAndSpaceMarksTheMixing() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
+            browser.page().click("text=Read on a clock");
+            browser.page().fill("#every", "often");
+            browser.page().click("button:has-text('Begin the clock')");
+            assertThat(browser.text("#every-problem")).contains("whole seconds");
+            assertThat(browser.page().inputValue("#every")).isEqualTo("often");
+            Trace trace = running(entry, 195);
+            browser.open("/entries/" + entry.id() + "/clock");
+            assertThat(browser.text(".clock-face")).matches("3:[12]\\d");
+            // a quarter of a minute after the mark is late: it keeps its own time
+            browser.page().waitForFunction("() => document.activeElement.id === 'text'");
+            browser.type("21.6").enter();
+            browser.page().waitForSelector(".clock-row");
+            assertThat(browser.text(".clock-row")).matches("3:[12]\\d 21.6 °C");
+            reading(browser, "21.3", "2:30").page().waitForSelector(".clock-row:has-text('2:30')");
+            reading(browser, "12.3", "1:30").page().waitForSelector(".clock-row:has-text('1:30')");
+            assertThat(browser.text(".clock-row.missed")).isEqualTo("2:00 not read");
+            reading(browser, "21.2", "1:30").page().waitForSelector(".clock-row.struck");
+            assertThat(browser.text(".clock-row.struck")).isEqualTo("1:30 12.3 °C typed again");
+
+            reading(browser, "21.3", "59:00").page().waitForSelector("#problem");
+            assertThat(browser.text("#problem")).contains("59:00 has not come yet");
+            assertThat(browser.page().inputValue("#time")).isEqualTo("59:00");
+            reading(browser, "cold", "").page().waitForSelector("#problem:has-text('plain number')");
+            browser.page().fill("#text", "");
+            browser.press(" ");
+            browser.page().waitForSelector(".clock-row.mixed");
+            assertThat(traces.readings(trace.id())).hasSize(4);
+            assertThat(book.observations(entry.id()).at("curve[1]/trace"))
+                    .singleElement()
+                    .satisfies(use -> assertThat(use.text()).matches(trace.id() + " from 0 to 86400 mixing 2?\\d+.*"));
+            // the moment it asks for is told by the clock too
+            assertThat(browser.open("/entries/" + entry.id()).text(".sheet")).contains("solid moved");
+            assertThat(browser.page()
+                            .locator(".row.todo:has-text('solid moved')")
+                            .count())
+                    .isZero();
+        }
+    }
+
+    @Test
+    void theStripGivesTheChangeEveryWayAndIsMovedByHand() {
+        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        String strip = "/entries/" + entry.id() + "/strip";
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Hazel").open(strip);
+            assertThat(browser.page().textContent("#strip-picture-title"))
+                    .contains("From 21.00 to 69.00 °C, a change of +48.000 ±", "both lines carried");
+            assertThat(browser.text(".strip-ways .in-force")).contains("both lines carried", "−200.6", "in force");
+            assertThat(browser.text(".strip-ways")).contains("fits this curve", "heat-leak integral", "Put in force");
+            assertThat(browser.page().locator(".spot.hollow").count()).isEqualTo(2);
+
+            // a stretch is moved with the arrow keys: the picture follows, and nothing is kept
+            browser.page().click("summary:has-text('other stretches')");
+            browser.page().focus("#afterFrom");
+            browser.press("ArrowUp");
+            browser.page().waitForSelector("[data-live=stretches]:has-text('4:30 to 9:00 after')");
+            browser.page().fill("#foreTo", "8:00");
+            browser.press("Tab");
+            browser.page().waitForSelector("[role=status]:has-text('each begins before it ends')");
+            browser.page().fill("#foreTo", "2:30");
+            browser.page().click("text=Take these");
+            assertThat(browser.text("#stretches-problem")).contains("Say why");
+            assertThat(browser.page().inputValue("#afterFrom")).isEqualTo("4:30");
+            browser.page().fill("#reason", "stirred unevenly before");
+            browser.page().click("text=Take these");
+            browser.page().waitForSelector("text=chosen by hand");
+            assertThat(get("/entries/" + entry.id() + "/run.json").body())
+                    .contains("mixing 180 before 0 to 150 after 270 to 540", "stirred unevenly before");
+
+            // another way is put in force from here, and a reading counts again
+            browser.page().click("[aria-label^='Put in force: the extreme']");
+            browser.page().waitForSelector(".in-force:has-text('the extreme')");
+            assertThat(browser.page().url()).contains("/strip");
+            browser.page().click("summary:has-text('as a table')");
+            browser.page().click("tr:has-text('3:30') summary");
+            browser.page().fill("tr:has-text('3:30') input[name=reason]", "it was a good one");
+            browser.page().click("tr:has-text('3:30') button");
+            browser.page().waitForFunction("() => document.querySelectorAll('.spot.hollow').length === 1");
+
+            browser.page().click("summary:has-text('When it was mixed')");
+            browser.page().fill("#mixing", "soon");
+            browser.page().click("text=Keep this time");
+            assertThat(browser.text("#mixing-problem")).contains("“soon” is no time on the clock");
+            browser.page().fill("#mixing", "30:00");
+            browser.page().click("text=Keep this time");
+            browser.page().waitForSelector(".finding:has-text('There is no reading after mixing')");
+        }
+    }
+}
