@@ -324,25 +324,75 @@ document.addEventListener('alpine:init', () => {
   /* Stretches of baseline moved by hand: the server works them out, and the picture follows. */
   Alpine.data('strip', () => ({
     said: '',
-    asked: 0,
+    looking: false,
+    held: null,
+    /* Where a pointer is on the clock: the picture scales with the page. */
+    at(event) {
+      const picture = this.$root.querySelector('.strip-picture');
+      const bars = picture.querySelector('.bars');
+      const place = picture.getBoundingClientRect();
+      const size = picture.viewBox.baseVal.width / place.width;
+      const given = Object.fromEntries(Object.entries(bars.dataset).map(([name, value]) => [name, Number(value)]));
+      const share = ((event.clientX - place.left) * size - given.left) / (given.right - given.left);
+      const within = (event.clientY - place.top) * size > given.top;
+      return { within, reach: 24 * size / (given.right - given.left) * (given.last - given.first),
+        second: given.first + Math.min(1, Math.max(0, share)) * (given.last - given.first) };
+    },
+    second(text) {
+      const time = /^(\d+):([0-5]\d)(?:\.\d)?$/.exec(text.trim());
+      return time ? Number(time[1]) * 60 + Number(time[2]) : NaN;
+    },
+    written(seconds) {
+      const whole = Math.max(0, Math.round(seconds));
+      return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+    },
+    fields() { return [...this.$root.querySelectorAll('form.stretches .times input')]; },
+    grab(event) {
+      if (this.fields().length === 0 || !this.$root.querySelector('.bars')) { return; }
+      const pointer = this.at(event);
+      const off = (field) => Math.abs(this.second(field.value) - pointer.second);
+      const near = this.fields().sort((one, other) => off(one) - off(other))[0];
+      if (!pointer.within || off(near) > pointer.reach) { return; }
+      event.preventDefault();
+      this.held = near.name;
+      event.currentTarget.setPointerCapture(event.pointerId);
+      this.$root.querySelector('[data-moved]').open = true;
+    },
+    drag(event) {
+      if (!this.held) { return; }
+      const field = this.fields().find((each) => each.name === this.held);
+      const value = this.written(this.at(event).second);
+      if (field.value !== value) {
+        field.value = value;
+        this.look();
+      }
+    },
+    drop() { this.held = null; },
     step(event) {
       const move = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
-      const time = /^(\d+):([0-5]\d)$/.exec(event.target.value.trim());
-      if (!move || !time || (event.key.match(/Left|Right/) && !event.altKey)) { return; }
+      const from = this.second(event.target.value);
+      if (!move || Number.isNaN(from) || (event.key.match(/Left|Right/) && !event.altKey)) { return; }
       event.preventDefault();
-      const every = Number(this.$root.dataset.every || 30);
-      const whole = Math.max(0, Number(time[1]) * 60 + Number(time[2]) + move * every);
-      event.target.value = `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+      event.target.value = this.written(from + move * Number(this.$root.dataset.every || 30));
       this.look();
     },
+    /* One question at a time: the last that was asked meanwhile comes next. */
     async look() {
+      if (this.looking) { this.again = true; return; }
+      this.looking = true;
+      do {
+        this.again = false;
+        await this.lookOnce();
+      } while (this.again);
+      this.looking = false;
+    },
+    again: false,
+    async lookOnce() {
       const form = this.$root.querySelector('form.stretches');
       const address = new URL(this.$root.dataset.page, window.location.href);
       ['foreFrom', 'foreTo', 'afterFrom', 'afterTo'].forEach((name) => address.searchParams.set(name, form.elements[name].value));
-      this.asked += 1;
-      const mine = this.asked;
       const answer = await fetch(address, { headers: { Accept: 'text/html' } }).catch(() => null);
-      if (!answer || mine !== this.asked) { return; }
+      if (!answer) { return; }
       const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
       const problem = page.querySelector('#stretches-problem');
       this.said = problem ? problem.textContent : '';

@@ -114,28 +114,32 @@ public enum TemperatureChange implements School {
         }
     };
 
+    /**
+     * Group of what was typed of a drift before there were readings on a clock. It is still read where it stands, and no
+     * longer asked: two readings before and two after on the clock are the same.
+     */
+    public static final String DRIFT = "drift";
+
     /** A reading some time before the start (°C). */
     public static final SchoolPlace EARLY =
-            SchoolPlace.inTrial("drift", "early", BenchUnit.DEGREES_CELSIUS, When.BEFORE_START);
+            SchoolPlace.inTrial(DRIFT, "early", BenchUnit.DEGREES_CELSIUS, When.BEFORE_START);
     /** Time from the early reading to the start (s). */
-    public static final SchoolPlace FORE = SchoolPlace.inTrial("drift", "fore", BenchUnit.SECONDS, When.AFTER_START);
+    public static final SchoolPlace FORE = SchoolPlace.inTrial(DRIFT, "fore", BenchUnit.SECONDS, When.AFTER_START);
     /** Time from the start reading to mixing (s). */
-    public static final SchoolPlace WAIT = SchoolPlace.inTrial("drift", "wait", BenchUnit.SECONDS, When.AFTER_END);
+    public static final SchoolPlace WAIT = SchoolPlace.inTrial(DRIFT, "wait", BenchUnit.SECONDS, When.AFTER_END);
     /** Time from mixing to the final reading (s). */
-    public static final SchoolPlace SINCE = SchoolPlace.inTrial("drift", "since", BenchUnit.SECONDS, When.AFTER_END);
+    public static final SchoolPlace SINCE = SchoolPlace.inTrial(DRIFT, "since", BenchUnit.SECONDS, When.AFTER_END);
     /** A reading some time after the final one (°C). */
     public static final SchoolPlace LATER = SchoolPlace.inTrial(
-                    "drift", "later", BenchUnit.DEGREES_CELSIUS, When.AFTER_END)
+                    DRIFT, "later", BenchUnit.DEGREES_CELSIUS, When.AFTER_END)
             .taking(3);
     /** Time from the final reading to the later one (s). */
-    public static final SchoolPlace BETWEEN =
-            SchoolPlace.inTrial("drift", "between", BenchUnit.SECONDS, When.AFTER_END);
+    public static final SchoolPlace BETWEEN = SchoolPlace.inTrial(DRIFT, "between", BenchUnit.SECONDS, When.AFTER_END);
     /** Time from mixing until 0.6 of the change was reached (s). */
-    public static final SchoolPlace REACHED =
-            SchoolPlace.inTrial("drift", "reached", BenchUnit.SECONDS, When.AFTER_END);
+    public static final SchoolPlace REACHED = SchoolPlace.inTrial(DRIFT, "reached", BenchUnit.SECONDS, When.AFTER_END);
     /** Mean temperature from mixing to the final reading (°C). */
     public static final SchoolPlace MEAN =
-            SchoolPlace.inTrial("drift", "mean", BenchUnit.DEGREES_CELSIUS, When.AFTER_END);
+            SchoolPlace.inTrial(DRIFT, "mean", BenchUnit.DEGREES_CELSIUS, When.AFTER_END);
 
     private static final List<SchoolPlace> BOTH_LINES = List.of(EARLY, FORE, WAIT, SINCE, LATER, BETWEEN);
 
@@ -150,6 +154,11 @@ public enum TemperatureChange implements School {
         return Arrays.stream(Way.values())
                 .filter(each -> each.key().equals(key()))
                 .findFirst();
+    }
+
+    /** {@return whether it is read from readings on a clock, where no drift was typed} */
+    public boolean takesACurve() {
+        return this == NEWTON || !asRead();
     }
 
     /** Whether both temperatures count as they were read. */

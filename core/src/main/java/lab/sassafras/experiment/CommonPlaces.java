@@ -5,10 +5,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.convention.SchoolPlace;
 import lab.sassafras.convention.SchoolPlace.When;
+import lab.sassafras.convention.TemperatureChange;
 
 /**
  * Places that come with a question of convention rather than with an experiment: each school declares its own, and they
@@ -37,7 +39,8 @@ final class CommonPlaces {
         }
 
         Step step() {
-            return Step.of(place.path()).taking(place.minutes()).under(question, schools);
+            Step step = Step.of(place.path()).taking(place.minutes()).under(question, schools);
+            return TemperatureChange.DRIFT.equals(place.group()) ? step.noLonger() : step;
         }
     }
 
@@ -81,10 +84,7 @@ final class CommonPlaces {
     /** The experiment's own steps with those its questions bring, each where the hand is then. */
     List<Step> around(List<Step> own) {
         List<Step> steps = new ArrayList<>();
-        span.ifPresent(any -> {
-            steps.add(Step.aside(PREDICTION));
-            steps.add(Step.aside(TRACE));
-        });
+        span.ifPresent(any -> steps.add(Step.aside(PREDICTION)));
         if (vessel) {
             steps.add(Step.aside(VESSEL));
         }
@@ -100,9 +100,21 @@ final class CommonPlaces {
                 .toList();
     }
 
+    /** Readings on a clock: asked under the schools that read a curve, offered under the others. */
+    private static List<Step> onAClock() {
+        Map<Boolean, List<School>> schools = Question.CHANGE.schools().stream()
+                .collect(Collectors.partitioningBy(
+                        TemperatureChange::takesACurve,
+                        Collectors.mapping(each -> (School) each, Collectors.toList())));
+        return List.of(
+                Step.of(TRACE).under(Question.CHANGE, schools.getOrDefault(true, List.of())),
+                Step.aside(TRACE).under(Question.CHANGE, schools.getOrDefault(false, List.of())));
+    }
+
     private List<Step> withReadings(Step step) {
         List<Step> steps = new ArrayList<>(List.of(step));
         if (span.filter(each -> each.start().equals(step.path())).isPresent()) {
+            steps.addAll(0, onAClock());
             steps.addAll(0, read(When.BEFORE_START));
             steps.addAll(read(When.AFTER_START));
         }

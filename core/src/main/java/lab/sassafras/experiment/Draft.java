@@ -256,7 +256,8 @@ public final class Draft {
      * @param path group and slot, as an experiment declares them
      */
     public Expression start(String path) {
-        return byCurve(path, false).orElseGet(() -> change().start(quantity(path), this::at));
+        return byCurve(path, false)
+                .orElseGet(() -> lacksCurve() ? unread(path) : change().start(quantity(path), this::at));
     }
 
     /**
@@ -267,7 +268,23 @@ public final class Draft {
      * @param path     path of the final reading
      */
     public Expression end(Expression start, String startsAt, String path) {
-        return byCurve(path, true).orElseGet(() -> change().end(start, quantity(startsAt), quantity(path), this::at));
+        return byCurve(path, true)
+                .orElseGet(() -> lacksCurve()
+                        ? unread(path)
+                        : change().end(start, quantity(startsAt), quantity(path), this::at));
+    }
+
+    private Expression unread(String path) {
+        return new Input(address(path).toString(), words().symbol(path), words().label(path), unit(path));
+    }
+
+    /** Whether the change is to be read from a curve that this trial has not; it is remembered as missing. */
+    private boolean lacksCurve() {
+        boolean lacks = !change().places().isEmpty() && !sheet.blueprint() && !sheet.driftTyped(trial);
+        if (lacks) {
+            lacks(address(CommonPlaces.TRACE));
+        }
+        return lacks;
     }
 
     /** A temperature of the change as the curve of this trial gives it, where it has one. */

@@ -98,7 +98,7 @@ public interface Experiment {
     }
 
     /**
-     * {@return paths of what a school asks for beyond the usual}
+     * {@return paths of what a school asks for beyond the usual, readings on a clock aside}
      *
      * @param question of convention
      * @param school   one way of settling it
@@ -111,6 +111,7 @@ public interface Experiment {
                                 && !under.needs(question.standard()))
                         .isPresent())
                 .map(Step::path)
+                .filter(path -> !path.equals(CommonPlaces.TRACE))
                 .toList();
     }
 

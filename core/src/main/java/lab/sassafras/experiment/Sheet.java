@@ -358,13 +358,24 @@ public final class Sheet implements Evidence {
                 && stated(Address.of(CommonPlaces.TRACE, address.index())).isPresent()) {
             return true;
         }
-        return experiment
-                        .span()
-                        .filter(span -> span.start().equals(address.path())
-                                || span.end().equals(address.path())
-                                || address.group().equals(TemperatureChange.EARLY.group()))
-                        .isPresent()
+        return (ofTheChange(address) || address.group().equals(TemperatureChange.DRIFT))
                 && readings(address.index()).isPresent();
+    }
+
+    /** Whether the temperature before or after mixing stands there. */
+    private boolean ofTheChange(Address address) {
+        return experiment
+                .span()
+                .filter(span ->
+                        span.start().equals(address.path()) || span.end().equals(address.path()))
+                .isPresent();
+    }
+
+    /** Whether a trial tells how its temperatures drifted by rows typed before there were readings on a clock. */
+    boolean driftTyped(int trial) {
+        return places.addresses().stream()
+                .anyMatch(each ->
+                        each.index() == trial && each.group().equals(TemperatureChange.DRIFT) && places.holds(each));
     }
 
     /**
@@ -584,7 +595,9 @@ public final class Sheet implements Evidence {
      * @param trial which trial, from 1
      */
     public List<Ask> asides(int trial) {
-        return steps(trial).filter(ask -> ask.step().aside() && !done(ask)).toList();
+        return steps(trial)
+                .filter(ask -> ask.step().offer() == Step.Offer.ASIDE && !done(ask))
+                .toList();
     }
 
     private Stream<Ask> steps(int trial) {
@@ -628,6 +641,17 @@ public final class Sheet implements Evidence {
     public record Ask(Step step, Address address) {}
 
     private boolean asked(Step step, Address address) {
+        if (step.path().equals(CommonPlaces.TRACE) && driftTyped(address.index())) {
+            return stated(address).isPresent();
+        }
+        boolean told = step.offer() == Step.Offer.EARLIER
+                || givenByCurve(address)
+                || ofTheChange(address)
+                        && setting.conventions().in(Question.CHANGE).takesACurve()
+                        && !driftTyped(address.index());
+        if (told && at(address).isEmpty()) {
+            return false;
+        }
         return step.condition()
                 .map(condition -> {
                     Group group = experiment

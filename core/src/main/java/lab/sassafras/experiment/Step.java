@@ -15,7 +15,7 @@ import lab.sassafras.convention.School;
  * @param minutes   how long it usually takes, 0 where it is done at once
  * @param condition when it is asked at all; always when empty
  * @param under     the schools that need it; always when empty
- * @param aside     whether it is only offered, and shown once it was taken up
+ * @param offer     whether it is asked, only offered, or asked no longer
  * @param half      the half it fills; empty where it fills the slot whole
  */
 public record Step(
@@ -23,8 +23,18 @@ public record Step(
         int minutes,
         Optional<Condition> condition,
         Optional<Under> under,
-        boolean aside,
+        Offer offer,
         Optional<Role> half) {
+
+    /** Whether a step is put to the bench. */
+    public enum Offer {
+        /** In its turn. */
+        ASKED,
+        /** Only where somebody wants it, and shown once it was taken up. */
+        ASIDE,
+        /** No longer: shown where it was filled while it was asked. */
+        EARLIER
+    }
 
     /**
      * Asked only where a choice was answered in one of these ways.
@@ -68,7 +78,7 @@ public record Step(
      * @param path group and slot, as an experiment declares them
      */
     public static Step of(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), false, Optional.empty());
+        return new Step(path, 0, Optional.empty(), Optional.empty(), Offer.ASKED, Optional.empty());
     }
 
     /**
@@ -77,7 +87,17 @@ public record Step(
      * @param path group and slot, as an experiment declares them
      */
     public static Step aside(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), true, Optional.empty());
+        return new Step(path, 0, Optional.empty(), Optional.empty(), Offer.ASIDE, Optional.empty());
+    }
+
+    /** {@return whether it is shown only where it was taken up} */
+    public boolean aside() {
+        return offer != Offer.ASKED;
+    }
+
+    /** {@return the same, asked no longer} */
+    Step noLonger() {
+        return new Step(path, minutes, condition, under, Offer.EARLIER, half);
     }
 
     /**
@@ -86,7 +106,7 @@ public record Step(
      * @param path group and slot, as an experiment declares them
      */
     public static Step empty(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), false, Optional.of(Role.TARE));
+        return new Step(path, 0, Optional.empty(), Optional.empty(), Offer.ASKED, Optional.of(Role.TARE));
     }
 
     /**
@@ -95,7 +115,7 @@ public record Step(
      * @param path group and slot, as an experiment declares them
      */
     public static Step full(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), false, Optional.of(Role.GROSS));
+        return new Step(path, 0, Optional.empty(), Optional.empty(), Offer.ASKED, Optional.of(Role.GROSS));
     }
 
     /**
@@ -104,7 +124,7 @@ public record Step(
      * @param longer how long it takes (min)
      */
     public Step taking(int longer) {
-        return new Step(path, longer, condition, under, aside, half);
+        return new Step(path, longer, condition, under, offer, half);
     }
 
     /**
@@ -114,7 +134,7 @@ public record Step(
      * @param answers that ask for the step
      */
     public Step when(String choice, String... answers) {
-        return new Step(path, minutes, Optional.of(new Condition(choice, List.of(answers))), under, aside, half);
+        return new Step(path, minutes, Optional.of(new Condition(choice, List.of(answers))), under, offer, half);
     }
 
     /**
@@ -128,6 +148,6 @@ public record Step(
     }
 
     Step under(Question<? extends School> question, List<School> schools) {
-        return new Step(path, minutes, condition, Optional.of(new Under(question, schools)), aside, half);
+        return new Step(path, minutes, condition, Optional.of(new Under(question, schools)), offer, half);
     }
 }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
+import lab.sassafras.account.Account;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.BenchSheet;
@@ -76,8 +77,9 @@ class CurveInBooksTest {
         Sheet sheet =
                 displacement(logged(any -> 21.0, since -> 69.0 - 0.01 * since)).sheet();
         assertThat(sheet.with(sheet.setting().with(ALONE)).asks(1))
-                .filteredOn(ask -> ask.address().toString().matches("poured.1./start|mixed.1./final|drift.*"))
-                .allSatisfy(ask -> assertThat(sheet.done(ask)).isTrue());
+                .extracting(ask -> ask.address().toString())
+                .contains("curve[1]/trace")
+                .noneMatch(each -> each.matches("poured.1./start|mixed.1./final|drift.*|added.1./in"));
     }
 
     /** The fit's own scatter is the trial's; the offset of the thermometer cancels in the change. */
@@ -104,6 +106,29 @@ class CurveInBooksTest {
                         BenchSheet.of("heat-of-solution").says("curve[1]/trace", new TraceUse(TRACE, 0, 9, 3).text()))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("not at this bench");
+    }
+
+    /** What was typed of a drift before there was a clock is read and shown; without it the clock is asked, not the two temperatures. */
+    @Test
+    void aSchoolThatReadsACurveAsksForTheClockAndForNoRowByHand() {
+        BenchSheet none = BenchSheet.of("heat-of-solution");
+        Sheet asking = none.sheet().with(none.sheet().setting().with(ALONE));
+        assertThat(asking.asks(1))
+                .extracting(ask -> ask.address().toString())
+                .contains("curve[1]/trace")
+                .noneMatch(each -> each.matches("drift.*|.*/(start|final)"));
+        assertThat(Reduction.of(asking, ALONE).trials().get(0).account())
+                .isInstanceOfSatisfying(
+                        Account.Incomplete.class,
+                        account -> assertThat(account.missing())
+                                .extracting(Account.Missing::address)
+                                .contains("curve[1]/trace")
+                                .noneMatch(each -> each.matches("drift.*|.*/(start|final)")));
+        BenchSheet typed = none.temperature("drift[1]/early", "21.0");
+        assertThat(typed.sheet().with(typed.sheet().setting().with(ALONE)).asks(1))
+                .extracting(ask -> ask.address().toString())
+                .contains("drift[1]/early")
+                .doesNotContain("curve[1]/trace");
     }
 
     /** Mixing may be marked before anything was read: it is kept, and said what is missing. */

@@ -25,6 +25,8 @@ import org.jspecify.annotations.Nullable;
  * @param fore   the stretch before mixing; null where nothing is read from the curve
  * @param after  the stretch after it
  * @param arrow  the change; null where none can be read
+ * @param first  second at the left end
+ * @param last   second at the right end
  * @param summary the whole in a sentence, for those who cannot see it
  */
 public record StripPicture(
@@ -36,6 +38,8 @@ public record StripPicture(
         @Nullable Stretch fore,
         @Nullable Stretch after,
         @Nullable Arrow arrow,
+        double first,
+        double last,
         String summary) {
 
     /** Where things stand that do not depend on the numbers. */
@@ -149,6 +153,8 @@ public record StripPicture(
                                 up))
                         .orElse(null),
                 read.map(each -> arrow(each, across, up)).orElse(null),
+                first,
+                last,
                 summary(dots, mixing, flag, read, figures));
     }
 

@@ -65,6 +65,7 @@ class DemoClass implements CommandLineRunner {
         take("13-heater.json");
         take("14-cup-from-its-parts.json");
         take("15-saltpetre.json");
+        take("16-iron-on-a-clock.json");
         adoptWhatCame();
     }
 
