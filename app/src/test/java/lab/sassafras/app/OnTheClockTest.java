@@ -4,7 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.options.BoundingBox;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Trace;
@@ -21,7 +25,8 @@ class OnTheClockTest extends HouseTest {
     private Traces traces;
 
     private Trace running(Entry entry, int seconds) {
-        return traces.bringIn(entry.bench(), Optional.empty(), 30, Instant.now().minusSeconds(seconds));
+        return traces.bringIn(
+                entry.bench(), Trace.HAND, Optional.empty(), 30, Instant.now().minusSeconds(seconds), List.of());
     }
 
     private static BenchBrowser reading(BenchBrowser browser, String text, String time) {
@@ -131,6 +136,53 @@ class OnTheClockTest extends HouseTest {
             browser.page().fill("#mixing", "30:00");
             browser.page().click("text=Keep this time");
             browser.page().waitForSelector(".finding:has-text('There is no reading after mixing')");
+        }
+    }
+
+    @Test
+    void aFileFromAnywhereIsShownBeforeItIsKeptAndLeavesAsCsv() throws IOException {
+        Entry entry = imported("4-still-at-the-bench.json");
+        Path file = Files.createTempFile("probe", ".csv");
+        Files.writeString(
+                file,
+                "Made by a logger\nTime (min);T1 (°C);T2 (°F)\n0,0;21,40;70,1\n0,5;21,42;70,2\n1,0;;70,2\n"
+                        + "1,5;24,90;70,1\n2,0;24,81;70,2\n2,5;24,70;70,3\n3,0;24,61;70,2\n");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id() + "/clock");
+            browser.page().click("text=Readings from a file");
+            browser.page().click("text=Look at it");
+            assertThat(browser.text("#file-problem")).contains("No file was chosen");
+            browser.page().setInputFiles("#file", file);
+            browser.page().click("text=Look at it");
+            browser.page().waitForSelector("h2:has-text('What was understood')");
+            assertThat(browser.text(".answer"))
+                    .contains(
+                            "6 readings",
+                            "0:00 21.4 °C",
+                            "1:30 24.9 °C",
+                            "1 line will be left out",
+                            "line 5 It has no");
+            assertThat(browser.axe()).isEmpty();
+            browser.page().selectOption("#temperature", "T2 (°F)");
+            browser.page().selectOption("#degreesIn", "°F");
+            browser.page().click("text=Look again so");
+            browser.page().waitForSelector("text=7 readings");
+            assertThat(browser.text(".answer")).contains("0:00 21.1667 °C");
+            browser.page().fill("#heads", "some");
+            browser.page().click("text=Look again so");
+            assertThat(browser.text("#file-problem")).contains("whole number");
+            assertThat(traces.of(entry.bench())).isEmpty();
+            browser.page().click("text=Keep these readings");
+            browser.page().waitForURL("**/strip**");
+            assertThat(browser.text("#strip-picture-title"))
+                    .contains("6 readings from 0:00 to 3:00; mixing is not marked");
+            browser.page().fill("#mixing", "1:15");
+            browser.page().click("text=Keep this time");
+            browser.page().waitForSelector(".strip-ways");
+            assertThat(get("/entries/" + entry.id() + "/clock.csv").body())
+                    .startsWith("time (s),temperature (°C),who,kept at,counts,reason")
+                    .contains("\r\n90,24.9,Juniper,")
+                    .hasLineCount(7);
         }
     }
 }

@@ -33,7 +33,8 @@ class Doorway {
                 // Files arrive as multipart, which is read after this filter; there OriginCheck insists on an origin.
                 .csrf(csrf -> csrf.csrfTokenRepository(seals)
                         .csrfTokenRequestHandler(atOnce)
-                        .ignoringRequestMatchers(OriginCheck.REDUCE, OriginCheck.IMPORT, OriginCheck.BACK_UP))
+                        .ignoringRequestMatchers(
+                                OriginCheck.REDUCE, OriginCheck.IMPORT, OriginCheck.IMPORT_CLOCK, OriginCheck.BACK_UP))
                 .addFilterBefore(new OriginCheck(hosts), CsrfFilter.class)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))

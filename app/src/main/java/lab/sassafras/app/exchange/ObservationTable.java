@@ -2,11 +2,13 @@ package lab.sassafras.app.exchange;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
 import org.apache.commons.csv.CSVFormat;
@@ -34,6 +36,11 @@ final class ObservationTable {
             .builder()
             .setHeader(Stream.concat(Stream.of("entry", "experiment", "bench"), Stream.of(FORMAT.getHeader()))
                     .toArray(String[]::new))
+            .get();
+
+    private static final CSVFormat OF_CLOCK = CSVFormat.RFC4180
+            .builder()
+            .setHeader("time (s)", "temperature (°C)", "who", "kept at", "counts", "reason")
             .get();
 
     /**
@@ -71,6 +78,31 @@ final class ObservationTable {
         try (CSVPrinter printer = new CSVPrinter(table, FORMAT)) {
             for (Observation each : entry.observations().all()) {
                 printer.printRecord(row(entry, each).map(ObservationTable::guarded));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return table.toString();
+    }
+
+    /** Readings on a clock, in order of time: seconds from its beginning, and the temperature as typed. */
+    static String csv(ClockReadings clock) {
+        StringBuilder table = new StringBuilder();
+        try (CSVPrinter printer = new CSVPrinter(table, OF_CLOCK)) {
+            for (ClockReadings.Line each : clock.lines()) {
+                printer.printRecord(Stream.of(
+                                BigDecimal.valueOf(each.seconds())
+                                        .stripTrailingZeros()
+                                        .toPlainString(),
+                                each.read()
+                                        .text()
+                                        .orElseGet(
+                                                () -> String.valueOf(each.read().temperature())),
+                                each.read().who(),
+                                each.read().madeAt().toString(),
+                                each.counts() ? "yes" : "no",
+                                each.reason())
+                        .map(ObservationTable::guarded));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

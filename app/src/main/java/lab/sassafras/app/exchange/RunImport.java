@@ -22,6 +22,7 @@ import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Slot;
@@ -238,30 +239,23 @@ public class RunImport {
     }
 
     private UUID traced(Bench bench, Entry entry, Run.Clocked clocked, Map<String, UUID> here) {
-        Trace trace = traces.bringIn(bench, clocked.instrument().map(here::get), clocked.every(), clocked.begun());
-        List<Run.Timed> many = new ArrayList<>();
+        List<TraceChunk.Given> readings = new ArrayList<>();
+        List<Reading> many = new ArrayList<>();
         for (Run.Timed each : clocked.readings()) {
-            if (each.text().isPresent()) {
-                traces.add(
-                        UUID.randomUUID(),
-                        trace,
-                        TraceChunk.Given.typed(
-                                each.seconds(), each.temperature(), each.text().get(), bench.name()));
-            } else {
-                many.add(each);
-            }
+            each.text()
+                    .ifPresentOrElse(
+                            text -> readings.add(
+                                    TraceChunk.Given.typed(each.seconds(), each.temperature(), text, bench.name())),
+                            () -> many.add(new Reading(each.seconds(), each.temperature())));
         }
-        for (int from = 0; from < many.size(); from += TraceChunk.MOST) {
-            List<Run.Timed> some = many.subList(from, Math.min(many.size(), from + TraceChunk.MOST));
-            traces.add(
-                    UUID.randomUUID(),
-                    trace,
-                    new TraceChunk.Given(
-                            some.stream().mapToDouble(Run.Timed::seconds).toArray(),
-                            some.stream().mapToDouble(Run.Timed::temperature).toArray(),
-                            null,
-                            bench.name()));
-        }
+        readings.addAll(TraceChunk.Given.inPieces(many, bench.name()));
+        Trace trace = traces.bringIn(
+                bench,
+                many.isEmpty() ? Trace.HAND : Trace.FILE,
+                clocked.instrument().map(here::get),
+                clocked.every(),
+                clocked.begun(),
+                readings);
         clocked.setAside()
                 .forEach(each -> book.decide(
                         Optional.of(entry.id()),

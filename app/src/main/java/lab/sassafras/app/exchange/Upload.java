@@ -23,7 +23,7 @@ import org.springframework.util.unit.DataSize;
 record Upload(String name, byte[] bytes) {
 
     static final Upload NONE = new Upload("", new byte[0]);
-    private static final String CHOOSE = "No file was chosen. Choose a run file, which ends in .json.";
+    private static final String CHOOSE = "No file was chosen. Choose one and try again.";
 
     /** What was sent is more than a run file can be. */
     static final class TooLarge extends Refused {

@@ -28,6 +28,7 @@ import lab.sassafras.verdict.Reduction;
 /** The strip of a trial, ready to be shown: the picture, every way of reading it, and which fits with the reason. */
 public final class StripView {
 
+    private static final int MOST_LISTED = 500;
     private static final double COVERAGE = 0.95;
 
     private final EntrySheet entry;
@@ -93,6 +94,11 @@ public final class StripView {
 
     public ClockReadings readings() {
         return readings;
+    }
+
+    /** Readings as the page lists them: of very many, the first. */
+    public List<ClockReadings.Line> table() {
+        return readings.lines().stream().limit(MOST_LISTED).toList();
     }
 
     /** The moment of mixing as written; empty while it is not marked. */

@@ -17,6 +17,9 @@ public class Trace {
     /** Read by eye and typed. */
     public static final String HAND = "hand";
 
+    /** Brought in from a file. */
+    public static final String FILE = "file";
+
     @Id
     private UUID id;
 
@@ -56,7 +59,7 @@ public class Trace {
         return Optional.ofNullable(instrumentId);
     }
 
-    /** What it was read by: {@link #HAND}. */
+    /** What it was read by: {@link #HAND} or {@link #FILE}. */
     public String channel() {
         return channel;
     }

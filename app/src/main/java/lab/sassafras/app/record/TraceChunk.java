@@ -4,11 +4,14 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import lab.sassafras.curve.Reading;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
@@ -56,6 +59,20 @@ public class TraceChunk {
         /** One reading as typed. */
         public static Given typed(double seconds, double temperature, String text, String who) {
             return new Given(new double[] {seconds}, new double[] {temperature}, text, who);
+        }
+
+        /** Readings that nobody typed, in pieces of a row each. */
+        public static List<Given> inPieces(List<Reading> readings, String who) {
+            List<Given> pieces = new ArrayList<>();
+            for (int from = 0; from < readings.size(); from += MOST) {
+                List<Reading> some = readings.subList(from, Math.min(readings.size(), from + MOST));
+                pieces.add(new Given(
+                        some.stream().mapToDouble(Reading::seconds).toArray(),
+                        some.stream().mapToDouble(Reading::temperature).toArray(),
+                        null,
+                        who));
+            }
+            return pieces;
         }
     }
 

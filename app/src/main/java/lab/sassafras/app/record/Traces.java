@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Traces {
 
     /** Readings a trace may hold. */
-    static final int MOST_READINGS = 100_000;
+    public static final int MOST_READINGS = 100_000;
 
     private final EntityManager entities;
     private final LabBook book;
@@ -55,11 +55,18 @@ public class Traces {
         return begun;
     }
 
-    /** A trace begun at a known earlier moment (an import). */
-    public Trace bringIn(Bench bench, Optional<UUID> instrument, int every, Instant begun) {
+    /** A trace begun at a known earlier moment, with what was read on it (an import). */
+    public Trace bringIn(
+            Bench bench,
+            String channel,
+            Optional<UUID> instrument,
+            int every,
+            Instant begun,
+            List<TraceChunk.Given> readings) {
         room.check();
-        Trace trace = new Trace(UUID.randomUUID(), bench, Trace.HAND, instrument, every, begun);
+        Trace trace = new Trace(UUID.randomUUID(), bench, channel, instrument, every, begun);
         entities.persist(trace);
+        readings.forEach(each -> add(UUID.randomUUID(), trace, each));
         return trace;
     }
 

@@ -1,0 +1,277 @@
+package lab.sassafras.app.exchange;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
+import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.settings.HouseSettings;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.TraceUses;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.curve.ClockFile;
+import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.measure.DecimalMark;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Refused;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Temperatures against time, in from any program's file and out again. What a file says is shown before it is kept. */
+@Controller
+class ClockFilePages {
+
+    private static final int MOST_WAITING = 20;
+    private static final int SHOWN = 6;
+    private static final int MOST_WRONG = 20;
+
+    private final LabBook book;
+    private final EntrySheets sheets;
+    private final Traces traces;
+    private final TraceUses uses;
+    private final Instruments instruments;
+    private final HouseSettings settings;
+    private final WhoIsHere who;
+    private final Clock clock;
+    /** Files shown and not kept yet, for as long as somebody may take to look. */
+    private final Cache<UUID, Waiting> waiting = Caffeine.newBuilder()
+            .maximumSize(MOST_WAITING)
+            .expireAfterWrite(Duration.ofMinutes(15))
+            .build();
+
+    ClockFilePages(
+            LabBook book,
+            EntrySheets sheets,
+            Traces traces,
+            TraceUses uses,
+            Instruments instruments,
+            HouseSettings settings,
+            WhoIsHere who,
+            Clock clock) {
+        this.book = book;
+        this.sheets = sheets;
+        this.traces = traces;
+        this.uses = uses;
+        this.instruments = instruments;
+        this.settings = settings;
+        this.who = who;
+        this.clock = clock;
+    }
+
+    private record Waiting(String name, String text) {}
+
+    /**
+     * How a file is laid out, as the form sends it.
+     *
+     * @param heads lines before the first reading, as typed
+     */
+    record Said(
+            ClockFile.@Nullable Separator separator,
+            @Nullable DecimalMark mark,
+            @Nullable String heads,
+            @Nullable Integer time,
+            ClockFile.@Nullable TimeIn timeIn,
+            @Nullable Integer temperature,
+            ClockFile.@Nullable DegreesIn degreesIn) {
+
+        ClockFile.Layout over(ClockFile.Layout guessed) {
+            String lines = heads == null ? "" : heads.strip();
+            if (!lines.isEmpty() && !lines.matches("\\d{1,5}")) {
+                throw new Refused("Write how many lines stand above the first reading, as a whole number.");
+            }
+            ClockFile.Separator between = separator == null ? guessed.separator() : separator;
+            DecimalMark decimals = mark == null ? guessed.mark() : mark;
+            if (between == ClockFile.Separator.COMMA && decimals == DecimalMark.COMMA) {
+                throw new Refused("A comma cannot stand both between values and within them.");
+            }
+            return new ClockFile.Layout(
+                    between,
+                    decimals,
+                    lines.isEmpty() ? guessed.heads() : Integer.parseInt(lines),
+                    time == null ? guessed.time() : time,
+                    timeIn == null ? guessed.timeIn() : timeIn,
+                    temperature == null ? guessed.temperature() : temperature,
+                    degreesIn == null ? guessed.degreesIn() : degreesIn);
+        }
+    }
+
+    /** A reading as the page shows it. */
+    public record Line(String time, String temperature) {}
+
+    @GetMapping("/entries/{id}/clock/file")
+    String blank(@PathVariable UUID id, @RequestParam(defaultValue = "1") int trial, Model model) {
+        return page(entry(id, trial), trial, model);
+    }
+
+    @PostMapping("/import/clock")
+    String take(
+            @RequestParam("entry") UUID id,
+            @RequestParam(defaultValue = "1") int trial,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model)
+            throws IOException {
+        EntrySheet entry = entry(id, trial);
+        who.benchOrAsk(request);
+        Upload upload = Upload.NONE;
+        try {
+            upload = Upload.of(request, settings.limits().file());
+            UUID pending = UUID.randomUUID();
+            Waiting file = new Waiting(upload.name(), new String(upload.bytes(), StandardCharsets.UTF_8));
+            ClockFile.Layout layout = ClockFile.guess(file.text());
+            waiting.put(pending, file);
+            return shown(entry, trial, pending, file, layout, model);
+        } catch (Refused refused) {
+            response.setStatus((refused instanceof Upload.TooLarge
+                            ? HttpStatus.CONTENT_TOO_LARGE
+                            : HttpStatus.UNPROCESSABLE_CONTENT)
+                    .value());
+            model.addAttribute("problem", (upload.name().isEmpty() ? "" : upload.name() + ": ") + refused.getMessage());
+            return page(entry, trial, model);
+        }
+    }
+
+    /** Looks at a waiting file again as it is said to be laid out, or keeps it so. */
+    @PostMapping("/entries/{id}/clock/file/keep")
+    String keep(
+            @PathVariable UUID id,
+            @RequestParam int trial,
+            @RequestParam UUID pending,
+            @RequestParam(defaultValue = "look") String what,
+            @RequestParam Optional<UUID> instrument,
+            @ModelAttribute Said said,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, trial);
+        Bench bench = who.benchOrAsk(request);
+        Waiting file = waiting.getIfPresent(pending);
+        if (file == null) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("problem", "That was too long ago. Choose the file again; nothing was kept.");
+            return page(entry, trial, model);
+        }
+        ClockFile.Layout guessed = ClockFile.guess(file.text());
+        try {
+            ClockFile.Layout layout = said.over(guessed);
+            if (!what.equals("keep")) {
+                return shown(entry, trial, pending, file, layout, model);
+            }
+            kept(entry, trial, ClockFile.read(file.text(), layout), instrument, bench);
+            waiting.invalidate(pending);
+            return "redirect:/entries/" + id + "/strip?trial=" + trial;
+        } catch (Refused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("problem", refused.getMessage());
+            return shown(entry, trial, pending, file, guessed, model);
+        }
+    }
+
+    private void kept(EntrySheet entry, int trial, ClockFile file, Optional<UUID> instrument, Bench bench) {
+        List<Reading> readings = file.readings();
+        if (readings.size() < 2) {
+            throw new Refused("At least two lines have to be readable as a time and a temperature.");
+        }
+        if (readings.size() > Traces.MOST_READINGS) {
+            throw new Refused("There are " + readings.size() + " readings in it; a record holds at most "
+                    + Traces.MOST_READINGS + ". Take every tenth, or the part about the mixing.");
+        }
+        double lasts = readings.get(readings.size() - 1).seconds();
+        int every = (int) Math.max(1, Math.min(3600, Math.round(lasts / (readings.size() - 1))));
+        Optional<UUID> thermometer =
+                instrument.filter(each -> instruments.find(each).isPresent());
+        uses.strike(entry, trial, "readings brought in from a file", bench);
+        traces.bringIn(
+                entry.entry().bench(),
+                Trace.FILE,
+                thermometer,
+                every,
+                clock.instant().minusSeconds((long) lasts),
+                TraceChunk.Given.inPieces(readings, bench.name()));
+    }
+
+    @GetMapping("/entries/{id}/clock.csv")
+    ResponseEntity<byte[]> csv(@PathVariable UUID id, @RequestParam(defaultValue = "1") int trial) {
+        EntrySheet entry = entry(id, trial);
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"clock-" + entry.entry().period().heldOn() + "-trial-" + trial
+                                + ".csv\"")
+                .body(sheets.clock(entry, trial)
+                        .map(ObservationTable::csv)
+                        .orElseThrow(() -> new NotFound("Nothing was read on a clock there."))
+                        .getBytes(StandardCharsets.UTF_8));
+    }
+
+    private EntrySheet entry(UUID id, int trial) {
+        return book.entry(id)
+                .map(sheets::of)
+                .filter(each -> EntrySheets.clockOf(each, trial).isPresent()
+                        && trial >= 1
+                        && trial <= each.sheet().trials())
+                .orElseThrow(() -> new NotFound("This entry reads nothing on a clock there."));
+    }
+
+    private String shown(
+            EntrySheet entry, int trial, UUID pending, Waiting waits, ClockFile.Layout layout, Model model) {
+        ClockFile file = ClockFile.read(waits.text(), layout);
+        Figures figures = entry.entry().period().figures();
+        List<Line> lines = file.readings().stream()
+                .map(each -> new Line(
+                        ClockTime.write(each.seconds()), figures.plain(Math.rint(each.temperature() * 1e4) / 1e4)))
+                .toList();
+        model.addAttribute("pending", pending);
+        model.addAttribute("name", waits.name());
+        model.addAttribute("file", file);
+        model.addAttribute("first", lines.stream().limit(SHOWN).toList());
+        model.addAttribute(
+                "last",
+                lines.size() > SHOWN ? lines.subList(Math.max(SHOWN, lines.size() - 2), lines.size()) : List.of());
+        model.addAttribute("wrong", file.wrong().stream().limit(MOST_WRONG).toList());
+        model.addAttribute("separators", ClockFile.Separator.values());
+        model.addAttribute("marks", DecimalMark.values());
+        model.addAttribute("timesIn", ClockFile.TimeIn.values());
+        model.addAttribute("degreesIn", ClockFile.DegreesIn.values());
+        model.addAttribute(
+                "thermometers",
+                instruments.all().stream()
+                        .filter(each -> each.kind() == Instrument.Kind.THERMOMETER)
+                        .toList());
+        return page(entry, trial, model);
+    }
+
+    private static String page(EntrySheet entry, int trial, Model model) {
+        model.addAttribute("entry", entry.entry());
+        model.addAttribute("title", entry.experiment().words().title());
+        model.addAttribute("trial", trial);
+        return "clockfile";
+    }
+}

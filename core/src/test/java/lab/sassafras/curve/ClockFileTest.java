@@ -1,0 +1,93 @@
+package lab.sassafras.curve;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import lab.sassafras.measure.DecimalMark;
+import lab.sassafras.measure.Refused;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Files of temperatures against time from anywhere. */
+class ClockFileTest {
+
+    private static ClockFile read(String text) {
+        return ClockFile.read(text, ClockFile.guess(text));
+    }
+
+    /** Each says 21.4 °C at 30 s and 21.6 °C at 60 s. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "30;21,4\n60;21,6",
+                "30\t21.4\r\n60\t21.6\r\n",
+                "30,21.4\n60,21.6\n",
+                "  30   21.4\n  60   21.6",
+                "\uFEFFname: evening class\ninterval 30\n\nTime (min);Temperature (°C)\n0,5;21,4\n1,0;21,6",
+                "n\ttime/s\tT (K)\n1\t30\t294.55\n2\t60\t294.75",
+                "t,\"T, °F\"\n30,70.52\n60,70.88",
+                "T / °F;time\n70,52;0:30\n70,88;1:00",
+                "hours (h);T\n0,008333333;21,4\n0,016666667;21,6"
+            })
+    void aFileIsReadHoweverItIsLaidOut(String text) {
+        ClockFile file = read(text);
+        assertThat(file.wrong()).isEmpty();
+        double off = file.layout().timeIn() == ClockFile.TimeIn.CLOCK ? 30 : 0;
+        assertThat(file.readings()).hasSize(2);
+        assertThat(file.readings().get(0).seconds()).isCloseTo(30 - off, within(1e-3));
+        assertThat(file.readings().get(1).seconds()).isCloseTo(60 - off, within(1e-3));
+        assertThat(file.readings().get(0).temperature()).isCloseTo(21.4, within(1e-9));
+        assertThat(file.readings().get(1).temperature()).isCloseTo(21.6, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "23:59:45,00:00:15",
+        "2026-11-21T10:53:00Z,2026-11-21T10:53:30Z",
+        "21.11.2026 10:53:00,21.11.2026 10:53:30.0"
+    })
+    void timesOfDayAreCountedFromTheFirstAlsoPastMidnight(String first, String second) {
+        assertThat(read(first + ";21,4\n" + second + ";21,6").readings())
+                .extracting(Reading::seconds)
+                .containsExactly(0.0, 30.0);
+    }
+
+    @Test
+    void aLineThatCannotBeReadIsNamedAndTheOthersAreKept() {
+        ClockFile file = read("s;°C\n0;21,4\n30;NaN\n60;\n90;21,5\n80;21,5\n\n120;21.5\nend\n150;21,6\n");
+        assertThat(file.readings()).extracting(Reading::seconds).containsExactly(0.0, 90.0, 150.0);
+        assertThat(file.wrong()).extracting(ClockFile.Wrong::line).containsExactly(3, 4, 6, 8, 9);
+        assertThat(file.wrong())
+                .extracting(ClockFile.Wrong::why)
+                .contains("It has no temperature.", "Its time lies before that of the line above.")
+                .anyMatch(why -> why.contains("“21.5” is no number with a decimal comma"));
+    }
+
+    /** Read as if decimals had a point, a comma file has other columns; said otherwise, it is read as it is. */
+    @Test
+    void whatWasProposedCanBeSaidOtherwise() {
+        String text = "0,0,21,4\n30,0,21,6";
+        ClockFile.Layout proposed = ClockFile.guess(text);
+        assertThat(proposed.mark()).isEqualTo(DecimalMark.POINT);
+        ClockFile.Layout said = new ClockFile.Layout(
+                proposed.separator(), proposed.mark(), 0, 0, ClockFile.TimeIn.SECONDS, 2, proposed.degreesIn());
+        assertThat(ClockFile.read(text, said).readings())
+                .extracting(Reading::temperature)
+                .containsExactly(21.0, 21.0);
+        assertThatThrownBy(() -> ClockFile.guess("nothing here\nbut words")).isInstanceOf(Refused.class);
+        assertThat(ClockFile.read("", said).readings()).isEmpty();
+    }
+
+    @Test
+    void aHundredThousandLinesAreAllRead() {
+        String text = IntStream.range(0, 100_000)
+                .mapToObj(i -> i + ";" + (20 + i % 10) + ",25")
+                .collect(Collectors.joining("\n"));
+        assertThat(read(text).readings()).hasSize(100_000);
+    }
+}
