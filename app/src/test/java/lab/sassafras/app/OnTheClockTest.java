@@ -129,6 +129,19 @@ class OnTheClockTest extends HouseTest {
             browser.page().click("tr:has-text('3:30') button");
             browser.page().waitForFunction("() => document.querySelectorAll('.spot.hollow').length === 1");
 
+            // the reader's own pick
+            browser.page().click("summary:has-text('Your own pick')");
+            browser.page().fill("#start", "21.0");
+            browser.page().fill("#end", "far");
+            browser.page().click("text=Go by these");
+            assertThat(browser.text("[role=alert]")).contains("“far” is not a plain number");
+            assertThat(browser.page().inputValue("#start")).isEqualTo("21.0");
+            browser.page().fill("#end", "68.9");
+            browser.page().click("text=Go by these");
+            // 25.0 · 4.18 · 47.9 ÷ 0.025 mol
+            browser.page().waitForSelector(".in-force:has-text('own pick')");
+            assertThat(browser.text(".in-force")).contains("21.068.9+47.90 −200.2");
+
             browser.page().click("summary:has-text('When it was mixed')");
             browser.page().fill("#mixing", "soon");
             browser.page().click("text=Keep this time");

@@ -60,6 +60,16 @@ public enum TemperatureChange implements School {
             return evidence.readOnAClock();
         }
     },
+    /** Two temperatures the reader picked from the curve. */
+    PICKED(
+            "picked",
+            "the reader’s own pick from the curve",
+            "Both temperatures as a person read them off the curve and wrote them down, each as uncertain as a reading.") {
+        @Override
+        public boolean applies(Evidence evidence) {
+            return evidence.readOnAClock();
+        }
+    },
     /** Both lines carried to 0.6 of the rise. */
     FRACTION(
             "fraction",

@@ -289,15 +289,20 @@ public final class Draft {
 
     /** A temperature of the change as the curve of this trial gives it, where it has one. */
     private Optional<Expression> byCurve(String path, boolean end) {
-        return sheet.readings(trial).map(curve -> {
-            Way way = change().way().orElse(Way.EXTREME);
-            if (curve.by(way) instanceof Outcome.Withheld withheld) {
-                findings.add(Finding.question("curve.withheld", withheld.reason())
-                        .at(address(path).toString()));
-            }
-            return new Input(
-                    curve.key(way, end), words().symbol(path), words().label(path) + ", by the curve", unit(path));
-        });
+        return sheet.readings(trial)
+                .filter(any -> change() != TemperatureChange.PICKED)
+                .map(curve -> {
+                    Way way = change().way().orElse(Way.EXTREME);
+                    if (curve.by(way) instanceof Outcome.Withheld withheld) {
+                        findings.add(Finding.question("curve.withheld", withheld.reason())
+                                .at(address(path).toString()));
+                    }
+                    return new Input(
+                            curve.key(way, end),
+                            words().symbol(path),
+                            words().label(path) + ", by the curve",
+                            unit(path));
+                });
     }
 
     private TemperatureChange change() {

@@ -358,7 +358,8 @@ public final class Sheet implements Evidence {
                 && stated(Address.of(CommonPlaces.TRACE, address.index())).isPresent()) {
             return true;
         }
-        return (ofTheChange(address) || address.group().equals(TemperatureChange.DRIFT))
+        boolean picked = setting.conventions().in(Question.CHANGE) == TemperatureChange.PICKED;
+        return (ofTheChange(address) && !picked || address.group().equals(TemperatureChange.DRIFT))
                 && readings(address.index()).isPresent();
     }
 

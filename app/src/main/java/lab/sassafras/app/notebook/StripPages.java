@@ -15,6 +15,8 @@ import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.TraceUses;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Windows;
 import lab.sassafras.experiment.Sheet;
@@ -178,6 +180,42 @@ class StripPages {
                     new Problem("mixing", PlainWords.of(refused), time),
                     model);
         }
+        return back(id, trial);
+    }
+
+    /** Keeps two temperatures that a person picked from the curve, and puts them in force. */
+    @PostMapping("/entries/{id}/strip/pick")
+    String pick(
+            @PathVariable UUID id,
+            @RequestParam int trial,
+            @RequestParam(defaultValue = "") String start,
+            @RequestParam(defaultValue = "") String end,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, trial);
+        Bench bench = who.benchOrAsk(request);
+        try {
+            uses.pick(entry, trial, start.strip(), end.strip(), bench);
+        } catch (Refused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("pickedStart", start);
+            model.addAttribute("pickedEnd", end);
+            return render(
+                    entry,
+                    trial,
+                    Optional.empty(),
+                    Stretches.NONE,
+                    new Problem("pick", PlainWords.of(refused), ""),
+                    model);
+        }
+        book.decide(
+                Optional.of(id),
+                Decision.Kind.SCHOOL,
+                Question.CHANGE.key(),
+                TemperatureChange.PICKED.key(),
+                "picked from the curve",
+                bench.name());
         return back(id, trial);
     }
 

@@ -4,6 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import lab.sassafras.app.chart.StripPicture;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -17,7 +19,10 @@ import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Recommendation;
 import lab.sassafras.curve.Way;
 import lab.sassafras.curve.Windows;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
@@ -32,6 +37,7 @@ public final class StripView {
     private static final double COVERAGE = 0.95;
 
     private final EntrySheet entry;
+    private final int trial;
     private final ClockReadings readings;
     private final Optional<TraceUse> use;
     private final Optional<Baselines> baselines;
@@ -56,6 +62,7 @@ public final class StripView {
             Sheet sheet,
             Reduction reduction) {
         this.entry = entry;
+        this.trial = trial;
         this.readings = readings;
         this.use = use;
         this.baselines = sheet.baselines(trial);
@@ -152,10 +159,50 @@ public final class StripView {
 
     public List<WayLine> ways() {
         return baselines
-                .map(curve -> Arrays.stream(TemperatureChange.values())
-                        .flatMap(school -> school.way().map(way -> line(school, way, curve)).stream())
+                .map(curve -> Stream.concat(
+                                Arrays.stream(TemperatureChange.values())
+                                        .flatMap(school -> school.way().map(way -> line(school, way, curve)).stream()),
+                                picked().stream())
                         .toList())
                 .orElse(List.of());
+    }
+
+    /** What the reader picked from the curve, where both temperatures were. */
+    private Optional<WayLine> picked() {
+        return pick(Span::start)
+                .flatMap(start -> pick(Span::end)
+                        .map(end -> new WayLine(
+                                TemperatureChange.PICKED,
+                                inForce == TemperatureChange.PICKED,
+                                false,
+                                figures.typed(start.text()),
+                                figures.typed(end.text()),
+                                figures.signed(
+                                        end.measured().value()
+                                                - start.measured().value(),
+                                        2),
+                                result(TemperatureChange.PICKED)
+                                        .map(this::result)
+                                        .orElse(""),
+                                inForce == TemperatureChange.PICKED ? "" : against(TemperatureChange.PICKED),
+                                "")));
+    }
+
+    private Optional<Line> pick(Function<Span, String> end) {
+        return entry.experiment()
+                .span()
+                .flatMap(span -> entry.sheet().reading(Address.of(end.apply(span), trial)))
+                .filter(line -> Double.isFinite(line.measured().value()));
+    }
+
+    /** The temperature picked before mixing, as it was typed; empty where none was. */
+    public String pickedStart() {
+        return pick(Span::start).map(Line::text).orElse("");
+    }
+
+    /** The temperature picked after mixing, as it was typed; empty where none was. */
+    public String pickedEnd() {
+        return pick(Span::end).map(Line::text).orElse("");
     }
 
     private WayLine line(TemperatureChange school, Way way, Baselines curve) {

@@ -12,9 +12,12 @@ import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.TraceUse;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps from which stretch of which readings a trial is read. What it said before is struck out with the reason. */
 @Component
@@ -65,6 +68,41 @@ public class TraceUses {
                         each -> filling.correct(each.id(), UUID.randomUUID(), address, Role.STATED, answer),
                         () -> filling.take(UUID.randomUUID(), address, Role.STATED, answer));
         return filling.sheet().with(entry.sheet().setting());
+    }
+
+    /**
+     * Keeps two temperatures picked from a curve as the readings before and after mixing.
+     *
+     * @throws Refused where one cannot stand there; nothing is kept then
+     */
+    @Transactional
+    public void pick(EntrySheet entry, int trial, String start, String end, Bench bench) {
+        Span span = entry.experiment().span().orElseThrow();
+        Filling filling = entry.readback().filling(entry.sheet().setting());
+        for (String[] each : new String[][] {{span.start(), start}, {span.end(), end}}) {
+            Address address = Address.of(each[0], trial);
+            Optional<Observation> before = standing(entry, address).filter(old -> filling.stands(old.id()));
+            if (before.filter(old -> old.text().equals(each[1])).isPresent()) {
+                continue;
+            }
+            Intake.Answer answer = new Intake.Answer(
+                    each[1], BenchUnit.DEGREES_CELSIUS.symbol(), Optional.empty(), null, bench.name());
+            Line line = before.map(old -> filling.correct(old.id(), UUID.randomUUID(), address, Role.READ, answer))
+                    .orElseGet(() -> filling.take(UUID.randomUUID(), address, Role.READ, answer));
+            book.keep(
+                    UUID.randomUUID(),
+                    entry.entry().id(),
+                    new Observation.Given(
+                            address.toString(),
+                            Role.READ.key(),
+                            line.text(),
+                            BenchUnit.DEGREES_CELSIUS.symbol(),
+                            Optional.empty(),
+                            null,
+                            bench.name(),
+                            before.map(Observation::id),
+                            before.isPresent() ? "picked otherwise from the curve" : null));
+        }
     }
 
     /** Strikes the use out that stands, if one does. */
