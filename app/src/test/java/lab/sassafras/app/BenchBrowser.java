@@ -64,6 +64,7 @@ public final class BenchBrowser implements AutoCloseable {
     /** Joins a bench by the keyboard. */
     public BenchBrowser join(Object period, String bench) {
         open("/periods/" + period);
+        page.waitForFunction("() => document.readyState === 'complete' && document.activeElement.id === 'name'");
         type(bench);
         enter();
         page.waitForURL("**/bench");

@@ -129,6 +129,23 @@ class OnTheClockTest extends HouseTest {
             browser.page().click("tr:has-text('3:30') button");
             browser.page().waitForFunction("() => document.querySelectorAll('.spot.hollow').length === 1");
 
+            // the room is a reading of the period, and what is read from the curve goes by it
+            String before = browser.text(".strip-ways tr:has-text('both cooling curves')");
+            assertThat(browser.text("[data-live=why]")).contains("was not read");
+            browser.open("/entries/" + entry.id() + "/clock");
+            browser.page().click("text=Read the room");
+            browser.page().fill("#room", "210");
+            browser.page().press("#room", "Enter");
+            assertThat(browser.text("#room-problem")).contains("210 °C is no room to work in");
+            browser.page().fill("#room", "12.0");
+            browser.page().press("#room", "Enter");
+            browser.page().waitForSelector("text=read in this period");
+            browser.open(strip);
+            assertThat(browser.text("[data-live=why]")).contains("The room: 12.0 °C");
+            assertThat(browser.text(".strip-ways tr:has-text('both cooling curves')"))
+                    .isNotEqualTo(before);
+            assertThat(get("/entries/" + entry.id() + "/run.json").body()).contains("\"room\" : [ 12.0 ]");
+
             // the reader's own pick
             browser.page().click("summary:has-text('Your own pick')");
             browser.page().fill("#start", "21.0");

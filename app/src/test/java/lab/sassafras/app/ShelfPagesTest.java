@@ -105,7 +105,7 @@ class ShelfPagesTest extends HouseTest {
             browser.open(browser.page().url().replaceAll("\\?.*", "") + "/result");
             assertThat(browser.text(".page.left")).contains("4.18 J/(g·°C)");
             assertThat(browser.text(".page.right"))
-                    .contains("No result yet", "Still to be read for trial 1", "cold water, settled");
+                    .contains("No result yet", "Still to be read for trial 1", "readings on a clock");
         }
     }
 

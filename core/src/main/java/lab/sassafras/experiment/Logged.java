@@ -3,6 +3,7 @@ package lab.sassafras.experiment;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.curve.Reading;
+import lab.sassafras.curve.Room;
 import lab.sassafras.measure.Instrument;
 
 /**
@@ -11,8 +12,20 @@ import lab.sassafras.measure.Instrument;
  * @param label       in words
  * @param readings    those that count, in order of time (s from its beginning, °C)
  * @param thermometer they were read on; empty where it is not on the shelf
+ * @param room        temperature of the room, where it was read
  */
-public record Logged(String label, List<Reading> readings, Optional<Instrument> thermometer) {
+public record Logged(String label, List<Reading> readings, Optional<Instrument> thermometer, Optional<Room> room) {
+
+    /**
+     * Readings in a room whose temperature was not read.
+     *
+     * @param label       in words
+     * @param readings    those that count, in order of time (s from its beginning, °C)
+     * @param thermometer they were read on; empty where it is not on the shelf
+     */
+    public Logged(String label, List<Reading> readings, Optional<Instrument> thermometer) {
+        this(label, readings, thermometer, Optional.empty());
+    }
 
     /** What an unknown thermometer is taken to show (°C). Common practice, no source. */
     private static final double USUAL_DISPLAY = 0.1;

@@ -26,7 +26,7 @@ final class TraceSlot extends StatedSlot {
                                         .toList(),
                                 use.mixing(),
                                 logged.display(),
-                                Optional.empty(),
+                                logged.room(),
                                 use.windows())));
     }
 

@@ -44,6 +44,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ClockPages {
 
+    private static final double COLDEST_ROOM = -20;
+    private static final double HOTTEST_ROOM = 60;
     private static final List<Integer> USUAL = List.of(5, 10, 15, 20, 30, 60, 120);
 
     private final EntrySheets sheets;
@@ -176,6 +178,35 @@ class ClockPages {
         });
     }
 
+    /** A reading of the room, for the whole period. */
+    @PostMapping("/entries/{id}/clock/room")
+    String room(
+            @PathVariable UUID id,
+            @ModelAttribute Told told,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, told.trial());
+        who.benchOrAsk(request);
+        return done(entry, told, "room", response, model, () -> {
+            Figures figures = entry.entry().period().figures();
+            TypedNumber number = TypedNumber.read(Told.written(told.text()), figures.mark());
+            Optional<Instrument> thermometer =
+                    Optional.ofNullable(told.instrument()).flatMap(instruments::find);
+            thermometer.ifPresent(each -> within(each, number, figures));
+            if (number.value() < COLDEST_ROOM || number.value() > HOTTEST_ROOM) {
+                throw new Refused(
+                        number.text() + " °C is no room to work in. Type what a thermometer in the air shows.");
+            }
+            traces.readRoom(
+                    told.identity(),
+                    entry.entry().bench(),
+                    thermometer.map(each -> UUID.fromString(each.key())),
+                    number.value(),
+                    number.text());
+        });
+    }
+
     /** Keeps, and shows the page again; what is refused stays in its field with the reason beside it. */
     private String done(
             EntrySheet entry, Told told, String form, HttpServletResponse response, Model model, Runnable keeping) {
@@ -260,6 +291,11 @@ class ClockPages {
                         .orElse(""));
         model.addAttribute("key", UUID.randomUUID());
         model.addAttribute("problem", problem);
+        model.addAttribute(
+                "room",
+                traces.room(entry.entry().period()).stream()
+                        .map(each -> each.text().orElse(""))
+                        .toList());
         model.addAttribute("usual", USUAL);
         model.addAttribute(
                 "thermometers",

@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiment;
@@ -80,11 +81,14 @@ record Run(
             int every,
             Instant begun,
             List<Timed> readings,
+            List<Double> room,
             List<RunFile.AsidePart> setAside) {
 
         /** Those that count. */
         List<Reading> counting() {
-            return readings.stream()
+            Map<Double, Timed> last = new TreeMap<>();
+            readings.forEach(each -> last.put(each.seconds(), each));
+            return last.values().stream()
                     .filter(each -> setAside.stream().noneMatch(aside -> aside.seconds() == each.seconds()))
                     .map(each -> new Reading(each.seconds(), each.temperature()))
                     .toList();

@@ -284,6 +284,7 @@ final class RunChecks {
                             part.every(),
                             said(here + ".begun", () -> BookTime.instant(part.begun())),
                             readings(here, part.readings()),
+                            of(part.room()),
                             of(part.setAside())));
         });
         return traces;

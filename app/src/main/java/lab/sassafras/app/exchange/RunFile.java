@@ -100,6 +100,7 @@ record RunFile(
             int every,
             String begun,
             List<List<Object>> readings,
+            @Nullable List<Double> room,
             @Nullable List<AsidePart> setAside) {}
 
     /** A reading set aside. */

@@ -14,6 +14,7 @@ import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -112,11 +113,15 @@ class RunFileWriter {
                 .readingsAside(id)
                 .forEach((subject, out) ->
                         aside.add(new RunFile.AsidePart(Decisions.second(subject), out.reason(), out.who())));
+        List<Double> room = traces.room(entry.entry().period()).stream()
+                .map(TraceChunk.Read::temperature)
+                .toList();
         return new RunFile.TracePart(
                 trace.instrumentId().map(names::instrument).orElse(null),
                 trace.every(),
                 trace.begunAt().toString(),
                 readings,
+                room.isEmpty() ? null : room,
                 aside.isEmpty() ? null : aside);
     }
 

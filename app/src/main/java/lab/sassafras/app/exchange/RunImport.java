@@ -256,6 +256,12 @@ public class RunImport {
                 clocked.every(),
                 clocked.begun(),
                 readings);
+        List<Double> known = traces.room(bench.period()).stream()
+                .map(TraceChunk.Read::temperature)
+                .toList();
+        clocked.room().stream()
+                .filter(each -> !known.contains(each))
+                .forEach(each -> traces.readRoom(UUID.randomUUID(), bench, Optional.empty(), each, each.toString()));
         clocked.setAside()
                 .forEach(each -> book.decide(
                         Optional.of(entry.id()),

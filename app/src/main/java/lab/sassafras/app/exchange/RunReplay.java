@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.curve.Room;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Filling;
 import lab.sassafras.experiment.Intake;
@@ -115,7 +116,8 @@ final class RunReplay {
                         new Logged(
                                 each.counting().size() + " readings",
                                 each.counting(),
-                                each.instrument().map(run.instruments()::get))));
+                                each.instrument().map(run.instruments()::get),
+                                Room.of(each.room()))));
         return all;
     }
 

@@ -294,6 +294,7 @@ class StripPages {
                 .map(readings -> new StripView(entry, trial, readings, use, sheet, reduction))
                 .orElse(null);
         model.addAttribute("view", view);
+        model.addAttribute("room", sheets.room(entry.entry().period()).orElse(null));
         model.addAttribute("problem", problem);
         model.addAttribute("trying", trying);
         model.addAttribute(

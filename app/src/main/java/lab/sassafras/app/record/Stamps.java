@@ -15,10 +15,14 @@ import org.springframework.stereotype.Component;
 @Component
 public class Stamps {
 
+    /** Readings on a clock of an entry's bench, and of the room in its period. */
+    private static final String CHUNKS = "trace_chunk chunk join trace on trace.id = chunk.trace_id "
+            + "join bench source on source.id = trace.bench_id join bench on bench.period_id = source.period_id "
+            + "join entry on entry.bench_id = bench.id and (source.id = bench.id or trace.channel = 'room') ";
+
     private static final String OF_ONE = "select (select count(*) from observation where entry_id = ?), "
             + "(select count(*) from decision where entry_id = ?), (select count(*) from opened where entry_id = ?), "
-            + "(select count(*) from trace_chunk chunk join trace on trace.id = chunk.trace_id "
-            + "join entry on entry.bench_id = trace.bench_id where entry.id = ?), ";
+            + "(select count(*) from " + CHUNKS + "where entry.id = ?), ";
     private static final String OF_SHELF = "(select count(*) from vessel), (select count(*) from instrument), "
             + "(select count(*) from calibration), (select count(*) from decision where entry_id is null), (select count(*) from own_substance)";
 
@@ -76,9 +80,7 @@ public class Stamps {
                     period.id());
         }
         database.query(
-                "select entry.id, count(*) from trace_chunk chunk join trace on trace.id = chunk.trace_id "
-                        + "join entry on entry.bench_id = trace.bench_id join bench on bench.id = entry.bench_id "
-                        + "where bench.period_id = ? group by entry.id",
+                "select entry.id, count(*) from " + CHUNKS + "where bench.period_id = ? group by entry.id",
                 row -> {
                     counts.computeIfAbsent(row.getObject(1, UUID.class), any -> new long[4])[3] = row.getLong(2);
                 },

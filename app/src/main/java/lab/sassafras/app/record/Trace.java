@@ -17,6 +17,9 @@ public class Trace {
     /** Read by eye and typed. */
     public static final String HAND = "hand";
 
+    /** Of the room, for a whole period. */
+    public static final String ROOM = "room";
+
     /** Brought in from a file. */
     public static final String FILE = "file";
 

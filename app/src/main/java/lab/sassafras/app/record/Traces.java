@@ -75,11 +75,36 @@ public class Traces {
         return Optional.ofNullable(entities.find(Trace.class, id));
     }
 
-    /** Of a bench, newest first. */
+    /** Keeps a reading of the room. */
+    public void readRoom(UUID id, Bench bench, Optional<UUID> instrument, double temperature, String text) {
+        if (entities.find(TraceChunk.class, id) == null) {
+            Trace trace = begin(UUID.randomUUID(), bench, Trace.ROOM, instrument, 1);
+            add(id, trace, TraceChunk.Given.typed(0, temperature, text, bench.name()));
+        }
+    }
+
+    /** Readings of the room in a period, in the order they were given. */
+    @Transactional(readOnly = true)
+    public List<TraceChunk.Read> room(Period period) {
+        return entities.createQuery(
+                        "select chunk from TraceChunk chunk join Trace trace on trace.id = chunk.traceId "
+                                + "join Bench bench on bench.id = trace.benchId "
+                                + "where trace.channel = :room and bench.period.id = :period order by chunk.seq",
+                        TraceChunk.class)
+                .setParameter("room", Trace.ROOM)
+                .setParameter("period", period.id())
+                .getResultStream()
+                .flatMap(TraceChunk::readings)
+                .toList();
+    }
+
+    /** Of a bench, newest first, those of the room aside. */
     @Transactional(readOnly = true)
     public List<Trace> of(Bench bench) {
-        return entities.createQuery("from Trace where benchId = :bench order by seq desc", Trace.class)
+        return entities.createQuery(
+                        "from Trace where benchId = :bench and channel <> :room order by seq desc", Trace.class)
                 .setParameter("bench", bench.id())
+                .setParameter("room", Trace.ROOM)
                 .getResultList();
     }
 

@@ -24,9 +24,11 @@ import lab.sassafras.app.record.EntryRows;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Observations;
+import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Stamp;
 import lab.sassafras.app.record.Stamps;
 import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.shelf.Calibration;
@@ -35,6 +37,7 @@ import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
+import lab.sassafras.curve.Room;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
@@ -219,23 +222,30 @@ public class EntrySheets {
     private Map<String, Logged> ofBench(EntrySheet entry) {
         Map<String, Logged> all = new LinkedHashMap<>();
         traces.of(entry.entry().bench())
-                .forEach(trace -> all.put(trace.id().toString(), logged(trace, entry.decisions(), shelves.now())));
+                .forEach(trace ->
+                        all.put(trace.id().toString(), logged(entry.entry(), trace, entry.decisions(), shelves.now())));
         return all;
     }
 
     /** Readings on a clock that trials are or were read from. */
-    private Map<String, Logged> used(Experiment experiment, EntryRows rows, Shelf shelf) {
+    private Map<String, Logged> used(Entry entry, Experiment experiment, EntryRows rows, Shelf shelf) {
         Map<String, Logged> used = new LinkedHashMap<>();
         stated(experiment, rows.observations().all(), Slot.Elsewhere.TRACE)
                 .flatMap(text -> TraceUse.of(text).stream())
                 .map(TraceUse::trace)
                 .distinct()
                 .flatMap(id -> Shelf.identity(id).flatMap(traces::find).stream())
-                .forEach(trace -> used.put(trace.id().toString(), logged(trace, rows.decisions(), shelf)));
+                .forEach(trace -> used.put(trace.id().toString(), logged(entry, trace, rows.decisions(), shelf)));
         return used;
     }
 
-    private Logged logged(Trace trace, Decisions decisions, Shelf shelf) {
+    /** Temperature of the room in a period, where it was read. */
+    public Optional<Room> room(Period period) {
+        return Room.of(
+                traces.room(period).stream().map(TraceChunk.Read::temperature).toList());
+    }
+
+    private Logged logged(Entry entry, Trace trace, Decisions decisions, Shelf shelf) {
         List<Reading> counting =
                 ClockReadings.of(trace, traces.readings(trace.id()), decisions).counting();
         Optional<Instrument> thermometer = trace.instrumentId().flatMap(shelf::instrument);
@@ -243,7 +253,8 @@ public class EntrySheets {
                 counting.size() + " readings"
                         + thermometer.map(each -> " on " + each.name()).orElse(""),
                 counting,
-                thermometer);
+                thermometer,
+                room(entry.period()));
     }
 
     private boolean reaches(Entry from, UUID target, Set<UUID> leading, Set<UUID> elsewhere) {
@@ -291,7 +302,7 @@ public class EntrySheets {
                 conventions,
                 shelf.handbook(entry.shelfVersion()),
                 rows.decisions().combination(),
-                used(experiment, rows, shelf));
+                used(entry, experiment, rows, shelf));
         path.above.remove(entry.id());
         Map<String, String> schools = new LinkedHashMap<>(entry.period().schools());
         schools.putAll(rows.decisions().schools());
