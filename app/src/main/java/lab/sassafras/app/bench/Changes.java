@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -58,13 +59,17 @@ class Changes {
         }
     }
 
+    /** Tells whoever listens; one that has gone is forgotten, and ended by the container. */
     private void tell(UUID id, String region) {
-        for (SseEmitter each : open.getOrDefault(id, List.of())) {
-            try {
-                each.send(SseEmitter.event().name("changed").data(region));
-            } catch (IOException | IllegalStateException gone) {
-                each.complete();
-            }
+        Optional.ofNullable(open.get(id)).ifPresent(here -> here.removeIf(each -> gone(each, region)));
+    }
+
+    private static boolean gone(SseEmitter stream, String region) {
+        try {
+            stream.send(SseEmitter.event().name("changed").data(region));
+            return false;
+        } catch (IOException | IllegalStateException gone) {
+            return true;
         }
     }
 
