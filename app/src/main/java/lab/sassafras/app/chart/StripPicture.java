@@ -1,6 +1,7 @@
 package lab.sassafras.app.chart;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param frame  where the scales stand
  * @param spots  readings, those that do not count hollow
+ * @param others other trials laid over it, mixing on mixing
  * @param across the scale across
  * @param up     the scale up
  * @param flag   the moment of mixing; null while it is not marked
@@ -32,6 +34,7 @@ import org.jspecify.annotations.Nullable;
 public record StripPicture(
         Frame frame,
         List<Spot> spots,
+        List<Other> others,
         List<Mark> across,
         List<Mark> up,
         @Nullable Flag flag,
@@ -61,6 +64,17 @@ public record StripPicture(
 
     /** A reading where it stands. */
     public record Spot(String x, String y, boolean counts, String words) {}
+
+    /**
+     * Another trial as it comes in, its times on the clock of the one shown.
+     *
+     * @param name     which
+     * @param readings that count, in order of time
+     */
+    public record Besides(String name, List<Reading> readings) {}
+
+    /** Another trial laid over: the points of a thin line, and where its name stands. */
+    public record Other(String name, String line, String x, String y) {}
 
     /** A mark of a scale. */
     public record Mark(String at, String label) {}
@@ -111,14 +125,25 @@ public record StripPicture(
      * Draws it.
      *
      * @param dots   readings in order of time, at least one
+     * @param besides other trials to lay over it
      * @param mixing second of mixing, if it is marked
      * @param flag   words at its flag
      * @param read   what is drawn of the way in force, if it gives a change
      */
     public static StripPicture of(
-            List<Dot> dots, Optional<Double> mixing, String flag, Optional<Read> read, Figures figures) {
+            List<Dot> dots,
+            List<Besides> besides,
+            Optional<Double> mixing,
+            String flag,
+            Optional<Read> read,
+            Figures figures) {
+        List<Reading> over = besides.stream()
+                .flatMap(each -> each.readings().stream())
+                .sorted(Comparator.comparingDouble(Reading::seconds))
+                .toList();
         List<Double> temperatures =
                 new ArrayList<>(dots.stream().map(Dot::temperature).toList());
+        over.forEach(each -> temperatures.add(each.temperature()));
         read.ifPresent(each -> {
             each.laid().fore().forEach(point -> temperatures.add(point.temperature()));
             each.laid().after().forEach(point -> temperatures.add(point.temperature()));
@@ -127,12 +152,16 @@ public record StripPicture(
         double high = temperatures.stream().max(Double::compare).orElseThrow();
         double air = Math.max(0.06 * (high - low), (LEAST_HEIGHT - (high - low)) / 2);
         Scale up = new Scale(FRAME.bottom(), FRAME.top() - FRAME.bottom(), low - air, high + air);
-        double first = Math.min(0, dots.get(0).seconds());
-        double last = Math.max(first + 60, Math.max(dots.get(dots.size() - 1).seconds(), mixing.orElse(0.0)));
+        double earliest = over.isEmpty() ? 0 : over.get(0).seconds();
+        double latest = over.isEmpty() ? 0 : over.get(over.size() - 1).seconds();
+        double first = Math.min(Math.min(0, earliest), dots.get(0).seconds());
+        double last = Math.max(
+                Math.max(first + 60, latest), Math.max(dots.get(dots.size() - 1).seconds(), mixing.orElse(0.0)));
         Scale across = new Scale(FRAME.left(), FRAME.right() - FRAME.left(), first, last);
         return new StripPicture(
                 FRAME,
                 spots(thinned(dots, across), across, up),
+                besides.stream().map(each -> other(each, across, up)).toList(),
                 across.marks(60, figures, true),
                 up.marks(1, figures, false),
                 mixing.map(at -> new Flag(across.at(at), flag)).orElse(null),
@@ -156,6 +185,25 @@ public record StripPicture(
                 first,
                 last,
                 summary(dots, mixing, flag, read, figures));
+    }
+
+    private static Other other(Besides besides, Scale across, Scale up) {
+        List<Dot> dots = thinned(
+                besides.readings().stream()
+                        .map(each -> new Dot(each.seconds(), each.temperature(), true, ""))
+                        .toList(),
+                across);
+        Dot end = dots.get(dots.size() - 1);
+        return new Other(
+                besides.name(),
+                points(
+                        dots.stream()
+                                .map(each -> new Reading(each.seconds(), each.temperature()))
+                                .toList(),
+                        across,
+                        up),
+                across.at(end.seconds()),
+                up.at(end.temperature()));
     }
 
     private static List<Spot> spots(List<Dot> dots, Scale across, Scale up) {

@@ -2,8 +2,11 @@ package lab.sassafras.app.notebook;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.chart.StripPicture;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.door.WhoIsHere;
@@ -18,6 +21,7 @@ import lab.sassafras.app.sheet.TraceUses;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Windows;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.TraceUse;
@@ -102,20 +106,22 @@ class StripPages {
     String strip(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "1") int trial,
+            @RequestParam(defaultValue = "false") boolean over,
             @ModelAttribute Stretches stretches,
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = entry(id, trial);
         if (!stretches.given()) {
-            return render(entry, trial, Optional.empty(), Stretches.NONE, Problem.NONE, model);
+            return render(entry, trial, over, Optional.empty(), Stretches.NONE, Problem.NONE, model);
         }
         try {
-            return render(entry, trial, Optional.of(stretches.windows()), stretches, Problem.NONE, model);
+            return render(entry, trial, over, Optional.of(stretches.windows()), stretches, Problem.NONE, model);
         } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return render(
                     entry,
                     trial,
+                    over,
                     Optional.empty(),
                     stretches,
                     new Problem("stretches", PlainWords.of(refused), ""),
@@ -146,6 +152,7 @@ class StripPages {
             return render(
                     entry,
                     trial,
+                    false,
                     Optional.empty(),
                     stretches,
                     new Problem("stretches", PlainWords.of(refused), reason),
@@ -175,6 +182,7 @@ class StripPages {
             return render(
                     entry,
                     trial,
+                    false,
                     Optional.empty(),
                     Stretches.NONE,
                     new Problem("mixing", PlainWords.of(refused), time),
@@ -204,6 +212,7 @@ class StripPages {
             return render(
                     entry,
                     trial,
+                    false,
                     Optional.empty(),
                     Stretches.NONE,
                     new Problem("pick", PlainWords.of(refused), ""),
@@ -277,8 +286,36 @@ class StripPages {
         return EntrySheets.use(entry, trial).orElseThrow(() -> new Refused("Mark the moment of mixing first."));
     }
 
+    /** The other trials that were read on a clock, mixing on mixing. */
+    private List<StripPicture.Besides> others(EntrySheet entry, int trial, double mixing) {
+        List<StripPicture.Besides> others = new ArrayList<>();
+        for (int each = 1; each <= entry.sheet().trials(); each++) {
+            Optional<TraceUse> use = EntrySheets.use(entry, each);
+            if (each == trial || use.isEmpty()) {
+                continue;
+            }
+            String name = "trial " + each;
+            double shift = mixing - use.get().mixing();
+            sheets.clock(entry, each)
+                    .map(ClockReadings::counting)
+                    .filter(counting -> !counting.isEmpty())
+                    .ifPresent(counting -> others.add(new StripPicture.Besides(
+                            name,
+                            counting.stream()
+                                    .map(one -> new Reading(one.seconds() + shift, one.temperature()))
+                                    .toList())));
+        }
+        return others;
+    }
+
     private String render(
-            EntrySheet entry, int trial, Optional<Windows> tried, Stretches typed, Problem problem, Model model) {
+            EntrySheet entry,
+            int trial,
+            boolean over,
+            Optional<Windows> tried,
+            Stretches typed,
+            Problem problem,
+            Model model) {
         Optional<TraceUse> kept = EntrySheets.use(entry, trial);
         Optional<TraceUse> use = kept.map(each -> tried.isPresent() ? each.with(tried) : each);
         boolean trying = !use.equals(kept);
@@ -290,8 +327,13 @@ class StripPages {
         model.addAttribute("trials", entry.sheet().trials());
         model.addAttribute("figures", entry.entry().period().figures());
         model.addAttribute("vessel", entry.vessel().map(each -> each.name()).orElse(""));
+        List<StripPicture.Besides> others =
+                use.map(each -> others(entry, trial, each.mixing())).orElse(List.of());
+        List<StripPicture.Besides> laid = over ? others : List.of();
+        model.addAttribute("others", others.size());
+        model.addAttribute("over", over);
         StripView view = sheets.clock(entry, trial)
-                .map(readings -> new StripView(entry, trial, readings, use, sheet, reduction))
+                .map(readings -> new StripView(entry, trial, readings, use, sheet, reduction, laid))
                 .orElse(null);
         model.addAttribute("view", view);
         model.addAttribute("room", sheets.room(entry.entry().period()).orElse(null));

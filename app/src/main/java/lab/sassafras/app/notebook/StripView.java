@@ -42,6 +42,7 @@ public final class StripView {
     private final Optional<TraceUse> use;
     private final Optional<Baselines> baselines;
     private final Reduction reduction;
+    private final List<StripPicture.Besides> besides;
     private final TemperatureChange inForce;
     private final Figures figures;
     private final String mixed;
@@ -53,6 +54,7 @@ public final class StripView {
      * @param use      which stretch is read; empty while mixing is not marked
      * @param sheet    the sheet with that use, kept or only tried
      * @param reduction what the sheet comes to
+     * @param besides   other trials to lay over it
      */
     StripView(
             EntrySheet entry,
@@ -60,7 +62,9 @@ public final class StripView {
             ClockReadings readings,
             Optional<TraceUse> use,
             Sheet sheet,
-            Reduction reduction) {
+            Reduction reduction,
+            List<StripPicture.Besides> besides) {
+        this.besides = besides;
         this.entry = entry;
         this.trial = trial;
         this.readings = readings;
@@ -277,7 +281,7 @@ public final class StripView {
                 .filter(each -> each.state() != ClockReadings.State.AGAIN)
                 .map(each -> dot(each, mixing, spikes))
                 .toList();
-        return StripPicture.of(dots, mixing, mixed, read(), figures);
+        return StripPicture.of(dots, besides, mixing, mixed, read(), figures);
     }
 
     private static StripPicture.Dot dot(ClockReadings.Line line, Optional<Double> mixing, List<Reading> spikes) {
