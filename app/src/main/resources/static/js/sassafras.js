@@ -226,7 +226,8 @@ document.addEventListener('alpine:init', () => {
       if (!fresh) { window.location.assign(answer.url); return; }
       if (answer.ok) { window.history.pushState(null, '', answer.url); }
       document.querySelector('main').replaceWith(document.importNode(fresh, true));
-      const focus = document.querySelector('main [autofocus], main [aria-invalid], main input:not([type=hidden])');
+      const focus = ['main [autofocus]', 'main [aria-invalid]', 'main input:not([type=hidden])']
+        .map((what) => document.querySelector(what)).find(Boolean);
       if (focus) { focus.focus(); }
       settle();
       window.scrollTo(0, 0);
@@ -320,6 +321,9 @@ document.addEventListener('alpine:init', () => {
       }
     },
   }));
+
+  /* A clock that runs no longer: nothing is known of when a reading was typed. */
+  Alpine.data('stopped', () => ({ typed() {} }));
 
   /* Stretches of baseline moved by hand: the server works them out, and the picture follows. */
   Alpine.data('strip', () => ({

@@ -56,6 +56,8 @@ class OnTheClockTest extends HouseTest {
             browser.type("21.6").enter();
             browser.page().waitForSelector(".clock-row");
             assertThat(browser.text(".clock-row")).matches("3:[12]\\d 21.6 °C");
+            assertThat((String) browser.page().evaluate("() => document.activeElement.id"))
+                    .isEqualTo("text");
             reading(browser, "21.3", "2:30").page().waitForSelector(".clock-row:has-text('2:30')");
             reading(browser, "12.3", "1:30").page().waitForSelector(".clock-row:has-text('1:30')");
             assertThat(browser.text(".clock-row.missed")).isEqualTo("2:00 not read");
@@ -209,6 +211,11 @@ class OnTheClockTest extends HouseTest {
             browser.page().fill("#mixing", "1:15");
             browser.page().click("text=Keep this time");
             browser.page().waitForSelector(".strip-ways");
+            browser.open("/entries/" + entry.id() + "/clock");
+            assertThat(browser.text("#ask-title")).isEqualTo("This clock runs no longer");
+            reading(browser, "24.6", "");
+            assertThat(browser.text("#problem")).contains("Give the time");
+            browser.page().fill("#text", "");
             assertThat(get("/entries/" + entry.id() + "/clock.csv").body())
                     .startsWith("time (s),temperature (°C),who,kept at,counts,reason")
                     .contains("\r\n90,24.9,Juniper,")

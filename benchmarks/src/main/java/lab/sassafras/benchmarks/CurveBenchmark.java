@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.curve.Baselines;
+import lab.sassafras.curve.ClockFile;
 import lab.sassafras.curve.Curve;
 import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Reading;
@@ -45,6 +47,8 @@ public class CurveBenchmark {
 
     private Curve curve = new Curve(List.of(new Reading(0, 21), new Reading(2, 25)), 1, 0, Optional.empty());
 
+    private String file = "";
+
     /** Draws the curve. */
     @Setup
     public void draw() {
@@ -62,6 +66,16 @@ public class CurveBenchmark {
                 MIXING,
                 0.01,
                 Optional.empty());
+        file = curve.readings().stream()
+                .map(each -> each.seconds() + ";" + each.temperature())
+                .collect(Collectors.joining("\n", "time (s);T (°C)\n", "\n"))
+                .replace('.', ',');
+    }
+
+    /** The same as a file: how it is laid out, and every line of it. */
+    @Benchmark
+    public ClockFile fromAFile() {
+        return ClockFile.read(file, ClockFile.guess(file));
     }
 
     /** Baselines and all ways. */

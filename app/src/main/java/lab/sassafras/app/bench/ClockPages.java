@@ -244,6 +244,9 @@ class ClockPages {
         double running = Duration.between(trace.begunAt(), now).toMillis() / 1000.0;
         String at = Told.written(told.time());
         if (at.isEmpty()) {
+            if (running > ClockScreen.LONGEST.toSeconds() || trace.channel().equals(Trace.FILE)) {
+                throw new Refused("This clock runs no longer. Give the time, in minutes and seconds.");
+            }
             double waited = Math.max(0, told.ago() == null ? 0 : told.ago()) / 1000.0;
             return Math.max(0, Math.rint((running - waited) * 10) / 10);
         }

@@ -1,32 +1,38 @@
 package lab.sassafras.app.bench;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.curve.ClockTime;
-import lab.sassafras.curve.Reading;
 import lab.sassafras.measure.Figures;
 import org.jspecify.annotations.Nullable;
 
 /**
  * What the page of a clock shows: every reading at its own time, the marks that passed unread, and the mixing.
  *
- * @param trace  identity of the readings
- * @param age    how long ago it was begun (ms)
- * @param every  how often it is read (s)
- * @param rows   in order of time
- * @param mixing when it was mixed, as written; null while it is not marked
- * @param read   how many readings count
+ * @param trace    identity of the readings
+ * @param age      how long ago it was begun (ms)
+ * @param every    how often it is read (s)
+ * @param rows     the latest, in order of time
+ * @param earlier  how many came before them
+ * @param mixing   when it was mixed, as written; null while it is not marked
+ * @param fromFile whether the readings came from a file
  */
 public record ClockScreen(
         String trace,
         long age,
         int every,
         List<Row> rows,
+        int earlier,
         @Nullable String mixing,
-        int read) {
+        boolean fromFile) {
+
+    static final Duration LONGEST = Duration.ofHours(12);
+    private static final int MOST_ROWS = 300;
 
     /** Kinds of row. */
     public enum Kind {
@@ -48,6 +54,11 @@ public record ClockScreen(
      */
     public record Row(Kind kind, double seconds, String time, String text, String why) {}
 
+    /** Whether it runs still: nobody stands half a day at a cup, and what came from a file never ran. */
+    public boolean running() {
+        return age < LONGEST.toMillis() && !fromFile;
+    }
+
     /** The clock as it stands. */
     public String face() {
         return ClockTime.write(Math.floor(age / 1000.0));
@@ -68,15 +79,17 @@ public record ClockScreen(
         List<Row> rows = new ArrayList<>();
         readings.lines().forEach(line -> rows.add(row(line, mixing, figures)));
         mixing.ifPresent(at -> rows.add(new Row(Kind.MIXED, at, ClockTime.write(at), "", "mixed")));
-        missed(readings.counting(), every, mixing, rows);
+        missed(readings.lines(), every, mixing, rows);
         rows.sort(Comparator.comparingDouble(Row::seconds).thenComparing(Row::kind));
+        int earlier = Math.max(0, rows.size() - MOST_ROWS);
         return new ClockScreen(
                 readings.id().toString(),
                 age,
                 every,
-                List.copyOf(rows),
+                List.copyOf(rows.subList(earlier, rows.size())),
+                earlier,
                 mixing.map(ClockTime::write).orElse(null),
-                readings.counting().size());
+                readings.trace().channel().equals(Trace.FILE));
     }
 
     private static Row row(ClockReadings.Line line, Optional<Double> mixing, Figures figures) {
@@ -91,17 +104,17 @@ public record ClockScreen(
     }
 
     /** Marks between the first reading and the last near which nothing was read. */
-    private static void missed(List<Reading> counting, int every, Optional<Double> mixing, List<Row> rows) {
-        if (counting.isEmpty()) {
+    private static void missed(List<ClockReadings.Line> read, int every, Optional<Double> mixing, List<Row> rows) {
+        if (read.isEmpty()) {
             return;
         }
         int next = 0;
-        double last = counting.get(counting.size() - 1).seconds();
-        for (double mark = every * Math.ceil(counting.get(0).seconds() / every); mark < last; mark += every) {
-            while (counting.get(next).seconds() < mark - every / 2.0) {
+        double last = read.get(read.size() - 1).seconds();
+        for (double mark = every * Math.ceil(read.get(0).seconds() / every); mark < last; mark += every) {
+            while (read.get(next).seconds() < mark - every / 2.0) {
                 next++;
             }
-            if (counting.get(next).seconds() > mark + every / 2.0) {
+            if (read.get(next).seconds() > mark + every / 2.0) {
                 double at = mark;
                 boolean skipped = mixing.filter(each -> Math.abs(each - at) <= every / 2.0)
                         .isPresent();

@@ -1,10 +1,9 @@
 /**
- * Owns every table of a run: period, bench, entry, what was opened, observation, strike, decision; what came with
- * files and what was
- * shown.
+ * Owns every table of a run: period, bench, entry, what was opened, observation, strike, decision,
+ * readings on a clock; what came with files and what was shown.
  *
  * <p>Rule: rows are only ever added; the database itself refuses UPDATE and DELETE on observations, strikes,
- * decisions, what came with files and what was shown. This module stores what was typed and knows no chemistry; it
+ * decisions, readings on a clock, what came with files and what was shown. This module stores what was typed and knows no chemistry; it
  * depends on no other module.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"settings"})
