@@ -79,10 +79,15 @@ public final class Hand {
 
     /** Sends a run file through the import page. */
     public HttpResponse<String> upload(String name, byte[] file) {
+        return upload("/import", name, file);
+    }
+
+    /** Sends a file through a form of one. */
+    public HttpResponse<String> upload(String path, String name, byte[] file) {
         String head = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name + "\"\r\n\r\n";
         byte[] body = (head + new String(file, StandardCharsets.ISO_8859_1) + "\r\n--part--\r\n")
                 .getBytes(StandardCharsets.ISO_8859_1);
-        return send(request("/import")
+        return send(request(path)
                 .header("Origin", base)
                 .header("Content-Type", "multipart/form-data; boundary=part")
                 .POST(BodyPublishers.ofByteArray(body)));

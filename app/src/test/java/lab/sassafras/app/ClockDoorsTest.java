@@ -1,0 +1,206 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.URLEncoder;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What an old tab or a script may send to the clock and the strip: always an answer in words, and nothing half kept. */
+class ClockDoorsTest extends HouseTest {
+
+    private static final Pattern TRACE = Pattern.compile("name=\"trace\" value=\"([^\"]+)\"");
+
+    private Hand hand;
+    private String entry;
+
+    @BeforeEach
+    void sitDown() {
+        hand = new Hand(address(""));
+        hand.join(hand.openPeriod("At the door of the clock"), "Rowan");
+        entry = hand.begin("heat-of-solution").replaceAll("\\?.*", "");
+    }
+
+    private static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+
+    /** Begins a clock. @return its identity */
+    private String begun() {
+        assertThat(hand.post(entry + "/clock", "trial=1&every=30").statusCode()).isEqualTo(302);
+        Matcher trace = TRACE.matcher(hand.get(entry + "/clock").body());
+        assertThat(trace.find()).isTrue();
+        return trace.group(1);
+    }
+
+    private HttpResponse<String> reading(String trace, String text, String time) {
+        return hand.post(
+                entry + "/clock/readings",
+                "trial=1&trace=" + trace + "&key=" + UUID.randomUUID() + "&text=" + encoded(text) + "&time="
+                        + encoded(time));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "'', Nothing was typed",
+        "warm, is not a plain number",
+        "'21,4', writes decimals with a point",
+        "1e3, is not a plain number",
+        "NaN, is not a plain number",
+        "2.1.4, two decimal marks"
+    })
+    void aTemperatureThatIsNoneIsRefusedAtItsField(String text, String why) {
+        String trace = begun();
+        HttpResponse<String> answer = reading(trace, text, "0:00");
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains(why, "value=\"" + text + "\"", "value=\"0:00\"");
+        assertThat(hand.get(entry + "/clock").body()).contains("Nothing is read yet");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "soon, is no time on the clock",
+        "3:75, is no time on the clock",
+        "-0:30, is no time on the clock",
+        "45:00, has not come yet"
+    })
+    void aTimeThatIsNoneOrHasNotComeIsRefused(String time, String why) {
+        String trace = begun();
+        assertThat(reading(trace, "21.4", time).body()).contains(why, "value=\"" + time + "\"");
+        HttpResponse<String> mixing =
+                hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace + "&time=" + encoded(time));
+        assertThat(mixing.statusCode()).isEqualTo(422);
+        assertThat(mixing.body()).contains(why);
+    }
+
+    @Test
+    void aReadingWithoutATimeIsOfNowLessWhatItWaited() {
+        String trace = begun();
+        assertThat(hand.post(entry + "/clock/readings", "trial=1&trace=" + trace + "&text=21.4&ago=3600000")
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(hand.get(entry + "/clock").body()).contains("<span class=\"figure\">0:00</span>");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/clock?trial=2, GET, ''",
+        "/clock?trial=-1, GET, ''",
+        "/strip?trial=7, GET, ''",
+        "/clock/file?trial=3, GET, ''",
+        "/clock.csv?trial=1, GET, ''",
+        "/clock/readings, POST, trial=1&text=21.4",
+        "/clock/readings, POST, trial=1&text=21.4&trace=11111111-2222-3333-4444-555555555555",
+        "/clock/mixing, POST, trial=9&time=3:00",
+        "/strip/readings, POST, trial=1&seconds=30&outcome=out&reason=why",
+        "/strip/mixing, POST, trial=1&time=3:00"
+    })
+    void whatIsNotThereIsSaidNotToBe(String path, String method, String form) {
+        HttpResponse<String> answer = method.equals("GET") ? hand.get(entry + path) : hand.post(entry + path, form);
+        assertThat(answer.statusCode()).isEqualTo(404);
+        assertThat(answer.body()).doesNotContain("Exception", "NaN");
+    }
+
+    /** A clock of one bench is no clock of another's entry. */
+    @Test
+    void readingsGoToTheirOwnBench() {
+        String trace = begun();
+        Hand other = new Hand(address(""));
+        other.join(other.openPeriod("Another class"), "Hazel");
+        String theirs = other.begin("heat-of-solution").replaceAll("\\?.*", "");
+        assertThat(other.post(theirs + "/clock/readings", "trial=1&text=21.4&trace=" + trace)
+                        .statusCode())
+                .isEqualTo(404);
+        // and whoever sits nowhere is asked to sit down first
+        Hand nobody = new Hand(address(""));
+        assertThat(nobody.post(entry + "/clock", "trial=1&every=30").headers().firstValue("Location"))
+                .hasValueSatisfying(to -> assertThat(to).contains("/periods"));
+    }
+
+    @Test
+    void onTheStripNothingIsMovedBeforeMixingAndNothingWithoutAReason() {
+        String trace = begun();
+        reading(trace, "21.4", "0:00");
+        String stretches = "trial=1&foreFrom=0:00&foreTo=0:10&afterFrom=0:20&afterTo=0:30";
+        assertThat(hand.post(entry + "/strip/stretches", stretches + "&reason=why")
+                        .body())
+                .contains("Mark the moment of mixing first");
+        assertThat(hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace + "&time=0:15")
+                        .statusCode())
+                .isEqualTo(302);
+        reading(trace, "24.4", "0:25");
+        assertThat(hand.post(entry + "/strip/stretches", stretches).body())
+                .contains("Say why these stretches are taken");
+        assertThat(hand.post(
+                                entry + "/strip/stretches",
+                                "trial=1&foreFrom=0:10&foreTo=0:00&afterFrom=0:20&afterTo=0:30&reason=x")
+                        .body())
+                .contains("begins before it ends");
+        assertThat(hand.get(entry + "/strip?trial=1&foreFrom=0:05&foreTo=0:10&afterFrom=0:20&afterTo=0:30")
+                        .body())
+                .contains("no reading in the stretch before");
+        HttpResponse<String> aside = hand.post(entry + "/strip/readings", "trial=1&seconds=0&outcome=out&reason=");
+        assertThat(aside.statusCode()).isEqualTo(422);
+        assertThat(aside.body()).contains("Say why the reading is set aside");
+        assertThat(hand.post(entry + "/strip/readings", "trial=1&seconds=0&outcome=perhaps&reason=x")
+                        .statusCode())
+                .isEqualTo(422);
+        // every reading set aside: the page stands and says what is missing
+        hand.post(entry + "/strip/readings", "trial=1&seconds=0&outcome=out&reason=x");
+        hand.post(entry + "/strip/readings", "trial=1&seconds=25&outcome=out&reason=x");
+        assertThat(hand.get(entry + "/strip").body())
+                .contains("There is no reading on this curve")
+                .doesNotContain("NaN");
+        assertThat(hand.get(entry + "/result").body()).contains("There is no reading on this curve");
+    }
+
+    /** A constant temperature and two readings are too little for most, and a page for all that. */
+    @Test
+    void littleIsSaidToBeLittle() {
+        String trace = begun();
+        reading(trace, "21.4", "0:00");
+        hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace + "&time=0:10");
+        reading(trace, "21.4", "0:20");
+        String page = hand.get(entry + "/strip").body();
+        assertThat(page)
+                .contains("too few readings for a line", "at least two readings before mixing", "0.00 ± 0.52")
+                .doesNotContain("NaN", "Infinity");
+    }
+
+    @Test
+    void aFileOfTooManyReadingsOrOfNoneIsRefusedInWords() {
+        String path = "/import/clock?trial=1&entry=" + entry.replaceAll(".*/", "");
+        String long_ = IntStream.range(0, 100_001).mapToObj(i -> i + ";21,4").collect(Collectors.joining("\n"));
+        HttpResponse<String> shown = hand.upload(path, "long.csv", long_.getBytes(StandardCharsets.UTF_8));
+        assertThat(shown.body()).contains("100001");
+        Matcher pending = Pattern.compile("name=\"pending\" value=\"([^\"]+)\"").matcher(shown.body());
+        assertThat(pending.find()).isTrue();
+        assertThat(hand.post(entry + "/clock/file/keep", "trial=1&what=keep&pending=" + pending.group(1))
+                        .body())
+                .contains("a record holds at most 100000");
+        assertThat(hand.post(
+                                entry + "/clock/file/keep",
+                                "trial=1&what=keep&separator=COMMA&mark=COMMA&pending=" + pending.group(1))
+                        .body())
+                .contains("cannot stand both between values and within them");
+        assertThat(hand.post(entry + "/clock/file/keep", "trial=1&what=keep&pending=" + UUID.randomUUID())
+                        .body())
+                .contains("That was too long ago");
+        HttpResponse<String> words =
+                hand.upload(path, "words.csv", "nothing\nbut words".getBytes(StandardCharsets.UTF_8));
+        assertThat(words.statusCode()).isEqualTo(422);
+        assertThat(words.body()).contains("words.csv: No line of this file looks like a time and a temperature");
+        byte[] million = new byte[12_000_000];
+        java.util.Arrays.fill(million, (byte) '1');
+        assertThat(hand.upload(path, "million.csv", million).statusCode()).isEqualTo(413);
+    }
+}

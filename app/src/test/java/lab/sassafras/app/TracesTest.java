@@ -1,0 +1,235 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Decisions;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
+import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.TraceUses;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.experiment.TraceUse;
+import lab.sassafras.measure.Refused;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Readings on a clock as they are stored: only ever added, by bench, and read from by trials. */
+class TracesTest extends HouseTest {
+
+    @Autowired
+    private Traces traces;
+
+    @Autowired
+    private TraceUses uses;
+
+    @Autowired
+    private EntrySheets sheets;
+
+    private Trace begun(Bench bench, List<Reading> readings) {
+        return traces.bringIn(
+                bench,
+                Trace.HAND,
+                Optional.empty(),
+                30,
+                Instant.now().minusSeconds(900),
+                TraceChunk.Given.inPieces(readings, bench.name()));
+    }
+
+    private static List<Reading> curve() {
+        return IntStream.rangeClosed(0, 18)
+                .filter(i -> i != 6)
+                .mapToObj(i -> new Reading(30 * i, i < 6 ? 21.0 : 24.0 - 0.02 * (i - 6)))
+                .toList();
+    }
+
+    @Test
+    void aReadingGivenTwiceUnderOneKeyIsKeptOnceAndAnotherUnderItIsRefused() {
+        Trace trace = begun(imported("4-still-at-the-bench.json").bench(), List.of());
+        UUID key = UUID.randomUUID();
+        traces.add(key, trace, TraceChunk.Given.typed(30, 21.4, "21.4", "Juniper"));
+        traces.add(key, trace, TraceChunk.Given.typed(30, 21.4, "21.4", "Juniper"));
+        assertThat(traces.readings(trace.id())).singleElement().satisfies(read -> {
+            assertThat(read.text()).contains("21.4");
+            assertThat(read.who()).isEqualTo("Juniper");
+        });
+        assertThatThrownBy(() -> traces.add(key, trace, TraceChunk.Given.typed(30, 21.5, "21.5", "Juniper")))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("same key");
+    }
+
+    @Test
+    void whatIsNoReadingIsRefused() {
+        Trace trace = begun(imported("4-still-at-the-bench.json").bench(), List.of());
+        for (double[] wrong :
+                new double[][] {{-1, 21}, {Double.NaN, 21}, {1e9, 21}, {30, Double.NaN}, {30, Double.POSITIVE_INFINITY}
+                }) {
+            assertThatThrownBy(() -> traces.add(
+                            UUID.randomUUID(), trace, TraceChunk.Given.typed(wrong[0], wrong[1], "x", "Juniper")))
+                    .isInstanceOf(Refused.class);
+        }
+        assertThatThrownBy(() -> traces.add(
+                        UUID.randomUUID(),
+                        trace,
+                        new TraceChunk.Given(
+                                new double[TraceChunk.MOST + 1], new double[TraceChunk.MOST + 1], null, "Juniper")))
+                .isInstanceOf(Refused.class);
+        assertThat(traces.readings(trace.id())).isEmpty();
+    }
+
+    /** As many as a record may hold come back in order of time, whatever order they were given in. */
+    @Test
+    void veryManyReadingsLieInFewRowsAndComeBackInOrder() {
+        Bench bench = imported("4-still-at-the-bench.json").bench();
+        List<Reading> many = IntStream.range(0, 20_000)
+                .mapToObj(i -> new Reading((i * 7919L) % 20_000, 21 + i % 10 / 10.0))
+                .toList();
+        assertThat(TraceChunk.Given.inPieces(many, "Juniper")).hasSize(40);
+        List<TraceChunk.Read> read = traces.readings(begun(bench, many).id());
+        assertThat(read).hasSize(20_000);
+        assertThat(read).isSortedAccordingTo((one, other) -> Double.compare(one.seconds(), other.seconds()));
+        assertThat(read.get(0).text()).as("nobody typed it").isEmpty();
+    }
+
+    @Test
+    void theTrialsClockIsItsOwnOrElseTheNewestNoTrialIsReadFrom() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        assertThat(sheets.clock(sheets.of(entry), 1)).isEmpty();
+        Trace older = begun(entry.bench(), curve());
+        Trace newer = begun(entry.bench(), curve());
+        assertThat(sheets.clock(sheets.of(entry), 1)).map(ClockReadings::id).contains(newer.id());
+        uses.keep(
+                UUID.randomUUID(),
+                sheets.of(entry),
+                1,
+                TraceUse.whole(older.id().toString(), 180),
+                "",
+                entry.bench());
+        assertThat(sheets.clock(sheets.of(entry), 1)).map(ClockReadings::id).contains(older.id());
+        book.open(entry.id(), "trial", "Juniper");
+        assertThat(sheets.clock(sheets.of(entry), 2)).map(ClockReadings::id).contains(newer.id());
+        // another bench's readings are no choice
+        Entry other = imported("2-grey-slug.json");
+        Trace elsewhere = begun(book.join(other.period(), "Somewhere else"), curve());
+        assertThat(sheets.clock(sheets.of(other), 1)).isEmpty();
+        assertThatThrownBy(() -> uses.keep(
+                        UUID.randomUUID(),
+                        sheets.of(other),
+                        1,
+                        TraceUse.whole(elsewhere.id().toString(), 180),
+                        "",
+                        other.bench()))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("not at this bench");
+        // nor is one begun yesterday
+        Entry fresh = imported("11-three-metals.json");
+        traces.bringIn(
+                fresh.bench(), Trace.HAND, Optional.empty(), 30, Instant.now().minusSeconds(90_000), List.of());
+        assertThat(sheets.clock(sheets.of(fresh), 1)).isEmpty();
+    }
+
+    @Test
+    void aUseOfReadingsIsReplacedWithAReasonAndStruckOut() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        String trace = begun(entry.bench(), curve()).id().toString();
+        uses.keep(UUID.randomUUID(), sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
+        uses.keep(UUID.randomUUID(), sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
+        uses.keep(
+                UUID.randomUUID(), sheets.of(entry), 1, TraceUse.whole(trace, 175), "seen on the video", entry.bench());
+        assertThat(book.observations(entry.id()).at("curve[1]/trace")).hasSize(2);
+        assertThat(EntrySheets.use(sheets.of(entry), 1)).map(TraceUse::mixing).contains(175.0);
+        uses.strike(sheets.of(entry), 1, "begun anew", entry.bench());
+        assertThat(EntrySheets.use(sheets.of(entry), 1)).isEmpty();
+        uses.strike(sheets.of(entry), 1, "begun anew", entry.bench());
+        assertThat(book.observations(entry.id()).at("curve[1]/trace")).hasSize(3);
+    }
+
+    /** A kept result is made anew by a reading, by setting one aside, and by a reading of the room at another bench. */
+    @Test
+    void aKeptResultFollowsTheReadings() {
+        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        EntrySheet first = sheets.of(entry);
+        assertThat(sheets.of(entry)).isSameAs(first);
+        UUID trace = UUID.fromString(EntrySheets.use(first, 1).orElseThrow().trace());
+        traces.add(
+                UUID.randomUUID(),
+                traces.find(trace).orElseThrow(),
+                TraceChunk.Given.typed(570, 65.1, "65.1", "Hazel"));
+        EntrySheet more = sheets.of(entry);
+        assertThat(more).isNotSameAs(first);
+        assertThat(more.sheet().setting().traces().get(trace.toString()).readings())
+                .hasSize(first.sheet()
+                                .setting()
+                                .traces()
+                                .get(trace.toString())
+                                .readings()
+                                .size()
+                        + 1);
+        book.decide(
+                Optional.of(entry.id()),
+                Decision.Kind.READING,
+                Decisions.reading(trace, 570),
+                Decision.OUT,
+                "lid was off",
+                "Hazel");
+        assertThat(sheets.of(entry)
+                        .sheet()
+                        .setting()
+                        .traces()
+                        .get(trace.toString())
+                        .readings())
+                .isEqualTo(
+                        first.sheet().setting().traces().get(trace.toString()).readings());
+        EntrySheet before = sheets.of(entry);
+        traces.readRoom(UUID.randomUUID(), book.join(entry.period(), "Elder"), Optional.empty(), 20.5, "20.5");
+        assertThat(sheets.of(entry)).isNotSameAs(before);
+        assertThat(sheets.room(entry.period())).isPresent();
+    }
+
+    /** Of two at one instant the later given counts, and a reading set aside does not. */
+    @Test
+    void oneInstantHasOneReading() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        Trace trace = begun(entry.bench(), curve());
+        traces.add(UUID.randomUUID(), trace, TraceChunk.Given.typed(60, 21.7, "21.7", "Juniper"));
+        uses.keep(
+                UUID.randomUUID(),
+                sheets.of(entry),
+                1,
+                TraceUse.whole(trace.id().toString(), 180),
+                "",
+                entry.bench());
+        ClockReadings read = sheets.clock(sheets.of(entry), 1).orElseThrow();
+        assertThat(read.lines()).hasSize(19);
+        assertThat(read.counting()).hasSize(18).contains(new Reading(60, 21.7)).doesNotContain(new Reading(60, 21.0));
+        assertThat(read.at(60)).map(ClockReadings.Line::time).contains("1:00");
+        assertThat(read.at(61)).isEmpty();
+        book.decide(
+                Optional.of(entry.id()),
+                Decision.Kind.READING,
+                Decisions.reading(trace.id(), 60),
+                Decision.OUT,
+                "cup was touched",
+                "Juniper");
+        assertThat(sheets.clock(sheets.of(entry), 1).orElseThrow().counting()).hasSize(17);
+        book.decide(
+                Optional.of(entry.id()),
+                Decision.Kind.READING,
+                Decisions.reading(trace.id(), 60),
+                Decision.IN,
+                "fine",
+                "J");
+        assertThat(sheets.clock(sheets.of(entry), 1).orElseThrow().counting()).hasSize(18);
+    }
+}
