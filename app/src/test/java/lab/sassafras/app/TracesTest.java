@@ -197,6 +197,37 @@ class TracesTest extends HouseTest {
         assertThat(sheets.room(entry.period())).isPresent();
     }
 
+    /** A long record's page is short, and any of its readings can be set aside by its time. */
+    @Test
+    void oneOfVeryManyIsSetAsideByItsTime() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        Trace trace = begun(
+                entry.bench(),
+                IntStream.range(0, 5_000)
+                        .mapToObj(i -> new Reading(i / 5.0, 21 + i % 3 / 10.0))
+                        .toList());
+        uses.keep(
+                UUID.randomUUID(),
+                sheets.of(entry),
+                1,
+                TraceUse.whole(trace.id().toString(), 180),
+                "",
+                entry.bench());
+        String strip = "/entries/" + entry.id() + "/strip";
+        assertThat(get(strip).body()).hasSizeLessThan(150_000).contains("The first 100 of 5000");
+        Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Juniper");
+        String reading = strip + "/readings";
+        assertThat(hand.post(reading, "trial=1&time=10:00.4&outcome=out&reason=touched")
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(sheets.clock(sheets.of(entry), 1).orElseThrow().at(600.4))
+                .hasValueSatisfying(line -> assertThat(line.reason()).isEqualTo("touched"));
+        assertThat(hand.post(reading, "trial=1&time=99:00&outcome=out&reason=x").statusCode())
+                .isEqualTo(404);
+        assertThat(hand.post(reading, "trial=1&time=late&outcome=out&reason=x").body())
+                .contains("no time on the clock");
+    }
+
     /** Of two at one instant the later given counts, and a reading set aside does not. */
     @Test
     void oneInstantHasOneReading() {

@@ -206,7 +206,7 @@ final class CoolingFit {
         double rate = (where[LOG_RATE] - USUAL_LOG_RATE) / LOG_RATE_SPREAD;
         double surroundings = (where[SURROUNDINGS] - usualSurroundings) / surroundingsSpread;
         double anywhere = Math.hypot(where[START], where[END]) / ANYWHERE;
-        return foldedSquares(where) / (noise * noise)
+        return squares(where) / (noise * noise)
                 + rate * rate
                 + surroundings * surroundings
                 + anywhere * anywhere
@@ -215,17 +215,6 @@ final class CoolingFit {
 
     private double tailOff(double[] where) {
         return numbers == WITH_TAIL ? (where[LOG_TAIL_TIME] - USUAL_LOG_TAIL_TIME) / LOG_TAIL_TIME_SPREAD : 0;
-    }
-
-    /** As {@link #squares}, less what readings taken together scatter by among themselves, which no curve changes. */
-    private double foldedSquares(double[] where) {
-        double k = Math.exp(where[LOG_RATE]);
-        double sum = 0;
-        for (int i = 0; i < points; i++) {
-            double off = height[i] - value(where, k, time[i], after[i]);
-            sum += weight[i] * off * off;
-        }
-        return sum;
     }
 
     private double squares(double[] where) {

@@ -19,7 +19,8 @@ import org.jspecify.annotations.Nullable;
  * and the change as a measured arrow.
  *
  * @param frame  where the scales stand
- * @param spots  readings, those that do not count hollow
+ * @param spots  readings, those that do not count hollow; of very many only those
+ * @param dots   of very many, those that count, as one path
  * @param others other trials laid over it, mixing on mixing
  * @param across the scale across
  * @param up     the scale up
@@ -34,6 +35,7 @@ import org.jspecify.annotations.Nullable;
 public record StripPicture(
         Frame frame,
         List<Spot> spots,
+        String dots,
         List<Other> others,
         List<Mark> across,
         List<Mark> up,
@@ -52,6 +54,9 @@ public record StripPicture(
 
     /** More readings than this are drawn by the highest and lowest of each column. */
     private static final int MOST_SPOTS = 1500;
+
+    /** More than this are one path, which a browser draws at once. */
+    private static final int MOST_APART = 200;
 
     private static final int MOST_WORDS = 3;
     private static final int ARROW_OFF = 14;
@@ -158,9 +163,12 @@ public record StripPicture(
         double last = Math.max(
                 Math.max(first + 60, latest), Math.max(dots.get(dots.size() - 1).seconds(), mixing.orElse(0.0)));
         Scale across = new Scale(FRAME.left(), FRAME.right() - FRAME.left(), first, last);
+        List<Dot> drawn = thinned(dots, across);
+        boolean many = drawn.size() > MOST_APART;
         return new StripPicture(
                 FRAME,
-                spots(thinned(dots, across), across, up),
+                spots(many ? drawn.stream().filter(each -> !each.counts()).toList() : drawn, across, up),
+                many ? path(drawn, across, up) : "",
                 besides.stream().map(each -> other(each, across, up)).toList(),
                 across.marks(60, figures, true),
                 up.marks(1, figures, false),
@@ -185,6 +193,13 @@ public record StripPicture(
                 first,
                 last,
                 summary(dots, mixing, flag, read, figures));
+    }
+
+    private static String path(List<Dot> dots, Scale across, Scale up) {
+        return dots.stream()
+                .filter(Dot::counts)
+                .map(each -> "M" + across.at(each.seconds()) + " " + up.at(each.temperature()) + "h0")
+                .collect(Collectors.joining());
     }
 
     private static Other other(Besides besides, Scale across, Scale up) {

@@ -232,20 +232,21 @@ class StripPages {
     String reading(
             @PathVariable UUID id,
             @RequestParam int trial,
-            @RequestParam double seconds,
+            @RequestParam Optional<Double> seconds,
+            @RequestParam(defaultValue = "") String time,
             @RequestParam String outcome,
             @RequestParam(defaultValue = "") String reason,
             HttpServletRequest request) {
         EntrySheet entry = entry(id, trial);
         Bench bench = who.benchOrAsk(request);
         ClockReadings readings = readings(entry, trial);
-        if (readings.at(seconds).isEmpty()) {
-            throw new NotFound("There is no reading at that moment.");
-        }
+        double at = seconds.or(() -> readings.written(ClockTime.write(ClockTime.read(time))))
+                .filter(each -> readings.at(each).isPresent())
+                .orElseThrow(() -> new NotFound("There is no reading at that moment."));
         book.decide(
                 Optional.of(id),
                 Decision.Kind.READING,
-                Decisions.reading(readings.id(), seconds),
+                Decisions.reading(readings.id(), at),
                 outcome,
                 checked(
                         reason,

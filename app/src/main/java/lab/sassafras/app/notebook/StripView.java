@@ -33,7 +33,7 @@ import lab.sassafras.verdict.Reduction;
 /** The strip of a trial, ready to be shown: the picture, every way of reading it, and which fits with the reason. */
 public final class StripView {
 
-    private static final int MOST_LISTED = 500;
+    private static final int MOST_LISTED = 100;
     private static final double COVERAGE = 0.95;
 
     private final EntrySheet entry;

@@ -87,6 +87,14 @@ public record ClockReadings(Trace trace, List<Line> lines) {
                 .findFirst();
     }
 
+    /** The second of the reading whose time is written so. */
+    public Optional<Double> written(String time) {
+        return lines.stream()
+                .filter(each -> each.time().equals(time))
+                .map(Line::seconds)
+                .findFirst();
+    }
+
     public UUID id() {
         return trace.id();
     }
