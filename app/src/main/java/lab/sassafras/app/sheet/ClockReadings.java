@@ -61,7 +61,9 @@ public record ClockReadings(Trace trace, List<Line> lines) {
         List<Line> lines = new ArrayList<>();
         for (int i = 0; i < readings.size(); i++) {
             TraceChunk.Read each = readings.get(i);
-            Optional<Decision> out = Optional.ofNullable(aside.get(Decisions.reading(trace.id(), each.seconds())));
+            Optional<Decision> out = aside.isEmpty()
+                    ? Optional.empty()
+                    : Optional.ofNullable(aside.get(Decisions.reading(trace.id(), each.seconds())));
             if (i + 1 < readings.size() && readings.get(i + 1).seconds() == each.seconds()) {
                 lines.add(new Line(each, State.AGAIN, "typed again"));
             } else {

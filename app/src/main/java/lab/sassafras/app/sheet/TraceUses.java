@@ -58,9 +58,11 @@ public class TraceUses {
      */
     public Sheet tried(EntrySheet entry, int trial, TraceUse use) {
         Address address = place(entry, trial);
-        Filling filling = entry.readback()
-                .filling(sheets.open(
-                        entry, entry.experiment().slot(address.path()).orElseThrow()));
+        boolean sameReadings = EntrySheets.use(entry, trial)
+                .filter(each -> each.trace().equals(use.trace()))
+                .isPresent();
+        Slot slot = entry.experiment().slot(address.path()).orElseThrow();
+        Filling filling = entry.readback().filling(sameReadings ? entry.sheet().setting() : sheets.open(entry, slot));
         Intake.Answer answer = new Intake.Answer(use.text(), null, Optional.empty(), null, "");
         standing(entry, address)
                 .filter(each -> filling.stands(each.id()))
