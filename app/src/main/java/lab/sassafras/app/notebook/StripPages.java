@@ -29,8 +29,10 @@ import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.verdict.Reduction;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -141,24 +143,13 @@ class StripPages {
             Model model) {
         EntrySheet entry = entry(id, trial);
         Bench bench = who.benchOrAsk(request);
-        try {
-            Optional<Windows> windows = stretches.given() ? Optional.of(stretches.windows()) : Optional.empty();
-            TraceUse use = use(entry, trial).with(windows);
+        return done(entry, trial, new Form("stretches", reason, stretches), response, model, () -> {
+            TraceUse use =
+                    use(entry, trial).with(stretches.given() ? Optional.of(stretches.windows()) : Optional.empty());
             uses.tried(entry, trial, use);
-            uses.keep(
-                    UUID.randomUUID(), entry, trial, use, checked(reason, "Say why these stretches are taken."), bench);
-        } catch (Refused refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return render(
-                    entry,
-                    trial,
-                    false,
-                    Optional.empty(),
-                    stretches,
-                    new Problem("stretches", PlainWords.of(refused), reason),
-                    model);
-        }
-        return back(id, trial);
+            String why = checked(reason, "Say why these stretches are taken.");
+            uses.keep(UUID.randomUUID(), entry, trial, use, why, bench);
+        });
     }
 
     @PostMapping("/entries/{id}/strip/mixing")
@@ -171,24 +162,13 @@ class StripPages {
             Model model) {
         EntrySheet entry = entry(id, trial);
         Bench bench = who.benchOrAsk(request);
-        try {
+        return done(entry, trial, new Form("mixing", time, Stretches.NONE), response, model, () -> {
             double at = ClockTime.read(time);
             TraceUse use = EntrySheets.use(entry, trial)
                     .map(each -> each.mixedAt(at))
                     .orElseGet(() -> TraceUse.whole(readings(entry, trial).id().toString(), at));
             uses.keep(UUID.randomUUID(), entry, trial, use, "mixing marked again", bench);
-        } catch (Refused refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return render(
-                    entry,
-                    trial,
-                    false,
-                    Optional.empty(),
-                    Stretches.NONE,
-                    new Problem("mixing", PlainWords.of(refused), time),
-                    model);
-        }
-        return back(id, trial);
+        });
     }
 
     /** Keeps two temperatures that a person picked from the curve, and puts them in force. */
@@ -203,29 +183,34 @@ class StripPages {
             Model model) {
         EntrySheet entry = entry(id, trial);
         Bench bench = who.benchOrAsk(request);
-        try {
+        model.addAttribute("pickedStart", start);
+        model.addAttribute("pickedEnd", end);
+        return done(entry, trial, new Form("pick", "", Stretches.NONE), response, model, () -> {
             uses.pick(entry, trial, start.strip(), end.strip(), bench);
-        } catch (Refused refused) {
+            book.decide(
+                    Optional.of(id),
+                    Decision.Kind.SCHOOL,
+                    Question.CHANGE.key(),
+                    TemperatureChange.PICKED.key(),
+                    "picked from the curve",
+                    bench.name());
+        });
+    }
+
+    /** A form of this page as it was sent. */
+    private record Form(String name, String typed, Stretches stretches) {}
+
+    /** Keeps, and shows the strip again; what is refused stays in its field with the reason beside it. */
+    private String done(
+            EntrySheet entry, int trial, Form form, HttpServletResponse response, Model model, Runnable keeping) {
+        try {
+            keeping.run();
+        } catch (Refused | DataAccessException | TransactionException failed) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("pickedStart", start);
-            model.addAttribute("pickedEnd", end);
-            return render(
-                    entry,
-                    trial,
-                    false,
-                    Optional.empty(),
-                    Stretches.NONE,
-                    new Problem("pick", PlainWords.of(refused), ""),
-                    model);
+            Problem problem = new Problem(form.name(), PlainWords.of(failed), form.typed());
+            return render(entry, trial, false, Optional.empty(), form.stretches(), problem, model);
         }
-        book.decide(
-                Optional.of(id),
-                Decision.Kind.SCHOOL,
-                Question.CHANGE.key(),
-                TemperatureChange.PICKED.key(),
-                "picked from the curve",
-                bench.name());
-        return back(id, trial);
+        return "redirect:/entries/" + entry.entry().id() + "/strip?trial=" + trial;
     }
 
     @PostMapping("/entries/{id}/strip/readings")
@@ -254,7 +239,7 @@ class StripPages {
                                 ? "Say why the reading is set aside."
                                 : "Say why the reading counts again."),
                 bench.name());
-        return back(id, trial);
+        return "redirect:/entries/" + id + "/strip?trial=" + trial;
     }
 
     private static String checked(String reason, String otherwise) {
@@ -262,10 +247,6 @@ class StripPages {
             throw new Refused(otherwise + " Nothing was changed.");
         }
         return Names.checked(reason.strip(), "A reason", LONGEST_REASON);
-    }
-
-    private static String back(UUID id, int trial) {
-        return "redirect:/entries/" + id + "/strip?trial=" + trial;
     }
 
     private EntrySheet entry(UUID id, int trial) {
