@@ -254,12 +254,67 @@ document.addEventListener('alpine:init', () => {
     },
   }));
 
+  /* Waits: each counts by itself, and calls when it is over, in words and with a sound if wanted. */
+  const soundKept = 'sound at marks';
+  const tone = (times) => {
+    const air = new AudioContext();
+    for (let i = 0; i < times; i += 1) {
+      const one = air.createOscillator();
+      one.frequency.value = 660;
+      one.connect(air.destination);
+      one.start(air.currentTime + i * 0.4);
+      one.stop(air.currentTime + i * 0.4 + 0.2);
+    }
+  };
+  const clockTime = (seconds) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds) % 60).padStart(2, '0')}`;
+  Alpine.data('waits', () => ({
+    said: '',
+    sound: window.localStorage.getItem(soundKept) === 'on',
+    init() { this.$el.addEventListener('over', (event) => { this.call(event.detail); }); },
+    call(label) {
+      this.said = `${label}: the wait is over.`;
+      if (window.localStorage.getItem(soundKept) === 'on') { tone(3); }
+    },
+    get soundWords() { return this.sound ? 'Sound when a wait is over: on' : 'Sound when a wait is over: off'; },
+    hear() {
+      this.sound = !this.sound;
+      window.localStorage.setItem(soundKept, this.sound ? 'on' : 'off');
+      if (this.sound) { tone(1); }
+    },
+  }));
+  Alpine.data('wait', () => ({
+    words: '',
+    over: '',
+    ticking: null,
+    init() {
+      const given = this.$el.dataset;
+      const arrived = Date.now();
+      const counts = given.age !== undefined;
+      const end = arrived + Number(counts ? 0 : given.left);
+      let called = counts || end <= arrived;
+      const tick = () => {
+        const left = (end - Date.now()) / 1000;
+        if (counts) { this.words = clockTime((Date.now() - arrived + Number(given.age)) / 1000); return; }
+        this.words = left > 0 ? `${clockTime(Math.ceil(left))} left` : `over since ${clockTime(-left)}`;
+        this.over = left > 0 ? '' : 'over';
+        if (left <= 0 && !called) {
+          called = true;
+          this.$dispatch('over', given.label);
+        }
+      };
+      tick();
+      this.ticking = setInterval(tick, 250);
+    },
+    destroy() { clearInterval(this.ticking); },
+  }));
+
   /* A clock begun earlier, with a mark at each interval: seen, and heard if wanted. */
   Alpine.data('clock', () => ({
     face: '',
     coming: '',
     due: false,
-    sound: window.localStorage.getItem('sound at marks') === 'on',
+    sound: window.localStorage.getItem(soundKept) === 'on',
+    time: '',
     begun: 0,
     every: 30,
     last: 0,
@@ -277,36 +332,36 @@ document.addEventListener('alpine:init', () => {
     destroy() { clearInterval(this.ticking); },
     now() { return (Date.now() - this.begun) / 1000; },
     mark() { return Math.floor(this.now() / this.every) * this.every; },
-    written(seconds) {
-      const whole = Math.floor(seconds);
-      return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+    written: clockTime,
+    /* What the class goes by has come: said once, as long as it holds. */
+    turn(now) {
+      const given = this.$root.dataset;
+      const before = Number(given.before);
+      const until = Number(given.until);
+      if (given.mixed === 'true') { return until > 0 && now >= until ? 'Long enough.' : ''; }
+      return before > 0 && now >= before ? 'Time to mix.' : '';
     },
     tick() {
       const now = this.now();
       const mark = this.mark();
+      const time = this.turn(now);
+      if (time !== this.time && time && this.ticking && this.sound) { tone(2); }
+      this.time = time;
       this.face = this.written(now);
       this.due = now - mark <= this.every / 3 && this.last < mark;
       this.coming = this.due ? `Read now, for ${this.written(mark)}`
         : `Next at ${this.written(mark + this.every)}, in ${Math.ceil(mark + this.every - now)} s`;
       if (mark / this.every > this.sounded) {
         this.sounded = mark / this.every;
-        if (this.sound) { this.beep(); }
+        if (this.sound) { tone(1); }
       }
     },
     get markClass() { return this.due ? 'due' : ''; },
     get soundWords() { return this.sound ? 'Sound at each mark: on' : 'Sound at each mark: off'; },
     hear() {
       this.sound = !this.sound;
-      window.localStorage.setItem('sound at marks', this.sound ? 'on' : 'off');
-      if (this.sound) { this.beep(); }
-    },
-    beep() {
-      const air = new AudioContext();
-      const tone = air.createOscillator();
-      tone.frequency.value = 660;
-      tone.connect(air.destination);
-      tone.start();
-      tone.stop(air.currentTime + 0.2);
+      window.localStorage.setItem(soundKept, this.sound ? 'on' : 'off');
+      if (this.sound) { tone(1); }
     },
     /* The first key tells when it was read: at the mark just passed, or else now. */
     typed(event) {

@@ -176,9 +176,9 @@ class ExchangeTest extends HouseTest {
         String later = file.replaceFirst("\"minor\" : 0,", "\"minor\" : 7, \"weather\" : \"fair\",");
         assertThat(reduce(later).statusCode()).isEqualTo(200);
         assertThat(reduce(later.replaceFirst("\"minor\" : 7", "\"minor\" : 0")).body())
-                .contains("weather is not a field of a run file, version 2.1");
+                .contains("weather is not a field of a run file, version 2.2");
         Entry taken = imports.take(later.getBytes(java.nio.charset.StandardCharsets.UTF_8), "later.json", "a test");
         assertThat(get("/entries/" + taken.id() + "/result").body())
-                .contains("later.json (format 2.7, of which this version reads 2.1; what it adds was not kept)");
+                .contains("later.json (format 2.7, of which this version reads 2.2; what it adds was not kept)");
     }
 }

@@ -3,7 +3,9 @@ package lab.sassafras.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import lab.sassafras.app.record.BenchWait;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Paces;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -16,6 +18,9 @@ class OnlyAddedTest extends HouseTest {
     @Autowired
     private JdbcTemplate database;
 
+    @Autowired
+    private Paces paces;
+
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -27,7 +32,9 @@ class OnlyAddedTest extends HouseTest {
                 "update brought_in set who = 'nobody'",
                 "update shown set result = 1",
                 "update trace set who = 'nobody'",
-                "delete from trace_chunk"
+                "delete from trace_chunk",
+                "update class_pace set amount = 1",
+                "delete from bench_wait"
             })
     void whatWasReadOrDecidedIsNeitherChangedNorRemoved(String statement) {
         Entry entry = imported("2-grey-slug.json");
@@ -40,6 +47,11 @@ class OnlyAddedTest extends HouseTest {
                 "out",
                 "test",
                 "Rowan");
+        paces.choose(entry.period(), "fusion-of-ice", "settle water/start", 7, "Rowan");
+        paces.wait(
+                java.util.UUID.randomUUID(),
+                entry,
+                new BenchWait.Given(1, "bath sample/start", 420, BenchWait.Outcome.BEGUN, "", "Rowan"));
         int before = book.observations(entry.id()).all().size();
         assertThatThrownBy(() -> database.execute(statement)).hasStackTraceContaining("only ever added");
         assertThat(book.observations(entry.id()).all()).hasSize(before);

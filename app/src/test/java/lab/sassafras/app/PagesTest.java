@@ -47,6 +47,8 @@ class PagesTest extends HouseTest {
                 "/entries/" + imported("15-saltpetre.json").id() + "/result",
                 "/entries/" + metals.id() + "?at=calorimeter%5B2%5D/vessel",
                 "/entries/" + begun.id() + "/clock",
+                "/entries/" + begun.id() + "/paces",
+                "/entries/" + begun.id() + "/clock?at=sample%5B1%5D/start",
                 "/entries/" + clocked.id() + "/clock",
                 "/entries/" + clocked.id() + "/strip",
                 "/shelf/solutions",

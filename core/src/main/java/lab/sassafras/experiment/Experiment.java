@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
@@ -80,6 +81,25 @@ public interface Experiment {
     /** {@return the temperatures between which the calorimeter's contents went; empty where no temperature changes} */
     default Optional<Span> span() {
         return Optional.empty();
+    }
+
+    /**
+     * {@return what the hand goes by, in the order of the work; where readings on a clock are taken, how long before
+     * mixing, up to when, and the wait for a single one}
+     */
+    default List<Pace> paces() {
+        List<Pace> paces = new ArrayList<>();
+        for (Step step : procedure()) {
+            step.pace().ifPresent(paces::add);
+            if (step.path().equals(CommonPlaces.TRACE) && !step.aside()) {
+                paces.add(new Pace(Pace.Kind.BEFORE, step.path(), 3));
+                paces.add(new Pace(Pace.Kind.UNTIL, step.path(), 9));
+            }
+            if (span().filter(each -> each.end().equals(step.path())).isPresent()) {
+                paces.add(new Pace(Pace.Kind.ONCE, step.path(), 3));
+            }
+        }
+        return paces;
     }
 
     /** {@return where the moment stands at which both come together; empty where none is marked} */

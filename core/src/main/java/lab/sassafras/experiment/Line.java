@@ -19,7 +19,7 @@ import lab.sassafras.measure.Measured;
  *                    words
  * @param unit        as typed; empty for words
  * @param instrument  read on; empty where none was named
- * @param uncertainty stated standard uncertainty of an assumed value (bench unit)
+ * @param uncertainty stated standard uncertainty of an assumed value, or of one read from a trend (bench unit)
  * @param who         the bench that gave it
  */
 public record Line(
@@ -42,7 +42,12 @@ public record Line(
     /** {@return the number with what is known of its error} */
     public Measured measured() {
         if (uncertainty.isPresent()) {
-            return new Measured(value, uncertainty.getAsDouble(), Double.POSITIVE_INFINITY, List.of(), decimals);
+            List<Measured.Share> offset = role == Role.TREND
+                    ? instrument.stream()
+                            .map(each -> new Measured.Share(each.offset(), 1))
+                            .toList()
+                    : List.of();
+            return new Measured(value, uncertainty.getAsDouble(), Double.POSITIVE_INFINITY, offset, decimals);
         }
         return instrument
                 .map(read -> Measured.read(value, lastDigit, decimals, read))

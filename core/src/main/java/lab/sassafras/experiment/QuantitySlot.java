@@ -185,7 +185,9 @@ public final class QuantitySlot extends Slot {
                 in.widthToBench(typed.lastDigit()),
                 Optional.of(in),
                 instrument,
-                role == Role.ASSUMED ? assumedUncertainty(given, in, setting) : OptionalDouble.empty(),
+                role == Role.ASSUMED || role == Role.TREND
+                        ? assumedUncertainty(given, in, setting)
+                        : OptionalDouble.empty(),
                 given.who());
     }
 

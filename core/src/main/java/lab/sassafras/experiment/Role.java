@@ -12,6 +12,8 @@ public enum Role {
     VOLUME("volume"),
     /** Not read but taken as known, with an uncertainty of its own. */
     ASSUMED("assumed"),
+    /** A temperature read from the trend of readings on a clock, with the uncertainty the trend has there. */
+    TREND("trend"),
     /** A word, a formula, a moment or a reference. */
     STATED("stated");
 

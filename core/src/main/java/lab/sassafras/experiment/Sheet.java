@@ -25,6 +25,7 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.Scope;
 import lab.sassafras.measure.Shared;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.substance.PullsWater;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -281,6 +282,37 @@ public final class Sheet implements Evidence {
                 .orElse(any);
     }
 
+    /**
+     * What lies weighed and open to the air, pulling water from it.
+     *
+     * @param place where its mass stands
+     * @param name  of the substance
+     */
+    public record Exposed(Address place, String name) {}
+
+    /**
+     * {@return what of a trial lies weighed and pulls water from the air until it is added; empty where nothing does}
+     *
+     * @param trial which trial, from 1
+     */
+    public Optional<Exposed> exposed(int trial) {
+        boolean added = stated(CommonPlaces.TRACE, trial).isPresent()
+                || experiment.mixing().flatMap(path -> stated(path, trial)).isPresent()
+                || experiment
+                        .finalReading()
+                        .flatMap(path -> reading(path, trial))
+                        .isPresent();
+        return added
+                ? Optional.empty()
+                : experiment.procedure().stream()
+                        .filter(step -> step.exposed().isPresent()
+                                && reading(step.path(), trial).isPresent())
+                        .flatMap(step -> step.exposed().flatMap(formula -> stated(formula, trial)).stream()
+                                .flatMap(formula -> PullsWater.name(formula).stream())
+                                .map(name -> new Exposed(address(step.path(), trial), name)))
+                        .findFirst();
+    }
+
     /** {@return the final temperature predicted before mixing} */
     public Optional<Line> prediction() {
         return reading(Address.of(CommonPlaces.PREDICTION, 1));
@@ -439,7 +471,7 @@ public final class Sheet implements Evidence {
             case GROSS, TARE -> MassWay.DIFFERENCE;
             case VOLUME -> MassWay.VOLUME;
             case READ -> MassWay.ZEROED;
-            case ASSUMED, STATED -> MassWay.AS_GIVEN;
+            case ASSUMED, TREND, STATED -> MassWay.AS_GIVEN;
         };
     }
 

@@ -250,7 +250,7 @@ public abstract class Slot {
      * @param key stable name
      */
     public static QuantitySlot temperature(String key) {
-        return quantity(key, BenchUnit.DEGREES_CELSIUS);
+        return QuantitySlot.of(key, BenchUnit.DEGREES_CELSIUS, EnumSet.of(Role.READ, Role.TREND));
     }
 
     /**

@@ -17,6 +17,8 @@ import lab.sassafras.convention.School;
  * @param under     the schools that need it; always when empty
  * @param offer     whether it is asked, only offered, or asked no longer
  * @param half      the half it fills; empty where it fills the slot whole
+ * @param pace      what the hand goes by before it is taken; empty where nothing is waited for
+ * @param exposed   place of the formula of what then lies open to the air until it is added; empty where nothing does
  */
 public record Step(
         String path,
@@ -24,7 +26,9 @@ public record Step(
         Optional<Condition> condition,
         Optional<Under> under,
         Offer offer,
-        Optional<Role> half) {
+        Optional<Role> half,
+        Optional<Pace> pace,
+        Optional<String> exposed) {
 
     /** Whether a step is put to the bench. */
     public enum Offer {
@@ -78,7 +82,7 @@ public record Step(
      * @param path group and slot, as an experiment declares them
      */
     public static Step of(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), Offer.ASKED, Optional.empty());
+        return step(path, Offer.ASKED, Optional.empty());
     }
 
     /**
@@ -87,7 +91,11 @@ public record Step(
      * @param path group and slot, as an experiment declares them
      */
     public static Step aside(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), Offer.ASIDE, Optional.empty());
+        return step(path, Offer.ASIDE, Optional.empty());
+    }
+
+    private static Step step(String path, Offer offer, Optional<Role> half) {
+        return new Step(path, 0, Optional.empty(), Optional.empty(), offer, half, Optional.empty(), Optional.empty());
     }
 
     /** {@return whether it is shown only where it was taken up} */
@@ -97,7 +105,7 @@ public record Step(
 
     /** {@return the same, asked no longer} */
     Step noLonger() {
-        return new Step(path, minutes, condition, under, Offer.EARLIER, half);
+        return new Step(path, minutes, condition, under, Offer.EARLIER, half, pace, exposed);
     }
 
     /**
@@ -106,7 +114,7 @@ public record Step(
      * @param path group and slot, as an experiment declares them
      */
     public static Step empty(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), Offer.ASKED, Optional.of(Role.TARE));
+        return step(path, Offer.ASKED, Optional.of(Role.TARE));
     }
 
     /**
@@ -115,7 +123,7 @@ public record Step(
      * @param path group and slot, as an experiment declares them
      */
     public static Step full(String path) {
-        return new Step(path, 0, Optional.empty(), Optional.empty(), Offer.ASKED, Optional.of(Role.GROSS));
+        return step(path, Offer.ASKED, Optional.of(Role.GROSS));
     }
 
     /**
@@ -124,7 +132,48 @@ public record Step(
      * @param longer how long it takes (min)
      */
     public Step taking(int longer) {
-        return new Step(path, longer, condition, under, offer, half);
+        return new Step(path, longer, condition, under, offer, half, pace, exposed);
+    }
+
+    /**
+     * {@return the same, taken after something has stood in a bath so long}
+     *
+     * @param usual time in the bath (min)
+     */
+    public Step soaking(int usual) {
+        return taking(usual).going(Pace.Kind.BATH, usual);
+    }
+
+    /**
+     * {@return the same, taken after something has settled so long}
+     *
+     * @param usual time to settle (min)
+     */
+    public Step settling(int usual) {
+        return taking(usual).going(Pace.Kind.SETTLE, usual);
+    }
+
+    /**
+     * {@return the same, where what warms is stopped at a rise and coasts to its turn}
+     *
+     * @param usual the rise (°C)
+     */
+    public Step stoppingAt(int usual) {
+        return going(Pace.Kind.RISE, usual);
+    }
+
+    private Step going(Pace.Kind kind, double usual) {
+        return new Step(
+                path, minutes, condition, under, offer, half, Optional.of(new Pace(kind, path, usual)), exposed);
+    }
+
+    /**
+     * {@return the same, after which what was weighed lies open to the air until both come together}
+     *
+     * @param formula place where its formula stands
+     */
+    public Step exposing(String formula) {
+        return new Step(path, minutes, condition, under, offer, half, pace, Optional.of(formula));
     }
 
     /**
@@ -134,7 +183,8 @@ public record Step(
      * @param answers that ask for the step
      */
     public Step when(String choice, String... answers) {
-        return new Step(path, minutes, Optional.of(new Condition(choice, List.of(answers))), under, offer, half);
+        Condition answered = new Condition(choice, List.of(answers));
+        return new Step(path, minutes, Optional.of(answered), under, offer, half, pace, exposed);
     }
 
     /**
@@ -148,6 +198,7 @@ public record Step(
     }
 
     Step under(Question<? extends School> question, List<School> schools) {
-        return new Step(path, minutes, condition, Optional.of(new Under(question, schools)), offer, half);
+        Under answered = new Under(question, schools);
+        return new Step(path, minutes, condition, Optional.of(answered), offer, half, pace, exposed);
     }
 }

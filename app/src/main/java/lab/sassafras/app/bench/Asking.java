@@ -209,13 +209,13 @@ public record Asking(
                 case TARE -> ask + ": first without it";
                 case GROSS -> ask + ": now with it";
                 case ASSUMED -> ask + ": taken to be";
-                case READ, VOLUME, STATED -> ask;
+                case READ, VOLUME, TREND, STATED -> ask;
             };
         });
     }
 
     private static List<Way> ways(Slot slot, Role role) {
-        if (slot.roles().size() < 2) {
+        if (slot.roles().stream().filter(each -> each != Role.TREND).count() < 2) {
             return List.of();
         }
         List<Way> ways = new ArrayList<>(

@@ -13,6 +13,7 @@ import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
@@ -22,6 +23,8 @@ import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.TraceUses;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.curve.ClockTime;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Pace;
 import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.Figures;
@@ -54,6 +57,8 @@ class ClockPages {
     private final TraceUses uses;
     private final Instruments instruments;
     private final WhoIsHere who;
+    private final WaitScreen waits;
+    private final Trends trends;
     private final Clock clock;
 
     ClockPages(
@@ -63,13 +68,17 @@ class ClockPages {
             TraceUses uses,
             Instruments instruments,
             WhoIsHere who,
+            WaitScreen waits,
+            Trends trends,
             Clock clock) {
+        this.trends = trends;
         this.sheets = sheets;
         this.screens = screens;
         this.traces = traces;
         this.uses = uses;
         this.instruments = instruments;
         this.who = who;
+        this.waits = waits;
         this.clock = clock;
     }
 
@@ -84,6 +93,7 @@ class ClockPages {
      * @param ago        how long ago it was given, where it waited in the page (ms)
      * @param every      how often is read, as typed (s)
      * @param instrument read on, if it is on the shelf
+     * @param at         address of a temperature read from its trend; empty for the calorimeter's own
      */
     record Told(
             @Nullable UUID key,
@@ -93,7 +103,12 @@ class ClockPages {
             @Nullable String time,
             @Nullable Long ago,
             @Nullable String every,
-            @Nullable UUID instrument) {
+            @Nullable UUID instrument,
+            @Nullable String at) {
+
+        Optional<Address> place() {
+            return Optional.ofNullable(at).filter(each -> !each.isBlank()).map(Address::read);
+        }
 
         UUID identity() {
             return key == null ? UUID.randomUUID() : key;
@@ -111,8 +126,12 @@ class ClockPages {
     }
 
     @GetMapping("/entries/{id}/clock")
-    String clock(@PathVariable UUID id, @RequestParam(defaultValue = "1") int trial, Model model) {
-        return render(entry(id, trial), trial, Problem.NONE, model);
+    String clock(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "1") int trial,
+            @RequestParam Optional<String> at,
+            Model model) {
+        return render(entry(id, trial), trial, at.map(Address::read), Problem.NONE, model);
     }
 
     @PostMapping("/entries/{id}/clock")
@@ -129,8 +148,14 @@ class ClockPages {
             Optional<UUID> thermometer = Optional.ofNullable(told.instrument())
                     .flatMap(instruments::find)
                     .map(each -> UUID.fromString(each.key()));
-            uses.strike(entry, told.trial(), "clock begun anew", bench);
-            traces.begin(told.identity(), entry.entry().bench(), Trace.HAND, thermometer, every);
+            Optional<Address> place = told.place();
+            if (place.isPresent()) {
+                Trace begun = traces.begin(told.identity(), entry.entry().bench(), Trace.TREND, thermometer, every);
+                trends.begun(entry, place.get(), begun, bench);
+            } else {
+                uses.strike(entry, told.trial(), "clock begun anew", bench);
+                traces.begin(told.identity(), entry.entry().bench(), Trace.HAND, thermometer, every);
+            }
         });
     }
 
@@ -178,6 +203,26 @@ class ClockPages {
         });
     }
 
+    /** Keeps where the trend stood at a moment as the reading it is about. */
+    @PostMapping("/entries/{id}/clock/trend")
+    String trend(
+            @PathVariable UUID id,
+            @ModelAttribute Told told,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, told.trial());
+        Bench bench = who.benchOrAsk(request);
+        Address place = told.place().orElseThrow(() -> new NotFound("There is no trend of nothing."));
+        return done(
+                entry,
+                told,
+                "trend",
+                response,
+                model,
+                () -> trends.keep(entry, place, ClockTime.read(Told.written(told.time())), bench));
+    }
+
     /** A reading of the room, for the whole period. */
     @PostMapping("/entries/{id}/clock/room")
     String room(
@@ -218,10 +263,15 @@ class ClockPages {
             return render(
                     entry,
                     told.trial(),
+                    told.place(),
                     new Problem(form, PlainWords.of(failed), typed, Told.written(told.time())),
                     model);
         }
-        return "redirect:/entries/" + entry.entry().id() + "/clock?trial=" + told.trial();
+        String clock = "redirect:/entries/" + entry.entry().id() + "/clock?trial=" + told.trial();
+        return told.place()
+                .map(each ->
+                        clock + "&at=" + each.toString().replace("[", "%5B").replace("]", "%5D"))
+                .orElse(clock);
     }
 
     private static int every(String typed) {
@@ -276,8 +326,11 @@ class ClockPages {
         return entry;
     }
 
-    private String render(EntrySheet entry, int trial, Problem problem, Model model) {
-        Optional<ClockReadings> readings = sheets.clock(entry, trial);
+    private String render(EntrySheet entry, int trial, Optional<Address> place, Problem problem, Model model) {
+        Optional<ClockReadings> readings =
+                place.isPresent() ? sheets.trend(entry, place.get()) : sheets.clock(entry, trial);
+        model.addAttribute(
+                "trend", place.map(each -> trends.view(entry, trial, each)).orElse(null));
         model.addAttribute("entry", entry.entry());
         model.addAttribute("title", entry.experiment().words().title());
         model.addAttribute("trial", trial);
@@ -317,11 +370,43 @@ class ClockPages {
                 "clock",
                 readings.map(each -> ClockScreen.of(
                                 each,
-                                EntrySheets.use(entry, trial).map(TraceUse::mixing),
+                                place.isPresent()
+                                        ? Optional.empty()
+                                        : EntrySheets.use(entry, trial).map(TraceUse::mixing),
+                                withdrawn(entry, trial, each),
                                 Duration.between(each.trace().begunAt(), clock.instant())
                                         .toMillis(),
                                 entry.entry().period().figures()))
                         .orElse(null));
+        model.addAttribute("waiting", waits.waiting(entry, trial, Optional.empty()));
+        model.addAttribute(
+                "plan",
+                ClockPlan.of(
+                        waits.times(entry),
+                        readings.map(ClockReadings::counting).orElse(List.of()),
+                        readings.flatMap(each -> each.trace().instrumentId())
+                                .flatMap(instruments::find)
+                                .map(Instrument::resolution)
+                                .orElse(0.1),
+                        entry.entry().period().figures()));
+        model.addAttribute("bath", waits.amount(entry, Pace.Kind.BATH).isPresent());
         return "clock";
+    }
+
+    /** Mixings on this clock that were broken off. */
+    private static List<ClockScreen.Row> withdrawn(EntrySheet entry, int trial, ClockReadings readings) {
+        return EntrySheets.clockOf(entry, trial)
+                .map(address -> entry.observations().at(address.toString()))
+                .orElse(List.of())
+                .stream()
+                .flatMap(each -> TraceUse.of(each.text())
+                        .filter(use -> use.trace().equals(readings.id().toString()))
+                        .flatMap(use -> entry.observations()
+                                .strikerOf(each)
+                                .filter(Observation::strikeOut)
+                                .map(striker -> ClockScreen.withdrawn(
+                                        use.mixing(), striker.reason().orElse("struck out"))))
+                        .stream())
+                .toList();
     }
 }

@@ -40,7 +40,9 @@ public record ClockScreen(
         STRUCK,
         SKIPPED,
         MISSED,
-        MIXED
+        MIXED,
+        /** A mixing that was broken off. */
+        WITHDRAWN
     }
 
     /**
@@ -75,8 +77,18 @@ public record ClockScreen(
     }
 
     static ClockScreen of(ClockReadings readings, Optional<Double> mixing, long age, Figures figures) {
+        return of(readings, mixing, List.of(), age, figures);
+    }
+
+    /** A moment of mixing that was broken off. */
+    static Row withdrawn(double seconds, String reason) {
+        return new Row(Kind.WITHDRAWN, seconds, ClockTime.write(seconds), "", "withdrawn: " + reason);
+    }
+
+    static ClockScreen of(
+            ClockReadings readings, Optional<Double> mixing, List<Row> withdrawn, long age, Figures figures) {
         int every = readings.trace().every();
-        List<Row> rows = new ArrayList<>();
+        List<Row> rows = new ArrayList<>(withdrawn);
         readings.lines().forEach(line -> rows.add(row(line, mixing, figures)));
         mixing.ifPresent(at -> rows.add(new Row(Kind.MIXED, at, ClockTime.write(at), "", "mixed")));
         missed(readings.lines(), every, mixing, rows);

@@ -219,7 +219,7 @@ class KeepPages {
                 line.text(),
                 line.unit().map(unit -> unit.symbol()).orElse(null),
                 line.instrument().map(each -> UUID.fromString(each.key())),
-                role == Role.ASSUMED && typed.uncertainty() != null
+                line.uncertainty().isPresent() && typed.uncertainty() != null
                         ? typed.uncertainty().strip()
                         : null,
                 bench.name(),

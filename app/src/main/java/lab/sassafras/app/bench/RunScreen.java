@@ -13,6 +13,7 @@ import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.Pace;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
@@ -28,8 +29,10 @@ class RunScreen {
     private final LabBook book;
     private final EntrySheets sheets;
     private final Instruments instruments;
+    private final WaitScreen waits;
 
-    RunScreen(LabBook book, EntrySheets sheets, Instruments instruments) {
+    RunScreen(LabBook book, EntrySheets sheets, Instruments instruments, WaitScreen waits) {
+        this.waits = waits;
         this.book = book;
         this.sheets = sheets;
         this.instruments = instruments;
@@ -140,6 +143,11 @@ class RunScreen {
                 now.flatMap(ask -> screen.next(Optional.of(ask)).filter(next -> !next.equals(ask)))
                         .map(WrittenSheet::link)
                         .orElse(null));
+        model.addAttribute("waiting", waits.waiting(entry, shown.trial(), now));
+        model.addAttribute(
+                "byClock",
+                now.map(ask -> byClock(entry, ask)).orElse(ByClock.NOT).name());
+        model.addAttribute("breakable", breakable(entry, now));
         model.addAttribute("key", UUID.randomUUID());
         model.addAttribute("typed", shown.typed());
         model.addAttribute("problem", shown.problem());
@@ -155,6 +163,42 @@ class RunScreen {
                         .filter(finding -> finding.code().equals("reading.conflict")
                                 || finding.code().startsWith("row."))
                         .toList());
+    }
+
+    /** How what is asked could be read on a clock. */
+    enum ByClock {
+        NOT,
+        /** As one end of the change, from the calorimeter's curve. */
+        CURVE,
+        /** From a trend of its own. */
+        TREND
+    }
+
+    private static ByClock byClock(EntrySheet entry, Sheet.Ask ask) {
+        String path = ask.address().path();
+        boolean ofTrial = entry.experiment()
+                .group(ask.address().group())
+                .filter(group -> group.cardinality() == Cardinality.PER_TRIAL)
+                .isPresent();
+        if (!ofTrial || ask.step().aside() || !slot(entry, ask).roles().contains(Role.TREND)) {
+            return ByClock.NOT;
+        }
+        return entry.experiment()
+                        .span()
+                        .filter(span -> span.start().equals(path) || span.end().equals(path))
+                        .isPresent()
+                ? ByClock.CURVE
+                : ByClock.TREND;
+    }
+
+    /** Whether what is looked at is a moment of mixing that may be withdrawn, its bath beginning anew. */
+    private boolean breakable(EntrySheet entry, Optional<Sheet.Ask> now) {
+        return waits.amount(entry, Pace.Kind.BATH).isPresent()
+                && now.filter(ask -> entry.experiment()
+                                .mixing()
+                                .equals(Optional.of(ask.address().path())))
+                        .filter(entry.sheet()::done)
+                        .isPresent();
     }
 
     private static Slot slot(EntrySheet entry, Sheet.Ask ask) {

@@ -82,7 +82,8 @@ record Run(
             Instant begun,
             List<Timed> readings,
             List<Double> room,
-            List<RunFile.AsidePart> setAside) {
+            List<RunFile.AsidePart> setAside,
+            Optional<String> trendOf) {
 
         /** Those that count. */
         List<Reading> counting() {

@@ -285,7 +285,8 @@ final class RunChecks {
                             said(here + ".begun", () -> BookTime.instant(part.begun())),
                             readings(here, part.readings()),
                             of(part.room()),
-                            of(part.setAside())));
+                            of(part.setAside()),
+                            Optional.ofNullable(part.trendOf())));
         });
         return traces;
     }

@@ -36,7 +36,7 @@ record RunFile(
 
     static final String FORMAT = "sassafras-run";
     static final int VERSION = 2;
-    static final int MINOR = 1;
+    static final int MINOR = 2;
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record PeriodPart(
@@ -101,7 +101,8 @@ record RunFile(
             String begun,
             List<List<Object>> readings,
             @Nullable List<Double> room,
-            @Nullable List<AsidePart> setAside) {}
+            @Nullable List<AsidePart> setAside,
+            @Nullable String trendOf) {}
 
     /** A reading set aside. */
     record AsidePart(double seconds, String reason, String who) {}

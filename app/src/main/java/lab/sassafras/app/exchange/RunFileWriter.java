@@ -21,6 +21,7 @@ import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.TraceUse;
@@ -66,6 +67,10 @@ class RunFileWriter {
         List<String> defaults = new TreeMap<>(entry.entry().instruments())
                 .values().stream().map(names::instrument).toList();
         Map<String, RunFile.TracePart> clocked = new LinkedHashMap<>();
+        entry.decisions()
+                .trends()
+                .forEach(
+                        (address, id) -> names.traces.computeIfAbsent(id, any -> "trace-" + (names.traces.size() + 1)));
         names.traces.forEach((id, name) -> clocked.put(name, trace(UUID.fromString(id), entry, names)));
         List<RunFile.InstrumentPart> used = new ArrayList<>();
         names.instruments.forEach(
@@ -80,7 +85,7 @@ class RunFileWriter {
         return new RunFile(
                 RunFile.FORMAT,
                 RunFile.VERSION,
-                clocked.isEmpty() ? 0 : RunFile.MINOR,
+                minor(clocked, observations),
                 entry.experiment().key(),
                 entry.entry().method(),
                 entry.entry().shelfVersion(),
@@ -99,6 +104,13 @@ class RunFileWriter {
                 decisions(entry),
                 orAbsent(references),
                 orAbsent(clocked));
+    }
+
+    /** The first minor version that has all there is in a file. */
+    private static int minor(Map<String, RunFile.TracePart> traces, List<RunFile.ObservationPart> observations) {
+        boolean trend = traces.values().stream().anyMatch(each -> each.trendOf() != null)
+                || observations.stream().anyMatch(each -> each.role().equals(Role.TREND.key()));
+        return trend ? RunFile.MINOR : traces.isEmpty() ? 0 : 1;
     }
 
     private RunFile.TracePart trace(UUID id, EntrySheet entry, Names names) {
@@ -122,7 +134,12 @@ class RunFileWriter {
                 trace.begunAt().toString(),
                 readings,
                 room.isEmpty() ? null : room,
-                aside.isEmpty() ? null : aside);
+                aside.isEmpty() ? null : aside,
+                entry.decisions().trends().entrySet().stream()
+                        .filter(each -> each.getValue().equals(id.toString()))
+                        .findFirst()
+                        .map(Map.Entry::getKey)
+                        .orElse(null));
     }
 
     private static <T> @Nullable Map<String, T> orAbsent(Map<String, T> map) {

@@ -251,7 +251,7 @@ public class RunImport {
         readings.addAll(TraceChunk.Given.inPieces(many, bench.name()));
         Trace trace = traces.bringIn(
                 bench,
-                many.isEmpty() ? Trace.HAND : Trace.FILE,
+                clocked.trendOf().isPresent() ? Trace.TREND : many.isEmpty() ? Trace.HAND : Trace.FILE,
                 clocked.instrument().map(here::get),
                 clocked.every(),
                 clocked.begun(),
@@ -270,6 +270,14 @@ public class RunImport {
                         Decision.OUT,
                         each.reason(),
                         each.who()));
+        clocked.trendOf()
+                .ifPresent(address -> book.decide(
+                        Optional.of(entry.id()),
+                        Decision.Kind.TREND,
+                        address,
+                        trace.id().toString(),
+                        "brought in from a file",
+                        bench.name()));
         return trace.id();
     }
 

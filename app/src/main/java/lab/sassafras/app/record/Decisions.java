@@ -92,6 +92,15 @@ public record Decisions(List<Decision> all) {
         return aside;
     }
 
+    /** Identity of the readings whose trend gives what stands at an address, by that address. */
+    public Map<String, String> trends() {
+        Map<String, String> trends = new LinkedHashMap<>();
+        all.stream()
+                .filter(each -> each.is(Decision.Kind.TREND))
+                .forEach(each -> trends.put(each.subject(), each.outcome()));
+        return trends;
+    }
+
     /** Schools put in force for this entry alone. */
     public Map<String, String> schools() {
         Map<String, String> outcomes = new LinkedHashMap<>();

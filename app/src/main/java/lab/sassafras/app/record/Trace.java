@@ -20,6 +20,9 @@ public class Trace {
     /** Of the room, for a whole period. */
     public static final String ROOM = "room";
 
+    /** Of something else than the calorimeter, such as a bath, for its trend. */
+    public static final String TREND = "trend";
+
     /** Brought in from a file. */
     public static final String FILE = "file";
 

@@ -202,6 +202,16 @@ public class EntrySheets {
                 .map(trace -> ClockReadings.of(trace, traces.readings(trace.id()), entry.decisions()));
     }
 
+    /** The readings whose trend gives what stands at an address; empty while no clock was begun for it. */
+    public Optional<ClockReadings> trend(EntrySheet entry, Address address) {
+        return entry.decisions()
+                .last(Decision.Kind.TREND, address.toString())
+                .map(Decision::outcome)
+                .flatMap(Shelf::identity)
+                .flatMap(traces::find)
+                .map(trace -> ClockReadings.of(trace, traces.readings(trace.id()), entry.decisions()));
+    }
+
     private Optional<String> free(Bench bench) {
         Set<String> taken = book.entriesOf(bench).stream()
                 .flatMap(entry -> stated(
@@ -213,7 +223,8 @@ public class EntrySheets {
                 .collect(Collectors.toSet());
         Instant oldest = clock.instant().minus(LONGEST_CLOCK);
         return traces.of(bench).stream()
-                .filter(each -> each.begunAt().isAfter(oldest))
+                .filter(each ->
+                        each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND))
                 .map(each -> each.id().toString())
                 .filter(id -> !taken.contains(id))
                 .findFirst();

@@ -190,6 +190,7 @@ public final class WrittenSheet {
                     case GROSS -> "full";
                     case TARE -> "empty";
                     case ASSUMED -> "assumed ±" + observation.uncertainty().orElse("");
+                    case TREND -> "by its trend ±" + observation.uncertainty().orElse("");
                     case VOLUME -> "by volume";
                     case READ -> observation.unit().filter("g"::equals).isPresent() ? "zeroed" : "";
                     case STATED -> "";

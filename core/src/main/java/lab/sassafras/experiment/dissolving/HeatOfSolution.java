@@ -57,8 +57,8 @@ public final class HeatOfSolution extends LedgerExperiment {
                 Step.of("solute/formula").under(Question.BASIS, ResultBasis.PER_MOLE),
                 Step.of("solute/purity").under(Question.BASIS, ResultBasis.PER_MOLE),
                 Step.of("water/mass"),
-                Step.of("solid/mass"),
-                Step.of("water/start").taking(3),
+                Step.of("solid/mass").exposing("solute/formula"),
+                Step.of("water/start").settling(3),
                 Step.of("solid/added"),
                 Step.of("solution/final").taking(3),
                 Step.of("solution/dissolved"));

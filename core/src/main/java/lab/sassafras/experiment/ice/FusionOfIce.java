@@ -53,7 +53,7 @@ public final class FusionOfIce extends LedgerExperiment {
                 Step.of("ice/state"),
                 Step.of("ice/wet").when("ice/state", "wet"),
                 Step.of("ice/start"),
-                Step.of("water/start").taking(2),
+                Step.of("water/start").settling(2),
                 Step.of("ice/added"),
                 Step.of("mixed/final").taking(4),
                 Step.of("ice/mass"),

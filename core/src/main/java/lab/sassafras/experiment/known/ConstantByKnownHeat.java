@@ -64,10 +64,10 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
                 Step.of("standard/mass").when("source/kind", "potassium-chloride", "tris"),
                 Step.of("reaction/heat").when("source/kind", "reaction"),
                 Step.of("reaction/amount").when("source/kind", "reaction"),
-                Step.of("water/start").taking(3),
+                Step.of("water/start").settling(3),
                 Step.of("heater/voltage").when("source/kind", "heater"),
                 Step.of("heater/current").when("source/kind", "heater"),
-                Step.of("heater/time").when("source/kind", "heater").taking(5),
+                Step.of("heater/time").when("source/kind", "heater").taking(5).stoppingAt(8),
                 Step.of("standard/added"),
                 Step.of("mixed/final").taking(3));
     }

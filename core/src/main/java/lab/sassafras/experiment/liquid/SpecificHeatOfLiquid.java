@@ -55,8 +55,8 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
                 Step.of("solid/mass"),
                 Step.of("solid/bath"),
                 Step.of("liquid/mass"),
-                Step.of("solid/start").taking(8),
-                Step.of("liquid/start").taking(2),
+                Step.of("solid/start").soaking(8),
+                Step.of("liquid/start").settling(2),
                 Step.of("solid/moved"),
                 Step.of("mixed/final").taking(3),
                 Step.of("shelf/liquid"));

@@ -54,7 +54,7 @@ public final class ConstantByMixing extends LedgerExperiment {
         return List.of(
                 Step.of("cup/held"),
                 Step.of("cold/mass"),
-                Step.of("cold/start").taking(3),
+                Step.of("cold/start").settling(3),
                 Step.of("hot/mass"),
                 Step.of("hot/start"),
                 Step.of("hot/poured"),

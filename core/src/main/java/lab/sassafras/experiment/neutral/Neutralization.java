@@ -70,8 +70,8 @@ public final class Neutralization extends LedgerExperiment {
                 Step.of("base/concentration"),
                 Step.of("first/amount"),
                 Step.of("second/amount"),
-                Step.of("second/start").taking(2),
-                Step.of("first/start").taking(3),
+                Step.of("second/start").settling(2),
+                Step.of("first/start").settling(3),
                 Step.of("second/poured"),
                 Step.of("mixed/final").taking(3));
     }

@@ -67,8 +67,8 @@ public final class SolidWithSolution extends LedgerExperiment {
                 Step.of("solid/formula"),
                 Step.of("solid/purity"),
                 Step.of("poured/amount"),
-                Step.of("added/mass"),
-                Step.of("poured/start").taking(3),
+                Step.of("added/mass").exposing("solid/formula"),
+                Step.of("poured/start").settling(3),
                 Step.of("added/in"),
                 Step.of("mixed/final").taking(6),
                 Step.of("mixed/reacted"));

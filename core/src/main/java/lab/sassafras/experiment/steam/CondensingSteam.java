@@ -53,8 +53,8 @@ public final class CondensingSteam extends LedgerExperiment {
                 Step.of("steam/state"),
                 Step.of("steam/wet").when("steam/state", "wet"),
                 Step.of("steam/start"),
-                Step.of("water/start").taking(2),
-                Step.of("steam/led").taking(5),
+                Step.of("water/start").settling(2),
+                Step.of("steam/led").taking(5).stoppingAt(20),
                 Step.of("mixed/final").taking(2),
                 Step.of("steam/mass"),
                 Step.aside("steam/through"));

@@ -1,0 +1,231 @@
+package lab.sassafras.app.bench;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.BenchWait;
+import lab.sassafras.app.record.BenchWait.Outcome;
+import lab.sassafras.app.record.ClassPace;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.Paces;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.TraceUses;
+import lab.sassafras.experiment.Pace;
+import lab.sassafras.experiment.Words;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Names;
+import lab.sassafras.measure.Refused;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** What a class goes by at the bench: its times, the waits begun by them, and a transfer broken off. */
+@Controller
+class PacePages {
+
+    private final LabBook book;
+    private final Paces paces;
+    private final RunScreen screens;
+    private final WaitScreen waits;
+    private final TraceUses uses;
+    private final WhoIsHere who;
+
+    PacePages(LabBook book, Paces paces, RunScreen screens, WaitScreen waits, TraceUses uses, WhoIsHere who) {
+        this.book = book;
+        this.paces = paces;
+        this.screens = screens;
+        this.waits = waits;
+        this.uses = uses;
+        this.who = who;
+    }
+
+    /**
+     * A pace on its page.
+     *
+     * @param key     of the pace
+     * @param label   step it belongs to
+     * @param words   what is gone by
+     * @param unit    of the amount
+     * @param usual   where the class has none of its own, written
+     * @param amount  as the class has it or as it was typed
+     * @param who     chose it; empty where nobody did
+     * @param problem why what was typed is none; empty where it is
+     */
+    public record Row(
+            String key,
+            String label,
+            String words,
+            String unit,
+            String usual,
+            String amount,
+            String who,
+            String problem) {}
+
+    @GetMapping("/entries/{id}/paces")
+    String page(@PathVariable UUID id, @RequestParam(defaultValue = "1") int trial, Model model) {
+        return render(screens.entry(id), trial, Map.of(), Map.of(), model);
+    }
+
+    private String render(
+            EntrySheet entry, int trial, Map<String, String> typed, Map<String, String> problems, Model model) {
+        Figures figures = entry.entry().period().figures();
+        Words words = entry.experiment().words();
+        Map<String, ClassPace> chosen = waits.chosen(entry);
+        List<Row> rows = new ArrayList<>();
+        waits.of(entry)
+                .forEach((pace, amount) -> rows.add(new Row(
+                        pace.key(),
+                        words.label(pace.path()),
+                        words.get("pace." + pace.kind().key()),
+                        pace.kind().unit(),
+                        figures.plain(pace.usual()),
+                        typed.getOrDefault(pace.key(), figures.plain(amount)),
+                        Optional.ofNullable(chosen.get(pace.key()))
+                                .map(ClassPace::who)
+                                .orElse(""),
+                        problems.getOrDefault(pace.key(), ""))));
+        model.addAttribute("rows", rows);
+        model.addAttribute("entry", entry.entry());
+        model.addAttribute("trial", trial);
+        model.addAttribute("title", words.title());
+        return "paces";
+    }
+
+    /** Keeps what a class goes by; with one that cannot be, nothing is kept. */
+    @PostMapping("/entries/{id}/paces")
+    String choose(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "1") int trial,
+            @RequestParam Map<String, String> form,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        Bench bench = who.benchOrAsk(request);
+        EntrySheet entry = screens.entry(id);
+        Map<String, String> problems = new HashMap<>();
+        Map<String, Double> changed = new HashMap<>();
+        waits.of(entry).forEach((pace, amount) -> {
+            String text = form.getOrDefault(pace.key(), "").strip();
+            try {
+                double given = pace.read(text, entry.entry().period().figures());
+                if (given != amount) {
+                    changed.put(pace.key(), given);
+                }
+            } catch (Refused refused) {
+                problems.put(pace.key(), refused.getMessage());
+            }
+        });
+        if (!problems.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return render(entry, trial, form, problems, model);
+        }
+        changed.forEach((pace, amount) ->
+                paces.choose(entry.entry().period(), entry.experiment().key(), pace, amount, bench.name()));
+        return "redirect:/entries/" + id + "?trial=" + trial;
+    }
+
+    /** Begins a wait, begins it anew, or ends it. */
+    @PostMapping("/entries/{id}/waits")
+    String wait(
+            @PathVariable UUID id,
+            @RequestParam int trial,
+            @RequestParam String pace,
+            @RequestParam String what,
+            @RequestParam(defaultValue = "") String back,
+            @RequestParam Optional<UUID> key,
+            HttpServletRequest request) {
+        Bench bench = who.benchOrAsk(request);
+        EntrySheet entry = entry(id, trial);
+        double minutes = waits.of(entry).entrySet().stream()
+                .filter(each ->
+                        each.getKey().key().equals(pace) && each.getKey().kind().timer())
+                .findFirst()
+                .map(Map.Entry::getValue)
+                .orElseThrow(() -> new NotFound("This experiment waits for nothing of that name."));
+        keep(entry, key, trial, pace, minutes, what.equals("end") ? Outcome.ENDED : Outcome.BEGUN, "", bench);
+        return "redirect:/entries/" + id + back(back, trial);
+    }
+
+    private void keep(
+            EntrySheet entry,
+            Optional<UUID> key,
+            int trial,
+            String pace,
+            double minutes,
+            Outcome outcome,
+            String reason,
+            Bench bench) {
+        paces.wait(
+                key.orElseGet(UUID::randomUUID),
+                entry.entry(),
+                new BenchWait.Given(trial, pace, 60 * minutes, outcome, reason, bench.name()));
+    }
+
+    private static String back(String where, int trial) {
+        if (where.equals("clock")) {
+            return "/clock?trial=" + trial;
+        }
+        return where.isEmpty()
+                ? "?trial=" + trial
+                : "?at=" + where.replace("[", "%5B").replace("]", "%5D");
+    }
+
+    /** A transfer that was broken off: its moment is withdrawn, and the time in the bath begins anew. */
+    @PostMapping("/entries/{id}/broken-off")
+    String brokenOff(
+            @PathVariable UUID id,
+            @RequestParam int trial,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String back,
+            HttpServletRequest request) {
+        Bench bench = who.benchOrAsk(request);
+        EntrySheet entry = entry(id, trial);
+        String why = reason.isBlank()
+                ? "the transfer was broken off"
+                : Names.checked(reason.strip(), "A reason", KeepPages.LONGEST_REASON);
+        uses.strike(entry, trial, why, bench);
+        entry.experiment().mixing().map(path -> entry.sheet().address(path, trial)).stream()
+                .flatMap(address -> entry.observations().standingAt(address.toString()).stream())
+                .forEach(moment -> book.keep(UUID.randomUUID(), id, struck(moment, why, bench)));
+        waits.of(entry).forEach((pace, minutes) -> {
+            if (pace.kind() == Pace.Kind.BATH) {
+                keep(entry, Optional.empty(), trial, pace.key(), minutes, Outcome.BROKEN_OFF, why, bench);
+            }
+        });
+        return "redirect:/entries/" + id + back(back, trial);
+    }
+
+    private static Observation.Given struck(Observation moment, String why, Bench bench) {
+        return new Observation.Given(
+                moment.address(),
+                moment.role(),
+                "",
+                null,
+                Optional.empty(),
+                null,
+                bench.name(),
+                Optional.of(moment.id()),
+                why);
+    }
+
+    private EntrySheet entry(UUID id, int trial) {
+        EntrySheet entry = screens.entry(id);
+        if (trial < 1 || trial > entry.sheet().trials()) {
+            throw new NotFound("This entry has no such trial.");
+        }
+        return entry;
+    }
+}

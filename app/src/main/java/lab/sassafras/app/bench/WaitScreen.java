@@ -1,0 +1,228 @@
+package lab.sassafras.app.bench;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import lab.sassafras.app.record.BenchWait;
+import lab.sassafras.app.record.ClassPace;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.Paces;
+import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.WrittenSheet;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.TemperatureChange;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Pace;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.measure.Figures;
+import org.springframework.stereotype.Component;
+
+/** What a bench waits for: the paces of its experiment, as the class has them, and the waits begun. */
+@Component
+class WaitScreen {
+
+    private static final Duration LONGEST = Duration.ofHours(12);
+
+    private final Paces paces;
+    private final LabBook book;
+    private final EntrySheets sheets;
+    private final Traces traces;
+    private final Clock clock;
+
+    WaitScreen(Paces paces, LabBook book, EntrySheets sheets, Traces traces, Clock clock) {
+        this.paces = paces;
+        this.book = book;
+        this.sheets = sheets;
+        this.traces = traces;
+        this.clock = clock;
+    }
+
+    /** The paces of an entry's experiment with what its class goes by (min, or °C of a rise). */
+    Map<Pace, Double> of(EntrySheet entry) {
+        Map<String, ClassPace> chosen = chosen(entry);
+        Map<Pace, Double> all = new LinkedHashMap<>();
+        entry.experiment()
+                .paces()
+                .forEach(each -> all.put(
+                        each,
+                        Optional.ofNullable(chosen.get(each.key()))
+                                .map(ClassPace::amount)
+                                .orElse(each.usual())));
+        return all;
+    }
+
+    /** What the class chose for itself, by the key of the pace. */
+    Map<String, ClassPace> chosen(EntrySheet entry) {
+        return paces.chosen(entry.entry().period(), entry.experiment().key());
+    }
+
+    /** What the class goes by, by kind; empty where the experiment knows none of that kind. */
+    Optional<Double> amount(EntrySheet entry, Pace.Kind kind) {
+        return of(entry).entrySet().stream()
+                .filter(each -> each.getKey().kind() == kind)
+                .map(Map.Entry::getValue)
+                .findFirst();
+    }
+
+    /** What is waited for, seen from a trial of an entry with something asked. */
+    Waiting waiting(EntrySheet entry, int trial, Optional<Sheet.Ask> now) {
+        List<Waiting.Timer> timers = new ArrayList<>();
+        paces.waits(entry.entry().bench()).stream()
+                .filter(each ->
+                        !each.ended() && each.madeAt().isAfter(clock.instant().minus(LONGEST)))
+                .forEach(each -> timer(entry, trial, each).ifPresent(timers::add));
+        once(entry, trial).ifPresent(timers::add);
+        List<Waiting.Begin> begins =
+                now.map(ask -> begins(entry, trial, ask, timers)).orElse(List.of());
+        return new Waiting(timers, begins, exposed(entry, trial));
+    }
+
+    private List<Waiting.Begin> begins(EntrySheet entry, int trial, Sheet.Ask ask, List<Waiting.Timer> running) {
+        Figures figures = entry.entry().period().figures();
+        return of(entry).entrySet().stream()
+                .filter(each -> each.getKey().path().equals(ask.address().path())
+                        && each.getKey().kind().timer()
+                        && each.getKey().kind() != Pace.Kind.ONCE
+                        && !entry.sheet().done(ask)
+                        && running.stream()
+                                .noneMatch(timer -> timer.pace()
+                                                .equals(each.getKey().key())
+                                        && timer.trial() == trial
+                                        && timer.entry().equals(entry.entry().id())))
+                .map(each -> new Waiting.Begin(
+                        each.getKey().key(),
+                        entry.experiment()
+                                .words()
+                                .get("pace." + each.getKey().kind().key()),
+                        figures.plain(each.getValue())))
+                .toList();
+    }
+
+    private Optional<Waiting.Timer> timer(EntrySheet here, int trial, BenchWait wait) {
+        boolean own = wait.entryId().equals(here.entry().id());
+        Optional<EntrySheet> entry =
+                own ? Optional.of(here) : book.entry(wait.entryId()).map(sheets::of);
+        return entry.flatMap(each -> each.experiment().paces().stream()
+                .filter(pace -> pace.key().equals(wait.pace()))
+                .filter(pace -> !readSince(each, pace, wait))
+                .map(pace -> new Waiting.Timer(
+                        wait.entryId(),
+                        wait.trial(),
+                        pace.key(),
+                        each.experiment().words().label(pace.path()),
+                        where(here, trial, each, wait.trial()),
+                        each.entry().period().figures().plain(wait.seconds() / 60) + " min "
+                                + each.experiment()
+                                        .words()
+                                        .get("pace." + pace.kind().key()),
+                        left(wait.madeAt(), wait.seconds()),
+                        link(each.entry(), each.sheet().address(pace.path(), wait.trial()))))
+                .findFirst());
+    }
+
+    private static String where(EntrySheet here, int trial, EntrySheet there, int its) {
+        if (!there.entry().id().equals(here.entry().id())) {
+            return there.experiment().words().title();
+        }
+        return its == trial ? "" : "trial " + its;
+    }
+
+    /** A wait is over for good once what follows it was read. */
+    private static boolean readSince(EntrySheet entry, Pace pace, BenchWait wait) {
+        return entry
+                .observations()
+                .standingAt(entry.sheet().address(pace.path(), wait.trial()).toString())
+                .stream()
+                .anyMatch(each -> each.madeAt().isAfter(wait.madeAt()));
+    }
+
+    /** The wait for the one reading, where the change is read so: it begins by itself, with mixing. */
+    private Optional<Waiting.Timer> once(EntrySheet entry, int trial) {
+        boolean asked = entry.conventions().in(Question.CHANGE) == TemperatureChange.AFTER_WAIT;
+        Optional<Pace> pace = entry.experiment().paces().stream()
+                .filter(each -> asked && each.kind() == Pace.Kind.ONCE)
+                .filter(each -> entry.sheet().reading(each.path(), trial).isEmpty())
+                .findFirst();
+        return pace.flatMap(each -> mixedAt(entry, trial).map(mixed -> {
+                    double minutes = of(entry).getOrDefault(each, each.usual());
+                    return new Waiting.Timer(
+                            entry.entry().id(),
+                            trial,
+                            "",
+                            entry.experiment().words().label(each.path()),
+                            "",
+                            entry.entry().period().figures().plain(minutes) + " min "
+                                    + entry.experiment().words().get("pace.once"),
+                            left(mixed, minutes * 60),
+                            link(entry.entry(), entry.sheet().address(each.path(), trial)));
+                }))
+                .filter(each -> each.left() > -LONGEST.toMillis());
+    }
+
+    /** When a trial was mixed, by its clock or by its own mark. */
+    Optional<Instant> mixedAt(EntrySheet entry, int trial) {
+        Optional<Instant> onClock = EntrySheets.use(entry, trial)
+                .flatMap(use -> Shelf.identity(use.trace())
+                        .flatMap(traces::find)
+                        .map(trace -> trace.begunAt().plusMillis(Math.round(1000 * use.mixing()))));
+        return onClock.or(() -> entry.experiment()
+                .mixing()
+                .map(path -> entry.sheet().address(path, trial))
+                .flatMap(address -> last(entry, address)));
+    }
+
+    private static Optional<Instant> last(EntrySheet entry, Address address) {
+        return entry.observations().standingAt(address.toString()).stream()
+                .map(Observation::madeAt)
+                .reduce((earlier, later) -> later);
+    }
+
+    private Optional<Waiting.Exposed> exposed(EntrySheet entry, int trial) {
+        return entry.sheet()
+                .exposed(trial)
+                .flatMap(each -> last(entry, each.place())
+                        .map(weighed -> Duration.between(weighed, clock.instant()))
+                        .filter(age -> age.compareTo(LONGEST) < 0)
+                        .map(age -> new Waiting.Exposed(each.name(), age.toMillis())));
+    }
+
+    /** What the clock of a trial goes by: how long before mixing and up to when is read (s), and the rise to stop at. */
+    ClockPlan.Times times(EntrySheet entry) {
+        return new ClockPlan.Times(
+                Math.round(60 * amount(entry, Pace.Kind.BEFORE).orElse(0.0)),
+                Math.round(60 * amount(entry, Pace.Kind.UNTIL).orElse(0.0)),
+                rise(entry));
+    }
+
+    private Optional<Double> rise(EntrySheet entry) {
+        return Stream.of(entry)
+                .flatMap(each -> of(each).entrySet().stream())
+                .filter(each -> each.getKey().kind() == Pace.Kind.RISE
+                        && entry.sheet().asks(1).stream()
+                                .anyMatch(ask -> ask.address()
+                                        .path()
+                                        .equals(each.getKey().path())))
+                .map(Map.Entry::getValue)
+                .findFirst();
+    }
+
+    private long left(Instant from, double seconds) {
+        return Duration.between(clock.instant(), from.plusMillis(Math.round(1000 * seconds)))
+                .toMillis();
+    }
+
+    private static String link(Entry entry, Address address) {
+        return "/entries/" + entry.id() + new WrittenSheet.Link(address.toString(), null).query();
+    }
+}
