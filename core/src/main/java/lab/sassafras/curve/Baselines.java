@@ -3,7 +3,8 @@ package lab.sassafras.curve;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.stream.IntStream;
+import org.hipparchus.util.KthSelector;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which readings of a curve are baseline: all before mixing, and those after it that follow one cooling curve with
@@ -32,11 +33,17 @@ public final class Baselines {
     /** Whether each is taken for baseline, where a person said so. */
     private final List<Boolean> chosen;
 
+    /** What a reading scatters by about the line between its neighbours (°C). */
+    private final double aboutNeighbours;
+
     private int settled;
     private CoolingFit fit;
     private double late;
     private double lateVariance;
     private double lateTime;
+    private @Nullable LineFit foreLine;
+    private @Nullable LineFit afterLine;
+    private boolean coarse;
 
     private Baselines(Curve curve) {
         this.curve = curve;
@@ -44,11 +51,12 @@ public final class Baselines {
         List<Reading> all = curve.readings().stream()
                 .filter(each -> each.seconds() != curve.mixing())
                 .toList();
-        double[][] both = all.stream()
-                .map(each -> new double[] {each.seconds() - curve.mixing(), each.temperature()})
-                .toArray(double[][]::new);
-        seconds = Arrays.stream(both).mapToDouble(each -> each[0]).toArray();
-        temperatures = Arrays.stream(both).mapToDouble(each -> each[1]).toArray();
+        seconds = new double[all.size()];
+        temperatures = new double[all.size()];
+        for (int i = 0; i < seconds.length; i++) {
+            seconds[i] = all.get(i).seconds() - curve.mixing();
+            temperatures[i] = all.get(i).temperature();
+        }
         counts = new boolean[seconds.length];
         spikes = new boolean[seconds.length];
         leastNoise = Math.max(curve.display() / Math.sqrt(12), 1e-7);
@@ -57,14 +65,15 @@ public final class Baselines {
                 .orElse(List.of());
         settled = chosen.isEmpty() ? laterPart() : firstChosen();
         counting();
-        double noise = Math.max(leastNoise, roughNoise());
-        standingOut(0, before, OUT * noise);
-        standingOut(settled, seconds.length, OUT * noise);
-        fit = fit(new CoolingFit(seconds, temperatures, before, counting(), curve, noise, false));
+        aboutNeighbours = Math.max(leastNoise, roughNoise());
+        standingOut(0, before, OUT * aboutNeighbours);
+        standingOut(settled, seconds.length, OUT * aboutNeighbours);
+        fit = fit(new CoolingFit(seconds, temperatures, before, counting(), curve, aboutNeighbours, false));
         if (chosen.isEmpty()) {
             widen();
         }
         measureLateness();
+        coarse = mostlyTheSame();
     }
 
     /**
@@ -144,14 +153,17 @@ public final class Baselines {
 
     /** Marks what lies far out by the median of all, on each side of mixing. @return whether anything new does */
     private boolean outliers(CoolingFit of) {
-        double[] sizes = IntStream.range(0, counts.length)
-                .filter(i -> counts[i])
-                .mapToDouble(i -> Math.abs(of.off(i)))
-                .toArray();
-        if (sizes.length <= 2 * FEWEST) {
+        double[] sizes = new double[counts.length];
+        int counted = 0;
+        for (int i = 0; i < counts.length; i++) {
+            if (counts[i]) {
+                sizes[counted++] = Math.abs(of.off(i));
+            }
+        }
+        if (counted <= 2 * FEWEST) {
             return false;
         }
-        double most = OUT * Math.max(leastNoise, NORMAL_MEDIAN * median(sizes));
+        double most = OUT * Math.max(leastNoise, NORMAL_MEDIAN * median(Arrays.copyOf(sizes, counted)));
         boolean fore = farOut(of, 0, before, most);
         boolean after = farOut(of, before, counts.length, most);
         return fore || after;
@@ -201,7 +213,7 @@ public final class Baselines {
         if (settled > before) {
             tailFrom();
             fit = again(true);
-        } else if (enough()) {
+        } else if (enough() && fit.mayHaveTail(aboutNeighbours)) {
             CoolingFit late = again(true);
             fit = late.betterThan(fit) ? late : fit;
         }
@@ -266,19 +278,24 @@ public final class Baselines {
 
     /** Marks readings that stand out from the median of the five about them (F. R. Hampel's identifier, memory). */
     private void standingOut(int from, int to, double most) {
+        double[] five = new double[5];
         for (int i = from + 2; i < to - 2; i++) {
-            double usual = median(Arrays.copyOfRange(temperatures, i - 2, i + 3));
-            spikes[i] = Math.abs(temperatures[i] - usual) > most;
+            System.arraycopy(temperatures, i - 2, five, 0, five.length);
+            Arrays.sort(five);
+            spikes[i] = Math.abs(temperatures[i] - five[2]) > most;
         }
     }
 
     /** Scatter of single readings about the line between their neighbours, by its median (°C). */
     private double roughNoise() {
-        double[] sizes = IntStream.range(1, seconds.length - 1)
-                .filter(i -> i != before && i != before - 1 && seconds[i + 1] > seconds[i - 1])
-                .mapToDouble(this::offNeighbours)
-                .toArray();
-        return sizes.length == 0 ? 0 : NORMAL_MEDIAN * median(sizes);
+        double[] sizes = new double[seconds.length];
+        int counted = 0;
+        for (int i = 1; i < seconds.length - 1; i++) {
+            if (i != before && i != before - 1 && seconds[i + 1] > seconds[i - 1]) {
+                sizes[counted++] = offNeighbours(i);
+            }
+        }
+        return counted == 0 ? 0 : NORMAL_MEDIAN * median(Arrays.copyOf(sizes, counted));
     }
 
     private double offNeighbours(int i) {
@@ -287,14 +304,37 @@ public final class Baselines {
         return Math.abs(temperatures[i] - between) / Math.sqrt(1 + share * share + (1 - share) * (1 - share));
     }
 
-    private static double median(double[] sizes) {
-        double[] sorted = sizes.clone();
-        Arrays.sort(sorted);
-        return sorted[sorted.length / 2];
+    /** The middle one of some sizes, whose order is lost over it. */
+    static double median(double[] sizes) {
+        return new KthSelector().select(sizes, null, sizes.length / 2);
     }
 
     CoolingFit fit() {
         return fit;
+    }
+
+    /** The line through what counts before mixing. */
+    LineFit foreLine() {
+        LineFit known = foreLine;
+        if (known == null) {
+            known = line(0, before);
+            foreLine = known;
+        }
+        return known;
+    }
+
+    /** The line through what counts after mixing once the rise is over. */
+    LineFit afterLine() {
+        LineFit known = afterLine;
+        if (known == null) {
+            known = line(settledFrom(), seconds.length);
+            afterLine = known;
+        }
+        return known;
+    }
+
+    private LineFit line(int from, int to) {
+        return LineFit.whitened(seconds, temperatures, counts, from, to, leastNoise, fit.memory());
     }
 
     /** First reading after mixing from which on the rise is over: what is still to come is lost in the noise. */
@@ -362,6 +402,10 @@ public final class Baselines {
 
     /** Whether more than half of neighbouring readings are the same: the display is coarse, and they share its rounding. */
     boolean coarse() {
+        return coarse;
+    }
+
+    private boolean mostlyTheSame() {
         int pairs = 0;
         int same = 0;
         for (int i = 1; i < counts.length; i++) {

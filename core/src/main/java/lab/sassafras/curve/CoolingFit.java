@@ -33,6 +33,24 @@ final class CoolingFit {
     private static final double SURROUNDINGS_SPREAD = 10;
     private static final double SLOWEST = -Math.log(1e6);
     private static final double FASTEST = -Math.log(100);
+    /** Lengths of a tail that are tried first (s): one of them lies within a factor of 1.8 of any. */
+    private static final double[] TAIL_TIMES = {1, 3, 10, 30, 90, 270, 800};
+
+    /** How far off the usual one a constant is unusual (in its logarithm). */
+    private static final double UNUSUAL = 1.1;
+
+    private static final double SCATTERED = 1.3;
+
+    /** What of a tail is no cooling curve (a part of its squares): less, and the two cannot be told apart. */
+    private static final double ALONG = 1e-3;
+
+    private static final int FEWEST_PAIRS = 12;
+    /** So many standard deviations of a correlation that is none are chance. */
+    private static final double CHANCE = 2;
+
+    private static final double MOST_CORRELATION = 0.98;
+    /** A display so fine (°C) that nothing is taken together where a fit is judged. */
+    private static final double FINE = 1e-4;
     /** So little (°C) that no temperature is leant by it, and no fit is without an answer. */
     private static final double ANYWHERE = 1e4;
 
@@ -56,12 +74,23 @@ final class CoolingFit {
     private final double[] at;
     private double[][] covariance;
     private double noise;
+    private double leastNoise;
+    private double correlation;
     private int counted;
 
     private final double[] time;
     private final double[] height;
     private final double[] weight;
     private final boolean[] after;
+    /** Within what was taken together: squares of the times about their mean, of the heights, and of both together. */
+    private final double[] across;
+
+    /** What each reading lies off the fit by (°C). */
+    private final double[] offs;
+
+    private final double[] up;
+    private final double[] together;
+    private final boolean finelyShown;
     private int points;
 
     /** Readings by their time from mixing (s), those before it first; {@code counts} says which are fitted. */
@@ -85,6 +114,11 @@ final class CoolingFit {
         height = new double[seconds.length];
         weight = new double[seconds.length];
         after = new boolean[seconds.length];
+        across = new double[seconds.length];
+        offs = new double[seconds.length];
+        up = new double[seconds.length];
+        together = new double[seconds.length];
+        finelyShown = curve.display() < FINE;
         double mean = 0;
         for (int i = 0; i < before; i++) {
             mean += temperatures[i] / before;
@@ -122,9 +156,11 @@ final class CoolingFit {
      */
     private void fold() {
         points = 0;
+        counted = 0;
         double begun = 0;
         for (int i = 0; i < seconds.length; i++) {
             if (counts[i]) {
+                counted++;
                 double size = Math.abs(seconds[i]);
                 boolean joins = points > 0
                         && i != before
@@ -133,13 +169,21 @@ final class CoolingFit {
                 if (joins) {
                     int into = points - 1;
                     weight[into]++;
-                    time[into] += (seconds[i] - time[into]) / weight[into];
-                    height[into] += (temperatures[i] - height[into]) / weight[into];
+                    double later = seconds[i] - time[into];
+                    double higher = temperatures[i] - height[into];
+                    time[into] += later / weight[into];
+                    height[into] += higher / weight[into];
+                    across[into] += later * (seconds[i] - time[into]);
+                    up[into] += higher * (temperatures[i] - height[into]);
+                    together[into] += later * (temperatures[i] - height[into]);
                 } else {
                     begun = seconds[i];
                     time[points] = begun;
                     height[points] = temperatures[i];
                     weight[points] = 1;
+                    across[points] = 0;
+                    up[points] = 0;
+                    together[points] = 0;
                     after[points] = i >= before;
                     points++;
                 }
@@ -148,19 +192,81 @@ final class CoolingFit {
     }
 
     /** Fits; the noise is what the readings scatter by about the fit, never less than given as least. */
-    CoolingFit fitted(double leastNoise) {
+    CoolingFit fitted(double least) {
+        leastNoise = least;
         fold();
-        for (int pass = 0; pass < 2; pass++) {
-            descend();
-            noise = Math.max(leastNoise, Math.sqrt(squares(at) / Math.max(1, degreesOfFreedom())));
+        descend();
+        noise = Math.max(leastNoise, Math.sqrt(judged(at) / Math.max(1, degreesOfFreedom())));
+        descend();
+        double k = rate();
+        for (int i = 0; i < seconds.length; i++) {
+            offs[i] = temperatures[i] - value(at, k, seconds[i], i >= before);
         }
+        noise = Math.max(leastNoise, Math.sqrt(squares() / Math.max(1, degreesOfFreedom())));
+        correlation = correlation();
+        double alone = noise;
+        noise *= Math.sqrt(together());
         double[][] normal = new double[numbers][numbers];
         normal(at, normal, new double[numbers]);
+        noise = alone;
         covariance = new LUDecomposition(MatrixUtils.createRealMatrix(normal), 1e-300)
                 .getSolver()
                 .getInverse()
                 .getData();
         return this;
+    }
+
+    /** Correlation of neighbouring readings about the fit; 0 where it is no more than chance makes it. */
+    private double correlation() {
+        double sum = 0;
+        double squares = 0;
+        int pairs = 0;
+        int last = -1;
+        for (int i = 0; i < offs.length; i++) {
+            if (counts[i]) {
+                squares += offs[i] * offs[i];
+                if (last >= 0 && (last < before) == (i < before)) {
+                    sum += offs[last] * offs[i];
+                    pairs++;
+                }
+                last = i;
+            }
+        }
+        double found = squares > 0 ? sum / squares : 0;
+        boolean chance =
+                pairs < FEWEST_PAIRS || found < CHANCE / Math.sqrt(pairs) || noise <= Math.max(leastNoise, FINE);
+        return chance ? 0 : Math.min(MOST_CORRELATION, found);
+    }
+
+    /** How many neighbouring readings say together what one independent one says. */
+    private double together() {
+        return (1 + correlation) / (1 - correlation);
+    }
+
+    /** Time in which what neighbouring readings have in common falls to a part in e (s). */
+    double memory() {
+        if (correlation <= 0) {
+            return 0;
+        }
+        double[] steps = new double[seconds.length - 1];
+        for (int i = 0; i < steps.length; i++) {
+            steps[i] = seconds[i + 1] - seconds[i];
+        }
+        return -Baselines.median(steps) / Math.log(correlation);
+    }
+
+    /** What the counted readings lie off this fit by, squared and summed (°C²). */
+    private double squares() {
+        double sum = 0;
+        for (int i = 0; i < offs.length; i++) {
+            sum += counts[i] ? offs[i] * offs[i] : 0;
+        }
+        return sum;
+    }
+
+    /** The same of a fit that is being tried. */
+    private double judged(double[] where) {
+        return finelyShown ? squares(where) : foldedSquares(where);
     }
 
     private void descend() {
@@ -206,7 +312,7 @@ final class CoolingFit {
         double rate = (where[LOG_RATE] - USUAL_LOG_RATE) / LOG_RATE_SPREAD;
         double surroundings = (where[SURROUNDINGS] - usualSurroundings) / surroundingsSpread;
         double anywhere = Math.hypot(where[START], where[END]) / ANYWHERE;
-        return squares(where) / (noise * noise)
+        return judged(where) / (noise * noise)
                 + rate * rate
                 + surroundings * surroundings
                 + anywhere * anywhere
@@ -220,13 +326,33 @@ final class CoolingFit {
     private double squares(double[] where) {
         double k = Math.exp(where[LOG_RATE]);
         double sum = 0;
-        counted = 0;
         for (int i = 0; i < seconds.length; i++) {
             if (counts[i]) {
                 double off = temperatures[i] - value(where, k, seconds[i], i >= before);
                 sum += off * off;
-                counted++;
             }
+        }
+        return sum;
+    }
+
+    /**
+     * The same from what was taken together, within which the curve is straight: what it bends there is less than a
+     * display shows that is not very fine.
+     */
+    private double foldedSquares(double[] where) {
+        double k = Math.exp(where[LOG_RATE]);
+        double tailTime = tailTime(where);
+        double sum = 0;
+        for (int i = 0; i < points; i++) {
+            double above = (where[after[i] ? END : START] - where[SURROUNDINGS]) * Math.exp(-k * time[i]);
+            double off = height[i] - where[SURROUNDINGS] - above;
+            double slope = -k * above;
+            if (after[i] && numbers == WITH_TAIL) {
+                double tail = where[TAIL] * Math.exp(-time[i] / tailTime);
+                off += tail;
+                slope += tail / tailTime;
+            }
+            sum += weight[i] * off * off + up[i] - 2 * slope * together[i] + slope * slope * across[i];
         }
         return sum;
     }
@@ -237,15 +363,20 @@ final class CoolingFit {
                 - (past && numbers == WITH_TAIL ? where[TAIL] * tailLeft(where, since) : 0);
     }
 
+    private double tailTime(double[] where) {
+        return numbers == WITH_TAIL ? Math.exp(where[LOG_TAIL_TIME]) : 1;
+    }
+
     private double tailLeft(double[] where, double since) {
-        return Math.exp(-since / Math.exp(where[LOG_TAIL_TIME]));
+        return Math.exp(-since / tailTime(where));
     }
 
     private void normal(double[] where, double[][] normal, double[] downhill) {
         double k = Math.exp(where[LOG_RATE]);
+        double tailTime = tailTime(where);
         double[] slope = new double[numbers];
         for (int i = 0; i < points; i++) {
-            double off = height[i] - slope(where, k, time[i], after[i], slope);
+            double off = height[i] - slope(where, k, tailTime, time[i], after[i], slope);
             double counting = weight[i] / (noise * noise);
             for (int r = 0; r < numbers; r++) {
                 downhill[r] += counting * slope[r] * off;
@@ -275,7 +406,7 @@ final class CoolingFit {
     }
 
     /** Fills in how the fit at a time (s from mixing) hangs on each number. @return the fit there (°C) */
-    private double slope(double[] where, double k, double since, boolean past, double[] slope) {
+    private double slope(double[] where, double k, double tailTime, double since, boolean past, double[] slope) {
         double left = Math.exp(-k * since);
         double above = where[past ? END : START] - where[SURROUNDINGS];
         slope[SURROUNDINGS] = 1 - left;
@@ -284,10 +415,10 @@ final class CoolingFit {
         slope[LOG_RATE] = -above * left * since * k;
         double tail = 0;
         if (numbers == WITH_TAIL) {
-            double tailLeft = past ? tailLeft(where, since) : 0;
+            double tailLeft = past ? Math.exp(-since / tailTime) : 0;
             tail = where[TAIL] * tailLeft;
             slope[TAIL] = -tailLeft;
-            slope[LOG_TAIL_TIME] = -tail * since / Math.exp(where[LOG_TAIL_TIME]);
+            slope[LOG_TAIL_TIME] = -tail * since / tailTime;
         }
         return where[SURROUNDINGS] + above * left - tail;
     }
@@ -299,7 +430,7 @@ final class CoolingFit {
 
     /** What a reading lies off the fit by (°C). */
     double off(int i) {
-        return temperatures[i] - value(at, rate(), seconds[i], i >= before);
+        return offs[i];
     }
 
     /** What a reading lies short of the cooling curve without the tail by (°C, signed as a reading above it). */
@@ -314,7 +445,7 @@ final class CoolingFit {
     /** Standard uncertainty of the fit at a reading (°C). */
     double uncertainty(int i) {
         double[] slope = new double[numbers];
-        slope(at, rate(), seconds[i], i >= before, slope);
+        slope(at, rate(), tailTime(at), seconds[i], i >= before, slope);
         return Math.sqrt(Math.max(0, covariance(slope, slope)));
     }
 
@@ -325,7 +456,45 @@ final class CoolingFit {
 
     /** Whether this fit, with a tail, takes so much off the squares of one without that it is not for its two numbers. */
     boolean betterThan(CoolingFit plain) {
-        return plain.squares(plain.at) - squares(at) > BETTER * noise * noise;
+        return plain.squares() - squares() > BETTER * noise * noise;
+    }
+
+    /**
+     * Whether a tail might take so much off the squares: what one of a few lengths would take off by itself, the four numbers
+     * following it, is no less than half of that. It costs a hundredth of the fit. Where readings scatter
+     * more about the fit than about their neighbours, or the constant is an unusual one, it is not left at that.
+     *
+     * @param usual what a reading scatters by about its neighbours (°C)
+     */
+    boolean mayHaveTail(double usual) {
+        if (noise > SCATTERED * usual || Math.abs(at[LOG_RATE] - USUAL_LOG_RATE) > UNUSUAL) {
+            return true;
+        }
+        double k = rate();
+        double[] slope = new double[numbers];
+        for (double tailTime : TAIL_TIMES) {
+            double own = 0;
+            double off = 0;
+            double[] along = new double[numbers];
+            for (int i = 0; i < points; i++) {
+                if (after[i]) {
+                    double shape = Math.exp(-time[i] / tailTime);
+                    double counting = weight[i] * shape / (noise * noise);
+                    own += counting * shape;
+                    off += counting * (height[i] - slope(at, k, 1, time[i], true, slope));
+                    for (int r = 0; r < numbers; r++) {
+                        along[r] += counting * slope[r];
+                    }
+                }
+            }
+            double free = own - covariance(along, along) / together();
+            double less = off * off / free * noise * noise;
+            double left = Math.max(leastNoise * leastNoise, (squares() - less) / degreesOfFreedom());
+            if (free > ALONG * own && less > BETTER / 2 * left) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Newton's constant (1/s). */
@@ -356,6 +525,6 @@ final class CoolingFit {
     }
 
     int degreesOfFreedom() {
-        return Math.max(1, counted - numbers);
+        return Math.max(1, (int) Math.floor(counted / together()) - numbers);
     }
 }

@@ -158,8 +158,8 @@ public enum Way {
 
     private static Laid straight(Baselines of, double carriedTo) {
         double mixing = of.curve.mixing();
-        LineFit fore = fore(of);
-        LineFit after = after(of);
+        LineFit fore = of.foreLine();
+        LineFit after = of.afterLine();
         double first = of.seconds[0];
         double last = of.seconds[of.seconds.length - 1];
         return new Laid(
@@ -243,18 +243,9 @@ public enum Way {
                 fit.degreesOfFreedom());
     }
 
-    private static LineFit fore(Baselines of) {
-        return LineFit.through(of.seconds, of.temperatures, of.counts, 0, of.before, of.leastNoise);
-    }
-
-    private static LineFit after(Baselines of) {
-        return LineFit.through(
-                of.seconds, of.temperatures, of.counts, of.settledFrom(), of.seconds.length, of.leastNoise);
-    }
-
     private static Outcome carried(Baselines of, double seconds) {
-        LineFit fore = fore(of);
-        LineFit after = after(of);
+        LineFit fore = of.foreLine();
+        LineFit after = of.afterLine();
         if (fore.readings() < 2 || after.readings() < 2) {
             return new Withheld("A line takes two readings before mixing and two after it.");
         }
@@ -269,8 +260,8 @@ public enum Way {
 
     /** Time from mixing at which three fifths of the change were reached (s). */
     private static double reached(Baselines of) {
-        LineFit fore = fore(of);
-        LineFit after = after(of);
+        LineFit fore = of.foreLine();
+        LineFit after = of.afterLine();
         double lastTime = 0;
         double lastShare = 0;
         for (int i = of.before; i < of.seconds.length; i++) {

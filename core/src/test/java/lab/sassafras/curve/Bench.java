@@ -23,6 +23,7 @@ import java.util.Random;
  * @param lag      time constant of the thermometer (s)
  * @param spikes   share of readings that are spikes
  * @param roomRead whether the room's temperature was read
+ * @param memory   time in which the noise of a reading is forgotten (s); 0 where each has its own
  */
 record Bench(
         double rise,
@@ -37,7 +38,8 @@ record Bench(
         double release,
         double lag,
         double spikes,
-        boolean roomRead) {
+        boolean roomRead,
+        double memory) {
 
     private static final double ROOM_UNCERTAINTY = 0.3;
 
@@ -52,6 +54,8 @@ record Bench(
         double kept = 0;
         double atMixing = Double.NaN;
         double next = 0;
+        double drift = random.nextGaussian();
+        double remembered = memory > 0 ? Math.exp(-spacing / memory) : 0;
         List<Reading> readings = new ArrayList<>();
         int steps = (int) Math.round((before + after) / step);
         int mixing = (int) Math.round(before / step);
@@ -66,7 +70,8 @@ record Bench(
                 next += spacing;
                 boolean skipped = Math.abs(i - mixing) * step < Math.min(spacing / 2, 3);
                 if (!skipped) {
-                    readings.add(new Reading(time, shown(lag > 0 ? probe : body, random)));
+                    readings.add(new Reading(time, shown((lag > 0 ? probe : body) + noise * drift, random)));
+                    drift = remembered * drift + Math.sqrt(1 - remembered * remembered) * random.nextGaussian();
                 }
             }
             double middle = body + step / 2 * flow(body, kept);
@@ -86,7 +91,7 @@ record Bench(
     }
 
     private double shown(double temperature, Random random) {
-        double off = noise * random.nextGaussian();
+        double off = 0;
         if (random.nextDouble() < spikes) {
             off += (random.nextBoolean() ? 1 : -1) * (0.5 + 2 * random.nextDouble());
         }
@@ -110,30 +115,38 @@ record Bench(
                 0,
                 0,
                 0.01,
-                random.nextBoolean());
+                random.nextBoolean(),
+                0);
     }
 
     /** Population B: as A, the probe lags 5 to 15 s. */
     static Bench ofB(Random random) {
         Bench a = ofA(random);
-        return a.with(0, 0, between(random, 5, 15), a.rise, a.noise);
+        return a.with(0, 0, between(random, 5, 15), a.rise, 0);
     }
 
     /** Population C: as A, the heat takes its time, 30 to 180 s. */
     static Bench ofC(Random random) {
         Bench a = ofA(random);
-        return a.with(0, between(random, 30, 180), 0, a.rise, a.noise);
+        return a.with(0, between(random, 30, 180), 0, a.rise, 0);
     }
 
     /** Population D: as A, a coarse display and a small rise. */
     static Bench ofD(Random random) {
         Bench a = ofA(random);
-        return a.with(pick(random, 0.1, 0.2, 0.5), 0, 0, between(random, 2, 10), a.noise);
+        return a.with(pick(random, 0.1, 0.2, 0.5), 0, 0, between(random, 2, 10), 0);
     }
 
-    private Bench with(double display, double release, double lag, double rise, double noise) {
+    /** Population E: as A, the noise of a reading is remembered for 2 to 20 s. */
+    static Bench ofE(Random random) {
+        Bench a = ofA(random);
+        return a.with(0, 0, 0, a.rise, between(random, 2, 20));
+    }
+
+    private Bench with(double display, double release, double lag, double rise, double memory) {
         return new Bench(
-                rise, cooling, start, room, before, after, spacing, noise, display, release, lag, spikes, roomRead);
+                rise, cooling, start, room, before, after, spacing, noise, display, release, lag, spikes, roomRead,
+                memory);
     }
 
     private static double between(Random random, double low, double high) {

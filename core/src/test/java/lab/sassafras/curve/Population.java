@@ -19,7 +19,9 @@ enum Population {
     /** The heat takes its time, 30 to 180 s. */
     C(Bench::ofC),
     /** A coarse display and a small rise. */
-    D(Bench::ofD);
+    D(Bench::ofD),
+    /** The noise of a reading is remembered for 2 to 20 s. */
+    E(Bench::ofE);
 
     private final Function<Random, Bench> kind;
 
