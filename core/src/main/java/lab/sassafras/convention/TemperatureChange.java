@@ -22,6 +22,17 @@ public enum TemperatureChange implements School {
             "plateau",
             "the mean of a plateau",
             "The mean of several readings while the temperature stands, written down as one value."),
+    /** The means of readings that stand still. */
+    SETTLED(
+            "settled",
+            "the means of settled readings",
+            "From readings on a clock: the mean of those that stand still before mixing and after the rise. For vessels that "
+                    + "hardly leak. Typed temperatures count as they were read.") {
+        @Override
+        public boolean applies(Evidence evidence) {
+            return evidence.readOnAClock();
+        }
+    },
     /** One reading after a stated wait. */
     AFTER_WAIT(
             "after-wait",
@@ -47,6 +58,22 @@ public enum TemperatureChange implements School {
         @Override
         public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
             return at("end at mixing", read.minus(after(read, answers).times(answers.at(SINCE))));
+        }
+    },
+    /** The cooling line alone. */
+    COOLING(
+            "cooling",
+            "the cooling line alone, the start as read",
+            "The start is read just before mixing; a straight line through the cooling part is drawn back to the "
+                    + "mixing moment. What the start drifts by until then is left out.") {
+        @Override
+        public List<SchoolPlace> places() {
+            return ONE_LINE;
+        }
+
+        @Override
+        public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
+            return CARRIED.end(start, startRead, read, answers);
         }
     },
     /** Both cooling curves carried to the mixing moment. */
@@ -151,6 +178,7 @@ public enum TemperatureChange implements School {
     public static final SchoolPlace MEAN =
             SchoolPlace.inTrial(DRIFT, "mean", BenchUnit.DEGREES_CELSIUS, When.AFTER_END);
 
+    private static final List<SchoolPlace> ONE_LINE = List.of(SINCE, LATER, BETWEEN);
     private static final List<SchoolPlace> BOTH_LINES = List.of(EARLY, FORE, WAIT, SINCE, LATER, BETWEEN);
 
     private final Said said;

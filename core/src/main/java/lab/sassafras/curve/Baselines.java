@@ -333,7 +333,7 @@ public final class Baselines {
         return known;
     }
 
-    private LineFit line(int from, int to) {
+    LineFit line(int from, int to) {
         return LineFit.whitened(seconds, temperatures, counts, from, to, leastNoise, fit.memory());
     }
 
@@ -344,6 +344,16 @@ public final class Baselines {
             first++;
         }
         return first;
+    }
+
+    /** {@return whether the last readings before mixing stand still} */
+    public Settled settledBefore() {
+        return Settled.before(this);
+    }
+
+    /** {@return whether the first readings after the rise stand still} */
+    public Settled settledAtEnd() {
+        return Settled.after(this);
     }
 
     /** {@return whether the rise took longer than to the first reading after mixing} */

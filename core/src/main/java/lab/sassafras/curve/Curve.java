@@ -13,9 +13,18 @@ import lab.sassafras.measure.Refused;
  * @param display  smallest step the thermometer shows (°C)
  * @param room     what surrounds the calorimeter, where it was read
  * @param windows  which readings are baseline, where a person says so
+ * @param once     time from mixing to a single reading (s)
  */
 public record Curve(
-        List<Reading> readings, double mixing, double display, Optional<Room> room, Optional<Windows> windows) {
+        List<Reading> readings,
+        double mixing,
+        double display,
+        Optional<Room> room,
+        Optional<Windows> windows,
+        double once) {
+
+    /** What is usually waited for a single reading (s). Common practice, no source. */
+    public static final double USUAL_WAIT = 180;
 
     /**
      * Takes readings as they come.
@@ -25,6 +34,7 @@ public record Curve(
      * @param display  smallest step the thermometer shows (°C)
      * @param room     what surrounds the calorimeter, where it was read
      * @param windows  which readings are baseline, where a person says so
+     * @param once     time from mixing to a single reading (s)
      * @throws Refused where nothing was read before mixing, or nothing after it
      */
     public Curve {
@@ -47,6 +57,21 @@ public record Curve(
         if (windows.isPresent()) {
             within(readings, mixing, windows.get());
         }
+    }
+
+    /**
+     * Takes readings as they come, a single one being read after the usual wait.
+     *
+     * @param readings in any order
+     * @param mixing   moment of mixing, on the readings' clock (s)
+     * @param display  smallest step the thermometer shows (°C)
+     * @param room     what surrounds the calorimeter, where it was read
+     * @param windows  which readings are baseline, where a person says so
+     * @throws Refused where nothing was read before mixing, or nothing after it
+     */
+    public Curve(
+            List<Reading> readings, double mixing, double display, Optional<Room> room, Optional<Windows> windows) {
+        this(readings, mixing, display, room, windows, USUAL_WAIT);
     }
 
     /**

@@ -39,12 +39,33 @@ public enum Way {
                     of.fit().degreesOfFreedom());
         }
     },
-    /** One reading after a wait: the first at or after three minutes. */
+    /** The means of readings that stand still, before mixing and after the rise. */
+    SETTLED("settled") {
+        @Override
+        Outcome read(Baselines of) {
+            Settled start = of.settledBefore();
+            Settled end = of.settledAtEnd();
+            if (!start.holds()) {
+                return new Withheld("Before mixing the readings had not settled.");
+            }
+            if (!end.holds()) {
+                return new Withheld("After mixing the readings do not stand still.");
+            }
+            return new Change(
+                    start.mean(),
+                    end.mean(),
+                    start.variance(),
+                    end.variance(),
+                    0,
+                    of.fit().degreesOfFreedom());
+        }
+    },
+    /** One reading after a wait: the first at or after it. */
     AFTER_WAIT("after-wait") {
         @Override
         Outcome read(Baselines of) {
             for (int i = of.before; i < of.seconds.length; i++) {
-                if (of.seconds[i] >= WAIT) {
+                if (of.seconds[i] >= of.curve.once()) {
                     return single(of, of.temperatures[i]);
                 }
             }
@@ -61,6 +82,28 @@ public enum Way {
         @Override
         Laid lay(Baselines of, Change change) {
             return straight(of, 0);
+        }
+    },
+    /** The start as read, and a straight line through the cooling part alone, carried to mixing. */
+    COOLING("cooling") {
+        @Override
+        Outcome read(Baselines of) {
+            LineFit after = of.afterLine();
+            if (after.readings() < 2) {
+                return new Withheld("A line takes two readings after mixing.");
+            }
+            return new Change(
+                    of.temperatures[of.before - 1],
+                    after.at(0),
+                    of.fit().noise() * of.fit().noise(),
+                    after.variance(0),
+                    0,
+                    after.degreesOfFreedom());
+        }
+
+        @Override
+        Laid lay(Baselines of, Change change) {
+            return new Laid(super.lay(of, change).fore(), straight(of, 0).after(), of.curve.mixing());
         }
     },
     /** Both baselines as Newton's cooling with one constant, carried to mixing. */
@@ -119,7 +162,6 @@ public enum Way {
 
     private static final Withheld TOO_FEW = new Withheld(
             "A cooling curve takes at least two readings before mixing and four after it, six after a slow rise.");
-    private static final double WAIT = 180;
     private static final double FRACTION_REACHED = 0.6;
 
     private final String key;

@@ -27,7 +27,8 @@ final class TraceSlot extends StatedSlot {
                                 use.mixing(),
                                 logged.display(),
                                 logged.room(),
-                                use.windows())));
+                                use.windows(),
+                                use.once())));
     }
 
     @Override

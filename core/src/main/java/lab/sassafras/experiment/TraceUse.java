@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lab.sassafras.curve.Curve;
 import lab.sassafras.curve.Windows;
 import lab.sassafras.measure.Refused;
 
@@ -15,16 +16,17 @@ import lab.sassafras.measure.Refused;
  * @param to     last second that counts (s)
  * @param mixing moment of mixing (s)
  * @param windows which readings are baseline, where a person says so
+ * @param once   time from mixing to a single reading (s)
  */
-public record TraceUse(String trace, double from, double to, double mixing, Optional<Windows> windows) {
+public record TraceUse(String trace, double from, double to, double mixing, Optional<Windows> windows, double once) {
 
     /** A day (s). */
     private static final double LONGEST = 86_400;
 
     private static final String SECONDS = "(\\d{1,7}(?:\\.\\d{1,3})?)";
-    private static final Pattern KEPT =
-            Pattern.compile("([0-9a-z-]{1,40}) from " + SECONDS + " to " + SECONDS + " mixing " + SECONDS
-                    + "(?: before " + SECONDS + " to " + SECONDS + " after " + SECONDS + " to " + SECONDS + ")?");
+    private static final Pattern KEPT = Pattern.compile(
+            "([0-9a-z-]{1,40}) from " + SECONDS + " to " + SECONDS + " mixing " + SECONDS + "(?: before " + SECONDS
+                    + " to " + SECONDS + " after " + SECONDS + " to " + SECONDS + ")?(?: wait " + SECONDS + ")?");
 
     /**
      * The whole of a record, which of its readings are baseline being left to what they show.
@@ -35,7 +37,7 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
      * @param mixing moment of mixing (s)
      */
     public TraceUse(String trace, double from, double to, double mixing) {
-        this(trace, from, to, mixing, Optional.empty());
+        this(trace, from, to, mixing, Optional.empty(), Curve.USUAL_WAIT);
     }
 
     /**
@@ -56,8 +58,13 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
     public static Optional<TraceUse> of(String text) {
         Matcher kept = KEPT.matcher(text);
         return kept.matches()
-                ? Optional.of(
-                        new TraceUse(kept.group(1), second(kept, 2), second(kept, 3), second(kept, 4), windows(kept)))
+                ? Optional.of(new TraceUse(
+                        kept.group(1),
+                        second(kept, 2),
+                        second(kept, 3),
+                        second(kept, 4),
+                        windows(kept),
+                        kept.group(9) == null ? Curve.USUAL_WAIT : second(kept, 9)))
                 : Optional.empty();
     }
 
@@ -82,7 +89,7 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
      * @param name of the trace
      */
     public TraceUse named(String name) {
-        return new TraceUse(name, from, to, mixing, windows);
+        return new TraceUse(name, from, to, mixing, windows, once);
     }
 
     /**
@@ -91,7 +98,7 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
      * @param seconds on its clock (s)
      */
     public TraceUse mixedAt(double seconds) {
-        return new TraceUse(trace, from, to, seconds, windows);
+        return new TraceUse(trace, from, to, seconds, windows, once);
     }
 
     /**
@@ -100,7 +107,16 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
      * @param chosen by a person; empty to leave it to what the readings show
      */
     public TraceUse with(Optional<Windows> chosen) {
-        return new TraceUse(trace, from, to, mixing, chosen);
+        return new TraceUse(trace, from, to, mixing, chosen, once);
+    }
+
+    /**
+     * {@return the same stretch, a single reading being taken after another wait}
+     *
+     * @param seconds from mixing (s)
+     */
+    public TraceUse waiting(double seconds) {
+        return new TraceUse(trace, from, to, mixing, windows, seconds);
     }
 
     /** {@return as it is kept} */
@@ -108,7 +124,8 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
         return trace + " from " + plain(from) + " to " + plain(to) + " mixing " + plain(mixing)
                 + windows.map(each -> " before " + plain(each.foreFrom()) + " to " + plain(each.foreTo()) + " after "
                                 + plain(each.afterFrom()) + " to " + plain(each.afterTo()))
-                        .orElse("");
+                        .orElse("")
+                + (once == Curve.USUAL_WAIT ? "" : " wait " + plain(once));
     }
 
     private static String plain(double seconds) {

@@ -75,10 +75,36 @@ class CurveTest {
         assertThat(read(bench, Way.EXTREME).end()).isEqualTo(first);
         // 20 °C above at mixing, e^(−180 ÷ 1500) of it three minutes later
         assertThat(read(bench, Way.AFTER_WAIT).end()).isCloseTo(21 + 20 * Math.exp(-0.12), within(1e-3));
+        Curve sooner = new Curve(curve.readings(), 180, 0, Optional.empty(), Optional.empty(), 60);
+        assertThat(((Change) Way.AFTER_WAIT.of(Baselines.of(sooner))).end())
+                .isCloseTo(21 + 20 * Math.exp(-0.04), within(1e-3));
+        // the cooling line alone leaves the start as it was read
+        assertThat(read(bench, Way.COOLING).start())
+                .isEqualTo(read(bench, Way.EXTREME).start());
+        assertThat(read(bench, Way.COOLING).end())
+                .isEqualTo(read(bench, Way.LINES).end());
         assertThat(read(bench(20, 1500, 2, 60, 0), Way.FRACTION).difference())
                 .isBetween(
                         read(bench(20, 1500, 2, 60, 0), Way.EXTREME).difference(),
                         read(bench(20, 1500, 2, 60, 0), Way.NEWTON).difference());
+    }
+
+    /** A vessel that hardly leaks stands still on both sides; one that cools by a degree in two minutes does not. */
+    @Test
+    void whatStandsStillIsSettledAndSaysByWhatRule() {
+        Curve still = new Bench(8, 2e6, 21, 21, 180, 300, 10, 0.02, 0.1, 0, 0, 0, false, 0)
+                .draw(new Random(3))
+                .curve();
+        Baselines settled = Baselines.of(still);
+        assertThat(((Change) Way.SETTLED.of(settled)).difference()).isCloseTo(8, within(0.02));
+        assertThat(settled.settledBefore().said(Figures.POINT))
+                .matches("settled: [+−]0.0\\d+ °C over 2:00, within 0.1 °C .*");
+        Baselines falling =
+                Baselines.of(bench(20, 1500, 5, 0, 0).draw(new Random(1)).curve());
+        assertThat(falling.settledBefore().holds()).isTrue();
+        assertThat(falling.settledAtEnd().said(Figures.POINT))
+                .startsWith("not settled: −1.53 °C over 2:00, more than 0.007 °C");
+        assertThat(Way.SETTLED.of(falling)).isInstanceOf(Withheld.class);
     }
 
     @Test

@@ -22,7 +22,8 @@ class TraceUseTest {
             Optional<Windows> windows = random.nextBoolean()
                     ? Optional.empty()
                     : Optional.of(new Windows(0, mixing / 2, mixing + 30, mixing + 30 + random.nextInt(600)));
-            TraceUse use = new TraceUse(ID, 0, 86_400, mixing, windows.map(TraceUseTest::toMilliseconds));
+            TraceUse use = new TraceUse(
+                    ID, 0, 86_400, mixing, windows.map(TraceUseTest::toMilliseconds), 60 + random.nextInt(240));
             assertThat(TraceUse.of(use.text())).contains(use);
             assertThat(use.text().length()).as("as long as a row can be").isLessThanOrEqualTo(200);
         }
@@ -48,6 +49,7 @@ class TraceUseTest {
         assertThat(use.named("trace-1").text())
                 .isEqualTo("trace-1 from 0 to 86400 mixing 180 before 0 to 150 after 240 to 540");
         assertThat(use.with(Optional.empty())).isEqualTo(TraceUse.whole(ID, 180));
+        assertThat(use.waiting(90).named("trace-1").text()).endsWith("after 240 to 540 wait 90");
     }
 
     @ParameterizedTest

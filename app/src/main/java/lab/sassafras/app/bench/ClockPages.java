@@ -23,6 +23,7 @@ import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.TraceUses;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Curve;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Pace;
 import lab.sassafras.experiment.TraceUse;
@@ -198,7 +199,10 @@ class ClockPages {
             double at = second(trace, told);
             TraceUse use = EntrySheets.use(entry, told.trial())
                     .map(before -> before.mixedAt(at))
-                    .orElse(TraceUse.whole(trace.id().toString(), at));
+                    .orElseGet(() -> TraceUse.whole(trace.id().toString(), at)
+                            .waiting(waits.amount(entry, Pace.Kind.ONCE)
+                                    .map(minutes -> 60 * minutes)
+                                    .orElse(Curve.USUAL_WAIT)));
             uses.keep(told.identity(), entry, told.trial(), use, "mixing marked again", bench);
         });
     }

@@ -171,6 +171,23 @@ class StripPages {
         });
     }
 
+    /** Keeps after what wait a single reading is taken. */
+    @PostMapping("/entries/{id}/strip/once")
+    String once(
+            @PathVariable UUID id,
+            @RequestParam int trial,
+            @RequestParam(defaultValue = "") String time,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, trial);
+        Bench bench = who.benchOrAsk(request);
+        return done(entry, trial, new Form("once", time, Stretches.NONE), response, model, () -> {
+            TraceUse use = use(entry, trial).waiting(ClockTime.read(time));
+            uses.keep(UUID.randomUUID(), entry, trial, use, "read after another wait", bench);
+        });
+    }
+
     /** Keeps two temperatures that a person picked from the curve, and puts them in force. */
     @PostMapping("/entries/{id}/strip/pick")
     String pick(

@@ -13,6 +13,7 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Curve;
 import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.curve.Reading;
@@ -151,6 +152,20 @@ public final class StripView {
                 .findFirst()
                 .map(words -> words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1))
                 .orElse("");
+    }
+
+    /** Whether the start and the end stand still: rule, slope and stretch. */
+    public List<String> settled() {
+        return baselines
+                .map(each -> List.of(
+                        "Before mixing, " + each.settledBefore().said(figures),
+                        "After the rise, " + each.settledAtEnd().said(figures)))
+                .orElse(List.of());
+    }
+
+    /** After what wait a single reading is taken, as written. */
+    public String once() {
+        return ClockTime.write(use.map(TraceUse::once).orElse(Curve.USUAL_WAIT));
     }
 
     /** Readings that the reading of the curve leaves out as lying off by themselves. */
