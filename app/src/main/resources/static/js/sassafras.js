@@ -383,11 +383,81 @@ document.addEventListener('alpine:init', () => {
   /* Stretches of baseline moved by hand: the server works them out, and the picture follows. */
   Alpine.data('strip', () => ({
     said: '',
+    reads: 'Moved along the strip, it shows what was read there.',
+    read: null,
     looking: false,
     held: null,
+    moved: false,
+    part: '',
+    root: null,
+    init() {
+      this.root = this.$el;
+      this.part = new URL(window.location.href).search.replace(/^.*?((?:&from=[\d.]+&to=[\d.]+)?)$/, '$1');
+    },
+    numbers(part) {
+      return Object.fromEntries(Object.entries(part.dataset).filter(([name]) => !/live|mark/.test(name))
+        .map(([name, value]) => [name, Number(value)]));
+    },
+    /* Closer, further and along: the part of the time is asked of the server, and the picture follows. */
+    see(event) {
+      event.preventDefault();
+      this.part = event.currentTarget.dataset.look || '';
+      const words = event.currentTarget.textContent;
+      this.look().then(() => {
+        const same = [...this.root.querySelectorAll('.looks a')];
+        (same.find((each) => each.textContent === words) || same[0]).focus();
+        this.hair();
+      });
+    },
+    nearer(event) {
+      const words = { '+': 'Closer', '-': 'Further' }[event.key];
+      const link = words && !event.target.matches('input, select, textarea')
+        && [...this.root.querySelectorAll('.looks a')].find((each) => each.textContent === words);
+      if (link) { event.preventDefault(); link.click(); }
+    },
+    /* The hairline stands at a reading that counts: the nearest to where it was moved. */
+    hair() {
+      const picture = this.root.querySelector('.strip-picture');
+      const line = picture.querySelector('.hairline');
+      const slide = this.root.querySelector('#hair');
+      const open = slide && slide.closest('details').open;
+      line.toggleAttribute('hidden', !open);
+      if (!open) { return; }
+      const scales = picture.querySelector('.scales-of');
+      const given = this.numbers(scales);
+      const x = given.left + Number(slide.value) / 1000 * (given.right - given.left);
+      const spots = [...picture.querySelectorAll('.spot:not(.hollow)')]
+        .map((each) => [Number(each.getAttribute('cx')), Number(each.getAttribute('cy'))]);
+      const dots = picture.querySelector('.dots');
+      if (dots) { spots.push(...[...dots.getAttribute('d').matchAll(/M([\d.]+) ([\d.]+)/g)].map((each) => [Number(each[1]), Number(each[2])])); }
+      const near = spots.reduce((one, other) => (Math.abs(other[0] - x) < Math.abs(one[0] - x) ? other : one), spots[0]);
+      if (!near) { return; }
+      const put = (part, values) => Object.entries(values).forEach(([name, value]) => part.setAttribute(name, value));
+      put(line.querySelector('.upright'), { x1: near[0], x2: near[0], y1: given.top, y2: given.bottom });
+      put(line.querySelector('.level'), { x1: given.left, x2: given.right, y1: near[1], y2: near[1] });
+      const seconds = given.first + (near[0] - given.left) / (given.right - given.left) * (given.last - given.first);
+      const degrees = given.low + (given.bottom - near[1]) / (given.bottom - given.top) * (given.high - given.low);
+      this.read = degrees.toFixed(given.decimals).replace('.', scales.dataset.mark).replace('-', '−');
+      this.reads = `${this.written(seconds)}: ${this.read} °C`;
+    },
+    take(event) {
+      this.hair();
+      if (this.read) { event.currentTarget.closest('details').querySelector(`#${event.currentTarget.dataset.take}`).value = this.read; }
+    },
+    hairAt(event) {
+      const slide = this.root.querySelector('#hair');
+      if (!slide || !slide.closest('details').open) { return false; }
+      const picture = this.root.querySelector('.strip-picture');
+      const place = picture.getBoundingClientRect();
+      const given = this.numbers(picture.querySelector('.scales-of'));
+      const x = (event.clientX - place.left) * picture.viewBox.baseVal.width / place.width;
+      slide.value = 1000 * (x - given.left) / (given.right - given.left);
+      this.hair();
+      return true;
+    },
     /* Where a pointer is on the clock: the picture scales with the page. */
     at(event) {
-      const picture = this.$root.querySelector('.strip-picture');
+      const picture = this.root.querySelector('.strip-picture');
       const bars = picture.querySelector('.bars');
       const place = picture.getBoundingClientRect();
       const size = picture.viewBox.baseVal.width / place.width;
@@ -405,35 +475,41 @@ document.addEventListener('alpine:init', () => {
       const whole = Math.max(0, Math.round(seconds));
       return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
     },
-    fields() { return [...this.$root.querySelectorAll('form.stretches .times input')]; },
+    fields() { return [...this.root.querySelectorAll('form.stretches .times input')]; },
     grab(event) {
-      if (this.fields().length === 0 || !this.$root.querySelector('.bars')) { return; }
+      if (this.fields().length === 0 || !this.root.querySelector('.bars')) { return; }
       const pointer = this.at(event);
       const off = (field) => Math.abs(this.second(field.value) - pointer.second);
       const near = this.fields().sort((one, other) => off(one) - off(other))[0];
-      if (!pointer.within || off(near) > pointer.reach) { return; }
+      if (!pointer.within || off(near) > pointer.reach) {
+        this.held = this.hairAt(event) ? 'hair' : null;
+        return;
+      }
       event.preventDefault();
       this.held = near.name;
       event.currentTarget.setPointerCapture(event.pointerId);
-      this.$root.querySelector('[data-moved]').open = true;
+      this.root.querySelector('[data-moved]').open = true;
     },
     drag(event) {
       if (!this.held) { return; }
+      if (this.held === 'hair') { this.hairAt(event); return; }
       const field = this.fields().find((each) => each.name === this.held);
       const value = this.written(this.at(event).second);
       if (field.value !== value) {
         field.value = value;
+        this.moved = true;
         this.look();
       }
     },
+    change() { this.moved = true; this.look(); },
     drop() { this.held = null; },
     step(event) {
       const move = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
       const from = this.second(event.target.value);
       if (!move || Number.isNaN(from) || (event.key.match(/Left|Right/) && !event.altKey)) { return; }
       event.preventDefault();
-      event.target.value = this.written(from + move * Number(this.$root.dataset.every || 30));
-      this.look();
+      event.target.value = this.written(from + move * Number(this.root.dataset.every || 30));
+      this.change();
     },
     /* One question at a time: the last that was asked meanwhile comes next. */
     async look() {
@@ -447,16 +523,18 @@ document.addEventListener('alpine:init', () => {
     },
     again: false,
     async lookOnce() {
-      const form = this.$root.querySelector('form.stretches');
-      const address = new URL(this.$root.dataset.page, window.location.href);
-      ['foreFrom', 'foreTo', 'afterFrom', 'afterTo'].forEach((name) => address.searchParams.set(name, form.elements[name].value));
+      const form = this.root.querySelector('form.stretches');
+      const address = new URL(this.root.dataset.page + this.part, window.location.href);
+      if (this.moved) {
+        ['foreFrom', 'foreTo', 'afterFrom', 'afterTo'].forEach((name) => address.searchParams.set(name, form.elements[name].value));
+      }
       const answer = await fetch(address, { headers: { Accept: 'text/html' } }).catch(() => null);
       if (!answer) { return; }
       const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
       const problem = page.querySelector('#stretches-problem');
       this.said = problem ? problem.textContent : '';
       page.querySelectorAll('[data-live]').forEach((fresh) => {
-        const old = this.$root.querySelector(`[data-live="${fresh.dataset.live}"]`);
+        const old = this.root.querySelector(`[data-live="${fresh.dataset.live}"]`);
         if (old && answer.ok) { old.replaceWith(document.importNode(fresh, true)); }
       });
     },

@@ -148,6 +148,24 @@ class OnTheClockTest extends HouseTest {
                     .isNotEqualTo(before);
             assertThat(get("/entries/" + entry.id() + "/run.json").body()).contains("\"room\" : [ 12.0 ]");
 
+            // looked at closely, by a link or a key; the hairline reads the nearest reading
+            browser.page().click(".looks a:has-text('Closer')");
+            browser.page()
+                    .waitForFunction(
+                            "() => /Shown from 1:30 to 6:00/.test(document.querySelector('#strip-picture-title').textContent)");
+            browser.press("-");
+            browser.page()
+                    .waitForFunction(
+                            "() => !/Shown from 1:30/.test(document.querySelector('#strip-picture-title').textContent)");
+            browser.page().click("summary:has-text('Your own pick')");
+            browser.page().focus("#hair");
+            browser.press("End");
+            assertThat(browser.text("#hair-reads")).isEqualTo("9:00: 65.4 °C");
+            browser.page().click("text=Take as after");
+            assertThat(browser.page().inputValue("#end")).isEqualTo("65.4");
+            browser.press("Escape");
+            browser.page().click("summary:has-text('Your own pick')");
+
             // the reader's own pick
             browser.page().click("summary:has-text('Your own pick')");
             browser.page().fill("#start", "21.0");
@@ -204,8 +222,17 @@ class OnTheClockTest extends HouseTest {
             browser.page().click("text=Look again so");
             assertThat(browser.text("#file-problem")).contains("whole number");
             assertThat(traces.of(entry.bench())).isEmpty();
+            // the other probe is of a trial of its own
+            browser.page().selectOption("#temperature", "T1 (°C)");
+            browser.page().selectOption("#degreesIn", "°C");
+            browser.page().fill("#heads", "2");
+            browser.page().click("text=Look again so");
+            browser.page().waitForSelector("text=6 readings");
+            browser.page().selectOption("#column-2", "another trial");
             browser.page().click("text=Keep these readings");
             browser.page().waitForURL("**/strip**");
+            assertThat(traces.of(entry.bench())).hasSize(2);
+            assertThat(book.decisions(entry.id()).clocks()).containsOnlyKeys("curve[1]/trace", "curve[2]/trace");
             assertThat(browser.text("#strip-picture-title"))
                     .contains("6 readings from 0:00 to 3:00; mixing is not marked");
             browser.page().fill("#mixing", "1:15");

@@ -173,9 +173,9 @@ class WaitsTest extends HouseTest {
                 .isEqualTo(302);
         assertThat(page("")).containsPattern("by its trend ±0.078 56.00 °C");
         String file = hand.get(entry + "/run.json").body();
-        assertThat(file).contains("\"trendOf\" : \"second[1]/start\"", "\"role\" : \"trend\"", "\"minor\" : 2");
+        assertThat(file).contains("\"readFor\" : \"second[1]/start\"", "\"role\" : \"trend\"", "\"minor\" : 2");
         Entry again = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", "a test");
-        assertThat(get("/entries/" + again.id() + "/run.json").body()).contains("\"trendOf\" : \"second[1]/start\"");
+        assertThat(get("/entries/" + again.id() + "/run.json").body()).contains("\"readFor\" : \"second[1]/start\"");
         assertThat(hand.get(entry + "/clock?trial=1&at=" + Hand.encoded("second[1]/amount"))
                         .statusCode())
                 .isEqualTo(404);

@@ -150,13 +150,20 @@ class ClockPages {
                     .flatMap(instruments::find)
                     .map(each -> UUID.fromString(each.key()));
             Optional<Address> place = told.place();
-            if (place.isPresent()) {
-                Trace begun = traces.begin(told.identity(), entry.entry().bench(), Trace.TREND, thermometer, every);
-                trends.begun(entry, place.get(), begun, bench);
-            } else {
-                uses.strike(entry, told.trial(), "clock begun anew", bench);
-                traces.begin(told.identity(), entry.entry().bench(), Trace.HAND, thermometer, every);
-            }
+            place.ifPresentOrElse(
+                    each -> Trends.slot(entry, each),
+                    () -> uses.strike(entry, told.trial(), "clock begun anew", bench));
+            Trace begun = traces.begin(
+                    told.identity(),
+                    entry.entry().bench(),
+                    place.isPresent() ? Trace.TREND : Trace.HAND,
+                    thermometer,
+                    every);
+            uses.name(
+                    entry,
+                    place.or(() -> EntrySheets.clockOf(entry, told.trial())).orElseThrow(),
+                    begun,
+                    bench);
         });
     }
 

@@ -6,10 +6,8 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
-import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -58,18 +56,6 @@ class Trends {
      * @param kept  what stands on the sheet already; empty where nothing does
      */
     public record View(String at, String label, String time, String says, boolean told, String kept) {}
-
-    /** Keeps which readings the trend is of. */
-    void begun(EntrySheet entry, Address place, Trace trace, Bench bench) {
-        slot(entry, place);
-        book.decide(
-                Optional.of(entry.entry().id()),
-                Decision.Kind.TREND,
-                place.toString(),
-                trace.id().toString(),
-                "read from its trend",
-                bench.name());
-    }
 
     View view(EntrySheet entry, int trial, Address place) {
         slot(entry, place);
@@ -167,7 +153,8 @@ class Trends {
                         before.isPresent() ? "read from its trend at " + ClockTime.write(seconds) : null));
     }
 
-    private static Slot slot(EntrySheet entry, Address place) {
+    /** The slot a trend is read for. @throws NotFound where there is none */
+    static Slot slot(EntrySheet entry, Address place) {
         return entry.experiment()
                 .slot(place.path())
                 .filter(each -> each.roles().contains(Role.TREND))

@@ -1,7 +1,6 @@
 package lab.sassafras.app.chart;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -30,6 +29,8 @@ import org.jspecify.annotations.Nullable;
  * @param arrow  the change; null where none can be read
  * @param first  second at the left end
  * @param last   second at the right end
+ * @param low    temperature at the lower end (°C)
+ * @param high   temperature at the upper end (°C)
  * @param summary the whole in a sentence, for those who cannot see it
  */
 public record StripPicture(
@@ -45,6 +46,8 @@ public record StripPicture(
         @Nullable Arrow arrow,
         double first,
         double last,
+        double low,
+        double high,
         String summary) {
 
     /** Where things stand that do not depend on the numbers. */
@@ -76,10 +79,25 @@ public record StripPicture(
      * @param name     which
      * @param readings that count, in order of time
      */
-    public record Besides(String name, List<Reading> readings) {}
+    public record Besides(String name, List<Reading> readings) {
+
+        Besides within(Part part) {
+            return new Besides(
+                    name,
+                    readings.stream().filter(each -> part.holds(each.seconds())).toList());
+        }
+    }
 
     /** Another trial laid over: the points of a thin line, and where its name stands. */
     public record Other(String name, String line, String x, String y) {}
+
+    /** A part of the time that is looked at closely (s). */
+    public record Part(double from, double to) {
+
+        boolean holds(double seconds) {
+            return seconds >= from && seconds <= to;
+        }
+    }
 
     /** A mark of a scale. */
     public record Mark(String at, String label) {}
@@ -134,6 +152,7 @@ public record StripPicture(
      * @param mixing second of mixing, if it is marked
      * @param flag   words at its flag
      * @param read   what is drawn of the way in force, if it gives a change
+     * @param part   of the time that is looked at closely; the whole where there is none
      */
     public static StripPicture of(
             List<Dot> dots,
@@ -141,27 +160,62 @@ public record StripPicture(
             Optional<Double> mixing,
             String flag,
             Optional<Read> read,
+            Optional<Part> part,
             Figures figures) {
-        List<Reading> over = besides.stream()
-                .flatMap(each -> each.readings().stream())
-                .sorted(Comparator.comparingDouble(Reading::seconds))
-                .toList();
+        String summary = summary(dots, mixing, flag, read, figures)
+                + part.map(each -> " Shown from " + ClockTime.write(each.from()) + " to " + ClockTime.write(each.to())
+                                + ".")
+                        .orElse("");
+        Part time = part.orElse(whole(dots, besides, mixing));
+        return drawn(
+                dots.stream().filter(each -> time.holds(each.seconds())).toList(),
+                besides.stream()
+                        .map(each -> each.within(time))
+                        .filter(each -> !each.readings().isEmpty())
+                        .toList(),
+                mixing.filter(time::holds).map(at -> new Mixed(at, flag)),
+                read,
+                time,
+                figures,
+                summary);
+    }
+
+    /** All of the time there is. */
+    public static Part whole(List<Dot> dots, List<Besides> besides, Optional<Double> mixing) {
+        double earliest = Math.min(0, dots.get(0).seconds());
+        double latest = Math.max(dots.get(dots.size() - 1).seconds(), mixing.orElse(0.0));
+        for (Besides each : besides) {
+            earliest = Math.min(earliest, each.readings().get(0).seconds());
+            latest = Math.max(
+                    latest, each.readings().get(each.readings().size() - 1).seconds());
+        }
+        return new Part(earliest, Math.max(earliest + 60, latest));
+    }
+
+    /** The moment of mixing with what stands at its flag. */
+    private record Mixed(double seconds, String words) {}
+
+    private static StripPicture drawn(
+            List<Dot> dots,
+            List<Besides> besides,
+            Optional<Mixed> mixing,
+            Optional<Read> read,
+            Part time,
+            Figures figures,
+            String summary) {
         List<Double> temperatures =
                 new ArrayList<>(dots.stream().map(Dot::temperature).toList());
-        over.forEach(each -> temperatures.add(each.temperature()));
+        besides.forEach(each -> each.readings().forEach(one -> temperatures.add(one.temperature())));
         read.ifPresent(each -> {
-            each.laid().fore().forEach(point -> temperatures.add(point.temperature()));
-            each.laid().after().forEach(point -> temperatures.add(point.temperature()));
+            cut(each.laid().fore(), time.from(), time.to()).forEach(point -> temperatures.add(point.temperature()));
+            cut(each.laid().after(), time.from(), time.to()).forEach(point -> temperatures.add(point.temperature()));
         });
-        double low = temperatures.stream().min(Double::compare).orElseThrow();
-        double high = temperatures.stream().max(Double::compare).orElseThrow();
+        double low = temperatures.stream().min(Double::compare).orElse(0.0);
+        double high = temperatures.stream().max(Double::compare).orElse(0.0);
         double air = Math.max(0.06 * (high - low), (LEAST_HEIGHT - (high - low)) / 2);
         Scale up = new Scale(FRAME.bottom(), FRAME.top() - FRAME.bottom(), low - air, high + air);
-        double earliest = over.isEmpty() ? 0 : over.get(0).seconds();
-        double latest = over.isEmpty() ? 0 : over.get(over.size() - 1).seconds();
-        double first = Math.min(Math.min(0, earliest), dots.get(0).seconds());
-        double last = Math.max(
-                Math.max(first + 60, latest), Math.max(dots.get(dots.size() - 1).seconds(), mixing.orElse(0.0)));
+        double first = time.from();
+        double last = time.to();
         Scale across = new Scale(FRAME.left(), FRAME.right() - FRAME.left(), first, last);
         List<Dot> drawn = thinned(dots, across);
         boolean many = drawn.size() > MOST_APART;
@@ -172,7 +226,7 @@ public record StripPicture(
                 besides.stream().map(each -> other(each, across, up)).toList(),
                 across.marks(60, figures, true),
                 up.marks(1, figures, false),
-                mixing.map(at -> new Flag(across.at(at), flag)).orElse(null),
+                mixing.map(at -> new Flag(across.at(at.seconds()), at.words())).orElse(null),
                 read.map(each -> stretch(
                                 "before",
                                 each,
@@ -189,10 +243,14 @@ public record StripPicture(
                                 across,
                                 up))
                         .orElse(null),
-                read.map(each -> arrow(each, across, up)).orElse(null),
+                read.filter(each -> time.holds(each.laid().at()))
+                        .map(each -> arrow(each, across, up))
+                        .orElse(null),
                 first,
                 last,
-                summary(dots, mixing, flag, read, figures));
+                low - air,
+                high + air,
+                summary);
     }
 
     private static String path(List<Dot> dots, Scale across, Scale up) {
@@ -263,8 +321,8 @@ public record StripPicture(
         return new Stretch(
                 from,
                 to,
-                across.at(from),
-                across.at(to),
+                across.at(across.within(from)),
+                across.at(across.within(to)),
                 points(cut(line, from, to), across, up),
                 words.equals("before")
                         ? points(cut(line, to, read.laid().at()), across, up)
@@ -338,6 +396,10 @@ public record StripPicture(
 
         String at(double value) {
             return place(from + length * (value - low) / (high - low));
+        }
+
+        double within(double value) {
+            return Math.min(high, Math.max(low, value));
         }
 
         long column(Dot dot) {

@@ -8,7 +8,11 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
@@ -26,6 +30,8 @@ import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.curve.ClockFile;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Reading;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Role;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
@@ -50,6 +56,8 @@ class ClockFilePages {
     private static final int MOST_WAITING = 20;
     private static final int SHOWN = 6;
     private static final int MOST_WRONG = 20;
+    private static final String NEW_TRIAL = "new";
+    private static final String TRIAL = "trial ";
 
     private final LabBook book;
     private final EntrySheets sheets;
@@ -165,6 +173,7 @@ class ClockFilePages {
             @RequestParam UUID pending,
             @RequestParam(defaultValue = "look") String what,
             @RequestParam Optional<UUID> instrument,
+            @RequestParam Map<String, String> form,
             @ModelAttribute Said said,
             HttpServletRequest request,
             HttpServletResponse response,
@@ -180,10 +189,20 @@ class ClockFilePages {
         ClockFile.Layout guessed = ClockFile.guess(file.text());
         try {
             ClockFile.Layout layout = said.over(guessed);
+            Map<Integer, String> places = places(form, layout, whereElse(entry, trial));
+            model.addAttribute("places", places);
             if (!what.equals("keep")) {
                 return shown(entry, trial, pending, file, layout, model);
             }
-            kept(entry, trial, ClockFile.read(file.text(), layout), instrument, bench);
+            ClockFile own = ClockFile.read(file.text(), layout);
+            Map<Integer, ClockFile> others = new LinkedHashMap<>();
+            places.keySet().forEach(column -> others.put(column, ClockFile.read(file.text(), of(layout, column))));
+            checked(own);
+            others.values().forEach(ClockFilePages::checked);
+            Optional<UUID> thermometer =
+                    instrument.filter(each -> instruments.find(each).isPresent());
+            kept(entry, trial, own, thermometer, bench);
+            others.forEach((column, other) -> kept(entry, Objects.requireNonNull(places.get(column)), other, bench));
             waiting.invalidate(pending);
             return "redirect:/entries/" + id + "/strip?trial=" + trial;
         } catch (Refused refused) {
@@ -193,7 +212,51 @@ class ClockFilePages {
         }
     }
 
-    private void kept(EntrySheet entry, int trial, ClockFile file, Optional<UUID> instrument, Bench bench) {
+    /** What the other columns of a file are of, by their number: a trial, a new one, or the address of a trend. */
+    private static Map<Integer, String> places(Map<String, String> form, ClockFile.Layout layout, List<Place> known) {
+        Map<Integer, String> places = new LinkedHashMap<>();
+        form.forEach((name, place) -> {
+            if (name.matches("column-\\d{1,3}") && !place.isBlank()) {
+                int column = Integer.parseInt(name.substring(7));
+                if (column != layout.time() && column != layout.temperature()) {
+                    if (known.stream().noneMatch(each -> each.value().equals(place))) {
+                        throw new Refused("Another probe cannot be of “" + place + "”. Choose one of those shown.");
+                    }
+                    if (!place.equals(NEW_TRIAL) && places.containsValue(place)) {
+                        throw new Refused("Two probes cannot both be of one thing. Choose another for one of them.");
+                    }
+                    places.put(column, place);
+                }
+            }
+        });
+        return places;
+    }
+
+    private static ClockFile.Layout of(ClockFile.Layout layout, int column) {
+        return new ClockFile.Layout(
+                layout.separator(),
+                layout.mark(),
+                layout.heads(),
+                layout.time(),
+                layout.timeIn(),
+                column,
+                layout.degreesIn());
+    }
+
+    /** Another probe of the same file, for a trial of its own or for a trend. */
+    private void kept(EntrySheet entry, String place, ClockFile file, Bench bench) {
+        if (place.equals(NEW_TRIAL)) {
+            int opened = book.open(entry.entry().id(), LabBook.TRIAL, bench.name());
+            kept(entry(entry.entry().id(), opened), opened, file, Optional.empty(), bench);
+        } else if (place.startsWith(TRIAL)) {
+            int trial = Integer.parseInt(place.substring(TRIAL.length()));
+            kept(entry(entry.entry().id(), trial), trial, file, Optional.empty(), bench);
+        } else {
+            uses.name(entry, Address.read(place), bringIn(entry, Trace.TREND, file, Optional.empty(), bench), bench);
+        }
+    }
+
+    private static void checked(ClockFile file) {
         List<Reading> readings = file.readings();
         if (readings.size() < 2) {
             throw new Refused("At least two lines have to be readable as a time and a temperature.");
@@ -202,14 +265,21 @@ class ClockFilePages {
             throw new Refused("There are " + readings.size() + " readings in it; a record holds at most "
                     + Traces.MOST_READINGS + ". Take every tenth, or the part about the mixing.");
         }
+    }
+
+    private void kept(EntrySheet entry, int trial, ClockFile file, Optional<UUID> thermometer, Bench bench) {
+        uses.strike(entry, trial, "readings brought in from a file", bench);
+        Trace trace = bringIn(entry, Trace.FILE, file, thermometer, bench);
+        uses.name(entry, EntrySheets.clockOf(entry, trial).orElseThrow(), trace, bench);
+    }
+
+    private Trace bringIn(EntrySheet entry, String channel, ClockFile file, Optional<UUID> thermometer, Bench bench) {
+        List<Reading> readings = file.readings();
         double lasts = readings.get(readings.size() - 1).seconds();
         int every = (int) Math.max(1, Math.min(3600, Math.round(lasts / (readings.size() - 1))));
-        Optional<UUID> thermometer =
-                instrument.filter(each -> instruments.find(each).isPresent());
-        uses.strike(entry, trial, "readings brought in from a file", bench);
-        traces.bringIn(
+        return traces.bringIn(
                 entry.entry().bench(),
-                Trace.FILE,
+                channel,
                 thermometer,
                 every,
                 clock.instant().minusSeconds((long) lasts),
@@ -256,6 +326,10 @@ class ClockFilePages {
                 "last",
                 lines.size() > SHOWN ? lines.subList(Math.max(SHOWN, lines.size() - 2), lines.size()) : List.of());
         model.addAttribute("wrong", file.wrong().stream().limit(MOST_WRONG).toList());
+        if (!model.containsAttribute("places")) {
+            model.addAttribute("places", Map.of());
+        }
+        model.addAttribute("whereElse", whereElse(entry, trial));
         model.addAttribute("separators", ClockFile.Separator.values());
         model.addAttribute("marks", DecimalMark.values());
         model.addAttribute("timesIn", ClockFile.TimeIn.values());
@@ -266,6 +340,31 @@ class ClockFilePages {
                         .filter(each -> each.kind() == Instrument.Kind.THERMOMETER)
                         .toList());
         return page(entry, trial, model);
+    }
+
+    /** A place another column of a file may be of. */
+    public record Place(String value, String words) {}
+
+    private static List<Place> whereElse(EntrySheet entry, int trial) {
+        List<Place> places = new ArrayList<>();
+        for (int other = 1; other <= entry.sheet().trials(); other++) {
+            if (other != trial) {
+                places.add(new Place(TRIAL + other, TRIAL + other));
+            }
+        }
+        places.add(new Place(NEW_TRIAL, "another trial"));
+        entry.sheet().asks(trial).stream()
+                .filter(ask -> entry.experiment().span().stream()
+                        .noneMatch(span -> span.start().equals(ask.address().path())
+                                || span.end().equals(ask.address().path())))
+                .filter(ask -> entry.experiment()
+                        .slot(ask.address().path())
+                        .filter(slot -> slot.roles().contains(Role.TREND))
+                        .isPresent())
+                .forEach(ask -> places.add(new Place(
+                        ask.address().toString(),
+                        entry.experiment().words().label(ask.address().path()) + ", for its trend")));
+        return places;
     }
 
     private static String page(EntrySheet entry, int trial, Model model) {

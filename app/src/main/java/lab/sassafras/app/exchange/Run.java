@@ -83,7 +83,7 @@ record Run(
             List<Timed> readings,
             List<Double> room,
             List<RunFile.AsidePart> setAside,
-            Optional<String> trendOf) {
+            Optional<String> readFor) {
 
         /** Those that count. */
         List<Reading> counting() {

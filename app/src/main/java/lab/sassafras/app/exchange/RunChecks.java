@@ -286,7 +286,7 @@ final class RunChecks {
                             readings(here, part.readings()),
                             of(part.room()),
                             of(part.setAside()),
-                            Optional.ofNullable(part.trendOf())));
+                            Optional.ofNullable(part.readFor())));
         });
         return traces;
     }

@@ -102,7 +102,7 @@ record RunFile(
             List<List<Object>> readings,
             @Nullable List<Double> room,
             @Nullable List<AsidePart> setAside,
-            @Nullable String trendOf) {}
+            @Nullable String readFor) {}
 
     /** A reading set aside. */
     record AsidePart(double seconds, String reason, String who) {}

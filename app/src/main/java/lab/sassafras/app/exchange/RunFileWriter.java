@@ -68,7 +68,7 @@ class RunFileWriter {
                 .values().stream().map(names::instrument).toList();
         Map<String, RunFile.TracePart> clocked = new LinkedHashMap<>();
         entry.decisions()
-                .trends()
+                .clocks()
                 .forEach(
                         (address, id) -> names.traces.computeIfAbsent(id, any -> "trace-" + (names.traces.size() + 1)));
         names.traces.forEach((id, name) -> clocked.put(name, trace(UUID.fromString(id), entry, names)));
@@ -108,7 +108,7 @@ class RunFileWriter {
 
     /** The first minor version that has all there is in a file. */
     private static int minor(Map<String, RunFile.TracePart> traces, List<RunFile.ObservationPart> observations) {
-        boolean trend = traces.values().stream().anyMatch(each -> each.trendOf() != null)
+        boolean trend = traces.values().stream().anyMatch(each -> each.readFor() != null)
                 || observations.stream().anyMatch(each -> each.role().equals(Role.TREND.key()));
         return trend ? RunFile.MINOR : traces.isEmpty() ? 0 : 1;
     }
@@ -135,7 +135,7 @@ class RunFileWriter {
                 readings,
                 room.isEmpty() ? null : room,
                 aside.isEmpty() ? null : aside,
-                entry.decisions().trends().entrySet().stream()
+                entry.decisions().clocks().entrySet().stream()
                         .filter(each -> each.getValue().equals(id.toString()))
                         .findFirst()
                         .map(Map.Entry::getKey)

@@ -25,6 +25,7 @@ import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Instrument;
@@ -251,7 +252,7 @@ public class RunImport {
         readings.addAll(TraceChunk.Given.inPieces(many, bench.name()));
         Trace trace = traces.bringIn(
                 bench,
-                clocked.trendOf().isPresent() ? Trace.TREND : many.isEmpty() ? Trace.HAND : Trace.FILE,
+                besides(entry, clocked) ? Trace.TREND : many.isEmpty() ? Trace.HAND : Trace.FILE,
                 clocked.instrument().map(here::get),
                 clocked.every(),
                 clocked.begun(),
@@ -270,15 +271,25 @@ public class RunImport {
                         Decision.OUT,
                         each.reason(),
                         each.who()));
-        clocked.trendOf()
+        clocked.readFor()
                 .ifPresent(address -> book.decide(
                         Optional.of(entry.id()),
-                        Decision.Kind.TREND,
+                        Decision.Kind.CLOCK,
                         address,
                         trace.id().toString(),
                         "brought in from a file",
                         bench.name()));
         return trace.id();
+    }
+
+    /** Whether readings are of something beside the calorimeter, for its trend. */
+    private static boolean besides(Entry entry, Run.Clocked clocked) {
+        return clocked.readFor()
+                .map(Address::read)
+                .flatMap(
+                        address -> Experiments.findOrUnknown(entry.experiment()).slot(address.path()))
+                .filter(slot -> slot.field() != Slot.Field.TRACE)
+                .isPresent();
     }
 
     /** What a file's own name stands for here; a stretch of readings on a clock names its trace within. */

@@ -21,10 +21,12 @@ import lab.sassafras.app.sheet.TraceUses;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Windows;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.TraceUse;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.verdict.Reduction;
@@ -45,6 +47,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 class StripPages {
 
     private static final int LONGEST_REASON = 200;
+    private static final double COVERAGE = 0.95;
+    private static final double LONGEST_LOOK = 1e7;
 
     private final LabBook book;
     private final EntrySheets sheets;
@@ -98,6 +102,32 @@ class StripPages {
         }
     }
 
+    /**
+     * How the strip is looked at.
+     *
+     * @param over whether the other trials are laid over it
+     * @param from second a close look begins at
+     * @param to   second it ends at
+     */
+    public record Look(
+            @Nullable Boolean over,
+            @Nullable Double from,
+            @Nullable Double to) {
+
+        static final Look WHOLE = new Look(null, null, null);
+
+        boolean others() {
+            return Boolean.TRUE.equals(over);
+        }
+
+        /** The part of the time looked at; empty for the whole, and for what cannot be one. */
+        Optional<StripPicture.Part> part() {
+            return from == null || to == null || !(from < to) || to - from > LONGEST_LOOK
+                    ? Optional.empty()
+                    : Optional.of(new StripPicture.Part(from, to));
+        }
+    }
+
     /** What was refused: in which form, why, and what was typed there. */
     public record Problem(String form, String why, String typed) {
 
@@ -108,22 +138,22 @@ class StripPages {
     String strip(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "1") int trial,
-            @RequestParam(defaultValue = "false") boolean over,
+            @ModelAttribute Look look,
             @ModelAttribute Stretches stretches,
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = entry(id, trial);
         if (!stretches.given()) {
-            return render(entry, trial, over, Optional.empty(), Stretches.NONE, Problem.NONE, model);
+            return render(entry, trial, look, Optional.empty(), Stretches.NONE, Problem.NONE, model);
         }
         try {
-            return render(entry, trial, over, Optional.of(stretches.windows()), stretches, Problem.NONE, model);
+            return render(entry, trial, look, Optional.of(stretches.windows()), stretches, Problem.NONE, model);
         } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return render(
                     entry,
                     trial,
-                    over,
+                    look,
                     Optional.empty(),
                     stretches,
                     new Problem("stretches", PlainWords.of(refused), ""),
@@ -225,7 +255,7 @@ class StripPages {
         } catch (Refused | DataAccessException | TransactionException failed) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             Problem problem = new Problem(form.name(), PlainWords.of(failed), form.typed());
-            return render(entry, trial, false, Optional.empty(), form.stretches(), problem, model);
+            return render(entry, trial, Look.WHOLE, Optional.empty(), form.stretches(), problem, model);
         }
         return "redirect:/entries/" + entry.entry().id() + "/strip?trial=" + trial;
     }
@@ -293,7 +323,7 @@ class StripPages {
             if (each == trial || use.isEmpty()) {
                 continue;
             }
-            String name = "trial " + each;
+            String name = name(entry, each);
             double shift = mixing - use.get().mixing();
             sheets.clock(entry, each)
                     .map(ClockReadings::counting)
@@ -307,10 +337,65 @@ class StripPages {
         return others;
     }
 
+    /** What a trial is called: by its sample, where each has its own. */
+    private static String name(EntrySheet entry, int trial) {
+        return entry.experiment()
+                .sampleName()
+                .flatMap(path -> entry.sheet().stated(path, trial))
+                .map(sample -> sample + ", trial " + trial)
+                .orElse("trial " + trial);
+    }
+
+    /**
+     * One trial beside the others.
+     *
+     * @param name   it is called
+     * @param mixing as written
+     * @param start  temperature before (°C), as written; empty where it cannot be read
+     * @param end    temperature after
+     * @param change with its ±
+     * @param why    nothing is read; empty where it is
+     */
+    public record Beside(String name, String mixing, String start, String end, String change, String why) {}
+
+    /** Every trial that was read on a clock, by the way in force. */
+    private static List<Beside> beside(EntrySheet entry) {
+        Figures figures = entry.entry().period().figures();
+        List<Beside> all = new ArrayList<>();
+        for (int trial = 1; trial <= entry.sheet().trials(); trial++) {
+            Optional<TraceUse> use = EntrySheets.use(entry, trial);
+            Optional<Outcome> outcome = entry.sheet()
+                    .baselines(trial)
+                    .flatMap(curve ->
+                            entry.conventions().in(Question.CHANGE).way().map(way -> way.of(curve)));
+            String name = name(entry, trial);
+            use.map(each -> ClockTime.write(each.mixing()))
+                    .ifPresent(mixing -> all.add(outcome.map(each -> beside(name, mixing, each, figures))
+                            .orElse(new Beside(
+                                    name, mixing, "", "", "", "The way in force does not read the curve."))));
+        }
+        return all;
+    }
+
+    private static Beside beside(String name, String mixing, Outcome outcome, Figures figures) {
+        if (outcome instanceof Outcome.Change change) {
+            double half = change.halfWidth(COVERAGE);
+            int decimals = Figures.decimalsFor(half);
+            return new Beside(
+                    name,
+                    mixing,
+                    figures.fixed(change.start(), decimals),
+                    figures.fixed(change.end(), decimals),
+                    figures.signed(change.difference(), decimals) + " ± " + figures.uncertainty(half),
+                    "");
+        }
+        return new Beside(name, mixing, "", "", "", ((Outcome.Withheld) outcome).reason());
+    }
+
     private String render(
             EntrySheet entry,
             int trial,
-            boolean over,
+            Look look,
             Optional<Windows> tried,
             Stretches typed,
             Problem problem,
@@ -328,11 +413,12 @@ class StripPages {
         model.addAttribute("vessel", entry.vessel().map(each -> each.name()).orElse(""));
         List<StripPicture.Besides> others =
                 use.map(each -> others(entry, trial, each.mixing())).orElse(List.of());
-        List<StripPicture.Besides> laid = over ? others : List.of();
+        List<StripPicture.Besides> laid = look.others() ? others : List.of();
         model.addAttribute("others", others.size());
-        model.addAttribute("over", over);
+        model.addAttribute("over", look.others());
+        model.addAttribute("beside", look.others() ? beside(entry) : List.of());
         StripView view = sheets.clock(entry, trial)
-                .map(readings -> new StripView(entry, trial, readings, use, sheet, reduction, laid))
+                .map(readings -> new StripView(entry, trial, readings, use, sheet, reduction, laid, look.part()))
                 .orElse(null);
         model.addAttribute("view", view);
         model.addAttribute("room", sheets.room(entry.entry().period()).orElse(null));

@@ -1,5 +1,6 @@
 package lab.sassafras.app.notebook;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -22,6 +23,7 @@ import lab.sassafras.curve.Way;
 import lab.sassafras.curve.Windows;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Line;
+import lab.sassafras.experiment.Logged;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.TraceUse;
@@ -30,12 +32,16 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.verdict.Reduction;
+import org.jspecify.annotations.Nullable;
 
 /** The strip of a trial, ready to be shown: the picture, every way of reading it, and which fits with the reason. */
 public final class StripView {
 
     private static final int MOST_LISTED = 100;
     private static final double COVERAGE = 0.95;
+    private static final double USUAL_DISPLAY = 0.1;
+    /** Nobody looks closer than at so much of the time (s). */
+    private static final double SHORTEST_LOOK = 20;
 
     private final EntrySheet entry;
     private final int trial;
@@ -44,6 +50,7 @@ public final class StripView {
     private final Optional<Baselines> baselines;
     private final Reduction reduction;
     private final List<StripPicture.Besides> besides;
+    private final Optional<StripPicture.Part> part;
     private final TemperatureChange inForce;
     private final Figures figures;
     private final String mixed;
@@ -56,6 +63,7 @@ public final class StripView {
      * @param sheet    the sheet with that use, kept or only tried
      * @param reduction what the sheet comes to
      * @param besides   other trials to lay over it
+     * @param part      of the time that is looked at closely
      */
     StripView(
             EntrySheet entry,
@@ -64,8 +72,10 @@ public final class StripView {
             Optional<TraceUse> use,
             Sheet sheet,
             Reduction reduction,
-            List<StripPicture.Besides> besides) {
+            List<StripPicture.Besides> besides,
+            Optional<StripPicture.Part> part) {
         this.besides = besides;
+        this.part = part;
         this.entry = entry;
         this.trial = trial;
         this.readings = readings;
@@ -291,12 +301,71 @@ public final class StripView {
 
     public StripPicture picture() {
         Optional<Double> mixing = use.map(TraceUse::mixing);
+        return StripPicture.of(dots(), besides, mixing, mixed, read(), part, figures);
+    }
+
+    private List<StripPicture.Dot> dots() {
+        Optional<Double> mixing = use.map(TraceUse::mixing);
         List<Reading> spikes = baselines.map(Baselines::spikes).orElse(List.of());
-        List<StripPicture.Dot> dots = readings.lines().stream()
+        return readings.lines().stream()
                 .filter(each -> each.state() != ClockReadings.State.AGAIN)
                 .map(each -> dot(each, mixing, spikes))
                 .toList();
-        return StripPicture.of(dots, besides, mixing, mixed, read(), figures);
+    }
+
+    /**
+     * A look at another part of the time.
+     *
+     * @param words what it is called
+     * @param part  it shows; null for the whole
+     */
+    public record Look(String words, StripPicture.@Nullable Part part) {
+
+        /** What follows the address of the strip. */
+        public String query() {
+            return part == null ? "" : "&from=" + Math.round(part.from()) + "&to=" + Math.round(part.to());
+        }
+    }
+
+    /** Closer, further and along, about the mixing where that is in sight. */
+    public List<Look> looks() {
+        StripPicture.Part whole = StripPicture.whole(dots(), besides, use.map(TraceUse::mixing));
+        StripPicture.Part now = part.orElse(whole);
+        double length = now.to() - now.from();
+        double about = use.map(TraceUse::mixing)
+                .filter(at -> at >= now.from() && at <= now.to())
+                .orElse((now.from() + now.to()) / 2);
+        List<Look> looks = new ArrayList<>();
+        if (length / 2 >= SHORTEST_LOOK) {
+            double from = about - (about - now.from()) / 2;
+            looks.add(new Look("Closer", new StripPicture.Part(from, from + length / 2)));
+        }
+        if (part.isPresent()) {
+            looks.add(new Look("Further", kept(now.from() - length / 2, 2 * length, whole)));
+            looks.add(new Look("Earlier", kept(now.from() - length / 2, length, whole)));
+            looks.add(new Look("Later", kept(now.from() + length / 2, length, whole)));
+            looks.add(new Look("The whole", null));
+        }
+        return looks;
+    }
+
+    private static StripPicture.Part kept(double from, double length, StripPicture.Part whole) {
+        double most = Math.min(length, whole.to() - whole.from());
+        double first = Math.min(Math.max(whole.from(), from), whole.to() - most);
+        return new StripPicture.Part(first, first + most);
+    }
+
+    /** Digits after the mark that its thermometer shows. */
+    public int decimals() {
+        double display = use.map(TraceUse::trace)
+                .map(entry.sheet().setting().traces()::get)
+                .map(Logged::display)
+                .orElse(USUAL_DISPLAY);
+        return (int) Math.max(0, Math.ceil(-Math.log10(display) - 1e-9));
+    }
+
+    public String mark() {
+        return String.valueOf(figures.mark().sign());
     }
 
     private static StripPicture.Dot dot(ClockReadings.Line line, Optional<Double> mixing, List<Reading> spikes) {

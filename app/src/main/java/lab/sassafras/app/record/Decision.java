@@ -36,8 +36,11 @@ public class Decision {
         CALIBRATION(ASIDE + "|" + ADOPTED),
         /** A reading on a clock counts or does not: subject its trace and second, outcome {@code out} or {@code in}. */
         READING(OUT + "|" + IN),
-        /** A temperature is read from the trend of readings: subject its address, outcome their identity. */
-        TREND(IDENTITY),
+        /**
+         * What stands at an address is read on this clock, a trial or a temperature by its trend: outcome the identity of
+         * the readings.
+         */
+        CLOCK(IDENTITY),
         /** A vessel or an instrument is called otherwise: outcome its name. */
         NAME(".{1,60}"),
         /** A substance of one's own may be chosen or is struck out: outcome {@code aside} or {@code adopted}. */

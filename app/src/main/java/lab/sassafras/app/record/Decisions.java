@@ -92,13 +92,13 @@ public record Decisions(List<Decision> all) {
         return aside;
     }
 
-    /** Identity of the readings whose trend gives what stands at an address, by that address. */
-    public Map<String, String> trends() {
-        Map<String, String> trends = new LinkedHashMap<>();
+    /** Identity of the readings that a trial, or a temperature by its trend, is read on, by its address. */
+    public Map<String, String> clocks() {
+        Map<String, String> clocks = new LinkedHashMap<>();
         all.stream()
-                .filter(each -> each.is(Decision.Kind.TREND))
-                .forEach(each -> trends.put(each.subject(), each.outcome()));
-        return trends;
+                .filter(each -> each.is(Decision.Kind.CLOCK))
+                .forEach(each -> clocks.put(each.subject(), each.outcome()));
+        return clocks;
     }
 
     /** Schools put in force for this entry alone. */

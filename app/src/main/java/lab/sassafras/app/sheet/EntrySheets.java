@@ -192,22 +192,26 @@ public class EntrySheets {
                 .flatMap(TraceUse::of);
     }
 
-    /** The clock of a trial: the one it is read from, or else the newest of its bench that no trial is read from yet. */
+    /** The clock of a trial: the one it is read from, or else the one named for it, or else the newest of its bench that no trial is read from yet. */
     public Optional<ClockReadings> clock(EntrySheet entry, int trial) {
         return use(entry, trial)
                 .map(TraceUse::trace)
+                .or(() -> clockOf(entry, trial).flatMap(address -> named(entry, address)))
                 .or(() -> free(entry.entry().bench()))
-                .flatMap(Shelf::identity)
-                .flatMap(traces::find)
-                .map(trace -> ClockReadings.of(trace, traces.readings(trace.id()), entry.decisions()));
+                .flatMap(id -> readings(entry, id));
     }
 
     /** The readings whose trend gives what stands at an address; empty while no clock was begun for it. */
     public Optional<ClockReadings> trend(EntrySheet entry, Address address) {
-        return entry.decisions()
-                .last(Decision.Kind.TREND, address.toString())
-                .map(Decision::outcome)
-                .flatMap(Shelf::identity)
+        return named(entry, address).flatMap(id -> readings(entry, id));
+    }
+
+    private static Optional<String> named(EntrySheet entry, Address address) {
+        return entry.decisions().last(Decision.Kind.CLOCK, address.toString()).map(Decision::outcome);
+    }
+
+    private Optional<ClockReadings> readings(EntrySheet entry, String id) {
+        return Shelf.identity(id)
                 .flatMap(traces::find)
                 .map(trace -> ClockReadings.of(trace, traces.readings(trace.id()), entry.decisions()));
     }
@@ -221,6 +225,9 @@ public class EntrySheets {
                 .flatMap(text -> TraceUse.of(text).stream())
                 .map(TraceUse::trace)
                 .collect(Collectors.toSet());
+        book.entriesOf(bench)
+                .forEach(entry ->
+                        taken.addAll(book.decisions(entry.id()).clocks().values()));
         Instant oldest = clock.instant().minus(LONGEST_CLOCK);
         return traces.of(bench).stream()
                 .filter(each ->

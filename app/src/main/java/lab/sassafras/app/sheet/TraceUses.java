@@ -3,8 +3,10 @@ package lab.sassafras.app.sheet;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.Trace;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Filling;
 import lab.sassafras.experiment.Intake;
@@ -105,6 +107,17 @@ public class TraceUses {
                             before.map(Observation::id),
                             before.isPresent() ? "picked otherwise from the curve" : null));
         }
+    }
+
+    /** Keeps on which clock a trial, or a temperature by its trend, is read. */
+    public void name(EntrySheet entry, Address address, Trace trace, Bench bench) {
+        book.decide(
+                Optional.of(entry.entry().id()),
+                Decision.Kind.CLOCK,
+                address.toString(),
+                trace.id().toString(),
+                "read on this clock",
+                bench.name());
     }
 
     /** Strikes the use out that stands, if one does. */

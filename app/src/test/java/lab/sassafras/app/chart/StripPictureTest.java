@@ -28,6 +28,11 @@ class StripPictureTest {
     }
 
     private static StripPicture drawn(List<Reading> readings, List<StripPicture.Besides> besides) {
+        return drawn(readings, besides, Optional.empty());
+    }
+
+    private static StripPicture drawn(
+            List<Reading> readings, List<StripPicture.Besides> besides, Optional<StripPicture.Part> part) {
         Baselines curve = Baselines.of(new Curve(readings, 180, 0.1, Optional.empty()));
         return StripPicture.of(
                 readings.stream()
@@ -42,6 +47,7 @@ class StripPictureTest {
                         (Change) Way.LINES.of(curve),
                         "−6.0 °C",
                         "both lines")),
+                part,
                 Figures.POINT);
     }
 
@@ -85,5 +91,22 @@ class StripPictureTest {
         assertThat(other.name()).isEqualTo("trial 2");
         assertThat(other.line()).startsWith("64.0,").contains(" 1090.0,");
         assertThat(at(other.y())).isLessThan(at(picture.spots().get(0).y()));
+    }
+
+    /** Looked at closely, only that part of the time is drawn, on a scale of its own; what lies off it is cut. */
+    @Test
+    void aPartOfTheTimeIsDrawnOnItsOwnScale() {
+        StripPicture near = drawn(cold(19), List.of(), Optional.of(new StripPicture.Part(240, 360)));
+        assertThat(near.spots()).hasSize(5);
+        assertThat(near.first()).isEqualTo(240);
+        assertThat(near.flag()).isNull();
+        assertThat(near.arrow()).isNull();
+        assertThat(near.high() - near.low()).isCloseTo(2, within(0.01));
+        assertThat(near.summary()).contains("a change of −6.0 °C", "Shown from 4:00 to 6:00");
+        StripPicture.Stretch fore = java.util.Objects.requireNonNull(near.fore());
+        assertThat(fore.x1()).isEqualTo(fore.x2());
+        assertThat(drawn(cold(19), List.of(), Optional.of(new StripPicture.Part(541, 600)))
+                        .spots())
+                .isEmpty();
     }
 }
