@@ -5,15 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.URLEncoder;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import lab.sassafras.app.record.SettableWeather;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** What an old tab or a script may send to the clock and the strip: always an answer in words, and nothing half kept. */
 class ClockDoorsTest extends HouseTest {
@@ -22,6 +27,14 @@ class ClockDoorsTest extends HouseTest {
 
     private Hand hand;
     private String entry;
+
+    @Autowired
+    private JdbcTemplate database;
+
+    @AfterEach
+    void timeAsItIs() {
+        SettableWeather.fair();
+    }
 
     @BeforeEach
     void sitDown() {
@@ -161,6 +174,39 @@ class ClockDoorsTest extends HouseTest {
                 .contains("There is no reading on this curve")
                 .doesNotContain("NaN");
         assertThat(hand.get(entry + "/result").body()).contains("There is no reading on this curve");
+    }
+
+    /** What is stated beside the curve is checked, kept with the trial, and travels; readings are signed by identity. */
+    @Test
+    void anotherWaitAnotherPartAndAReadingThatCountsAllTheSame() {
+        String trace = begun();
+        double[] read = {21.0, 21.0, 21.0, 21.0, 24.9, 24.8, 24.7, 26.6, 24.5, 24.4, 24.3, 24.2, 24.1, 24.0, 23.9};
+        for (int i = 0; i < read.length; i++) {
+            reading(trace, String.valueOf(read[i]), "0:" + (10 + i));
+        }
+        SettableWeather.clockOff(Duration.ofMinutes(1));
+        hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace + "&time=0:13.5");
+        assertThat(hand.post(entry + "/strip/part", "trial=1&part=2").body())
+                .contains("from 0.1 to 0.9", "value=\"2\"");
+        assertThat(hand.post(entry + "/strip/once", "trial=1&time=soon").body()).contains("is no time on the clock");
+        hand.post(entry + "/strip/part", "trial=1&part=0.5");
+        hand.post(entry + "/strip/once", "trial=1&time=0:05");
+        assertThat(hand.get(entry + "/strip").body()).contains("Count it all the same", "no: lies off by itself");
+        hand.post(entry + "/strip/readings", "trial=1&seconds=17&outcome=in&reason=" + encoded("seen by two"));
+        assertThat(hand.get(entry + "/strip").body()).doesNotContain("Count it all the same");
+        String file = hand.get(entry + "/run.json").body();
+        assertThat(file).contains("mixing 13.500 wait 5 part 0.500", "\"counted\"", "seen by two");
+        assertThat(get("/entries/"
+                                + imports.take(file.getBytes(StandardCharsets.UTF_8), "run.json", "a test")
+                                        .id()
+                                + "/run.json")
+                        .body())
+                .contains("wait 5 part 0.500", "seen by two");
+        assertThat(hand.get(entry + "/clock.csv").body()).contains("10,21.0,Rowan,");
+        assertThat(database.queryForList(
+                        "select who from trace_chunk where trace_id = ?", String.class, UUID.fromString(trace)))
+                .isNotEmpty()
+                .allMatch(who -> who.matches("[0-9a-f-]{36}"));
     }
 
     /** A constant temperature and two readings are too little for most, and a page for all that. */

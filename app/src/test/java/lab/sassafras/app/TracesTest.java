@@ -62,7 +62,7 @@ class TracesTest extends HouseTest {
         traces.add(key, trace, TraceChunk.Given.typed(30, 21.4, "21.4", "Juniper"));
         assertThat(traces.readings(trace.id())).singleElement().satisfies(read -> {
             assertThat(read.text()).contains("21.4");
-            assertThat(read.who()).isEqualTo("Juniper");
+            assertThat(read.who()).as("as an old book has it").isEqualTo("Juniper");
         });
         assertThatThrownBy(() -> traces.add(key, trace, TraceChunk.Given.typed(30, 21.5, "21.5", "Juniper")))
                 .isInstanceOf(Refused.class)

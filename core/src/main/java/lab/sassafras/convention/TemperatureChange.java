@@ -97,12 +97,12 @@ public enum TemperatureChange implements School {
             return evidence.readOnAClock();
         }
     },
-    /** Both lines carried to 0.6 of the rise. */
+    /** Both lines carried to a stated part of the rise. */
     FRACTION(
             "fraction",
-            "both lines carried to 0.6 of the rise",
-            "Both lines are drawn to the moment at which three fifths of the change were "
-                    + "reached, for slow changes (ASTM D240 takes 60 %, the classical rule 63 %; from memory).") {
+            "both lines carried to a part of the rise",
+            "Both lines are drawn to the moment at which a stated part of the change was "
+                    + "reached, 0.6 where nothing is said, for slow changes (ASTM D240 takes 60 %, the classical rule 63 %; from memory).") {
         @Override
         public List<SchoolPlace> places() {
             return with(REACHED);
@@ -111,14 +111,14 @@ public enum TemperatureChange implements School {
         @Override
         public Expression start(Expression read, SchoolPlace.Answers answers) {
             return at(
-                    "start at 0.6",
+                    "start at the part",
                     read.plus(before(read, answers).times(answers.at(WAIT).plus(answers.at(REACHED)))));
         }
 
         @Override
         public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
             return at(
-                    "end at 0.6",
+                    "end at the part",
                     read.minus(after(read, answers).times(answers.at(SINCE).minus(answers.at(REACHED)))));
         }
     },
@@ -172,7 +172,7 @@ public enum TemperatureChange implements School {
             .taking(3);
     /** Time from the final reading to the later one (s). */
     public static final SchoolPlace BETWEEN = SchoolPlace.inTrial(DRIFT, "between", BenchUnit.SECONDS, When.AFTER_END);
-    /** Time from mixing until 0.6 of the change was reached (s). */
+    /** Time from mixing until the stated part of the change was reached (s). */
     public static final SchoolPlace REACHED = SchoolPlace.inTrial(DRIFT, "reached", BenchUnit.SECONDS, When.AFTER_END);
     /** Mean temperature from mixing to the final reading (°C). */
     public static final SchoolPlace MEAN =
@@ -192,6 +192,11 @@ public enum TemperatureChange implements School {
         return Arrays.stream(Way.values())
                 .filter(each -> each.key().equals(key()))
                 .findFirst();
+    }
+
+    /** {@return whether it goes by what the calorimeter cools toward, so that the room's temperature helps} */
+    public boolean goesByTheRoom() {
+        return this == NEWTON || this == INTEGRAL;
     }
 
     /** {@return whether it is read from readings on a clock, where no drift was typed} */

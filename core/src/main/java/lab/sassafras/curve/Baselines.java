@@ -175,7 +175,7 @@ public final class Baselines {
         List<Integer> out = new ArrayList<>();
         for (int i = from; i < to; i++) {
             counted += counts[i] ? 1 : 0;
-            if (counts[i] && Math.abs(of.off(i)) > most) {
+            if (counts[i] && Math.abs(of.off(i)) > most && !sure(i)) {
                 out.add(i);
             }
         }
@@ -198,7 +198,7 @@ public final class Baselines {
                     break;
                 }
                 first--;
-                spikes[first] = !lies;
+                spikes[first] = !lies && !sure(first);
             }
             if (first == settled) {
                 break;
@@ -208,7 +208,7 @@ public final class Baselines {
         }
         while (settled > before && overshoots(settled - 1)) {
             settled--;
-            spikes[settled] = true;
+            spikes[settled] = !sure(settled);
         }
         if (settled > before) {
             tailFrom();
@@ -230,6 +230,11 @@ public final class Baselines {
             spikes[i] = false;
         }
         settled = first;
+    }
+
+    /** Whether a person says that a reading counts, however far it lies off. */
+    private boolean sure(int i) {
+        return !curve.stated().sure().isEmpty() && curve.stated().sure().contains(time(i));
     }
 
     private boolean near(int i) {
@@ -282,7 +287,7 @@ public final class Baselines {
         for (int i = from + 2; i < to - 2; i++) {
             System.arraycopy(temperatures, i - 2, five, 0, five.length);
             Arrays.sort(five);
-            spikes[i] = Math.abs(temperatures[i] - five[2]) > most;
+            spikes[i] = Math.abs(temperatures[i] - five[2]) > most && !sure(i);
         }
     }
 

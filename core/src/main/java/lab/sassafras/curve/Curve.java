@@ -13,7 +13,7 @@ import lab.sassafras.measure.Refused;
  * @param display  smallest step the thermometer shows (°C)
  * @param room     what surrounds the calorimeter, where it was read
  * @param windows  which readings are baseline, where a person says so
- * @param once     time from mixing to a single reading (s)
+ * @param stated   what else a person says about it
  */
 public record Curve(
         List<Reading> readings,
@@ -21,10 +21,7 @@ public record Curve(
         double display,
         Optional<Room> room,
         Optional<Windows> windows,
-        double once) {
-
-    /** What is usually waited for a single reading (s). Common practice, no source. */
-    public static final double USUAL_WAIT = 180;
+        Stated stated) {
 
     /**
      * Takes readings as they come.
@@ -34,7 +31,7 @@ public record Curve(
      * @param display  smallest step the thermometer shows (°C)
      * @param room     what surrounds the calorimeter, where it was read
      * @param windows  which readings are baseline, where a person says so
-     * @param once     time from mixing to a single reading (s)
+     * @param stated   what else a person says about it
      * @throws Refused where nothing was read before mixing, or nothing after it
      */
     public Curve {
@@ -60,7 +57,7 @@ public record Curve(
     }
 
     /**
-     * Takes readings as they come, a single one being read after the usual wait.
+     * Takes readings as they come, nothing else being said about them.
      *
      * @param readings in any order
      * @param mixing   moment of mixing, on the readings' clock (s)
@@ -71,7 +68,7 @@ public record Curve(
      */
     public Curve(
             List<Reading> readings, double mixing, double display, Optional<Room> room, Optional<Windows> windows) {
-        this(readings, mixing, display, room, windows, USUAL_WAIT);
+        this(readings, mixing, display, room, windows, Stated.USUAL);
     }
 
     /**

@@ -65,7 +65,7 @@ public enum Way {
         @Override
         Outcome read(Baselines of) {
             for (int i = of.before; i < of.seconds.length; i++) {
-                if (of.seconds[i] >= of.curve.once()) {
+                if (of.seconds[i] >= of.curve.stated().once()) {
                     return single(of, of.temperatures[i]);
                 }
             }
@@ -121,7 +121,7 @@ public enum Way {
             return curved(of);
         }
     },
-    /** Straight lines carried to the moment at which three fifths of the change were reached. */
+    /** Straight lines carried to the moment at which a stated part of the change was reached. */
     FRACTION("fraction") {
         @Override
         Outcome read(Baselines of) {
@@ -162,7 +162,6 @@ public enum Way {
 
     private static final Withheld TOO_FEW = new Withheld(
             "A cooling curve takes at least two readings before mixing and four after it, six after a slow rise.");
-    private static final double FRACTION_REACHED = 0.6;
 
     private final String key;
 
@@ -300,17 +299,18 @@ public enum Way {
                 Math.min(fore.degreesOfFreedom(), after.degreesOfFreedom()));
     }
 
-    /** Time from mixing at which three fifths of the change were reached (s). */
+    /** Time from mixing at which the stated part of the change was reached (s). */
     private static double reached(Baselines of) {
         LineFit fore = of.foreLine();
         LineFit after = of.afterLine();
+        double reached = of.curve.stated().fraction();
         double lastTime = 0;
         double lastShare = 0;
         for (int i = of.before; i < of.seconds.length; i++) {
             double time = of.seconds[i];
             double share = (of.temperatures[i] - fore.at(time)) / (after.at(time) - fore.at(time));
-            if (share >= FRACTION_REACHED) {
-                return lastTime + (time - lastTime) * (FRACTION_REACHED - lastShare) / (share - lastShare);
+            if (share >= reached) {
+                return lastTime + (time - lastTime) * (reached - lastShare) / (share - lastShare);
             }
             lastTime = time;
             lastShare = share;

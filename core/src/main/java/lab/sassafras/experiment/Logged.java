@@ -2,6 +2,7 @@ package lab.sassafras.experiment;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Room;
 import lab.sassafras.measure.Instrument;
@@ -13,8 +14,10 @@ import lab.sassafras.measure.Instrument;
  * @param readings    those that count, in order of time (s from its beginning, °C)
  * @param thermometer they were read on; empty where it is not on the shelf
  * @param room        temperature of the room, where it was read
+ * @param sure        seconds of readings that count however far they lie off, where a person says so
  */
-public record Logged(String label, List<Reading> readings, Optional<Instrument> thermometer, Optional<Room> room) {
+public record Logged(
+        String label, List<Reading> readings, Optional<Instrument> thermometer, Optional<Room> room, Set<Double> sure) {
 
     /**
      * Readings in a room whose temperature was not read.
@@ -24,7 +27,7 @@ public record Logged(String label, List<Reading> readings, Optional<Instrument> 
      * @param thermometer they were read on; empty where it is not on the shelf
      */
     public Logged(String label, List<Reading> readings, Optional<Instrument> thermometer) {
-        this(label, readings, thermometer, Optional.empty());
+        this(label, readings, thermometer, Optional.empty(), Set.of());
     }
 
     /** What an unknown thermometer is taken to show (°C). Common practice, no source. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Curve;
+import lab.sassafras.curve.Stated;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
@@ -28,7 +29,7 @@ final class TraceSlot extends StatedSlot {
                                 logged.display(),
                                 logged.room(),
                                 use.windows(),
-                                use.once())));
+                                new Stated(use.once(), use.fraction(), logged.sure()))));
     }
 
     @Override

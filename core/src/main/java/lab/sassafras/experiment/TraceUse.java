@@ -4,7 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import lab.sassafras.curve.Curve;
+import lab.sassafras.curve.Stated;
 import lab.sassafras.curve.Windows;
 import lab.sassafras.measure.Refused;
 
@@ -17,16 +17,19 @@ import lab.sassafras.measure.Refused;
  * @param mixing moment of mixing (s)
  * @param windows which readings are baseline, where a person says so
  * @param once   time from mixing to a single reading (s)
+ * @param fraction part of the change to whose moment lines are carried
  */
-public record TraceUse(String trace, double from, double to, double mixing, Optional<Windows> windows, double once) {
+public record TraceUse(
+        String trace, double from, double to, double mixing, Optional<Windows> windows, double once, double fraction) {
 
+    private static final double LEAST_PART = 0.1;
     /** A day (s). */
     private static final double LONGEST = 86_400;
 
     private static final String SECONDS = "(\\d{1,7}(?:\\.\\d{1,3})?)";
-    private static final Pattern KEPT = Pattern.compile(
-            "([0-9a-z-]{1,40}) from " + SECONDS + " to " + SECONDS + " mixing " + SECONDS + "(?: before " + SECONDS
-                    + " to " + SECONDS + " after " + SECONDS + " to " + SECONDS + ")?(?: wait " + SECONDS + ")?");
+    private static final Pattern KEPT = Pattern.compile("([0-9a-z-]{1,40}) from " + SECONDS + " to " + SECONDS
+            + " mixing " + SECONDS + "(?: before " + SECONDS + " to " + SECONDS + " after " + SECONDS + " to " + SECONDS
+            + ")?(?: wait " + SECONDS + ")?(?: part (0\\.\\d{1,3}))?");
 
     /**
      * The whole of a record, which of its readings are baseline being left to what they show.
@@ -37,7 +40,7 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
      * @param mixing moment of mixing (s)
      */
     public TraceUse(String trace, double from, double to, double mixing) {
-        this(trace, from, to, mixing, Optional.empty(), Curve.USUAL_WAIT);
+        this(trace, from, to, mixing, Optional.empty(), Stated.USUAL.once(), Stated.USUAL.fraction());
     }
 
     /**
@@ -64,7 +67,8 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
                         second(kept, 3),
                         second(kept, 4),
                         windows(kept),
-                        kept.group(9) == null ? Curve.USUAL_WAIT : second(kept, 9)))
+                        kept.group(9) == null ? Stated.USUAL.once() : second(kept, 9),
+                        kept.group(10) == null ? Stated.USUAL.fraction() : second(kept, 10)))
                 : Optional.empty();
     }
 
@@ -89,7 +93,7 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
      * @param name of the trace
      */
     public TraceUse named(String name) {
-        return new TraceUse(name, from, to, mixing, windows, once);
+        return new TraceUse(name, from, to, mixing, windows, once, fraction);
     }
 
     /**
@@ -98,7 +102,7 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
      * @param seconds on its clock (s)
      */
     public TraceUse mixedAt(double seconds) {
-        return new TraceUse(trace, from, to, seconds, windows, once);
+        return new TraceUse(trace, from, to, seconds, windows, once, fraction);
     }
 
     /**
@@ -107,7 +111,7 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
      * @param chosen by a person; empty to leave it to what the readings show
      */
     public TraceUse with(Optional<Windows> chosen) {
-        return new TraceUse(trace, from, to, mixing, chosen, once);
+        return new TraceUse(trace, from, to, mixing, chosen, once, fraction);
     }
 
     /**
@@ -116,7 +120,21 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
      * @param seconds from mixing (s)
      */
     public TraceUse waiting(double seconds) {
-        return new TraceUse(trace, from, to, mixing, windows, seconds);
+        return new TraceUse(trace, from, to, mixing, windows, seconds, fraction);
+    }
+
+    /**
+     * {@return the same stretch, lines being carried to another part of the change}
+     *
+     * @param part of the change (0.1 to 0.9)
+     * @throws Refused for any other
+     */
+    public TraceUse carriedTo(double part) {
+        if (!(part >= LEAST_PART && part <= 1 - LEAST_PART)) {
+            throw new Refused(
+                    "A part of the change from 0.1 to 0.9, such as 0.6, 0.63, or 0.5 for a heater or a flame.");
+        }
+        return new TraceUse(trace, from, to, mixing, windows, once, part);
     }
 
     /** {@return as it is kept} */
@@ -125,7 +143,8 @@ public record TraceUse(String trace, double from, double to, double mixing, Opti
                 + windows.map(each -> " before " + plain(each.foreFrom()) + " to " + plain(each.foreTo()) + " after "
                                 + plain(each.afterFrom()) + " to " + plain(each.afterTo()))
                         .orElse("")
-                + (once == Curve.USUAL_WAIT ? "" : " wait " + plain(once));
+                + (once == Stated.USUAL.once() ? "" : " wait " + plain(once))
+                + (fraction == Stated.USUAL.fraction() ? "" : " part " + plain(fraction));
     }
 
     private static String plain(double seconds) {

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.IntStream;
 import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.curve.Outcome.Withheld;
@@ -75,7 +76,8 @@ class CurveTest {
         assertThat(read(bench, Way.EXTREME).end()).isEqualTo(first);
         // 20 °C above at mixing, e^(−180 ÷ 1500) of it three minutes later
         assertThat(read(bench, Way.AFTER_WAIT).end()).isCloseTo(21 + 20 * Math.exp(-0.12), within(1e-3));
-        Curve sooner = new Curve(curve.readings(), 180, 0, Optional.empty(), Optional.empty(), 60);
+        Curve sooner =
+                new Curve(curve.readings(), 180, 0, Optional.empty(), Optional.empty(), new Stated(60, 0.5, Set.of()));
         assertThat(((Change) Way.AFTER_WAIT.of(Baselines.of(sooner))).end())
                 .isCloseTo(21 + 20 * Math.exp(-0.04), within(1e-3));
         // the cooling line alone leaves the start as it was read
@@ -119,6 +121,10 @@ class CurveTest {
         Baselines baselines = Baselines.of(new Curve(readings, clean.mixing(), 0, Optional.empty()));
         assertThat(baselines.spikes()).containsExactly(readings.get(first), readings.get(first + 1));
         assertThat(((Change) Way.NEWTON.of(baselines)).difference()).isCloseTo(20, within(5e-3));
+        // a person may say otherwise: it counts however far it lies off
+        Stated sure = new Stated(180, 0.6, Set.of(readings.get(first).seconds()));
+        Curve counted = new Curve(readings, clean.mixing(), 0, Optional.empty(), Optional.empty(), sure);
+        assertThat(Baselines.of(counted).spikes()).doesNotContain(readings.get(first));
     }
 
     /** Readings that are the same because the display is coarse share its rounding: never below d ÷ √12 on a side. */

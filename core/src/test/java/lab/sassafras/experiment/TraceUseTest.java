@@ -1,6 +1,7 @@
 package lab.sassafras.experiment;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Optional;
 import java.util.Random;
@@ -23,7 +24,13 @@ class TraceUseTest {
                     ? Optional.empty()
                     : Optional.of(new Windows(0, mixing / 2, mixing + 30, mixing + 30 + random.nextInt(600)));
             TraceUse use = new TraceUse(
-                    ID, 0, 86_400, mixing, windows.map(TraceUseTest::toMilliseconds), 60 + random.nextInt(240));
+                    ID,
+                    0,
+                    86_400,
+                    mixing,
+                    windows.map(TraceUseTest::toMilliseconds),
+                    60 + random.nextInt(240),
+                    (1 + random.nextInt(9)) / 10.0);
             assertThat(TraceUse.of(use.text())).contains(use);
             assertThat(use.text().length()).as("as long as a row can be").isLessThanOrEqualTo(200);
         }
@@ -49,6 +56,8 @@ class TraceUseTest {
         assertThat(use.named("trace-1").text())
                 .isEqualTo("trace-1 from 0 to 86400 mixing 180 before 0 to 150 after 240 to 540");
         assertThat(use.with(Optional.empty())).isEqualTo(TraceUse.whole(ID, 180));
+        assertThat(TraceUse.of(use.carriedTo(0.5).text())).contains(use.carriedTo(0.5));
+        assertThatThrownBy(() -> use.carriedTo(1)).hasMessageContaining("from 0.1 to 0.9");
         assertThat(use.waiting(90).named("trace-1").text()).endsWith("after 240 to 540 wait 90");
     }
 

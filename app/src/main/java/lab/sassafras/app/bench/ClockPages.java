@@ -22,8 +22,9 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.TraceUses;
 import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.convention.Question;
 import lab.sassafras.curve.ClockTime;
-import lab.sassafras.curve.Curve;
+import lab.sassafras.curve.Stated;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Pace;
 import lab.sassafras.experiment.TraceUse;
@@ -188,7 +189,7 @@ class ClockPages {
             traces.add(
                     told.identity(),
                     trace,
-                    TraceChunk.Given.typed(second(trace, told), number.value(), text, bench.name()));
+                    TraceChunk.Given.typed(second(trace, told), number.value(), text, bench.identity()));
         });
     }
 
@@ -203,13 +204,16 @@ class ClockPages {
         Bench bench = who.benchOrAsk(request);
         Trace trace = trace(entry, told);
         return done(entry, told, "mixing", response, model, () -> {
+            if (entry.observations().find(told.identity()).isPresent()) {
+                return;
+            }
             double at = second(trace, told);
             TraceUse use = EntrySheets.use(entry, told.trial())
                     .map(before -> before.mixedAt(at))
                     .orElseGet(() -> TraceUse.whole(trace.id().toString(), at)
                             .waiting(waits.amount(entry, Pace.Kind.ONCE)
                                     .map(minutes -> 60 * minutes)
-                                    .orElse(Curve.USUAL_WAIT)));
+                                    .orElse(Stated.USUAL.once())));
             uses.keep(told.identity(), entry, told.trial(), use, "mixing marked again", bench);
         });
     }
@@ -363,6 +367,7 @@ class ClockPages {
                 traces.room(entry.entry().period()).stream()
                         .map(each -> each.text().orElse(""))
                         .toList());
+        model.addAttribute("roomAsked", entry.conventions().in(Question.CHANGE).goesByTheRoom());
         model.addAttribute("usual", USUAL);
         model.addAttribute(
                 "thermometers",

@@ -283,7 +283,7 @@ class ClockFilePages {
                 thermometer,
                 every,
                 clock.instant().minusSeconds((long) lasts),
-                TraceChunk.Given.inPieces(readings, bench.name()));
+                TraceChunk.Given.inPieces(readings, bench.identity()));
     }
 
     @GetMapping("/entries/{id}/clock.csv")

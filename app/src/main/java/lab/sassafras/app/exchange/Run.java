@@ -83,6 +83,7 @@ record Run(
             List<Timed> readings,
             List<Double> room,
             List<RunFile.AsidePart> setAside,
+            List<RunFile.AsidePart> counted,
             Optional<String> readFor) {
 
         /** Those that count. */

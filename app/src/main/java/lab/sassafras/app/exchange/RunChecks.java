@@ -286,6 +286,7 @@ final class RunChecks {
                             readings(here, part.readings()),
                             of(part.room()),
                             of(part.setAside()),
+                            of(part.counted()),
                             Optional.ofNullable(part.readFor())));
         });
         return traces;

@@ -102,6 +102,7 @@ record RunFile(
             List<List<Object>> readings,
             @Nullable List<Double> room,
             @Nullable List<AsidePart> setAside,
+            @Nullable List<AsidePart> counted,
             @Nullable String readFor) {}
 
     /** A reading set aside. */

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
@@ -108,23 +109,20 @@ class RunFileWriter {
 
     /** The first minor version that has all there is in a file. */
     private static int minor(Map<String, RunFile.TracePart> traces, List<RunFile.ObservationPart> observations) {
-        boolean trend = traces.values().stream().anyMatch(each -> each.readFor() != null)
+        boolean trend = traces.values().stream().anyMatch(each -> each.readFor() != null || each.counted() != null)
                 || observations.stream().anyMatch(each -> each.role().equals(Role.TREND.key()));
         return trend ? RunFile.MINOR : traces.isEmpty() ? 0 : 1;
     }
 
     private RunFile.TracePart trace(UUID id, EntrySheet entry, Names names) {
         Trace trace = traces.find(id).orElseThrow();
-        List<RunFile.AsidePart> aside = new ArrayList<>();
         List<List<Object>> readings = new ArrayList<>();
         traces.readings(id).forEach(each -> {
             readings.add(List.of(
                     each.seconds(), each.text().<Object>map(text -> text).orElse(each.temperature())));
         });
-        entry.decisions()
-                .readingsAside(id)
-                .forEach((subject, out) ->
-                        aside.add(new RunFile.AsidePart(Decisions.second(subject), out.reason(), out.who())));
+        List<RunFile.AsidePart> aside = decided(entry.decisions().readingsAside(id));
+        List<RunFile.AsidePart> counted = decided(entry.decisions().readingsSure(id));
         List<Double> room = traces.room(entry.entry().period()).stream()
                 .map(TraceChunk.Read::temperature)
                 .toList();
@@ -135,11 +133,21 @@ class RunFileWriter {
                 readings,
                 room.isEmpty() ? null : room,
                 aside.isEmpty() ? null : aside,
+                counted.isEmpty() ? null : counted,
                 entry.decisions().clocks().entrySet().stream()
                         .filter(each -> each.getValue().equals(id.toString()))
                         .findFirst()
                         .map(Map.Entry::getKey)
                         .orElse(null));
+    }
+
+    private static List<RunFile.AsidePart> decided(Map<String, Decision> decisions) {
+        return decisions.entrySet().stream()
+                .map(each -> new RunFile.AsidePart(
+                        Decisions.second(each.getKey()),
+                        each.getValue().reason(),
+                        each.getValue().who()))
+                .toList();
     }
 
     private static <T> @Nullable Map<String, T> orAbsent(Map<String, T> map) {

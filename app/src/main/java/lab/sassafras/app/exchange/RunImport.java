@@ -246,10 +246,10 @@ public class RunImport {
             each.text()
                     .ifPresentOrElse(
                             text -> readings.add(
-                                    TraceChunk.Given.typed(each.seconds(), each.temperature(), text, bench.name())),
+                                    TraceChunk.Given.typed(each.seconds(), each.temperature(), text, bench.identity())),
                             () -> many.add(new Reading(each.seconds(), each.temperature())));
         }
-        readings.addAll(TraceChunk.Given.inPieces(many, bench.name()));
+        readings.addAll(TraceChunk.Given.inPieces(many, bench.identity()));
         Trace trace = traces.bringIn(
                 bench,
                 besides(entry, clocked) ? Trace.TREND : many.isEmpty() ? Trace.HAND : Trace.FILE,
@@ -263,14 +263,8 @@ public class RunImport {
         clocked.room().stream()
                 .filter(each -> !known.contains(each))
                 .forEach(each -> traces.readRoom(UUID.randomUUID(), bench, Optional.empty(), each, each.toString()));
-        clocked.setAside()
-                .forEach(each -> book.decide(
-                        Optional.of(entry.id()),
-                        Decision.Kind.READING,
-                        Decisions.reading(trace.id(), each.seconds()),
-                        Decision.OUT,
-                        each.reason(),
-                        each.who()));
+        clocked.setAside().forEach(each -> decided(entry, trace, each, Decision.OUT));
+        clocked.counted().forEach(each -> decided(entry, trace, each, Decision.IN));
         clocked.readFor()
                 .ifPresent(address -> book.decide(
                         Optional.of(entry.id()),
@@ -280,6 +274,16 @@ public class RunImport {
                         "brought in from a file",
                         bench.name()));
         return trace.id();
+    }
+
+    private void decided(Entry entry, Trace trace, RunFile.AsidePart part, String outcome) {
+        book.decide(
+                Optional.of(entry.id()),
+                Decision.Kind.READING,
+                Decisions.reading(trace.id(), part.seconds()),
+                outcome,
+                part.reason(),
+                part.who());
     }
 
     /** Whether readings are of something beside the calorimeter, for its trend. */

@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Room;
 import lab.sassafras.experiment.Address;
@@ -117,7 +118,10 @@ final class RunReplay {
                                 each.counting().size() + " readings",
                                 each.counting(),
                                 each.instrument().map(run.instruments()::get),
-                                Room.of(each.room()))));
+                                Room.of(each.room()),
+                                each.counted().stream()
+                                        .map(RunFile.AsidePart::seconds)
+                                        .collect(Collectors.toSet()))));
         return all;
     }
 

@@ -29,6 +29,7 @@ import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TypedNumber;
 import lab.sassafras.verdict.Reduction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataAccessException;
@@ -215,6 +216,31 @@ class StripPages {
         return done(entry, trial, new Form("once", time, Stretches.NONE), response, model, () -> {
             TraceUse use = use(entry, trial).waiting(ClockTime.read(time));
             uses.keep(UUID.randomUUID(), entry, trial, use, "read after another wait", bench);
+        });
+    }
+
+    /** Keeps to what part of the change lines are carried. */
+    @PostMapping("/entries/{id}/strip/part")
+    String part(
+            @PathVariable UUID id,
+            @RequestParam int trial,
+            @RequestParam(defaultValue = "") String part,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, trial);
+        Bench bench = who.benchOrAsk(request);
+        return done(entry, trial, new Form("part", part, Stretches.NONE), response, model, () -> {
+            double given = TypedNumber.read(
+                            part.strip(), entry.entry().period().figures().mark())
+                    .value();
+            uses.keep(
+                    UUID.randomUUID(),
+                    entry,
+                    trial,
+                    use(entry, trial).carriedTo(given),
+                    "carried to another part of the rise",
+                    bench);
         });
     }
 

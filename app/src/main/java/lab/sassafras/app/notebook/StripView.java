@@ -14,11 +14,11 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.ClockTime;
-import lab.sassafras.curve.Curve;
 import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Recommendation;
+import lab.sassafras.curve.Stated;
 import lab.sassafras.curve.Way;
 import lab.sassafras.curve.Windows;
 import lab.sassafras.experiment.Address;
@@ -175,7 +175,22 @@ public final class StripView {
 
     /** After what wait a single reading is taken, as written. */
     public String once() {
-        return ClockTime.write(use.map(TraceUse::once).orElse(Curve.USUAL_WAIT));
+        return ClockTime.write(use.map(TraceUse::once).orElse(Stated.USUAL.once()));
+    }
+
+    /** To what part of the change lines are carried, as written. */
+    public String fraction() {
+        return figures.plain(use.map(TraceUse::fraction).orElse(Stated.USUAL.fraction()));
+    }
+
+    /** Whether a reading is left out as lying off by itself. */
+    public boolean spike(ClockReadings.Line line) {
+        return line.counts()
+                && baselines
+                        .filter(each -> each.spikes()
+                                .contains(
+                                        new Reading(line.seconds(), line.read().temperature())))
+                        .isPresent();
     }
 
     /** Readings that the reading of the curve leaves out as lying off by themselves. */

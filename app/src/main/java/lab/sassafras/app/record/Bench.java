@@ -45,6 +45,11 @@ public class Bench {
         return period;
     }
 
+    /** What readings on a clock are signed with, so that its name can later be replaced. */
+    public String identity() {
+        return id.toString();
+    }
+
     public String name() {
         return name;
     }

@@ -84,12 +84,21 @@ public record Decisions(List<Decision> all) {
 
     /** The decisions that set readings on a clock aside and still hold, by what they are about. */
     public Map<String, Decision> readingsAside(UUID trace) {
-        Map<String, Decision> aside = new LinkedHashMap<>();
+        return readings(trace, Decision.OUT);
+    }
+
+    private Map<String, Decision> readings(UUID trace, String outcome) {
+        Map<String, Decision> last = new LinkedHashMap<>();
         all.stream()
                 .filter(each -> each.is(Decision.Kind.READING) && each.subject().startsWith(trace + "@"))
-                .forEach(each -> aside.put(each.subject(), each));
-        aside.values().removeIf(each -> !each.outcome().equals(Decision.OUT));
-        return aside;
+                .forEach(each -> last.put(each.subject(), each));
+        last.values().removeIf(each -> !each.outcome().equals(outcome));
+        return last;
+    }
+
+    /** The decisions that readings on a clock count, whatever they look like, by what they are about. */
+    public Map<String, Decision> readingsSure(UUID trace) {
+        return readings(trace, Decision.IN);
     }
 
     /** Identity of the readings that a trial, or a temperature by its trend, is read on, by its address. */

@@ -49,7 +49,7 @@ public class Trace {
         this.channel = channel;
         this.instrumentId = instrument.orElse(null);
         this.readEvery = every;
-        this.who = bench.name();
+        this.who = bench.identity();
         this.begunAt = begunAt;
     }
 
@@ -70,6 +70,7 @@ public class Trace {
         return channel;
     }
 
+    /** Identity of the bench that began it, or its name where it was begun before identities were kept. */
     public String who() {
         return who;
     }

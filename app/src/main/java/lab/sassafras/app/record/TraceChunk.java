@@ -76,13 +76,23 @@ public class TraceChunk {
         }
     }
 
+    /** Seconds by which the same reading may differ where its time was reckoned twice, as after an answer that was lost. */
+    private static final double RECKONED_AGAIN = 3;
+
     /** One reading with who gave it and when, and as what where a person typed it. */
     public record Read(
-            UUID chunk, double seconds, double temperature, Optional<String> text, String who, Instant madeAt) {}
+            UUID chunk, double seconds, double temperature, Optional<String> text, String who, Instant madeAt) {
+
+        Read by(String name) {
+            return new Read(chunk, seconds, temperature, text, name, madeAt);
+        }
+    }
 
     boolean says(UUID trace, Given given) {
         return traceId.equals(trace)
-                && Arrays.equals(seconds, given.seconds())
+                && seconds.length == given.seconds().length
+                && IntStream.range(0, seconds.length)
+                        .allMatch(i -> Math.abs(seconds[i] - given.seconds()[i]) <= RECKONED_AGAIN)
                 && Arrays.equals(temperatures, given.temperatures());
     }
 

@@ -5,9 +5,13 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import lab.sassafras.measure.Refused;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -20,6 +24,8 @@ public class Traces {
 
     /** Readings a trace may hold. */
     public static final int MOST_READINGS = 100_000;
+
+    private static final Pattern IDENTITY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     private final EntityManager entities;
     private final LabBook book;
@@ -79,7 +85,7 @@ public class Traces {
     public void readRoom(UUID id, Bench bench, Optional<UUID> instrument, double temperature, String text) {
         if (entities.find(TraceChunk.class, id) == null) {
             Trace trace = begin(UUID.randomUUID(), bench, Trace.ROOM, instrument, 1);
-            add(id, trace, TraceChunk.Given.typed(0, temperature, text, bench.name()));
+            add(id, trace, TraceChunk.Given.typed(0, temperature, text, bench.identity()));
         }
     }
 
@@ -95,7 +101,18 @@ public class Traces {
                 .setParameter("period", period.id())
                 .getResultStream()
                 .flatMap(TraceChunk::readings)
+                .map(signed())
                 .toList();
+    }
+
+    /** Puts the name a bench has now in the place of its identity. */
+    private UnaryOperator<TraceChunk.Read> signed() {
+        Map<String, String> names = new HashMap<>();
+        return each -> each.by(names.computeIfAbsent(
+                each.who(),
+                who -> IDENTITY.matcher(who).matches()
+                        ? book.bench(UUID.fromString(who)).map(Bench::name).orElse(who)
+                        : who));
     }
 
     /** Of a bench, newest first, those of the room aside. */
@@ -150,6 +167,7 @@ public class Traces {
                 .setParameter("trace", trace)
                 .getResultStream()
                 .flatMap(TraceChunk::readings)
+                .map(signed())
                 .sorted(Comparator.comparingDouble(TraceChunk.Read::seconds))
                 .limit(MOST_READINGS)
                 .toList();

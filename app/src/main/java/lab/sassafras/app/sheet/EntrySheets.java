@@ -272,7 +272,10 @@ public class EntrySheets {
                         + thermometer.map(each -> " on " + each.name()).orElse(""),
                 counting,
                 thermometer,
-                room(entry.period()));
+                room(entry.period()),
+                decisions.readingsSure(trace.id()).keySet().stream()
+                        .map(Decisions::second)
+                        .collect(Collectors.toSet()));
     }
 
     private boolean reaches(Entry from, UUID target, Set<UUID> leading, Set<UUID> elsewhere) {
