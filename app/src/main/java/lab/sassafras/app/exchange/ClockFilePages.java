@@ -252,7 +252,7 @@ class ClockFilePages {
             int trial = Integer.parseInt(place.substring(TRIAL.length()));
             kept(entry(entry.entry().id(), trial), trial, file, Optional.empty(), bench);
         } else {
-            uses.name(entry, Address.read(place), bringIn(entry, Trace.TREND, file, Optional.empty(), bench), bench);
+            uses.name(entry, Address.read(place), bringIn(entry, file, Optional.empty(), bench), bench);
         }
     }
 
@@ -269,17 +269,17 @@ class ClockFilePages {
 
     private void kept(EntrySheet entry, int trial, ClockFile file, Optional<UUID> thermometer, Bench bench) {
         uses.strike(entry, trial, "readings brought in from a file", bench);
-        Trace trace = bringIn(entry, Trace.FILE, file, thermometer, bench);
+        Trace trace = bringIn(entry, file, thermometer, bench);
         uses.name(entry, EntrySheets.clockOf(entry, trial).orElseThrow(), trace, bench);
     }
 
-    private Trace bringIn(EntrySheet entry, String channel, ClockFile file, Optional<UUID> thermometer, Bench bench) {
+    private Trace bringIn(EntrySheet entry, ClockFile file, Optional<UUID> thermometer, Bench bench) {
         List<Reading> readings = file.readings();
         double lasts = readings.get(readings.size() - 1).seconds();
         int every = (int) Math.max(1, Math.min(3600, Math.round(lasts / (readings.size() - 1))));
         return traces.bringIn(
                 entry.entry().bench(),
-                channel,
+                Trace.FILE,
                 thermometer,
                 every,
                 clock.instant().minusSeconds((long) lasts),

@@ -252,7 +252,7 @@ public class RunImport {
         readings.addAll(TraceChunk.Given.inPieces(many, bench.identity()));
         Trace trace = traces.bringIn(
                 bench,
-                besides(entry, clocked) ? Trace.TREND : many.isEmpty() ? Trace.HAND : Trace.FILE,
+                !many.isEmpty() ? Trace.FILE : besides(entry, clocked) ? Trace.TREND : Trace.HAND,
                 clocked.instrument().map(here::get),
                 clocked.every(),
                 clocked.begun(),
