@@ -3,6 +3,7 @@ package lab.sassafras.experiment;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
@@ -108,18 +109,7 @@ public record Setting(
      * @param other a version of the shelf
      */
     public Setting with(ReferenceShelf other) {
-        return new Setting(
-                calorimeter,
-                calorimeters,
-                trials,
-                parts,
-                leftOut,
-                references,
-                figures,
-                conventions,
-                other,
-                combination,
-                traces);
+        return changed(copy -> copy.shelf = other);
     }
 
     /**
@@ -128,18 +118,7 @@ public record Setting(
      * @param other the other one
      */
     public Setting with(Calorimeter other) {
-        return new Setting(
-                Optional.of(other),
-                calorimeters,
-                trials,
-                parts,
-                leftOut,
-                references,
-                figures,
-                conventions,
-                shelf,
-                combination,
-                traces);
+        return changed(copy -> copy.calorimeter = Optional.of(other));
     }
 
     /**
@@ -148,18 +127,7 @@ public record Setting(
      * @param other the other one
      */
     public Setting with(Conventions other) {
-        return new Setting(
-                calorimeter,
-                calorimeters,
-                trials,
-                parts,
-                leftOut,
-                references,
-                figures,
-                other,
-                shelf,
-                combination,
-                traces);
+        return changed(copy -> copy.conventions = other);
     }
 
     /**
@@ -168,18 +136,7 @@ public record Setting(
      * @param other how numbers are written
      */
     public Setting writing(Figures other) {
-        return new Setting(
-                calorimeter,
-                calorimeters,
-                trials,
-                parts,
-                leftOut,
-                references,
-                other,
-                conventions,
-                shelf,
-                combination,
-                traces);
+        return changed(copy -> copy.figures = other);
     }
 
     /**
@@ -188,18 +145,7 @@ public record Setting(
      * @param other what is put in force
      */
     public Setting combining(Combination other) {
-        return new Setting(
-                calorimeter,
-                calorimeters,
-                trials,
-                parts,
-                leftOut,
-                references,
-                figures,
-                conventions,
-                shelf,
-                other.key(),
-                traces);
+        return changed(copy -> copy.combination = other.key());
     }
 
     /**
@@ -209,18 +155,10 @@ public record Setting(
      * @param moreReferences   results by identity
      */
     public Setting knowing(Map<String, Calorimeter> moreCalorimeters, Map<String, Referenced> moreReferences) {
-        return new Setting(
-                calorimeter,
-                joined(calorimeters, moreCalorimeters),
-                trials,
-                parts,
-                leftOut,
-                joined(references, moreReferences),
-                figures,
-                conventions,
-                shelf,
-                combination,
-                traces);
+        return changed(copy -> {
+            copy.calorimeters = joined(calorimeters, moreCalorimeters);
+            copy.references = joined(references, moreReferences);
+        });
     }
 
     /**
@@ -229,18 +167,54 @@ public record Setting(
      * @param known by the identity a slot names them by
      */
     public Setting logging(Map<String, Logged> known) {
-        return new Setting(
-                calorimeter,
-                calorimeters,
-                trials,
-                parts,
-                leftOut,
-                references,
-                figures,
-                conventions,
-                shelf,
-                combination,
-                known);
+        return changed(copy -> copy.traces = known);
+    }
+
+    private Setting changed(Consumer<Copy> change) {
+        Copy copy = new Copy(this);
+        change.accept(copy);
+        return copy.made();
+    }
+
+    /** A copy while it is being changed. */
+    private static final class Copy {
+
+        private final Setting of;
+        private Optional<Calorimeter> calorimeter;
+        private Map<String, Calorimeter> calorimeters;
+        private Map<String, Referenced> references;
+        private Figures figures;
+        private Conventions conventions;
+        private ReferenceShelf shelf;
+        private String combination;
+        private Map<String, Logged> traces;
+
+        Copy(Setting of) {
+            this.of = of;
+            calorimeter = of.calorimeter;
+            calorimeters = of.calorimeters;
+            references = of.references;
+            figures = of.figures;
+            conventions = of.conventions;
+            shelf = of.shelf;
+            combination = of.combination;
+            traces = of.traces;
+        }
+
+        Setting made() {
+            return new Setting(
+                    calorimeter,
+                    calorimeters,
+                    of.trials,
+                    of.parts,
+                    of.leftOut,
+                    references,
+                    figures,
+                    conventions,
+                    shelf,
+                    combination,
+                    traces);
+        }
     }
 
     private static <T> Map<String, T> joined(Map<String, T> known, Map<String, T> more) {
