@@ -16,6 +16,7 @@ import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.TraceUses;
@@ -36,6 +37,9 @@ class TracesTest extends HouseTest {
 
     @Autowired
     private EntrySheets sheets;
+
+    @Autowired
+    private Clocks clocks;
 
     private Trace begun(Bench bench, List<Reading> readings) {
         return traces.bringIn(
@@ -105,10 +109,10 @@ class TracesTest extends HouseTest {
     @Test
     void theTrialsClockIsItsOwnOrElseTheNewestNoTrialIsReadFrom() {
         Entry entry = imported("4-still-at-the-bench.json");
-        assertThat(sheets.clock(sheets.of(entry), 1)).isEmpty();
+        assertThat(clocks.of(sheets.of(entry), 1)).isEmpty();
         Trace older = begun(entry.bench(), curve());
         Trace newer = begun(entry.bench(), curve());
-        assertThat(sheets.clock(sheets.of(entry), 1)).map(ClockReadings::id).contains(newer.id());
+        assertThat(clocks.of(sheets.of(entry), 1)).map(ClockReadings::id).contains(newer.id());
         uses.keep(
                 UUID.randomUUID(),
                 sheets.of(entry),
@@ -116,13 +120,13 @@ class TracesTest extends HouseTest {
                 TraceUse.whole(older.id().toString(), 180),
                 "",
                 entry.bench());
-        assertThat(sheets.clock(sheets.of(entry), 1)).map(ClockReadings::id).contains(older.id());
+        assertThat(clocks.of(sheets.of(entry), 1)).map(ClockReadings::id).contains(older.id());
         book.open(entry.id(), "trial", "Juniper");
-        assertThat(sheets.clock(sheets.of(entry), 2)).map(ClockReadings::id).contains(newer.id());
+        assertThat(clocks.of(sheets.of(entry), 2)).map(ClockReadings::id).contains(newer.id());
         // another bench's readings are no choice
         Entry other = imported("2-grey-slug.json");
         Trace elsewhere = begun(book.join(other.period(), "Somewhere else"), curve());
-        assertThat(sheets.clock(sheets.of(other), 1)).isEmpty();
+        assertThat(clocks.of(sheets.of(other), 1)).isEmpty();
         assertThatThrownBy(() -> uses.keep(
                         UUID.randomUUID(),
                         sheets.of(other),
@@ -136,7 +140,7 @@ class TracesTest extends HouseTest {
         Entry fresh = imported("11-three-metals.json");
         traces.bringIn(
                 fresh.bench(), Trace.HAND, Optional.empty(), 30, Instant.now().minusSeconds(90_000), List.of());
-        assertThat(sheets.clock(sheets.of(fresh), 1)).isEmpty();
+        assertThat(clocks.of(sheets.of(fresh), 1)).isEmpty();
     }
 
     @Test
@@ -148,9 +152,9 @@ class TracesTest extends HouseTest {
         uses.keep(
                 UUID.randomUUID(), sheets.of(entry), 1, TraceUse.whole(trace, 175), "seen on the video", entry.bench());
         assertThat(book.observations(entry.id()).at("curve[1]/trace")).hasSize(2);
-        assertThat(EntrySheets.use(sheets.of(entry), 1)).map(TraceUse::mixing).contains(175.0);
+        assertThat(Clocks.use(sheets.of(entry), 1)).map(TraceUse::mixing).contains(175.0);
         uses.strike(sheets.of(entry), 1, "begun anew", entry.bench());
-        assertThat(EntrySheets.use(sheets.of(entry), 1)).isEmpty();
+        assertThat(Clocks.use(sheets.of(entry), 1)).isEmpty();
         uses.strike(sheets.of(entry), 1, "begun anew", entry.bench());
         assertThat(book.observations(entry.id()).at("curve[1]/trace")).hasSize(3);
     }
@@ -161,7 +165,7 @@ class TracesTest extends HouseTest {
         Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
         EntrySheet first = sheets.of(entry);
         assertThat(sheets.of(entry)).isSameAs(first);
-        UUID trace = UUID.fromString(EntrySheets.use(first, 1).orElseThrow().trace());
+        UUID trace = UUID.fromString(Clocks.use(first, 1).orElseThrow().trace());
         traces.add(
                 UUID.randomUUID(),
                 traces.find(trace).orElseThrow(),
@@ -194,7 +198,7 @@ class TracesTest extends HouseTest {
         EntrySheet before = sheets.of(entry);
         traces.readRoom(UUID.randomUUID(), book.join(entry.period(), "Elder"), Optional.empty(), 20.5, "20.5");
         assertThat(sheets.of(entry)).isNotSameAs(before);
-        assertThat(sheets.room(entry.period())).isPresent();
+        assertThat(clocks.room(entry.period())).isPresent();
     }
 
     /** A long record's page is short, and any of its readings can be set aside by its time. */
@@ -220,7 +224,7 @@ class TracesTest extends HouseTest {
         assertThat(hand.post(reading, "trial=1&time=10:00.4&outcome=out&reason=touched")
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(sheets.clock(sheets.of(entry), 1).orElseThrow().at(600.4))
+        assertThat(clocks.of(sheets.of(entry), 1).orElseThrow().at(600.4))
                 .hasValueSatisfying(line -> assertThat(line.reason()).isEqualTo("touched"));
         assertThat(hand.post(reading, "trial=1&time=99:00&outcome=out&reason=x").statusCode())
                 .isEqualTo(404);
@@ -241,7 +245,7 @@ class TracesTest extends HouseTest {
                 TraceUse.whole(trace.id().toString(), 180),
                 "",
                 entry.bench());
-        ClockReadings read = sheets.clock(sheets.of(entry), 1).orElseThrow();
+        ClockReadings read = clocks.of(sheets.of(entry), 1).orElseThrow();
         assertThat(read.lines()).hasSize(19);
         assertThat(read.counting()).hasSize(18).contains(new Reading(60, 21.7)).doesNotContain(new Reading(60, 21.0));
         assertThat(read.at(60)).map(ClockReadings.Line::time).contains("1:00");
@@ -253,7 +257,7 @@ class TracesTest extends HouseTest {
                 Decision.OUT,
                 "cup was touched",
                 "Juniper");
-        assertThat(sheets.clock(sheets.of(entry), 1).orElseThrow().counting()).hasSize(17);
+        assertThat(clocks.of(sheets.of(entry), 1).orElseThrow().counting()).hasSize(17);
         book.decide(
                 Optional.of(entry.id()),
                 Decision.Kind.READING,
@@ -261,6 +265,6 @@ class TracesTest extends HouseTest {
                 Decision.IN,
                 "fine",
                 "J");
-        assertThat(sheets.clock(sheets.of(entry), 1).orElseThrow().counting()).hasSize(18);
+        assertThat(clocks.of(sheets.of(entry), 1).orElseThrow().counting()).hasSize(18);
     }
 }

@@ -18,8 +18,8 @@ import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.TraceUses;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.convention.Question;
@@ -53,7 +53,7 @@ class ClockPages {
     private static final double HOTTEST_ROOM = 60;
     private static final List<Integer> USUAL = List.of(5, 10, 15, 20, 30, 60, 120);
 
-    private final EntrySheets sheets;
+    private final Clocks clocks;
     private final RunScreen screens;
     private final Traces traces;
     private final TraceUses uses;
@@ -64,7 +64,7 @@ class ClockPages {
     private final Clock clock;
 
     ClockPages(
-            EntrySheets sheets,
+            Clocks clocks,
             RunScreen screens,
             Traces traces,
             TraceUses uses,
@@ -74,7 +74,7 @@ class ClockPages {
             Trends trends,
             Clock clock) {
         this.trends = trends;
-        this.sheets = sheets;
+        this.clocks = clocks;
         this.screens = screens;
         this.traces = traces;
         this.uses = uses;
@@ -160,11 +160,7 @@ class ClockPages {
                     place.isPresent() ? Trace.TREND : Trace.HAND,
                     thermometer,
                     every);
-            uses.name(
-                    entry,
-                    place.or(() -> EntrySheets.clockOf(entry, told.trial())).orElseThrow(),
-                    begun,
-                    bench);
+            uses.name(entry, place.or(() -> Clocks.placeOf(entry, told.trial())).orElseThrow(), begun, bench);
         });
     }
 
@@ -208,7 +204,7 @@ class ClockPages {
                 return;
             }
             double at = second(trace, told);
-            TraceUse use = EntrySheets.use(entry, told.trial())
+            TraceUse use = Clocks.use(entry, told.trial())
                     .map(before -> before.mixedAt(at))
                     .orElseGet(() -> TraceUse.whole(trace.id().toString(), at)
                             .waiting(waits.amount(entry, Pace.Kind.ONCE)
@@ -333,7 +329,7 @@ class ClockPages {
     /** An entry whose trial can be read on a clock. */
     private EntrySheet entry(UUID id, int trial) {
         EntrySheet entry = screens.entry(id);
-        if (EntrySheets.clockOf(entry, trial).isEmpty()
+        if (Clocks.placeOf(entry, trial).isEmpty()
                 || trial < 1
                 || trial > entry.sheet().trials()) {
             throw new NotFound("This entry reads nothing on a clock there.");
@@ -343,7 +339,7 @@ class ClockPages {
 
     private String render(EntrySheet entry, int trial, Optional<Address> place, Problem problem, Model model) {
         Optional<ClockReadings> readings =
-                place.isPresent() ? sheets.trend(entry, place.get()) : sheets.clock(entry, trial);
+                place.isPresent() ? clocks.trend(entry, place.get()) : clocks.of(entry, trial);
         model.addAttribute(
                 "trend", place.map(each -> trends.view(entry, trial, each)).orElse(null));
         model.addAttribute("entry", entry.entry());
@@ -388,7 +384,7 @@ class ClockPages {
                                 each,
                                 place.isPresent()
                                         ? Optional.empty()
-                                        : EntrySheets.use(entry, trial).map(TraceUse::mixing),
+                                        : Clocks.use(entry, trial).map(TraceUse::mixing),
                                 withdrawn(entry, trial, each),
                                 Duration.between(each.trace().begunAt(), clock.instant())
                                         .toMillis(),
@@ -411,7 +407,7 @@ class ClockPages {
 
     /** Mixings on this clock that were broken off. */
     private static List<ClockScreen.Row> withdrawn(EntrySheet entry, int trial, ClockReadings readings) {
-        return EntrySheets.clockOf(entry, trial)
+        return Clocks.placeOf(entry, trial)
                 .map(address -> entry.observations().at(address.toString()))
                 .orElse(List.of())
                 .stream()

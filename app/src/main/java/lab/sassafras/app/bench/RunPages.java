@@ -7,8 +7,8 @@ import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Cardinality;
@@ -49,8 +49,8 @@ class RunPages {
         Optional<Address> past = after.map(Address::read);
         Optional<Address> wanted = at.map(Address::read);
         int shown = RunScreen.trialOf(entry, trial, wanted.or(() -> past));
-        if (wanted.isPresent() && wanted.equals(EntrySheets.clockOf(entry, shown))) {
-            boolean mixed = EntrySheets.use(entry, shown).isPresent();
+        if (wanted.isPresent() && wanted.equals(Clocks.placeOf(entry, shown))) {
+            boolean mixed = Clocks.use(entry, shown).isPresent();
             return "redirect:/entries/" + id + (mixed ? "/strip?trial=" : "/clock?trial=") + shown;
         }
         WrittenSheet screen = new WrittenSheet(entry, shown);

@@ -6,6 +6,7 @@ import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
@@ -99,7 +100,7 @@ class RunScreen {
     }
 
     private static void sheet(EntrySheet entry, WrittenSheet screen, View shown, Model model) {
-        Optional<Address> onClock = EntrySheets.clockOf(entry, shown.trial());
+        Optional<Address> onClock = Clocks.placeOf(entry, shown.trial());
         model.addAttribute("onClock", onClock.isPresent());
         model.addAttribute("entry", entry.entry());
         model.addAttribute("title", entry.experiment().words().title());

@@ -9,8 +9,8 @@ import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Trend;
@@ -34,13 +34,13 @@ class Trends {
     private static final double USUAL_DISPLAY = 0.1;
 
     private final LabBook book;
-    private final EntrySheets sheets;
+    private final Clocks clocks;
     private final Instruments instruments;
     private final WaitScreen waits;
 
-    Trends(LabBook book, EntrySheets sheets, Instruments instruments, WaitScreen waits) {
+    Trends(LabBook book, Clocks clocks, Instruments instruments, WaitScreen waits) {
         this.book = book;
-        this.sheets = sheets;
+        this.clocks = clocks;
         this.instruments = instruments;
         this.waits = waits;
     }
@@ -60,7 +60,7 @@ class Trends {
     View view(EntrySheet entry, int trial, Address place) {
         slot(entry, place);
         Optional<ClockReadings> readings =
-                sheets.trend(entry, place).filter(each -> !each.counting().isEmpty());
+                clocks.trend(entry, place).filter(each -> !each.counting().isEmpty());
         Optional<Double> moment = readings.map(each -> moment(entry, trial, each));
         String label = entry.experiment().words().label(place.path());
         String kept = entry.observations().standingAt(place.toString()).stream()
@@ -123,7 +123,7 @@ class Trends {
     void keep(EntrySheet entry, Address place, double seconds, Bench bench) {
         Slot slot = slot(entry, place);
         ClockReadings readings =
-                sheets.trend(entry, place).orElseThrow(() -> new NotFound("Nothing was read on a clock there."));
+                clocks.trend(entry, place).orElseThrow(() -> new NotFound("Nothing was read on a clock there."));
         Trend trend = at(readings, seconds);
         Figures figures = entry.entry().period().figures();
         Optional<Observation> before =

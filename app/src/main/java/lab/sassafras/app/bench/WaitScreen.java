@@ -16,6 +16,7 @@ import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Paces;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
@@ -172,7 +173,7 @@ class WaitScreen {
 
     /** When a trial was mixed, by its clock or by its own mark. */
     Optional<Instant> mixedAt(EntrySheet entry, int trial) {
-        Optional<Instant> onClock = EntrySheets.use(entry, trial)
+        Optional<Instant> onClock = Clocks.use(entry, trial)
                 .flatMap(use -> Shelf.identity(use.trace())
                         .flatMap(traces::find)
                         .map(trace -> trace.begunAt().plusMillis(Math.round(1000 * use.mixing()))));

@@ -23,6 +23,7 @@ import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.settings.HouseSettings;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.TraceUses;
@@ -61,6 +62,7 @@ class ClockFilePages {
 
     private final LabBook book;
     private final EntrySheets sheets;
+    private final Clocks clocks;
     private final Traces traces;
     private final TraceUses uses;
     private final Instruments instruments;
@@ -76,6 +78,7 @@ class ClockFilePages {
     ClockFilePages(
             LabBook book,
             EntrySheets sheets,
+            Clocks clocks,
             Traces traces,
             TraceUses uses,
             Instruments instruments,
@@ -84,6 +87,7 @@ class ClockFilePages {
             Clock clock) {
         this.book = book;
         this.sheets = sheets;
+        this.clocks = clocks;
         this.traces = traces;
         this.uses = uses;
         this.instruments = instruments;
@@ -270,7 +274,7 @@ class ClockFilePages {
     private void kept(EntrySheet entry, int trial, ClockFile file, Optional<UUID> thermometer, Bench bench) {
         uses.strike(entry, trial, "readings brought in from a file", bench);
         Trace trace = bringIn(entry, file, thermometer, bench);
-        uses.name(entry, EntrySheets.clockOf(entry, trial).orElseThrow(), trace, bench);
+        uses.name(entry, Clocks.placeOf(entry, trial).orElseThrow(), trace, bench);
     }
 
     private Trace bringIn(EntrySheet entry, ClockFile file, Optional<UUID> thermometer, Bench bench) {
@@ -295,7 +299,7 @@ class ClockFilePages {
                         HttpHeaders.CONTENT_DISPOSITION,
                         "attachment; filename=\"clock-" + entry.entry().period().heldOn() + "-trial-" + trial
                                 + ".csv\"")
-                .body(sheets.clock(entry, trial)
+                .body(clocks.of(entry, trial)
                         .map(ObservationTable::csv)
                         .orElseThrow(() -> new NotFound("Nothing was read on a clock there."))
                         .getBytes(StandardCharsets.UTF_8));
@@ -304,7 +308,7 @@ class ClockFilePages {
     private EntrySheet entry(UUID id, int trial) {
         return book.entry(id)
                 .map(sheets::of)
-                .filter(each -> EntrySheets.clockOf(each, trial).isPresent()
+                .filter(each -> Clocks.placeOf(each, trial).isPresent()
                         && trial >= 1
                         && trial <= each.sheet().trials())
                 .orElseThrow(() -> new NotFound("This entry reads nothing on a clock there."));

@@ -15,6 +15,7 @@ import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.TraceUses;
@@ -53,12 +54,14 @@ class StripPages {
 
     private final LabBook book;
     private final EntrySheets sheets;
+    private final Clocks clocks;
     private final TraceUses uses;
     private final WhoIsHere who;
 
-    StripPages(LabBook book, EntrySheets sheets, TraceUses uses, WhoIsHere who) {
+    StripPages(LabBook book, EntrySheets sheets, Clocks clocks, TraceUses uses, WhoIsHere who) {
         this.book = book;
         this.sheets = sheets;
+        this.clocks = clocks;
         this.uses = uses;
         this.who = who;
     }
@@ -195,7 +198,7 @@ class StripPages {
         Bench bench = who.benchOrAsk(request);
         return done(entry, trial, new Form("mixing", time, Stretches.NONE), response, model, () -> {
             double at = ClockTime.read(time);
-            TraceUse use = EntrySheets.use(entry, trial)
+            TraceUse use = Clocks.use(entry, trial)
                     .map(each -> each.mixedAt(at))
                     .orElseGet(() -> TraceUse.whole(readings(entry, trial).id().toString(), at));
             uses.keep(UUID.randomUUID(), entry, trial, use, "mixing marked again", bench);
@@ -325,7 +328,7 @@ class StripPages {
     private EntrySheet entry(UUID id, int trial) {
         EntrySheet entry =
                 book.entry(id).map(sheets::of).orElseThrow(() -> new NotFound("There is no entry at that address."));
-        if (EntrySheets.clockOf(entry, trial).isEmpty()
+        if (Clocks.placeOf(entry, trial).isEmpty()
                 || trial < 1
                 || trial > entry.sheet().trials()) {
             throw new NotFound("This entry reads nothing on a clock there.");
@@ -334,24 +337,24 @@ class StripPages {
     }
 
     private ClockReadings readings(EntrySheet entry, int trial) {
-        return sheets.clock(entry, trial).orElseThrow(() -> new NotFound("Nothing was read on a clock there."));
+        return clocks.of(entry, trial).orElseThrow(() -> new NotFound("Nothing was read on a clock there."));
     }
 
     private static TraceUse use(EntrySheet entry, int trial) {
-        return EntrySheets.use(entry, trial).orElseThrow(() -> new Refused("Mark the moment of mixing first."));
+        return Clocks.use(entry, trial).orElseThrow(() -> new Refused("Mark the moment of mixing first."));
     }
 
     /** The other trials that were read on a clock, mixing on mixing. */
     private List<StripPicture.Besides> others(EntrySheet entry, int trial, double mixing) {
         List<StripPicture.Besides> others = new ArrayList<>();
         for (int each = 1; each <= entry.sheet().trials(); each++) {
-            Optional<TraceUse> use = EntrySheets.use(entry, each);
+            Optional<TraceUse> use = Clocks.use(entry, each);
             if (each == trial || use.isEmpty()) {
                 continue;
             }
             String name = name(entry, each);
             double shift = mixing - use.get().mixing();
-            sheets.clock(entry, each)
+            clocks.of(entry, each)
                     .map(ClockReadings::counting)
                     .filter(counting -> !counting.isEmpty())
                     .ifPresent(counting -> others.add(new StripPicture.Besides(
@@ -389,7 +392,7 @@ class StripPages {
         Figures figures = entry.entry().period().figures();
         List<Beside> all = new ArrayList<>();
         for (int trial = 1; trial <= entry.sheet().trials(); trial++) {
-            Optional<TraceUse> use = EntrySheets.use(entry, trial);
+            Optional<TraceUse> use = Clocks.use(entry, trial);
             Optional<Outcome> outcome = entry.sheet()
                     .baselines(trial)
                     .flatMap(curve ->
@@ -426,7 +429,7 @@ class StripPages {
             Stretches typed,
             Problem problem,
             Model model) {
-        Optional<TraceUse> kept = EntrySheets.use(entry, trial);
+        Optional<TraceUse> kept = Clocks.use(entry, trial);
         Optional<TraceUse> use = kept.map(each -> tried.isPresent() ? each.with(tried) : each);
         boolean trying = !use.equals(kept);
         Sheet sheet = trying ? uses.tried(entry, trial, use.orElseThrow()) : entry.sheet();
@@ -443,11 +446,11 @@ class StripPages {
         model.addAttribute("others", others.size());
         model.addAttribute("over", look.others());
         model.addAttribute("beside", look.others() ? beside(entry) : List.of());
-        StripView view = sheets.clock(entry, trial)
+        StripView view = clocks.of(entry, trial)
                 .map(readings -> new StripView(entry, trial, readings, use, sheet, reduction, laid, look.part()))
                 .orElse(null);
         model.addAttribute("view", view);
-        model.addAttribute("room", sheets.room(entry.entry().period()).orElse(null));
+        model.addAttribute("room", clocks.room(entry.entry().period()).orElse(null));
         model.addAttribute("problem", problem);
         model.addAttribute("trying", trying);
         model.addAttribute(

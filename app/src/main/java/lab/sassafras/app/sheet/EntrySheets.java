@@ -2,9 +2,6 @@ package lab.sassafras.app.sheet;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -16,7 +13,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
@@ -24,11 +20,9 @@ import lab.sassafras.app.record.EntryRows;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Observations;
-import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Stamp;
 import lab.sassafras.app.record.Stamps;
 import lab.sassafras.app.record.Trace;
-import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.shelf.Calibration;
@@ -37,8 +31,6 @@ import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.curve.Room;
-import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Experiment;
@@ -65,18 +57,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class EntrySheets {
 
-    /** A clock begun earlier is no longer the one of this run. */
-    private static final Duration LONGEST_CLOCK = Duration.ofHours(12);
-
     private final LabBook book;
     private final Shelves shelves;
     private final Stamps stamps;
     private final Traces traces;
-    private final Clock clock;
+    private final Clocks clocks;
     private final Cache<UUID, Kept> whole;
 
-    EntrySheets(LabBook book, Traces traces, Shelves shelves, Stamps stamps, Clock clock, HouseSettings settings) {
-        this.clock = clock;
+    EntrySheets(LabBook book, Traces traces, Shelves shelves, Stamps stamps, Clocks clocks, HouseSettings settings) {
+        this.clocks = clocks;
         this.whole =
                 Caffeine.newBuilder().maximumSize(settings.limits().entries()).build();
         this.book = book;
@@ -176,67 +165,6 @@ public class EntrySheets {
                                 .orElse(Map.of()));
     }
 
-    /** Where a trial names its readings on a clock; empty where the experiment reads none. */
-    public static Optional<Address> clockOf(EntrySheet entry, int trial) {
-        return entry.experiment().groups().stream()
-                .flatMap(group -> group.slots().stream()
-                        .filter(slot -> slot.elsewhere().equals(Optional.of(Slot.Elsewhere.TRACE)))
-                        .map(slot -> Address.of(group.key() + "/" + slot.key(), trial)))
-                .findFirst();
-    }
-
-    /** Which stretch of which readings a trial is read from. */
-    public static Optional<TraceUse> use(EntrySheet entry, int trial) {
-        return clockOf(entry, trial)
-                .flatMap(address -> entry.sheet().stated(address.path(), trial))
-                .flatMap(TraceUse::of);
-    }
-
-    /** The clock of a trial: the one it is read from, or else the one named for it, or else the newest of its bench that no trial is read from yet. */
-    public Optional<ClockReadings> clock(EntrySheet entry, int trial) {
-        return use(entry, trial)
-                .map(TraceUse::trace)
-                .or(() -> clockOf(entry, trial).flatMap(address -> named(entry, address)))
-                .or(() -> free(entry.entry().bench()))
-                .flatMap(id -> readings(entry, id));
-    }
-
-    /** The readings whose trend gives what stands at an address; empty while no clock was begun for it. */
-    public Optional<ClockReadings> trend(EntrySheet entry, Address address) {
-        return named(entry, address).flatMap(id -> readings(entry, id));
-    }
-
-    private static Optional<String> named(EntrySheet entry, Address address) {
-        return entry.decisions().last(Decision.Kind.CLOCK, address.toString()).map(Decision::outcome);
-    }
-
-    private Optional<ClockReadings> readings(EntrySheet entry, String id) {
-        return Shelf.identity(id)
-                .flatMap(traces::find)
-                .map(trace -> ClockReadings.of(trace, traces.readings(trace.id()), entry.decisions()));
-    }
-
-    private Optional<String> free(Bench bench) {
-        Set<String> taken = book.entriesOf(bench).stream()
-                .flatMap(entry -> stated(
-                        Experiments.findOrUnknown(entry.experiment()),
-                        book.observations(entry.id()).standing(),
-                        Slot.Elsewhere.TRACE))
-                .flatMap(text -> TraceUse.of(text).stream())
-                .map(TraceUse::trace)
-                .collect(Collectors.toSet());
-        book.entriesOf(bench)
-                .forEach(entry ->
-                        taken.addAll(book.decisions(entry.id()).clocks().values()));
-        Instant oldest = clock.instant().minus(LONGEST_CLOCK);
-        return traces.of(bench).stream()
-                .filter(each ->
-                        each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND))
-                .map(each -> each.id().toString())
-                .filter(id -> !taken.contains(id))
-                .findFirst();
-    }
-
     private Map<String, Logged> ofBench(EntrySheet entry) {
         Map<String, Logged> all = new LinkedHashMap<>();
         traces.of(entry.entry().bench())
@@ -257,12 +185,6 @@ public class EntrySheets {
         return used;
     }
 
-    /** Temperature of the room in a period, where it was read. */
-    public Optional<Room> room(Period period) {
-        return Room.of(
-                traces.room(period).stream().map(TraceChunk.Read::temperature).toList());
-    }
-
     private Logged logged(Entry entry, Trace trace, Decisions decisions, Shelf shelf) {
         List<Reading> counting =
                 ClockReadings.of(trace, traces.readings(trace.id()), decisions).counting();
@@ -272,7 +194,7 @@ public class EntrySheets {
                         + thermometer.map(each -> " on " + each.name()).orElse(""),
                 counting,
                 thermometer,
-                room(entry.period()),
+                clocks.room(entry.period()),
                 decisions.readingsSure(trace.id()).keySet().stream()
                         .map(Decisions::second)
                         .collect(Collectors.toSet()));
@@ -386,7 +308,7 @@ public class EntrySheets {
         return used;
     }
 
-    private static Stream<String> stated(Experiment experiment, List<Observation> observations, Slot.Elsewhere names) {
+    static Stream<String> stated(Experiment experiment, List<Observation> observations, Slot.Elsewhere names) {
         return observations.stream()
                 .filter(each -> !each.strikeOut()
                         && WrittenSheet.slot(experiment, each)

@@ -60,7 +60,7 @@ public class TraceUses {
      */
     public Sheet tried(EntrySheet entry, int trial, TraceUse use) {
         Address address = place(entry, trial);
-        boolean sameReadings = EntrySheets.use(entry, trial)
+        boolean sameReadings = Clocks.use(entry, trial)
                 .filter(each -> each.trace().equals(use.trace()))
                 .isPresent();
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
@@ -143,8 +143,7 @@ public class TraceUses {
     }
 
     private static Address place(EntrySheet entry, int trial) {
-        return EntrySheets.clockOf(entry, trial)
-                .orElseThrow(() -> new Refused("This experiment reads nothing on a clock."));
+        return Clocks.placeOf(entry, trial).orElseThrow(() -> new Refused("This experiment reads nothing on a clock."));
     }
 
     private static Optional<Observation> standing(EntrySheet entry, Address address) {

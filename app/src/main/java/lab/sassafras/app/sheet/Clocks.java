@@ -1,0 +1,112 @@
+package lab.sassafras.app.sheet;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
+import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.curve.Room;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.TraceUse;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Finds on which clock a trial, or a temperature by its trend, is read. */
+@Service
+@Transactional(readOnly = true)
+public class Clocks {
+
+    /** A clock begun earlier is no longer the one of this run. */
+    private static final Duration LONGEST = Duration.ofHours(12);
+
+    private final LabBook book;
+    private final Traces traces;
+    private final Clock clock;
+
+    Clocks(LabBook book, Traces traces, Clock clock) {
+        this.book = book;
+        this.traces = traces;
+        this.clock = clock;
+    }
+
+    /** Where a trial names its readings on a clock; empty where the experiment reads none. */
+    public static Optional<Address> placeOf(EntrySheet entry, int trial) {
+        return entry.experiment().groups().stream()
+                .flatMap(group -> group.slots().stream()
+                        .filter(slot -> slot.elsewhere().equals(Optional.of(Slot.Elsewhere.TRACE)))
+                        .map(slot -> Address.of(group.key() + "/" + slot.key(), trial)))
+                .findFirst();
+    }
+
+    /** Which stretch of which readings a trial is read from. */
+    public static Optional<TraceUse> use(EntrySheet entry, int trial) {
+        return placeOf(entry, trial)
+                .flatMap(address -> entry.sheet().stated(address.path(), trial))
+                .flatMap(TraceUse::of);
+    }
+
+    /**
+     * The clock of a trial: the one it is read from, or else the one named for it, or else the newest of its bench
+     * that no trial is read from yet.
+     */
+    public Optional<ClockReadings> of(EntrySheet entry, int trial) {
+        return use(entry, trial)
+                .map(TraceUse::trace)
+                .or(() -> placeOf(entry, trial).flatMap(address -> named(entry, address)))
+                .or(() -> free(entry.entry().bench()))
+                .flatMap(id -> readings(entry, id));
+    }
+
+    /** The readings whose trend gives what stands at an address; empty while no clock was begun for it. */
+    public Optional<ClockReadings> trend(EntrySheet entry, Address address) {
+        return named(entry, address).flatMap(id -> readings(entry, id));
+    }
+
+    private static Optional<String> named(EntrySheet entry, Address address) {
+        return entry.decisions().last(Decision.Kind.CLOCK, address.toString()).map(Decision::outcome);
+    }
+
+    private Optional<ClockReadings> readings(EntrySheet entry, String id) {
+        return Shelf.identity(id)
+                .flatMap(traces::find)
+                .map(trace -> ClockReadings.of(trace, traces.readings(trace.id()), entry.decisions()));
+    }
+
+    private Optional<String> free(Bench bench) {
+        Set<String> taken = book.entriesOf(bench).stream()
+                .flatMap(entry -> EntrySheets.stated(
+                        Experiments.findOrUnknown(entry.experiment()),
+                        book.observations(entry.id()).standing(),
+                        Slot.Elsewhere.TRACE))
+                .flatMap(text -> TraceUse.of(text).stream())
+                .map(TraceUse::trace)
+                .collect(Collectors.toSet());
+        book.entriesOf(bench)
+                .forEach(entry ->
+                        taken.addAll(book.decisions(entry.id()).clocks().values()));
+        Instant oldest = clock.instant().minus(LONGEST);
+        return traces.of(bench).stream()
+                .filter(each ->
+                        each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND))
+                .map(each -> each.id().toString())
+                .filter(id -> !taken.contains(id))
+                .findFirst();
+    }
+
+    /** Temperature of the room in a period, where it was read. */
+    public Optional<Room> room(Period period) {
+        return Room.of(
+                traces.room(period).stream().map(TraceChunk.Read::temperature).toList());
+    }
+}
