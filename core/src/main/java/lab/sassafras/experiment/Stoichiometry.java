@@ -81,6 +81,17 @@ public final class Stoichiometry {
     }
 
     /**
+     * {@return the tabulated heat of combustion of the fuel in a slot (kJ/mol), where the shelf has it}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Optional<Expression> tabulatedCombustion(String path) {
+        return formula(path)
+                .flatMap(draft.sheet().setting().shelf()::combustion)
+                .map(row -> draft.property(row.key(), Symbol.of("ΔH:tabulated")));
+    }
+
+    /**
      * {@return moles of the reagent that runs out first, as many as react (mol)}
      *
      * @param reagents both of them

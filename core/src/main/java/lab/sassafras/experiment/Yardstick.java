@@ -26,6 +26,13 @@ public sealed interface Yardstick {
      */
     record OfReaction(String equation, Optional<String> strength) implements Yardstick {}
 
+    /**
+     * The tabulated heat of combustion of the fuel in this slot, to liquid water.
+     *
+     * @param formula path of the formula of the fuel
+     */
+    record OfCombustion(String formula) implements Yardstick {}
+
     /** The liquids on the reference shelf; {@code known} is the path of the slot that says which it is, where told. */
     record OfLiquids(String known) implements Yardstick {}
 

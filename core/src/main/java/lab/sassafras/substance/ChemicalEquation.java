@@ -159,6 +159,11 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
             formed.add(new Term(solid.boundWater(), ChemicalFormula.read("H2O"), "l"));
         }
         List<Term> taken = List.of(new Term(1, solid, "s"));
+        return of(taken, formed);
+    }
+
+    /** An equation of known terms, written out. */
+    static ChemicalEquation of(List<Term> taken, List<Term> formed) {
         return new ChemicalEquation(written(taken) + " -> " + written(formed), taken, formed);
     }
 

@@ -28,6 +28,8 @@ public final class ReferenceShelf {
     private final List<Substance> liquids;
     private final List<Reference> properties;
     private final List<Dissolution> heatsOfSolution;
+    private static final String COMBUSTION = "combustion-";
+
     private final Formation formation;
     private final List<Reference> reactions;
     private final DilutionHeats dilutionHeats;
@@ -136,6 +138,19 @@ public final class ReferenceShelf {
                 .filter(each -> each.key().equals(key))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("nothing on the shelf is called " + key));
+    }
+
+    /**
+     * {@return the heat of combustion of a fuel, to liquid water at 25 °C (kJ/mol); empty where the shelf has none}
+     *
+     * @param fuel whose composition is looked for, however it is written
+     */
+    public Optional<Reference> combustion(ChemicalFormula fuel) {
+        return properties.stream()
+                .filter(each -> each.key().startsWith(COMBUSTION))
+                .filter(each -> ChemicalFormula.read(each.key().substring(COMBUSTION.length()))
+                        .sameAs(fuel))
+                .findFirst();
     }
 
     /** {@return liquids} */

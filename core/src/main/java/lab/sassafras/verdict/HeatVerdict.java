@@ -29,6 +29,9 @@ final class HeatVerdict {
             ChemicalFormula.read("NaHSO4"),
             ChemicalFormula.read("KHSO4"));
 
+    /** More than this of the tabulated heat (%) is no uncertainty any more. */
+    private static final double MOST_UNDER_A_CAN = 103;
+
     private final ReferenceShelf shelf;
     private final Sheet sheet;
     private final Figures figures;
@@ -56,6 +59,37 @@ final class HeatVerdict {
         HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
         verdict.sign("The reaction");
         return verdict.reaction(yardstick);
+    }
+
+    static Verdict of(Yardstick.OfCombustion yardstick, Sheet sheet, Estimate result, Solution trial) {
+        HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
+        verdict.sign("The burning");
+        return verdict.combustion(yardstick);
+    }
+
+    /** Under a can a part of the heat is enough to be usual: it is said what part, and where the rest goes. */
+    private Verdict combustion(Yardstick.OfCombustion yardstick) {
+        Optional<Reference> tabulated =
+                sheet.stated(yardstick.formula(), 1).map(ChemicalFormula::read).flatMap(shelf::combustion);
+        if (tabulated.isEmpty()) {
+            findings.add(Finding.note(
+                    "combustion.no-reference", "The shelf has no heat of combustion for this fuel to compare with."));
+            return verdict(tabulated);
+        }
+        double part = 100 * result.value() / tabulated.get().value();
+        String words = figures.significant(part, 2) + " % of the tabulated heat reached water and can. ";
+        if (part > MOST_UNDER_A_CAN) {
+            findings.add(Finding.question(
+                    "combustion.too-much",
+                    words + "More than all of it cannot: was the burner weighed with its cap both times, and dry?"));
+        } else if (part > 0) {
+            findings.add(Finding.note(
+                    "combustion.part",
+                    words
+                            + "A third to a half is usual for a bare can: the rest warmed air and stand, or was never given "
+                            + "off because of soot, water in the fuel, or fuel that evaporated without burning."));
+        }
+        return new Verdict(findings, List.of(), tabulated.map(each -> Agreement.of(result, each)));
     }
 
     private void sign(String what) {

@@ -37,6 +37,7 @@ import lab.sassafras.statistics.TrialPoint;
 import lab.sassafras.statistics.TrialResult;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Combustion;
 
 /**
  * An entry worked out, as one document that page and file render: where the run stands (trials, the result of each
@@ -346,6 +347,11 @@ public final class Reduction {
         Yardstick yardstick = sheet.experiment().yardstick();
         if (yardstick instanceof Yardstick.OfReaction reaction) {
             return sheet.stated(reaction.equation(), 1).map(ChemicalEquation::read);
+        }
+        if (yardstick instanceof Yardstick.OfCombustion combustion) {
+            return sheet.stated(combustion.formula(), 1)
+                    .map(ChemicalFormula::read)
+                    .flatMap(Combustion::atBench);
         }
         if (yardstick instanceof Yardstick.OfDissolving dissolving) {
             return sheet.stated(dissolving.formula(), 1)

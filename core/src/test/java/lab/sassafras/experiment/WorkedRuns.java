@@ -2,6 +2,7 @@ package lab.sassafras.experiment;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 
 /** One ordinary filled sheet of every experiment, for checks that hold for all of them. */
 public final class WorkedRuns {
@@ -28,6 +29,17 @@ public final class WorkedRuns {
                         .reads("heater[1]/current", "2.48", "A")
                         .reads("heater[1]/time", "420", "s")
                         .temperature("mixed[1]/final", "31.9"));
+        runs.put(
+                "combustion-under-a-can",
+                BenchSheet.of("combustion-under-a-can")
+                        .says("fuel[1]/formula", "C2H5OH")
+                        .mass("water[1]/mass", "200.35")
+                        .temperature("water[1]/start", "16.2")
+                        .give("burner[1]/burnt", Role.GROSS, "81.46", "g", Optional.of(BenchSheet.BALANCE))
+                        .temperature("heated[1]/highest", "33.7")
+                        .give("burner[1]/burnt", Role.TARE, "80.31", "g", Optional.of(BenchSheet.BALANCE))
+                        .mass("soot[1]/mass", "0.02")
+                        .constant(58, 3, 200));
         runs.put(
                 "specific-heat-of-solid",
                 BenchSheet.of("specific-heat-of-solid")

@@ -1,0 +1,145 @@
+package lab.sassafras.experiment.can;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Party;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Constants;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.statistics.Combination;
+
+/**
+ * A weighed burner burns under a can of water: combustion + water + can, per mole of fuel, as it came to the water; what
+ * was weighed as soot or lost from the unlit wick is taken into account where it was weighed.
+ */
+public final class CombustionUnderACan extends LedgerExperiment {
+
+    /** Heat of burning of carbon, and its molar mass: what a gram of soot keeps back (J/g). */
+    private static final double HEAT_IN_SOOT = 393_509 / 12.011;
+
+    /** As it is offered to a class. */
+    public CombustionUnderACan() {
+        super("combustion-under-a-can", 1, BenchUnit.KILOJOULES_PER_MOLE);
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.once(
+                        "fuel",
+                        Slot.formula("formula"),
+                        Slot.percent("water").usually(0, 10).ifKnown()),
+                Group.perTrial(
+                        "water",
+                        Slot.liquid("mass").usually(50, 400),
+                        Slot.temperature("start").usually(5, 30)),
+                Group.perTrial(
+                        "burner",
+                        Slot.mass("burnt").usually(0.1, 5),
+                        Slot.mass("evaporated").usually(0, 0.2).ifKnown()),
+                Group.perTrial("flame", Slot.moment("lit")),
+                Group.perTrial("heated", Slot.temperature("highest").usually(20, 90)),
+                Group.perTrial("soot", Slot.mass("mass").usually(0, 0.5).ifKnown()));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(
+                Step.of("fuel/formula"),
+                Step.of("fuel/water"),
+                Step.of("water/mass"),
+                Step.full("burner/burnt"),
+                Step.of("water/start").settling(2),
+                Step.of("flame/lit"),
+                Step.of("heated/highest").taking(6).stoppingAt(15),
+                Step.empty("burner/burnt"),
+                Step.of("burner/evaporated"),
+                Step.of("soot/mass"));
+    }
+
+    @Override
+    public Optional<Span> span() {
+        return Optional.of(new Span("water/start", "heated/highest"));
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of(
+                Suspect.from("water/start", "lost-to-air", "heated/highest", 5),
+                new Suspect("evaporated", "burner/burnt", -0.05),
+                new Suspect("wet-fuel", "fuel/water", 4),
+                new Suspect("soot", "soot/mass", 0.02));
+    }
+
+    @Override
+    public List<Combination> combinations() {
+        return List.of(Combination.MEAN, Combination.LINE);
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.OfCombustion("fuel/formula");
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        Expression water = draft.quantity("water/mass");
+        Expression start = draft.start("water/start");
+        Expression end = draft.end(start, "water/start", "heated/highest");
+        Expression gone = draft.quantity("burner/burnt");
+        Expression burnt = draft.quantityIfGiven("burner/evaporated")
+                .<Expression>map(lost -> gone.minus(lost).named(Symbol.of("m:burnt"), BenchUnit.GRAMS))
+                .orElse(gone);
+        Expression fuel = draft.share("fuel/water", burnt)
+                .<Expression>map(wet -> burnt.minus(wet).named(Symbol.of("m:fuel"), BenchUnit.GRAMS))
+                .orElse(burnt);
+        Named moles =
+                fuel.over(draft.chemistry().molarMass("fuel/formula")).named(Symbol.of("n:fuel"), BenchUnit.MOLES);
+
+        List<Party> parties = new ArrayList<>(List.of(Party.process(
+                "combustion",
+                "combustion",
+                new Expression.Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, unknown())))));
+        draft.quantityIfGiven("soot/mass")
+                .ifPresent(soot -> parties.add(Party.process(
+                        "soot",
+                        "soot, not burnt",
+                        soot.times(new Expression.Constant(
+                                HEAT_IN_SOOT, "32762", BenchUnit.JOULES_PER_GRAM_OF_PROCESS)))));
+        parties.addAll(draft.waterInCalorimeter(water, start, end));
+        List<Derived> beside = new ArrayList<>(List.of(
+                new Derived(
+                        words().get("per-gram"),
+                        Symbol.of("Δh"),
+                        BenchUnit.JOULES_PER_GRAM_OF_PROCESS,
+                        heat -> heat.over(fuel)),
+                joules()));
+        draft.chemistry()
+                .tabulatedCombustion("fuel/formula")
+                .ifPresent(tabulated -> beside.add(new Derived(
+                        words().get("efficiency"),
+                        Symbol.of("η"),
+                        BenchUnit.PERCENT,
+                        heat -> heat.over(moles)
+                                .over(Constants.JOULES_IN_KILOJOULE)
+                                .over(tabulated)
+                                .times(Constants.HUNDRED_PER_CENT))));
+        return draft.complete(draft.ledger(parties, unknown())
+                .against(moles, kilojoules())
+                .holding(water)
+                .giving(beside.toArray(Derived[]::new)));
+    }
+}

@@ -1,0 +1,69 @@
+package lab.sassafras.substance;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.substance.ChemicalEquation.Term;
+
+/** The equation of burning completely: carbon to its dioxide, hydrogen to water, with oxygen enough. */
+public final class Combustion {
+
+    private static final Set<String> BURNT_HERE = Set.of("C", "H", "O");
+
+    private Combustion() {}
+
+    /** Hydrocarbons of so few carbon atoms are gases at the bench. */
+    private static final int GASEOUS = 4;
+
+    /**
+     * {@return the equation of a fuel as it burns at a bench, to liquid water; empty where it does not burn so}
+     *
+     * @param fuel as typed
+     */
+    public static Optional<ChemicalEquation> atBench(ChemicalFormula fuel) {
+        boolean gas = !fuel.atoms().containsKey("O") && fuel.atoms().getOrDefault("C", 0) <= GASEOUS;
+        try {
+            return Optional.of(of(fuel, gas ? "g" : "l", "l"));
+        } catch (Refused nothingBurns) {
+            return Optional.empty();
+        }
+    }
+
+    /**
+     * {@return the balanced equation of a fuel burning completely, in the smallest whole numbers}
+     *
+     * @param fuel  of carbon, hydrogen and oxygen
+     * @param state of the fuel: s, l or g
+     * @param water state of the water formed: l or g
+     * @throws Refused where it holds another element, is charged, or has nothing to burn
+     */
+    public static ChemicalEquation of(ChemicalFormula fuel, String state, String water) {
+        Map<String, Integer> atoms = fuel.atoms();
+        int carbon = atoms.getOrDefault("C", 0);
+        int hydrogen = atoms.getOrDefault("H", 0);
+        // of C, H and O: 4 C + H − 2 O atoms of oxygen for each two molecules of fuel
+        int quarters = 4 * carbon + hydrogen - 2 * atoms.getOrDefault("O", 0);
+        if (!BURNT_HERE.containsAll(atoms.keySet()) || fuel.charge() != 0) {
+            throw new Refused(
+                    "Only what consists of carbon, hydrogen and oxygen burns to nothing but carbon dioxide and "
+                            + "water. “" + fuel.text() + "” holds something else.");
+        }
+        if (quarters <= 0) {
+            throw new Refused("“" + fuel.text() + "” has nothing left to burn.");
+        }
+        int times = quarters % 4 == 0 && hydrogen % 2 == 0 ? 1 : quarters % 2 == 0 && hydrogen % 2 == 0 ? 2 : 4;
+        List<Term> taken =
+                List.of(new Term(times, fuel, state), new Term(times * quarters / 4, ChemicalFormula.read("O2"), "g"));
+        List<Term> formed = new ArrayList<>();
+        if (carbon > 0) {
+            formed.add(new Term(times * carbon, ChemicalFormula.read("CO2"), "g"));
+        }
+        if (hydrogen > 0) {
+            formed.add(new Term(times * hydrogen / 2, ChemicalFormula.read("H2O"), water));
+        }
+        return ChemicalEquation.of(taken, formed);
+    }
+}

@@ -1,0 +1,98 @@
+package lab.sassafras.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import java.util.Optional;
+import lab.sassafras.account.Solution;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.experiment.Role;
+import lab.sassafras.measure.BenchUnit;
+import org.junit.jupiter.api.Test;
+
+/** A burner under a can of water, against arithmetic by hand. */
+class CombustionUnderACanTest {
+
+    private static final Conventions BARE = Conventions.of(Map.of("calorimeter", "ignored", "water", "4.18"));
+
+    private static BenchSheet burning(String fuel, String water, String start, String highest, String gone) {
+        return BenchSheet.of("combustion-under-a-can")
+                .says("fuel[1]/formula", fuel)
+                .mass("water[1]/mass", water)
+                .temperature("water[1]/start", start)
+                .mass("burner[1]/burnt", gone)
+                .temperature("heated[1]/highest", highest);
+    }
+
+    private static Solution trial(BenchSheet sheet) {
+        return sheet.reduced(BARE).trials().get(0).solution().orElseThrow();
+    }
+
+    private static double derived(Solution trial, BenchUnit unit) {
+        return trial.derived().stream()
+                .filter(each -> each.derived().unit() == unit)
+                .findFirst()
+                .orElseThrow()
+                .estimate()
+                .value();
+    }
+
+    /** Common practice, no source: 120 g of water, 26 → 34 °C, 0.42 g of ethanol, 4.18, the can ignored. */
+    @Test
+    void theUsualRunComesToAThirdOfTheTabulatedHeat() {
+        Reduction reduction = burning("C2H5OH", "120", "26.0", "34.0", "0.42").reduced(BARE);
+        Solution trial = reduction.trials().get(0).solution().orElseThrow();
+        // 120 · 4.18 · 8 = 4012.8 J; 46.069 g/mol
+        assertThat(derived(trial, BenchUnit.JOULES)).isCloseTo(-4012.8, within(0.05));
+        assertThat(derived(trial, BenchUnit.JOULES_PER_GRAM_OF_PROCESS)).isCloseTo(-4012.8 / 0.42, within(0.5));
+        assertThat(trial.estimate().value()).isCloseTo(-440.2, within(0.1));
+        assertThat(derived(trial, BenchUnit.PERCENT)).isCloseTo(32.2, within(0.05));
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("combustion.part"))
+                .singleElement()
+                .satisfies(note -> assertThat(note.message()).startsWith("32 % of the tabulated heat"));
+        assertThat(reduction.equation().orElseThrow().text()).isEqualTo("C2H5OH(l) + 3 O2(g) -> 2 CO2(g) + 3 H2O(l)");
+    }
+
+    /** What was weighed beside is taken into account: each by hand, from the 4012.8 J above. */
+    @Test
+    void sootWaterInTheFuelAndWhatEvaporatedAreTakenIntoAccount() {
+        // 0.02 g of carbon keep back 0.02 · 393 509 ÷ 12.011 = 655.2 J
+        assertThat(trial(burning("C2H5OH", "120", "26.0", "34.0", "0.42").mass("soot[1]/mass", "0.02"))
+                        .estimate()
+                        .value())
+                .isCloseTo(-(4012.8 + 655.2) / (0.42 / 46.069) / 1000, within(0.1));
+        // 4 % of water: 0.4032 g burn
+        assertThat(trial(burning("C2H5OH", "120", "26.0", "34.0", "0.42")
+                                .give("fuel[1]/water", Role.READ, "4", "%", Optional.empty()))
+                        .estimate()
+                        .value())
+                .isCloseTo(-4012.8 / (0.4032 / 46.069) / 1000, within(0.1));
+        assertThat(trial(burning("C2H5OH", "120", "26.0", "34.0", "0.42").mass("burner[1]/evaporated", "0.05"))
+                        .estimate()
+                        .value())
+                .isCloseTo(-4012.8 / (0.37 / 46.069) / 1000, within(0.1));
+    }
+
+    /** The can is a party of its own, and what cannot be is questioned. */
+    @Test
+    void theCanTakesItsPartAndMoreThanAllOfTheHeatIsQuestioned() {
+        Solution counted = burning("CH3OH", "150", "20.0", "30.0", "0.60")
+                .constant(60, 2, 150)
+                .reduced(Conventions.of(Map.of("calorimeter", "constant", "water", "4.18")))
+                .trials()
+                .get(0)
+                .solution()
+                .orElseThrow();
+        // (150 · 4.18 + 60) · 10 = 6870 J; 32.042 g/mol
+        assertThat(counted.estimate().value()).isCloseTo(-6870 / (0.60 / 32.042) / 1000, within(0.1));
+        assertThat(burning("CH3OH", "150", "20.0", "45.0", "0.60").reduced(BARE).findings())
+                .anyMatch(each -> each.code().equals("combustion.too-much"));
+        assertThat(burning("C7H15OH", "150", "20.0", "30.0", "0.60")
+                        .reduced(BARE)
+                        .findings())
+                .anyMatch(each -> each.code().equals("combustion.no-reference"));
+    }
+}
