@@ -421,6 +421,15 @@ public final class Draft {
     }
 
     /**
+     * {@return result of the entry a slot refers to, where it refers to one}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Optional<Expression> referenceIfGiven(String path) {
+        return sheet.stated(address(path)).map(any -> reference(path));
+    }
+
+    /**
      * {@return specific heat of the substance chosen from the shelf in a slot (J/(g·°C))}
      *
      * @param path group and slot, as an experiment declares them

@@ -376,6 +376,15 @@ public abstract class Slot {
     }
 
     /**
+     * {@return a formula that may be left out}
+     *
+     * @param key stable name
+     */
+    public static Slot formulaIfKnown(String key) {
+        return new FormulaSlot(key, Optional.empty(), true);
+    }
+
+    /**
      * {@return another entry, whose result in this unit is used here where it is told}
      *
      * @param key  stable name

@@ -52,7 +52,7 @@ public final class ReferenceShelf {
         this.formation = formation;
         this.reactions = List.copyOf(reactions);
         this.dilutionHeats = dilutionHeats;
-        this.spelling = new Spelling(formation, heatsOfSolution, substances);
+        this.spelling = new Spelling(formation, heatsOfSolution, substances, fuels());
         Map<String, Measured> all = new HashMap<>();
         properties.forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
         substances.forEach(each ->
@@ -138,6 +138,17 @@ public final class ReferenceShelf {
                 .filter(each -> each.key().equals(key))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("nothing on the shelf is called " + key));
+    }
+
+    /** Fuels whose heat of combustion is known, by their names. */
+    private Map<String, ChemicalFormula> fuels() {
+        Map<String, ChemicalFormula> fuels = new LinkedHashMap<>();
+        properties.stream()
+                .filter(each -> each.key().startsWith(COMBUSTION))
+                .forEach(each -> fuels.put(
+                        each.name().replaceFirst("^heat of combustion of ", "").split(",", 2)[0],
+                        ChemicalFormula.read(each.key().substring(COMBUSTION.length()))));
+        return fuels;
     }
 
     /**

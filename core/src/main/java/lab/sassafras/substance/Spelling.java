@@ -31,12 +31,17 @@ public final class Spelling {
     private final Map<String, String> small = new LinkedHashMap<>();
     private final Formation formation;
 
-    Spelling(Formation formation, List<Dissolution> dissolutions, List<Substance> substances) {
+    Spelling(
+            Formation formation,
+            List<Dissolution> dissolutions,
+            List<Substance> substances,
+            Map<String, ChemicalFormula> fuels) {
         this.formation = formation;
         formation.rows().forEach(row -> know(row.name(), row.formula()));
         dissolutions.forEach(row -> know(
                 row.reference().name().replaceFirst("^heat of solution of ", "").split(", [0-9i]", 2)[0],
                 row.formula()));
+        fuels.forEach(this::know);
         substances.stream()
                 .filter(each -> !each.formula().isEmpty())
                 .forEach(each -> know(each.name(), ChemicalFormula.read(each.formula())));

@@ -59,6 +59,11 @@ public final class BenchSheet {
         return this;
     }
 
+    public BenchSheet results(Map<String, Setting.Referenced> results) {
+        sheet = sheet.with(sheet.setting().knowing(Map.of(), results));
+        return this;
+    }
+
     public BenchSheet logging(Map<String, Logged> traces) {
         sheet = sheet.with(sheet.setting().logging(traces));
         return this;

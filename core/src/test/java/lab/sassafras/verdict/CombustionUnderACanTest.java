@@ -9,7 +9,9 @@ import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Setting;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
 import org.junit.jupiter.api.Test;
 
 /** A burner under a can of water, against arithmetic by hand. */
@@ -74,6 +76,40 @@ class CombustionUnderACanTest {
                         .estimate()
                         .value())
                 .isCloseTo(-4012.8 / (0.37 / 46.069) / 1000, within(0.1));
+    }
+
+    /**
+     * A known fuel under the same can: methanol gave 363.05 of its 726.1 kJ/mol, a half; so the fuel is taken to have given
+     * twice what reached the water, and what both share counts once.
+     */
+    @Test
+    void aKnownFuelUnderTheSameCanCorrectsIt() {
+        Map<String, Setting.Referenced> runs = Map.of(
+                "methanol",
+                new Setting.Referenced(
+                        "Combustion under a can, bench Alder",
+                        Optional.of(Measured.independent(-363.05, 4)),
+                        BenchUnit.KILOJOULES_PER_MOLE));
+        BenchSheet sheet = burning("C2H5OH", "120", "26.0", "34.0", "0.42").results(runs);
+        Solution alone = trial(sheet);
+        assertThat(alone.derived()).noneMatch(each -> each.derived().label().contains("corrected"));
+        Solution corrected = trial(sheet.says("known[1]/run", "methanol").says("known[1]/fuel", "CH3OH"));
+        assertThat(corrected.estimate().value())
+                .as("the raw value stays the result")
+                .isEqualTo(alone.estimate().value());
+        assertThat(corrected.derived())
+                .filteredOn(each -> each.derived().label().contains("corrected"))
+                .singleElement()
+                .satisfies(each -> {
+                    assertThat(each.estimate().value()).isCloseTo(-880.3, within(0.3));
+                    // relative: of the run itself, and 4 of 363 of the known one
+                    double own = alone.estimate().uncertainty() / 440.2;
+                    assertThat(each.estimate().uncertainty() / 880.3)
+                            .isCloseTo(Math.hypot(own, 4 / 363.05), within(2e-4));
+                });
+        Solution untold = trial(
+                burning("C2H5OH", "120", "26.0", "34.0", "0.42").results(runs).says("known[1]/run", "methanol"));
+        assertThat(untold.derived()).as("what it burnt is not told").hasSameSizeAs(alone.derived());
     }
 
     /** The can is a party of its own, and what cannot be is questioned. */

@@ -52,7 +52,8 @@ public final class CombustionUnderACan extends LedgerExperiment {
                         Slot.mass("evaporated").usually(0, 0.2).ifKnown()),
                 Group.perTrial("flame", Slot.moment("lit")),
                 Group.perTrial("heated", Slot.temperature("highest").usually(20, 90)),
-                Group.perTrial("soot", Slot.mass("mass").usually(0, 0.5).ifKnown()));
+                Group.perTrial("soot", Slot.mass("mass").usually(0, 0.5).ifKnown()),
+                Group.once("known", Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE), Slot.formulaIfKnown("fuel")));
     }
 
     @Override
@@ -67,7 +68,9 @@ public final class CombustionUnderACan extends LedgerExperiment {
                 Step.of("heated/highest").taking(6).stoppingAt(15),
                 Step.empty("burner/burnt"),
                 Step.of("burner/evaporated"),
-                Step.of("soot/mass"));
+                Step.of("soot/mass"),
+                Step.aside("known/run"),
+                Step.aside("known/fuel"));
     }
 
     @Override
@@ -92,6 +95,21 @@ public final class CombustionUnderACan extends LedgerExperiment {
     @Override
     public Yardstick yardstick() {
         return new Yardstick.OfCombustion("fuel/formula");
+    }
+
+    /** What the fuel would have given, had as much of its heat reached the water as of a known one's under the same can. */
+    private Optional<Derived> corrected(Draft draft, Named moles) {
+        return draft.referenceIfGiven("known/run")
+                .flatMap(known -> draft.chemistry()
+                        .tabulatedCombustion("known/fuel")
+                        .map(tabulated -> new Derived(
+                                words().get("corrected"),
+                                Symbol.of("ΔH:corrected"),
+                                BenchUnit.KILOJOULES_PER_MOLE,
+                                heat -> heat.over(moles)
+                                        .over(Constants.JOULES_IN_KILOJOULE)
+                                        .times(tabulated)
+                                        .over(known))));
     }
 
     @Override
@@ -137,6 +155,7 @@ public final class CombustionUnderACan extends LedgerExperiment {
                                 .over(Constants.JOULES_IN_KILOJOULE)
                                 .over(tabulated)
                                 .times(Constants.HUNDRED_PER_CENT))));
+        corrected(draft, moles).ifPresent(beside::add);
         return draft.complete(draft.ledger(parties, unknown())
                 .against(moles, kilojoules())
                 .holding(water)
