@@ -205,45 +205,30 @@ class StripPages {
         });
     }
 
-    /** Keeps after what wait a single reading is taken. */
-    @PostMapping("/entries/{id}/strip/once")
-    String once(
+    /** Keeps after what wait a single reading is taken, or to what part of the change lines are carried. */
+    @PostMapping("/entries/{id}/strip/{what:once|part}")
+    String stated(
             @PathVariable UUID id,
+            @PathVariable String what,
             @RequestParam int trial,
-            @RequestParam(defaultValue = "") String time,
+            @RequestParam(name = "time", defaultValue = "") String time,
+            @RequestParam(name = "part", defaultValue = "") String part,
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = entry(id, trial);
         Bench bench = who.benchOrAsk(request);
-        return done(entry, trial, new Form("once", time, Stretches.NONE), response, model, () -> {
-            TraceUse use = use(entry, trial).waiting(ClockTime.read(time));
-            uses.keep(UUID.randomUUID(), entry, trial, use, "read after another wait", bench);
-        });
-    }
-
-    /** Keeps to what part of the change lines are carried. */
-    @PostMapping("/entries/{id}/strip/part")
-    String part(
-            @PathVariable UUID id,
-            @RequestParam int trial,
-            @RequestParam(defaultValue = "") String part,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
-        EntrySheet entry = entry(id, trial);
-        Bench bench = who.benchOrAsk(request);
-        return done(entry, trial, new Form("part", part, Stretches.NONE), response, model, () -> {
-            double given = TypedNumber.read(
-                            part.strip(), entry.entry().period().figures().mark())
-                    .value();
-            uses.keep(
-                    UUID.randomUUID(),
-                    entry,
-                    trial,
-                    use(entry, trial).carriedTo(given),
-                    "carried to another part of the rise",
-                    bench);
+        boolean once = what.equals("once");
+        return done(entry, trial, new Form(what, once ? time : part, Stretches.NONE), response, model, () -> {
+            TraceUse before = use(entry, trial);
+            TraceUse use = once
+                    ? before.waiting(ClockTime.read(time))
+                    : before.carriedTo(TypedNumber.read(
+                                    part.strip(),
+                                    entry.entry().period().figures().mark())
+                            .value());
+            String why = once ? "read after another wait" : "carried to another part of the rise";
+            uses.keep(UUID.randomUUID(), entry, trial, use, why, bench);
         });
     }
 
