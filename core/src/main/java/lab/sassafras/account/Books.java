@@ -77,6 +77,7 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
         beside().fill().ifPresent(all::add);
         beside().answer().ifPresent(all::add);
         beside().amount().ifPresent(all::add);
+        beside().other().ifPresent(all::add);
         return all;
     }
 
@@ -136,6 +137,15 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
         return with(beside().growingWith(amount));
     }
 
+    /**
+     * {@return the same, whose result would be multiplied by a factor, had the other of two reagents run out}
+     *
+     * @param factor amount it is divided by, by the amount it would be
+     */
+    default B supposing(Expression factor) {
+        return with(beside().supposing(factor));
+    }
+
     @Override
     default Optional<Double> amount(Bindings bindings) {
         return beside().amount().map(amount -> new Computation(amount, bindings).value());
@@ -157,6 +167,7 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
      * @param fitted  the point on a line through several trials
      * @param answer  what is reported where the unknown is only a means to it
      * @param amount  what the result grows with, where it is not per anything: a heat alone
+     * @param other   what the result would be multiplied by, had the other of two reagents run out
      * @param remarks what is to be said once the numbers are in
      */
     record Beside(
@@ -165,11 +176,18 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
             Optional<Fitted> fitted,
             Optional<Named> answer,
             Optional<Expression> amount,
+            Optional<Expression> other,
             List<Remark> remarks) {
 
         /** Nothing. */
         public static final Beside NOTHING = new Beside(
-                Optional.empty(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), List.of());
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of());
 
         /**
          * Keeps copies of what could change.
@@ -179,6 +197,7 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
          * @param fitted  the point on a line through several trials
          * @param answer  what is reported where the unknown is only a means to it
          * @param amount  what the result grows with, where it is not per anything: a heat alone
+         * @param other   what the result would be multiplied by, had the other of two reagents run out
          * @param remarks what is to be said once the numbers are in
          */
         public Beside {
@@ -187,29 +206,33 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
         }
 
         Beside holding(Expression mass) {
-            return new Beside(Optional.of(mass), derived, fitted, answer, amount, remarks);
+            return new Beside(Optional.of(mass), derived, fitted, answer, amount, other, remarks);
         }
 
         Beside giving(List<Derived> more) {
-            return new Beside(fill, more, fitted, answer, amount, remarks);
+            return new Beside(fill, more, fitted, answer, amount, other, remarks);
         }
 
         Beside against(Fitted point) {
-            return new Beside(fill, derived, Optional.of(point), answer, amount, remarks);
+            return new Beside(fill, derived, Optional.of(point), answer, amount, other, remarks);
         }
 
         Beside answering(Named value) {
-            return new Beside(fill, derived, fitted, Optional.of(value), amount, remarks);
+            return new Beside(fill, derived, fitted, Optional.of(value), amount, other, remarks);
         }
 
         Beside growingWith(Expression quantity) {
-            return new Beside(fill, derived, fitted, answer, Optional.of(quantity), remarks);
+            return new Beside(fill, derived, fitted, answer, Optional.of(quantity), other, remarks);
+        }
+
+        Beside supposing(Expression factor) {
+            return new Beside(fill, derived, fitted, answer, amount, Optional.of(factor), remarks);
         }
 
         Beside remarking(List<? extends Remark> more) {
             List<Remark> all = new ArrayList<>(remarks);
             all.addAll(more);
-            return new Beside(fill, derived, fitted, answer, amount, all);
+            return new Beside(fill, derived, fitted, answer, amount, other, all);
         }
     }
 

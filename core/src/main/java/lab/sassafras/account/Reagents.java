@@ -44,6 +44,11 @@ public record Reagents(Reagent first, Reagent second) {
                 .named(Symbol.of("n:reaction"), BenchUnit.MOLES);
     }
 
+    /** {@return what a result would be multiplied by, had the other one run out} */
+    public Expression hadTheOtherRunOut() {
+        return extent().over(first.runs().plus(second.runs()).minus(extent()));
+    }
+
     /**
      * {@return the reagent that runs out first with these numbers}
      *

@@ -185,6 +185,37 @@ public enum Way {
         return of(baselines) instanceof Change change ? Optional.of(lay(baselines, change)) : Optional.empty();
     }
 
+    /**
+     * {@return how fast start and end move with the moment taken for mixing (°C/s), by the slopes of what is laid
+     * through the curve there}
+     *
+     * @param baselines of the curve
+     */
+    public Drift drift(Baselines baselines) {
+        return laid(baselines)
+                .map(laid -> new Drift(slope(laid.fore(), laid.fore().size() - 2), slope(laid.after(), 0)))
+                .orElse(new Drift(0, 0));
+    }
+
+    private static double slope(List<Reading> line, int first) {
+        if (line.size() < 2) {
+            return 0;
+        }
+        Reading one = line.get(first);
+        Reading next = line.get(first + 1);
+        return next.seconds() > one.seconds()
+                ? (next.temperature() - one.temperature()) / (next.seconds() - one.seconds())
+                : 0;
+    }
+
+    /**
+     * How fast both temperatures move with the moment taken for mixing.
+     *
+     * @param start (°C/s)
+     * @param end   (°C/s)
+     */
+    public record Drift(double start, double end) {}
+
     /** Where both temperatures are single readings: level from each to mixing. */
     Laid lay(Baselines of, Change change) {
         double mixing = of.curve.mixing();

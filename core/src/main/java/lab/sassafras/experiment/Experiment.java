@@ -3,6 +3,7 @@ package lab.sassafras.experiment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
@@ -44,6 +45,14 @@ public interface Experiment {
     /** {@return errors that may have slipped in, with plausible sizes} */
     default List<Suspect> suspects() {
         return List.of();
+    }
+
+    /** {@return what it suspects by itself, and what any run with a change of temperature is suspected of} */
+    default List<Suspect> suspected() {
+        List<Suspect> own = suspects();
+        return own.isEmpty()
+                ? own
+                : Stream.concat(own.stream(), CommonSuspects.of(this).stream()).toList();
     }
 
     /** {@return what may make the result of its trials; the first does unless another was put in force} */

@@ -151,6 +151,7 @@ public abstract class LedgerExperiment implements Experiment {
     protected final Ledger reacting(Draft draft, List<Party> parties, Input sought, Named amount, Reagents reagents) {
         return draft.ledger(parties, sought)
                 .against(amount, kilojoules())
+                .supposing(reagents.hadTheOtherRunOut())
                 .remarking(reagents.remarks(draft.figures()))
                 .giving(
                         new Derived(

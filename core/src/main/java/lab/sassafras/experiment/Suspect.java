@@ -1,21 +1,89 @@
 package lab.sassafras.experiment;
 
 import java.util.Optional;
+import lab.sassafras.convention.Question;
 
 /**
- * A way this experiment is known to go wrong, as a change of one input; one that may be left out and was counts as
- * zero. Its
- * words stand under {@code suspect.key} and leave the size to it.
+ * A way this experiment is known to go wrong, with the size it plausibly has and the largest one to believe. Its words
+ * stand under {@code suspect.key} and leave the size to it.
  *
- * @param key   its name
- * @param path  the slot that would be wrong
- * @param error true value less recorded value, of a plausible size (bench unit)
- * @param from  where it depends on which way the run went: the slot from whose reading the true value lies so much
- *              further
- *              away than the recorded one (nearer, where negative)
- * @param answer of a choice that goes with it; empty where none does
+ * @param key       its name
+ * @param cause     what would have been otherwise
+ * @param size      of a plausible error: true value less recorded value (unit of the cause)
+ * @param most      largest size to believe, as a distance (unit of the cause)
+ * @param way       what its sign says
+ * @param measure   what its size is measured in
+ * @param condition whether it can have been in a trial at all
  */
-public record Suspect(String key, String path, double error, Optional<String> from, Optional<Answer> answer) {
+public record Suspect(
+        String key, Cause cause, double size, double most, Sign way, Measure measure, Condition condition) {
+
+    /** As large as this many plausible sizes an error is believed unless something else is said (no source). */
+    private static final double BELIEVED = 3;
+
+    /** Which way it can go. */
+    public enum Sign {
+        /** The way its size says. */
+        ONE,
+        /** As well the other way. */
+        EITHER
+    }
+
+    /**
+     * What a size is measured in.
+     *
+     * @param share whether it is a share of what was recorded, rather than so many of its unit
+     * @param each  what one of the unit comes to (unit of the cause)
+     * @param unit  in words; empty for the unit of the cause
+     */
+    public record Measure(boolean share, double each, String unit) {
+
+        /** In the unit of what was recorded. */
+        static final Measure PLAIN = new Measure(false, 1, "");
+    }
+
+    /** Whether a suspect can have been at all, by what stands on the sheet. */
+    @FunctionalInterface
+    public interface Condition {
+
+        /**
+         * {@return whether it can}
+         *
+         * @param sheet what was read
+         * @param trial which trial, from 1
+         */
+        boolean holds(Sheet sheet, int trial);
+    }
+
+    /** What would have been otherwise. */
+    public sealed interface Cause {
+
+        /**
+         * A reading; a quantity that may be left out and was counts as something.
+         *
+         * @param path      the slot that would be wrong
+         * @param from      the slot from whose reading the true value lies so much further away than the recorded one
+         *                  (nearer, where negative)
+         * @param countedAs what it counts as where it was left out (bench unit of the slot)
+         * @param answer    of a choice that goes with it; empty where none does
+         */
+        record Read(String path, Optional<String> from, double countedAs, Optional<Answer> answer) implements Cause {}
+
+        /** Heat that came in from outside and is on no account (J). */
+        record Heat() implements Cause {}
+
+        /** Something that went through the change of temperature and is on no account (J/°C). */
+        record AlongWith() implements Cause {}
+
+        /** The calorimeter, where it is left out of the books (J/°C). */
+        record Calorimeter() implements Cause {}
+
+        /** The moment both came together, later than marked where positive (s). */
+        record Mark() implements Cause {}
+
+        /** The other reagent ran out. */
+        record OtherReagent() implements Cause {}
+    }
 
     /**
      * A choice that would have been answered otherwise.
@@ -26,14 +94,18 @@ public record Suspect(String key, String path, double error, Optional<String> fr
     public record Answer(String path, String answer) {}
 
     /**
-     * An error that has the same sign in every run.
+     * An error of a reading that has the same sign in every run.
      *
      * @param key   stable name
      * @param path  group and slot, as an experiment declares them
      * @param error true value less recorded value, of a plausible size (bench unit)
      */
     public Suspect(String key, String path, double error) {
-        this(key, path, error, Optional.empty(), Optional.empty());
+        this(key, new Cause.Read(path, Optional.empty(), 0, Optional.empty()), error);
+    }
+
+    private Suspect(String key, Cause cause, double size) {
+        this(key, cause, size, BELIEVED * Math.abs(size), Sign.ONE, Measure.PLAIN, (sheet, trial) -> true);
     }
 
     /**
@@ -45,7 +117,58 @@ public record Suspect(String key, String path, double error, Optional<String> fr
      * @param error true value less recorded value, of a plausible size (bench unit)
      */
     public static Suspect from(String other, String key, String path, double error) {
-        return new Suspect(key, path, error, Optional.of(other), Optional.empty());
+        return new Suspect(key, new Cause.Read(path, Optional.of(other), 0, Optional.empty()), error);
+    }
+
+    /**
+     * {@return heat from outside that is on no account}
+     *
+     * @param key    stable name
+     * @param joules of a plausible size, positive where it came in (J)
+     */
+    public static Suspect heat(String key, double joules) {
+        return new Suspect(key, new Cause.Heat(), joules);
+    }
+
+    /**
+     * {@return something that warmed or cooled along with the contents and is on no account}
+     *
+     * @param key          stable name
+     * @param heatCapacity of a plausible size (J/°C)
+     */
+    public static Suspect alongWith(String key, double heatCapacity) {
+        return new Suspect(key, new Cause.AlongWith(), heatCapacity);
+    }
+
+    /**
+     * {@return a thermometer that was off against that of another reading; only where the two were not read on one}
+     *
+     * @param path  of the reading
+     * @param other path of the other reading
+     */
+    public static Suspect twoThermometers(String path, String other) {
+        return new Suspect("two-thermometers", path, 0.5)
+                .eitherWay()
+                .where((sheet, trial) -> sheet.reading(path, trial)
+                        .flatMap(here -> sheet.reading(other, trial)
+                                .filter(there -> !here.instrument().equals(there.instrument())))
+                        .isPresent());
+    }
+
+    /** {@return the other of two reagents having run out} */
+    public static Suspect otherReagent() {
+        return new Suspect("other-reagent", new Cause.OtherReagent(), 1);
+    }
+
+    /** {@return the moment of mixing marked late} */
+    static Suspect markedLate() {
+        return new Suspect("marked-late", new Cause.Mark(), -15);
+    }
+
+    /** {@return the calorimeter being left out} */
+    static Suspect calorimeterIgnored() {
+        return new Suspect("cup-ignored", new Cause.Calorimeter(), 0)
+                .where((sheet, trial) -> sheet.calorimeter(trial).isPresent());
     }
 
     /**
@@ -55,22 +178,101 @@ public record Suspect(String key, String path, double error, Optional<String> fr
      * @param answered the answer it should have had
      */
     public Suspect with(String choice, String answered) {
-        return new Suspect(key, path, error, from, Optional.of(new Answer(choice, answered)));
+        Cause.Read read = (Cause.Read) cause;
+        return because(
+                new Cause.Read(read.path(), read.from(), read.countedAs(), Optional.of(new Answer(choice, answered))));
     }
 
     /**
-     * {@return true value less recorded value in a trial (bench unit)}
+     * {@return the same, of a quantity that counts so where it was left out, such as 100 % of a purity}
+     *
+     * @param value it counts as (bench unit of the slot)
+     */
+    public Suspect insteadOf(double value) {
+        Cause.Read read = (Cause.Read) cause;
+        return because(new Cause.Read(read.path(), read.from(), value, read.answer()));
+    }
+
+    private Suspect because(Cause other) {
+        return new Suspect(key, other, size, most, way, measure, condition);
+    }
+
+    /**
+     * {@return the same, believed up to another size}
+     *
+     * @param largest as a distance (unit of its measure)
+     */
+    public Suspect upTo(double largest) {
+        return new Suspect(key, cause, size, largest * measure.each(), way, measure, condition);
+    }
+
+    /** {@return the same, which may as well go the other way} */
+    public Suspect eitherWay() {
+        return new Suspect(key, cause, size, most, Sign.EITHER, measure, condition);
+    }
+
+    /** {@return the same, its sizes being shares of what was recorded} */
+    public Suspect ofItself() {
+        return new Suspect(key, cause, size, most, way, new Measure(true, 1, ""), condition);
+    }
+
+    /**
+     * {@return the same, its size counted in something else than the unit of what was recorded}
+     *
+     * @param each what one of them comes to (bench unit of the slot)
+     * @param unit in words
+     */
+    public Suspect counted(double each, String unit) {
+        return new Suspect(key, cause, size * each, most * each, way, new Measure(false, each, unit), condition);
+    }
+
+    /** {@return the same, which cannot be where the liquid was poured from something made to deliver a volume} */
+    public Suspect exceptPoured() {
+        String path = ((Cause.Read) cause).path();
+        return where((sheet, trial) -> sheet.roleThatCounts(
+                        sheet.address(path, trial),
+                        sheet.setting().conventions().in(Question.MASS))
+                .filter(Role.VOLUME::equals)
+                .isEmpty());
+    }
+
+    /**
+     * {@return the same, only where a condition holds}
+     *
+     * @param other what must hold
+     */
+    public Suspect where(Condition other) {
+        return new Suspect(
+                key,
+                cause,
+                size,
+                most,
+                way,
+                measure,
+                (sheet, trial) -> condition.holds(sheet, trial) && other.holds(sheet, trial));
+    }
+
+    /** {@return the slot that would be wrong; empty where it is no reading} */
+    public Optional<String> path() {
+        return cause instanceof Cause.Read read ? Optional.of(read.path()) : Optional.empty();
+    }
+
+    /**
+     * {@return true value less recorded value of a plausible size in a trial (unit of the cause), where it is no share}
      *
      * @param sheet what was read
      * @param trial which trial, from 1
      */
     public double error(Sheet sheet, int trial) {
-        Optional<Line> here = sheet.reading(path, trial);
-        Optional<Line> there = from.flatMap(other -> sheet.reading(other, trial));
+        if (!(cause instanceof Cause.Read read) || read.from().isEmpty()) {
+            return size;
+        }
+        Optional<Line> here = sheet.reading(read.path(), trial);
+        Optional<Line> there = sheet.reading(read.from().get(), trial);
         return here.isPresent()
                         && there.isPresent()
                         && here.get().value() < there.get().value()
-                ? -error
-                : error;
+                ? -size
+                : size;
     }
 }

@@ -93,6 +93,16 @@ public final class Computation {
     }
 
     /**
+     * {@return what an input is bound to (bench unit); 0 where it does not enter}
+     *
+     * @param input something read, assumed or taken from the shelf
+     */
+    public double value(Input input) {
+        int at = at(input);
+        return at < 0 ? 0 : bound.get(at).value();
+    }
+
+    /**
      * {@return derivative by one input (unit of the result per unit of the input); 0 where it does not enter}
      *
      * @param input something read, assumed or taken from the shelf

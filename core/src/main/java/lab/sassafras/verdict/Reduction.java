@@ -157,7 +157,18 @@ public final class Reduction {
 
     private List<SuspectSize> suspected() {
         List<Solution> counted = counted(trials());
-        return counted.isEmpty() ? List.of() : SuspectSize.all(sheet, conventions, counted.get(0));
+        return counted.isEmpty()
+                ? List.of()
+                : SuspectSize.all(sheet, conventions, counted.get(0), deviation(counted.get(0)));
+    }
+
+    /** How far the result is off, by its reference, or by what such a vessel can hold. */
+    private Optional<SuspectSize.Deviation> deviation(Solution first) {
+        Sample sample = samples().get(0);
+        return agreement(sample)
+                .filter(found -> !found.agrees())
+                .map(found -> new SuspectSize.Deviation(-found.difference(), found.allowed()))
+                .or(() -> sample.result().flatMap(result -> VesselPlausibility.off(sheet, result, first)));
     }
 
     /** {@return what was read} */
@@ -193,6 +204,17 @@ public final class Reduction {
     /** {@return what each suspected error would do} */
     public List<SuspectSize> suspects() {
         return suspects.get();
+    }
+
+    /** {@return that none of them explains the whole deviation by itself; empty where one does, or nothing is off} */
+    public Optional<Finding> noneSuffices() {
+        return suspects().stream().noneMatch(each -> each.part().isPresent())
+                        || suspects().stream().anyMatch(SuspectSize::believed)
+                ? Optional.empty()
+                : Optional.of(Finding.note(
+                        "suspects.none",
+                        "No single suspected error explains the whole difference at a size that can be believed: "
+                                + "several together may, or one that nobody listed."));
     }
 
     /**

@@ -1,118 +1,138 @@
 package lab.sassafras.verdict;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
+import java.util.function.DoubleUnaryOperator;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.expression.Computation;
-import lab.sassafras.expression.Expression.Input;
 
 /**
- * What a suspected error of a plausible size would do to the result.
+ * What a suspected error would do to the result, and the size of it that would explain how far the result is off.
  *
- * @param suspect the error
- * @param words   in words
- * @param unit    symbol of the error's unit
- * @param error   true value less recorded value here (that unit)
- * @param change  the result corrected for the error, less the result as it stands (unit of the result)
+ * @param suspect  the error
+ * @param words    in words
+ * @param unit     of the error, as it is written
+ * @param error    true value less recorded value here, of a plausible size (that unit)
+ * @param change   the result corrected for the error, less the result as it stands (unit of the result)
+ * @param part     how much of the whole deviation that corrects; empty where nothing is off
+ * @param explains size that would correct all of it (that unit); empty where none does, or nothing is off
+ * @param believed whether that size, and its sign, can be believed
  */
-public record SuspectSize(Suspect suspect, String words, String unit, double error, double change) {
+public record SuspectSize(
+        Suspect suspect,
+        String words,
+        String unit,
+        double error,
+        double change,
+        OptionalDouble part,
+        OptionalDouble explains,
+        boolean believed) {
 
-    /** Every suspect: those whose reading enters this solution, and those whose quantity may be left out and was. */
-    static List<SuspectSize> all(Sheet sheet, Conventions conventions, Solution solution) {
-        return Stream.concat(read(sheet, solution).stream(), leftOut(sheet, conventions, solution).stream())
-                .toList();
-    }
+    private static final int STEPS = 30;
+    private static final double CLOSE = 1e-9;
 
-    /** Those whose reading enters this solution. */
-    static List<SuspectSize> read(Sheet sheet, Solution solution) {
-        Computation result = new Computation(solution.result(), solution.bindings());
+    /**
+     * How far the result is off.
+     *
+     * @param size    reference less result (unit of the result)
+     * @param allowed what the uncertainties of both allow (unit of the result)
+     */
+    record Deviation(double size, double allowed) {}
+
+    /** {@return what would explain the deviation first, then what goes some of the way, then the rest by how far it moves} */
+    static List<SuspectSize> all(
+            Sheet sheet, Conventions conventions, Solution solution, Optional<Deviation> deviation) {
+        Suspicion suspicion = new Suspicion(sheet, conventions, solution);
         List<SuspectSize> sizes = new ArrayList<>();
-        for (Suspect suspect : sheet.experiment().suspects()) {
-            Optional<Input> input = input(result.inputs(), suspect);
-            if (input.isPresent() && !slot(sheet, suspect).optional()) {
-                double error = suspect.error(sheet, solution.account().trial());
-                sizes.add(new SuspectSize(
-                        suspect,
-                        words(sheet, suspect),
-                        input.get().unit().symbol(),
-                        error,
-                        result.shifted(input.get(), error) - result.value()));
-            }
+        for (Suspect suspect : sheet.experiment().suspected()) {
+            suspicion
+                    .apply(suspect)
+                    .map(applied -> of(sheet, suspect, suspicion.asItStands(), applied, deviation))
+                    .filter(size -> Double.isFinite(size.change()) && size.change() != 0)
+                    .ifPresent(sizes::add);
         }
-        return sizes;
+        sizes.sort(Comparator.comparing((SuspectSize size) -> !size.believed())
+                .thenComparing(size -> !size.helps())
+                .thenComparing(size -> size.believed() && size.explains().isPresent()
+                        ? Math.abs(size.explains().getAsDouble() / size.error())
+                        : -Math.abs(size.change())));
+        return List.copyOf(sizes);
     }
 
-    /** What a quantity that was left out would have done: the trial worked once more with it on the sheet. */
-    private static List<SuspectSize> leftOut(Sheet sheet, Conventions conventions, Solution solution) {
-        int trial = solution.account().trial();
-        List<SuspectSize> sizes = new ArrayList<>();
-        for (Suspect suspect : sheet.experiment().suspects()) {
-            Address address = sheet.address(suspect.path(), trial);
-            Slot slot = slot(sheet, suspect);
-            if (slot.optional() && !sheet.filled(address)) {
-                Sheet with = sheet.with(new Line(
-                        address,
-                        Role.READ,
-                        "",
-                        suspect.error(),
-                        -1,
-                        0,
-                        slot.unit(Role.READ),
-                        Optional.empty(),
-                        OptionalDouble.of(0),
-                        ""));
-                Sheet answered = suspect.answer()
-                        .map(answer -> with.with(stated(sheet.address(answer.path(), trial), answer.answer())))
-                        .orElse(with);
-                answered.experiment()
-                        .accounts(answered, conventions)
-                        .get(trial - 1)
-                        .estimate(answered.bindings())
-                        .ifPresent(corrected -> sizes.add(new SuspectSize(
-                                suspect,
-                                words(sheet, suspect),
-                                slot.unit(Role.READ).orElseThrow().symbol(),
-                                suspect.error(),
-                                corrected.value() - solution.estimate().value())));
-            }
+    private static SuspectSize of(
+            Sheet sheet, Suspect suspect, double standing, Suspicion.Applied applied, Optional<Deviation> deviation) {
+        DoubleUnaryOperator moves = size -> applied.at().applyAsDouble(size) - standing;
+        double size = towards(suspect, applied.size(), moves, deviation);
+        double change = moves.applyAsDouble(size);
+        OptionalDouble explains = deviation.isEmpty() || applied.steps()
+                ? OptionalDouble.empty()
+                : reaching(deviation.get().size(), moves, size, change);
+        double each = suspect.measure().each();
+        return new SuspectSize(
+                suspect,
+                sheet.experiment().words().get("suspect." + suspect.key()),
+                suspect.measure().unit().isEmpty()
+                        ? applied.unit()
+                        : suspect.measure().unit(),
+                size / each,
+                change,
+                deviation.isPresent()
+                        ? OptionalDouble.of(change / deviation.get().size())
+                        : OptionalDouble.empty(),
+                explains.isPresent() ? OptionalDouble.of(explains.getAsDouble() / each) : explains,
+                deviation
+                        .filter(off -> applied.steps()
+                                ? Math.abs(change - off.size()) <= off.allowed()
+                                : believed(suspect, applied, explains))
+                        .isPresent());
+    }
+
+    /** The plausible size, turned to the side on which it helps where it may as well lie there. */
+    private static double towards(
+            Suspect suspect, double size, DoubleUnaryOperator moves, Optional<Deviation> deviation) {
+        boolean turned = suspect.way() == Suspect.Sign.EITHER
+                && deviation
+                        .filter(off -> off.size() * moves.applyAsDouble(size) < 0)
+                        .isPresent();
+        return turned ? -size : size;
+    }
+
+    private static boolean believed(Suspect suspect, Suspicion.Applied applied, OptionalDouble explains) {
+        if (explains.isEmpty()) {
+            return false;
         }
-        return sizes;
+        double size = explains.getAsDouble();
+        return Math.abs(size) <= applied.most() * (1 + CLOSE)
+                && (suspect.way() == Suspect.Sign.EITHER || size * applied.size() > 0);
     }
 
-    private static Line stated(Address address, String answer) {
-        return new Line(
-                address, Role.STATED, answer, 0, -1, 0, Optional.empty(), Optional.empty(), OptionalDouble.empty(), "");
+    /** The size at which the result has moved by a deviation, by secants from nothing and a plausible size. */
+    private static OptionalDouble reaching(
+            double deviation, DoubleUnaryOperator moves, double plausible, double change) {
+        double before = 0;
+        double missingBefore = -deviation;
+        double now = plausible;
+        double missing = change - deviation;
+        for (int step = 0; step < STEPS && Double.isFinite(missing) && missing != missingBefore; step++) {
+            if (Math.abs(missing) <= CLOSE * Math.abs(deviation)) {
+                return OptionalDouble.of(now);
+            }
+            double next = now - missing * (now - before) / (missing - missingBefore);
+            before = now;
+            missingBefore = missing;
+            now = next;
+            missing = moves.applyAsDouble(now) - deviation;
+        }
+        return OptionalDouble.empty();
     }
 
-    private static Slot slot(Sheet sheet, Suspect suspect) {
-        return sheet.experiment().slot(suspect.path()).orElseThrow();
-    }
-
-    private static String words(Sheet sheet, Suspect suspect) {
-        return sheet.experiment().words().get("suspect." + suspect.key());
-    }
-
-    /** The recorded reading a suspect would change: the first input that stands in its slot. */
-    static Optional<Input> input(Solution solution, Suspect suspect) {
-        return input(new Computation(solution.result(), solution.bindings()).inputs(), suspect);
-    }
-
-    private static Optional<Input> input(List<Input> inputs, Suspect suspect) {
-        int slash = suspect.path().indexOf('/');
-        String group = suspect.path().substring(0, slash) + "[";
-        String slot = "]" + suspect.path().substring(slash) + ".";
-        return inputs.stream()
-                .filter(input -> input.key().startsWith(group) && input.key().contains(slot))
-                .findFirst();
+    /** {@return whether correcting for it brings the result nearer to where it should be} */
+    public boolean helps() {
+        return part.isPresent() && part.getAsDouble() > 0;
     }
 }

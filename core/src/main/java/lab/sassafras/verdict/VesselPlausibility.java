@@ -7,9 +7,9 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
-import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.Figures;
 
 /** Whether a calorimeter constant is one such a vessel can have. */
@@ -61,10 +61,31 @@ final class VesselPlausibility {
                                         + " J/°C cannot be. " + causes()));
     }
 
+    /** How far a constant is from what is middling for such a vessel, where it cannot be believed. */
+    static Optional<SuspectSize.Deviation> off(Sheet sheet, Estimate constant, Solution trial) {
+        VesselPlausibility plausibility = new VesselPlausibility(sheet, constant, trial);
+        return sheet.experiment().yardstick() instanceof Yardstick.OfVessel
+                ? sheet.setting()
+                        .calorimeter()
+                        .map(Calorimeter::kind)
+                        .filter(kind -> constant.value() > kind.largest() || plausibility.surelyNegative())
+                        .map(kind -> new SuspectSize.Deviation(
+                                kind.typical() - constant.value(), 2 * constant.uncertainty()))
+                : Optional.empty();
+    }
+
+    private boolean surelyNegative() {
+        return constant.value() <= -2 * constant.uncertainty() && constant.value() < 0;
+    }
+
+    private List<SuspectSize> suspects() {
+        return SuspectSize.all(sheet, sheet.setting().conventions(), trial, off(sheet, constant, trial));
+    }
+
     /** What would make it larger by these very books; with a cup that held the hot water it is the other way round. */
     private String causes() {
-        List<String> causes = SuspectSize.read(sheet, trial).stream()
-                .filter(size -> size.change() > 0)
+        List<String> causes = suspects().stream()
+                .filter(size -> size.change() > 0 && size.suspect().way() == Suspect.Sign.ONE)
                 .map(SuspectSize::words)
                 .toList();
         return "It comes out so where "
@@ -79,23 +100,18 @@ final class VesselPlausibility {
         String words = "A constant of " + figures.significant(constant.value(), 2) + " J/°C is more than "
                 + vessel.kind().one() + " and its thermometer can be believed to hold (up to about "
                 + figures.significant(vessel.kind().largest(), 2) + " J/°C). ";
-        return Optional.of(Finding.question("constant.too-large", words + explanation(vessel.kind())));
+        return Optional.of(Finding.question("constant.too-large", words + explanation()));
     }
 
     /** The first suspect that pushes the right way, and how large it would have to be. */
-    private String explanation(VesselKind kind) {
-        return SuspectSize.read(sheet, trial).stream()
-                .filter(size -> size.change() < 0)
+    private String explanation() {
+        return suspects().stream()
+                .filter(size -> size.explains().isPresent() && size.helps())
                 .findFirst()
-                .map(size -> {
-                    Input input = SuspectSize.input(trial, size.suspect()).orElseThrow();
-                    double perUnit = size.change() / size.error();
-                    double needed = (kind.typical() - constant.value()) / perUnit;
-                    return "If " + size.words() + ", " + figures.significant(Math.abs(needed), 2) + " "
-                            + input.unit().symbol()
-                            + " would explain it: each " + input.unit().symbol() + " lost that way adds "
-                            + figures.significant(Math.abs(perUnit), 2) + " J/°C.";
-                })
+                .map(size -> "If " + size.words() + ", "
+                        + figures.significant(Math.abs(size.explains().getAsDouble()), 2) + " " + size.unit()
+                        + " would explain it: each " + size.unit() + " of it is worth "
+                        + figures.significant(Math.abs(size.change() / size.error()), 2) + " J/°C.")
                 .orElse("Check the readings.");
     }
 }

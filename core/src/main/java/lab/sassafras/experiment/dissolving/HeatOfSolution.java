@@ -30,6 +30,9 @@ import lab.sassafras.statistics.Combination;
 /** A weighed solid dissolves in water: dissolving + solution + calorimeter; per mole, per gram, or the heat alone. */
 public final class HeatOfSolution extends LedgerExperiment {
 
+    /** Molar mass of water (g/mol). */
+    private static final double WATER = 18.015;
+
     /** As it is offered to a class. */
     public HeatOfSolution() {
         super("heat-of-solution", 2, BenchUnit.KILOJOULES_PER_MOLE);
@@ -79,7 +82,14 @@ public final class HeatOfSolution extends LedgerExperiment {
         return List.of(
                 new Suspect("stuck", "solid/mass", -0.1),
                 Suspect.from("water/start", "leaked", "solution/final", 0.2),
-                new Suspect("drops-left-behind", "water/mass", -0.5));
+                new Suspect("drops-left-behind", "water/mass", -0.5).exceptPoured(),
+                new Suspect("moist", "solute/purity", -2).insteadOf(100).upTo(15),
+                new Suspect("undissolved", "solid/mass", -0.05).ofItself().upTo(0.3),
+                new Suspect("impure", "solute/purity", -3).insteadOf(100).upTo(20),
+                new Suspect("hydrate", "solute/formula", 1)
+                        .counted(WATER, "mol of water in each")
+                        .upTo(12)
+                        .eitherWay());
     }
 
     @Override
@@ -139,7 +149,7 @@ public final class HeatOfSolution extends LedgerExperiment {
         Expression pure = draft.share("solute/purity", solid).orElse(solid);
         Named moles =
                 pure.over(draft.chemistry().molarMass("solute/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
-        Expression dilution = water.over(new Expression.Constant(18.015, "18.015", BenchUnit.GRAMS_PER_MOLE))
+        Expression dilution = water.over(new Expression.Constant(WATER, "18.015", BenchUnit.GRAMS_PER_MOLE))
                 .over(moles);
         return draft.ledger(
                         dissolving(

@@ -77,7 +77,8 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
         return List.of(
                 Suspect.from("mixed/final", "cooled-in-transit", "solid/start", -2),
                 Suspect.from("liquid/start", "final-too-early", "mixed/final", 0.2),
-                new Suspect("evaporated", "liquid/mass", -1));
+                new Suspect("evaporated", "liquid/mass", -1),
+                Suspect.twoThermometers("solid/start", "liquid/start"));
     }
 
     @Override

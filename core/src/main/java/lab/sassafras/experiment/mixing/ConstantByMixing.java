@@ -78,7 +78,8 @@ public final class ConstantByMixing extends LedgerExperiment {
                 new Suspect("still-heating", "hot/start", 1),
                 new Suspect("final-too-high", "mixed/final", -0.2),
                 new Suspect("final-too-low", "mixed/final", 0.2),
-                new Suspect("drops-left-behind", "hot/mass", -0.3));
+                new Suspect("drops-left-behind", "hot/mass", -0.3).exceptPoured(),
+                Suspect.twoThermometers("hot/start", "cold/start"));
     }
 
     @Override

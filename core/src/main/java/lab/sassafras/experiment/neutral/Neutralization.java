@@ -92,7 +92,17 @@ public final class Neutralization extends LedgerExperiment {
                 new Suspect("lost-to-room", "mixed/final", 0.2),
                 new Suspect("second-warmer", "second/start", 1),
                 new Suspect("carbonate", "base/concentration", -0.02),
-                new Suspect("drops-left-behind", "second/amount", -0.5));
+                new Suspect("drops-left-behind", "second/amount", -0.5).exceptPoured(),
+                new Suspect("acid-off", "acid/concentration", 0.02)
+                        .ofItself()
+                        .upTo(0.1)
+                        .eitherWay(),
+                new Suspect("base-off", "base/concentration", 0.02)
+                        .ofItself()
+                        .upTo(0.1)
+                        .eitherWay(),
+                Suspect.twoThermometers("second/start", "first/start"),
+                Suspect.otherReagent());
     }
 
     @Override

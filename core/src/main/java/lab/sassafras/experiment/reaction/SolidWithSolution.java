@@ -89,7 +89,12 @@ public final class SolidWithSolution extends LedgerExperiment {
         return List.of(
                 Suspect.from("poured/start", "lost-while-slow", "mixed/final", 1),
                 new Suspect("oxide", "added/mass", -0.1),
-                new Suspect("drops-left-behind", "poured/amount", -0.5));
+                new Suspect("drops-left-behind", "poured/amount", -0.5).exceptPoured(),
+                new Suspect("solution-off", "solution/concentration", 0.02)
+                        .ofItself()
+                        .upTo(0.1)
+                        .eitherWay(),
+                Suspect.otherReagent());
     }
 
     @Override

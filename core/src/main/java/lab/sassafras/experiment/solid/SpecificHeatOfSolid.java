@@ -86,7 +86,8 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
                 Suspect.from("water/start", "not-through", "sample/start", -5),
                 Suspect.from("water/start", "final-too-early", "mixed/final", 0.2),
                 new Suspect("water-splashed", "water/mass", -1),
-                new Suspect("carried", "sample/carried", 1));
+                new Suspect("carried", "sample/carried", 1),
+                Suspect.twoThermometers("sample/start", "water/start"));
     }
 
     @Override

@@ -1,0 +1,38 @@
+package lab.sassafras.experiment;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What may have gone wrong in any run in which the contents of a calorimeter changed temperature; sizes: no source. */
+final class CommonSuspects {
+
+    private CommonSuspects() {}
+
+    static List<Suspect> of(Experiment experiment) {
+        List<Suspect> common = new ArrayList<>();
+        experiment.span().ifPresent(span -> {
+            common.add(new Suspect("start-not-settled", span.start(), 0.2).eitherWay());
+            liquidAt(experiment, span.start())
+                    .ifPresent(path -> common.add(new Suspect("water-with-probe", path, -0.3).upTo(1)));
+            common.add(Suspect.heat("warm-plate", 60).upTo(400));
+            common.add(Suspect.alongWith("bar", 4).upTo(15));
+            common.add(Suspect.markedLate().upTo(60).eitherWay());
+            if (experiment.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT) {
+                common.add(Suspect.calorimeterIgnored());
+            }
+        });
+        return common;
+    }
+
+    /** The liquid whose temperature stands at a path: of the same group, and such as may be poured. */
+    private static Optional<String> liquidAt(Experiment experiment, String path) {
+        String group = Address.of(path, 1).group();
+        return experiment
+                .group(group)
+                .flatMap(each -> each.slots().stream()
+                        .filter(Slot::byVolume)
+                        .map(slot -> group + "/" + slot.key())
+                        .findFirst());
+    }
+}

@@ -1,0 +1,255 @@
+package lab.sassafras.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleUnaryOperator;
+import lab.sassafras.account.Books;
+import lab.sassafras.account.Ledger;
+import lab.sassafras.account.Party;
+import lab.sassafras.account.Solution;
+import lab.sassafras.convention.CalorimeterTreatment;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Question;
+import lab.sassafras.curve.Way;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Line;
+import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Suspect.Cause;
+import lab.sassafras.expression.Bindings;
+import lab.sassafras.expression.Computation;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
+
+/**
+ * Suspects applied to the account of one trial: for each, what the result would be at any size of the error. A reading
+ * is moved on the tape of the account; heat and things on no account are a party more of the same books; what was left
+ * out is put on the sheet and the books drawn up anew, once.
+ */
+final class Suspicion {
+
+    private static final Input HEAT =
+            new Input("suspected:heat", Symbol.of("q:suspected"), "heat on no account", BenchUnit.JOULES);
+    private static final Input ALONG =
+            new Input("suspected:along", Symbol.of("C:suspected"), "on no account", BenchUnit.JOULES_PER_DEGREE);
+
+    private final Sheet sheet;
+    private final Conventions conventions;
+    private final Solution solution;
+    private final int trial;
+    private final Computation result;
+    private final Later<Optional<Computation>> withParties = new Later<>(this::withParties);
+
+    Suspicion(Sheet sheet, Conventions conventions, Solution solution) {
+        this.sheet = sheet;
+        this.conventions = conventions;
+        this.solution = solution;
+        this.trial = solution.account().trial();
+        this.result = new Computation(solution.result(), solution.bindings());
+    }
+
+    /**
+     * One suspect applied.
+     *
+     * @param at    the result at a size of the error (unit of the result by unit of the error)
+     * @param size  a plausible size (unit of the error)
+     * @param most  the largest to believe, as a distance (unit of the error)
+     * @param unit  symbol of the error's unit
+     * @param steps whether it is either so or not, and has no size between
+     */
+    record Applied(DoubleUnaryOperator at, double size, double most, String unit, boolean steps) {}
+
+    double asItStands() {
+        return result.value();
+    }
+
+    /** Empty where the suspect cannot have been here, or moves nothing this account knows. */
+    Optional<Applied> apply(Suspect suspect) {
+        if (!suspect.condition().holds(sheet, trial)) {
+            return Optional.empty();
+        }
+        Cause cause = suspect.cause();
+        if (cause instanceof Cause.Read read) {
+            return slot(read).optional() ? leftOut(suspect, read) : read(suspect, read);
+        }
+        if (cause instanceof Cause.Heat) {
+            return withParties.get().map(books -> moved(books, HEAT, suspect, suspect.size()));
+        }
+        if (cause instanceof Cause.AlongWith) {
+            return withParties.get().map(books -> moved(books, ALONG, suspect, suspect.size()));
+        }
+        if (cause instanceof Cause.Calorimeter) {
+            return calorimeter();
+        }
+        return cause instanceof Cause.Mark ? marked(suspect) : otherReagent();
+    }
+
+    /** A reading that enters the account, moved. */
+    private Optional<Applied> read(Suspect suspect, Cause.Read read) {
+        return input(result.inputs(), read.path())
+                .map(input -> moved(result, input, suspect, suspect.error(sheet, trial)));
+    }
+
+    private Applied moved(Computation account, Input input, Suspect suspect, double size) {
+        Suspect.Measure measure = suspect.measure();
+        double recorded = measure.share() ? Math.abs(account.value(input)) : 1;
+        return new Applied(
+                step -> account.shifted(input, step),
+                size * recorded,
+                suspect.most() * recorded,
+                input.unit().symbol(),
+                false);
+    }
+
+    /** A quantity that may be left out, and was: its books drawn up once with it, then moved. */
+    private Optional<Applied> leftOut(Suspect suspect, Cause.Read read) {
+        Address address = sheet.address(read.path(), trial);
+        if (sheet.filled(address)) {
+            return Optional.empty();
+        }
+        Slot slot = slot(read);
+        Line line = new Line(
+                address,
+                Role.READ,
+                "",
+                read.countedAs() + suspect.size(),
+                -1,
+                0,
+                slot.unit(Role.READ),
+                Optional.empty(),
+                OptionalDouble.of(0),
+                "");
+        Sheet with = sheet.with(line);
+        Sheet answered = read.answer()
+                .map(answer -> with.with(stated(sheet.address(answer.path(), trial), answer.answer())))
+                .orElse(with);
+        Bindings bindings = answered.bindings();
+        return answered.experiment().accounts(answered, conventions).get(trial - 1).solve(bindings).solution().stream()
+                .map(told -> new Computation(told.result(), told.bindings()))
+                .flatMap(account -> input(account.inputs(), read.path()).stream()
+                        .map(input -> new Applied(
+                                step -> account.shifted(input, step - suspect.size()),
+                                suspect.size(),
+                                suspect.most(),
+                                input.unit().symbol(),
+                                false)))
+                .findFirst();
+    }
+
+    /** The vessel at what it is known to hold, or at what is middling for its kind. */
+    private Optional<Applied> calorimeter() {
+        Calorimeter vessel = sheet.calorimeter(trial).orElseThrow();
+        CalorimeterTreatment.Needs needs = conventions.in(Question.CALORIMETER).needs();
+        boolean counted = needs == CalorimeterTreatment.Needs.MATERIAL
+                || needs != CalorimeterTreatment.Needs.NOTHING
+                        && vessel.constant().isPresent();
+        double held = vessel.constant()
+                .map(pinned -> pinned.value().value())
+                .orElse(vessel.kind().typical());
+        return counted || held <= 0
+                ? Optional.empty()
+                : withParties
+                        .get()
+                        .map(books -> new Applied(
+                                step -> books.shifted(ALONG, step),
+                                held,
+                                Math.max(held, vessel.kind().largest()),
+                                ALONG.unit().symbol(),
+                                false));
+    }
+
+    /** Both temperatures moved along what is laid through the curve, by its slopes at mixing. */
+    private Optional<Applied> marked(Suspect suspect) {
+        Optional<Way> way = conventions.in(Question.CHANGE).way();
+        Optional<Way.Drift> drift =
+                way.flatMap(inForce -> sheet.baselines(trial).map(inForce::drift));
+        if (drift.isEmpty()) {
+            return Optional.empty();
+        }
+        double slope = byCurve("-start") * drift.get().start()
+                + byCurve("-end") * drift.get().end();
+        return slope == 0
+                ? Optional.empty()
+                : Optional.of(new Applied(
+                        step -> asItStands() + slope * step,
+                        suspect.size(),
+                        suspect.most(),
+                        BenchUnit.SECONDS.symbol(),
+                        false));
+    }
+
+    /** How the result hangs on a temperature read from the curve. */
+    private double byCurve(String which) {
+        return result.inputs().stream()
+                .filter(input -> input.key().startsWith("curve[") && input.key().endsWith(which))
+                .mapToDouble(result::derivative)
+                .sum();
+    }
+
+    private Optional<Applied> otherReagent() {
+        return solution.account() instanceof Books<?> books
+                ? books.beside()
+                        .other()
+                        .map(factor -> new Computation(factor, solution.bindings()).value())
+                        .filter(factor -> factor > 0 && factor < 0.999)
+                        .map(factor -> new Applied(step -> asItStands() * (1 + step * (factor - 1)), 1, 1, "", true))
+                : Optional.empty();
+    }
+
+    /** The same books with heat from outside and something that warmed along, both of no size yet. */
+    private Optional<Computation> withParties() {
+        Optional<Span> span = sheet.experiment().span();
+        if (span.isEmpty()
+                || !(solution.account() instanceof Ledger ledger)
+                || ledger.beside().answer().isPresent()) {
+            return Optional.empty();
+        }
+        Optional<Input> start = input(result.inputs(), span.get().start());
+        Optional<Input> end = input(result.inputs(), span.get().end());
+        if (start.isEmpty() || end.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Party> parties = new ArrayList<>(ledger.parties());
+        parties.add(Party.process("suspected", "suspected", HEAT.negated()));
+        parties.add(Party.vessel("along", "along", ALONG, start.get(), end.get()));
+        Bindings bindings =
+                solution.bindings().with(HEAT.key(), Measured.exact(0)).with(ALONG.key(), Measured.exact(0));
+        return new Ledger(trial, parties, ledger.unknown(), ledger.bounds(), ledger.beside())
+                .solved()
+                .map(solved -> new Computation(solved.result(), bindings));
+    }
+
+    private Slot slot(Cause.Read read) {
+        return sheet.experiment().slot(read.path()).orElseThrow();
+    }
+
+    private static Line stated(Address address, String answer) {
+        return new Line(
+                address, Role.STATED, answer, 0, -1, 0, Optional.empty(), Optional.empty(), OptionalDouble.empty(), "");
+    }
+
+    /** The input a slot gives: the first that stands in it, or the temperature the curve gives in its place. */
+    private Optional<Input> input(List<Input> inputs, String path) {
+        int slash = path.indexOf('/');
+        String group = path.substring(0, slash) + "[";
+        String slot = "]" + path.substring(slash) + ".";
+        return inputs.stream()
+                .filter(input -> input.key().startsWith(group) && input.key().contains(slot))
+                .findFirst()
+                .or(() -> sheet.experiment()
+                        .span()
+                        .map(span -> path.equals(span.start()) ? "-start" : path.equals(span.end()) ? "-end" : "-none")
+                        .flatMap(which -> inputs.stream()
+                                .filter(input -> input.key().startsWith("curve[")
+                                        && input.key().endsWith(which))
+                                .findFirst()));
+    }
+}
