@@ -69,7 +69,10 @@ class UnderACanTest extends HouseTest {
         assertThat(result)
                 .contains("C2H5OH(l) + 3 O2(g) → 2 CO2(g) + 3 H2O(l)", "32 % of the tabulated heat")
                 .containsPattern("part of the tabulated heat ?32")
-                .contains("heat of combustion per gram", "fuel evaporated from the wick without burning");
+                .contains("heat of combustion per gram", "fuel evaporated from the wick without burning")
+                .contains("What could have done this")
+                .containsPattern("heat went past the can, into air and stand, by 5.0 °C: −[\\d.]+ kJ/mol ?\\d+ °C would "
+                        + "explain it all, which can be believed");
         assertThat(hand.get("/shelf/values").body()).contains("heat of combustion of 1-hexanol");
     }
 

@@ -55,6 +55,25 @@ public class ReductionBenchmark {
         reduced(salt, hole);
     }
 
+    /** A run reduced and judged, by the linear interval: agreement, and every suspect with the size that would explain it. */
+    @Benchmark
+    @OutputTimeUnit(TimeUnit.MICROSECONDS)
+    public void verdictOfASalt(Blackhole hole) {
+        judged(salt, hole);
+    }
+
+    @Benchmark
+    @OutputTimeUnit(TimeUnit.MICROSECONDS)
+    public void verdictOfASolid(Blackhole hole) {
+        judged(solid, hole);
+    }
+
+    private static void judged(Sheet sheet, Blackhole hole) {
+        Reduction reduction = Reduction.of(fresh(sheet), Conventions.standard());
+        hole.consume(reduction.verdict());
+        hole.consume(reduction.suspects());
+    }
+
     /** Where a run stands, as lists ask it. */
     @Benchmark
     @OutputTimeUnit(TimeUnit.MICROSECONDS)

@@ -39,6 +39,11 @@ public record Agreement(Reference reference, double percentError, double differe
         return Math.abs(difference) <= allowed;
     }
 
+    /** Whether another interval of about the same width would say the same, so that none need be drawn for it. */
+    boolean clear() {
+        return times() < 0.8 || times() > 1.25;
+    }
+
     /**
      * {@return whether it is too far off to be left alone: a quarter of the reference whatever the uncertainty, or a
      * twentieth where that is five times what the intervals allow (common practice, no source)}

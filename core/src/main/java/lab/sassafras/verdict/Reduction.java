@@ -165,7 +165,9 @@ public final class Reduction {
     /** How far the result is off, by its reference, or by what such a vessel can hold. */
     private Optional<SuspectSize.Deviation> deviation(Solution first) {
         Sample sample = samples().get(0);
-        return agreement(sample)
+        return sample.verdict()
+                .flatMap(Verdict::agreement)
+                .flatMap(found -> found.clear() ? Optional.of(found) : agreement(sample))
                 .filter(found -> !found.agrees())
                 .map(found -> new SuspectSize.Deviation(-found.difference(), found.allowed()))
                 .or(() -> sample.result().flatMap(result -> VesselPlausibility.off(sheet, result, first)));

@@ -10,6 +10,8 @@ import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Suspect;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
  * What a suspected error would do to the result, and the size of it that would explain how far the result is off.
@@ -19,6 +21,7 @@ import lab.sassafras.experiment.Suspect;
  * @param unit     of the error, as it is written
  * @param error    true value less recorded value here, of a plausible size (that unit)
  * @param change   the result corrected for the error, less the result as it stands (unit of the result)
+ * @param reach    the same for the largest size to believe, to the same side (unit of the result)
  * @param part     how much of the whole deviation that corrects; empty where nothing is off
  * @param explains size that would correct all of it (that unit); empty where none does, or nothing is off
  * @param believed whether that size, and its sign, can be believed
@@ -29,12 +32,16 @@ public record SuspectSize(
         String unit,
         double error,
         double change,
+        double reach,
         OptionalDouble part,
         OptionalDouble explains,
         boolean believed) {
 
-    private static final int STEPS = 30;
+    private static final int STEPS = 20;
+    private static final int EVALUATIONS = 200;
+    private static final double GROWING = 1.5;
     private static final double CLOSE = 1e-9;
+    private static final double CLOSE_ENOUGH = 1e-4;
 
     /**
      * How far the result is off.
@@ -81,6 +88,7 @@ public record SuspectSize(
                         : suspect.measure().unit(),
                 size / each,
                 change,
+                moves.applyAsDouble(Math.copySign(Math.max(applied.most(), Math.abs(size)), size)),
                 deviation.isPresent()
                         ? OptionalDouble.of(change / deviation.get().size())
                         : OptionalDouble.empty(),
@@ -111,24 +119,31 @@ public record SuspectSize(
                 && (suspect.way() == Suspect.Sign.EITHER || size * applied.size() > 0);
     }
 
-    /** The size at which the result has moved by a deviation, by secants from nothing and a plausible size. */
+    /** The size at which the result has moved by a deviation, looked for on the side on which it moves that way. */
     private static OptionalDouble reaching(
             double deviation, DoubleUnaryOperator moves, double plausible, double change) {
-        double before = 0;
-        double missingBefore = -deviation;
-        double now = plausible;
-        double missing = change - deviation;
-        for (int step = 0; step < STEPS && Double.isFinite(missing) && missing != missingBefore; step++) {
-            if (Math.abs(missing) <= CLOSE * Math.abs(deviation)) {
-                return OptionalDouble.of(now);
+        double near = 0;
+        double far = Math.copySign(plausible, plausible * change * deviation);
+        for (int step = 0; step < STEPS; step++) {
+            double missing = deviation - moves.applyAsDouble(far);
+            if (!Double.isFinite(missing)) {
+                return OptionalDouble.empty();
             }
-            double next = now - missing * (now - before) / (missing - missingBefore);
-            before = now;
-            missingBefore = missing;
-            now = next;
-            missing = moves.applyAsDouble(now) - deviation;
+            if (missing * deviation <= 0) {
+                return between(near, far, size -> moves.applyAsDouble(size) - deviation, deviation);
+            }
+            near = far;
+            far *= GROWING;
         }
         return OptionalDouble.empty();
+    }
+
+    private static OptionalDouble between(double near, double far, UnivariateFunction missing, double deviation) {
+        double found = new BracketingNthOrderBrentSolver(CLOSE, 0, 5)
+                .solve(EVALUATIONS, missing, Math.min(near, far), Math.max(near, far));
+        return Math.abs(missing.value(found)) <= CLOSE_ENOUGH * Math.abs(deviation)
+                ? OptionalDouble.of(found)
+                : OptionalDouble.empty();
     }
 
     /** {@return whether correcting for it brings the result nearer to where it should be} */

@@ -2,7 +2,6 @@ package lab.sassafras.app.chart;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.statistics.StraightLine;
@@ -61,20 +60,12 @@ public record LinePicture(Frame frame, List<Spot> spots, Laid laid, String zero,
     public record Laid(String x1, String y1, String x2, String y2) {}
 
     /**
-     * A mark of a scale.
-     *
-     * @param at    where
-     * @param label what is written there
-     */
-    public record Mark(String at, String label) {}
-
-    /**
      * A scale with its words.
      *
      * @param words what it measures and in which unit
      * @param marks of it
      */
-    public record Axis(String words, List<Mark> marks) {}
+    public record Axis(String words, List<StraightScale.Mark> marks) {}
 
     /**
      * Draws it.
@@ -92,8 +83,8 @@ public record LinePicture(Frame frame, List<Spot> spots, Laid laid, String zero,
         points.forEach(point -> heights.add(point.up().value()));
         double low = heights.stream().min(Double::compare).orElseThrow();
         double high = heights.stream().max(Double::compare).orElseThrow();
-        Scale across = new Scale(FRAME.left(), FRAME.right() - FRAME.left(), 0, most);
-        Scale up = new Scale(FRAME.bottom(), FRAME.top() - FRAME.bottom(), low, high);
+        StraightScale across = new StraightScale(FRAME.left(), FRAME.right() - FRAME.left(), 0, most);
+        StraightScale up = new StraightScale(FRAME.bottom(), FRAME.top() - FRAME.bottom(), low, high);
         List<Spot> spots = new ArrayList<>();
         for (int i = 0; i < points.size(); i++) {
             spots.add(new Spot(
@@ -111,8 +102,8 @@ public record LinePicture(Frame frame, List<Spot> spots, Laid laid, String zero,
                         across.at(most),
                         up.at(line.intercept() + line.slope() * most)),
                 up.at(0),
-                across.axis(points.get(0).acrossUnit(), figures),
-                up.axis(upUnit, figures),
+                axis(across, points.get(0).acrossUnit(), figures),
+                axis(up, upUnit, figures),
                 upUnit.dimension().word() + " against "
                         + points.get(0).acrossUnit().dimension().word() + ": " + points.size()
                         + " trials and the line through them, which stands at "
@@ -120,29 +111,16 @@ public record LinePicture(Frame frame, List<Spot> spots, Laid laid, String zero,
                         + upUnit.symbol() + " where there is nothing across.");
     }
 
-    /** A straight scale from a coordinate over a length. */
-    private record Scale(double from, double length, double low, double high) {
+    /** Marked in the unit or in thousandths of it. */
+    private static Axis axis(StraightScale scale, BenchUnit unit, Figures figures) {
+        boolean small = Math.max(Math.abs(scale.low()), Math.abs(scale.high())) < SMALL;
+        double times = small ? 1000 : 1;
+        return new Axis(
+                unit.dimension().word() + ", " + (small ? thousandth(unit) : unit.symbol()),
+                scale.marks(4, value -> figures.plain(Math.rint(value * times * 1e6) / 1e6)));
+    }
 
-        String at(double value) {
-            return String.format(Locale.ROOT, "%.1f", from + length * (value - low) / (high - low));
-        }
-
-        /** Marks at a round step, about four of them, in the unit or in thousandths of it. */
-        Axis axis(BenchUnit unit, Figures figures) {
-            boolean small = Math.max(Math.abs(low), Math.abs(high)) < SMALL;
-            double times = small ? 1000 : 1;
-            double rough = (high - low) / 4;
-            double power = Math.pow(10, Math.floor(Math.log10(rough)));
-            double step = rough >= 5 * power ? 5 * power : rough >= 2 * power ? 2 * power : power;
-            List<Mark> marks = new ArrayList<>();
-            for (double value = Math.ceil(low / step - 1e-9) * step; value <= high * (1 + 1e-9); value += step) {
-                marks.add(new Mark(at(value), figures.plain(Math.rint(value * times * 1e6) / 1e6)));
-            }
-            return new Axis(unit.dimension().word() + ", " + (small ? thousandth(unit) : unit.symbol()), marks);
-        }
-
-        private static String thousandth(BenchUnit unit) {
-            return unit.symbol().startsWith("k") ? unit.symbol().substring(1) : "m" + unit.symbol();
-        }
+    private static String thousandth(BenchUnit unit) {
+        return unit.symbol().startsWith("k") ? unit.symbol().substring(1) : "m" + unit.symbol();
     }
 }

@@ -32,6 +32,7 @@ final class StyleSheet extends AbstractResourceResolver {
             "balance",
             "line",
             "budget",
+            "causes",
             "screens",
             "print");
 

@@ -80,9 +80,6 @@ public final class ResultView {
     /** Some schools of one question. */
     public record Schools(String question, List<String> schools) {}
 
-    /** What a suspected error would do. */
-    public record SuspectLine(String words, String size, String change) {}
-
     /** One of several samples, with the trial that shows it. */
     public record SampleLine(String name, String value, int trial, boolean shown) {}
 
@@ -341,14 +338,9 @@ public final class ResultView {
         return figures.signed(percent, Math.abs(percent) < 1 ? 2 : 1) + " %";
     }
 
-    public List<SuspectLine> suspects() {
-        double u = estimate().map(Estimate::uncertainty).orElse(0.0);
-        return reduction.suspects().stream()
-                .map(each -> new SuspectLine(
-                        each.words(),
-                        figures.significant(Math.abs(each.error()), 1) + " " + each.unit(),
-                        presentation.change(each.change(), u, reduction.unit())))
-                .toList();
+    /** What could have done this, or what would move it where nothing is off. */
+    public Optional<SuspectPanel> suspects() {
+        return estimate().flatMap(result -> SuspectPanel.of(reduction, sample, result, presentation, figures));
     }
 
     public List<Candidate> candidates() {

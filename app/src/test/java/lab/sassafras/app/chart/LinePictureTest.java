@@ -57,7 +57,9 @@ class LinePictureTest {
             assertThat(number(spot.y())).isBetween(number(picture.zero()), 200.0);
             assertThat(number(spot.x())).isBetween(70.0, 540.0);
         });
-        assertThat(picture.across().marks()).extracting(LinePicture.Mark::label).contains("0", "20", "80");
+        assertThat(picture.across().marks())
+                .extracting(StraightScale.Mark::label)
+                .contains("0", "20", "80");
         assertThat(picture.up().marks())
                 .allSatisfy(mark -> assertThat(number(mark.at())).isBetween(0.0, 200.0));
     }

@@ -1,0 +1,61 @@
+package lab.sassafras.app.chart;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.DoubleFunction;
+
+/**
+ * A straight scale from a coordinate over a length.
+ *
+ * @param from   coordinate of the lower end
+ * @param length to the upper end, negative where it goes up the page
+ * @param low    number at the lower end
+ * @param high   number at the upper end
+ */
+record StraightScale(double from, double length, double low, double high) {
+
+    /**
+     * A mark of a scale.
+     *
+     * @param at    where
+     * @param label what is written there
+     */
+    public record Mark(String at, String label) {}
+
+    /** A scale over numbers with some room at both ends. */
+    static StraightScale around(double from, double length, List<Double> numbers, double room) {
+        double low = numbers.stream().min(Double::compare).orElseThrow();
+        double high = numbers.stream().max(Double::compare).orElseThrow();
+        double air = high > low ? room * (high - low) : Math.max(Math.abs(high) * room, Double.MIN_NORMAL);
+        return new StraightScale(from, length, low - air, high + air);
+    }
+
+    double place(double value) {
+        return from + length * (value - low) / (high - low);
+    }
+
+    double within(double value) {
+        return Math.min(high, Math.max(low, value));
+    }
+
+    String at(double value) {
+        return coordinate(place(value));
+    }
+
+    static String coordinate(double place) {
+        return String.format(Locale.ROOT, "%.1f", place);
+    }
+
+    /** Marks at a round step, about so many of them. */
+    List<Mark> marks(int about, DoubleFunction<String> written) {
+        double rough = (high - low) / about;
+        double power = Math.pow(10, Math.floor(Math.log10(rough)));
+        double step = rough >= 5 * power ? 5 * power : rough >= 2 * power ? 2 * power : power;
+        List<Mark> marks = new ArrayList<>();
+        for (double value = Math.ceil(low / step - 1e-9) * step; value <= high + 1e-9 * step; value += step) {
+            marks.add(new Mark(at(value), written.apply(Math.rint(value / step) * step)));
+        }
+        return marks;
+    }
+}
