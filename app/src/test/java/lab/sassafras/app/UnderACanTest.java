@@ -71,8 +71,9 @@ class UnderACanTest extends HouseTest {
                 .containsPattern("part of the tabulated heat ?32")
                 .contains("heat of combustion per gram", "fuel evaporated from the wick without burning")
                 .contains("What could have done this")
-                .containsPattern("heat went past the can, into air and stand, by 5.0 °C: −[\\d.]+ kJ/mol ?\\d+ °C would "
-                        + "explain it all, which can be believed");
+                .containsPattern(
+                        "heat went past the can, into air and stand, by 5.0 °C: −[\\d.]+ kJ/mol ?\\d+ °C would "
+                                + "explain it all, which can be believed");
         assertThat(hand.get("/shelf/values").body()).contains("heat of combustion of 1-hexanol");
     }
 

@@ -17,6 +17,14 @@ import lab.sassafras.measure.BenchUnit;
  */
 public record Derived(String label, Symbol symbol, BenchUnit unit, UnaryOperator<Expression> from) {
 
+    /** Symbol of the heat of an equation as it is written. */
+    public static final Symbol AS_WRITTEN = Symbol.of("ΔH:as written");
+
+    /** {@return whether it is the heat of the equation as it is written} */
+    public boolean asWritten() {
+        return symbol.equals(AS_WRITTEN);
+    }
+
     Named of(Expression heat) {
         return from.apply(heat).named(symbol, unit);
     }

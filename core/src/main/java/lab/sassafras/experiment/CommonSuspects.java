@@ -22,6 +22,8 @@ final class CommonSuspects {
                 common.add(Suspect.calorimeterIgnored());
             }
         });
+        List<String> own = experiment.suspects().stream().map(Suspect::key).toList();
+        common.removeIf(each -> own.contains(each.key()));
         return common;
     }
 

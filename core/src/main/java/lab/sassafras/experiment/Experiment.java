@@ -2,6 +2,7 @@ package lab.sassafras.experiment;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.account.Account;
@@ -75,6 +76,11 @@ public interface Experiment {
      */
     default List<Caveat> caveats() {
         return List.of();
+    }
+
+    /** {@return by the path of a step, what must be ticked off before it is taken, because it can hurt} */
+    default Map<String, List<String>> tickedBefore() {
+        return Map.of();
     }
 
     /** {@return between what readings can lie at all} */

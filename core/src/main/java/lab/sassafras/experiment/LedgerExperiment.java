@@ -156,7 +156,7 @@ public abstract class LedgerExperiment implements Experiment {
                 .giving(
                         new Derived(
                                 words.get("as-written"),
-                                Symbol.of("ΔH:as written"),
+                                Derived.AS_WRITTEN,
                                 BenchUnit.KILOJOULES_PER_MOLE,
                                 heat -> heat.over(reagents.extent()).over(Constants.JOULES_IN_KILOJOULE)),
                         joules());

@@ -313,6 +313,18 @@ public final class Sheet implements Evidence {
                         .findFirst();
     }
 
+    /**
+     * {@return what must be ticked off before a step of a trial is taken, and is not; empty where it may be taken}
+     *
+     * @param step where it stands
+     */
+    public List<Address> unticked(Address step) {
+        return experiment.tickedBefore().getOrDefault(step.path(), List.of()).stream()
+                .map(path -> address(path, step.index()))
+                .filter(address -> !filled(address))
+                .toList();
+    }
+
     /** {@return the final temperature predicted before mixing} */
     public Optional<Line> prediction() {
         return reading(Address.of(CommonPlaces.PREDICTION, 1));

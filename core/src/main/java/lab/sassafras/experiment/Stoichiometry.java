@@ -14,6 +14,7 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Combustion;
 import lab.sassafras.substance.SolutionTable;
 
 /** What an experiment's books take from its formulas and equations: amounts, counts, what is left dissolved. */
@@ -89,6 +90,34 @@ public final class Stoichiometry {
         return formula(path)
                 .flatMap(draft.sheet().setting().shelf()::combustion)
                 .map(row -> draft.property(row.key(), Symbol.of("ΔH:tabulated")));
+    }
+
+    /**
+     * What follows from the equation of burning.
+     *
+     * @param fuel            how often the fuel stands in the equation
+     * @param gasPerMole      moles of gas formed, less those taken up, for each of the fuel
+     * @param productsPerMole heat of formation of what one mole of it burns to (kJ/mol)
+     */
+    public record Burning(int fuel, double gasPerMole, double productsPerMole) {}
+
+    /**
+     * {@return what follows from burning what a slot names to carbon dioxide and liquid water; empty while it lacks, or
+     * where it does not burn to these alone, which is a finding}
+     *
+     * @param path  group and slot, as an experiment declares them
+     * @param state of it: solid or liquid
+     */
+    public Optional<Burning> burning(String path, String state) {
+        return formula(path).flatMap(fuel -> Combustion.inBomb(fuel, state)).flatMap(equation -> {
+            int fuel = equation.reagents().get(0).count();
+            return draft.sheet()
+                    .setting()
+                    .shelf()
+                    .formation()
+                    .ofProducts(equation)
+                    .map(products -> new Burning(fuel, (double) equation.gasFormed() / fuel, products / fuel));
+        });
     }
 
     /**

@@ -43,7 +43,17 @@ public final class Words {
      * @param experiment the class the block lies beside
      */
     public static Words beside(Class<?> experiment) {
-        return new Words(read(experiment, new Properties(COMMON)), experiment.getName());
+        return new Words(block(experiment), experiment.getName());
+    }
+
+    /** The block beside a class over that beside the class it extends, where that has one of its own. */
+    private static Properties block(Class<?> experiment) {
+        Class<?> above = experiment.getSuperclass();
+        boolean shared = above != null
+                && above != Object.class
+                && !above.getPackage().equals(Words.class.getPackage())
+                && above.getResource("words.properties") != null;
+        return read(experiment, new Properties(shared ? block(above) : COMMON));
     }
 
     /** A title and a lead, where there is no block. */

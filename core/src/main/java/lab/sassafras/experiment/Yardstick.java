@@ -33,6 +33,14 @@ public sealed interface Yardstick {
      */
     record OfCombustion(String formula) implements Yardstick {}
 
+    /**
+     * The tabulated heat of combustion of the sample in this slot, carried to constant volume.
+     *
+     * @param formula path of the formula of the sample
+     * @param state   path of the answer whether it is solid or liquid
+     */
+    record InBomb(String formula, String state) implements Yardstick {}
+
     /** The liquids on the reference shelf; {@code known} is the path of the slot that says which it is, where told. */
     record OfLiquids(String known) implements Yardstick {}
 

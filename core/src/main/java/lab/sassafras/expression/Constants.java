@@ -15,5 +15,11 @@ public final class Constants {
     /** The whole, of which a share is told. */
     public static final Constant HUNDRED_PER_CENT = new Constant(100, "100", BenchUnit.PERCENT);
 
+    /** The gas constant (J/(mol·K)): CODATA 2018, exact. */
+    public static final Constant GAS = new Constant(8.31446261815324, "8.314462618", BenchUnit.JOULES_PER_MOLE_KELVIN);
+
+    /** The temperature tables hold at (K). */
+    public static final Constant AT_25 = new Constant(298.15, "298.15", BenchUnit.KELVINS);
+
     private Constants() {}
 }

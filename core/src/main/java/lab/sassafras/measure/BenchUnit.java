@@ -1,5 +1,6 @@
 package lab.sassafras.measure;
 
+import static javax.measure.MetricPrefix.CENTI;
 import static javax.measure.MetricPrefix.HECTO;
 import static javax.measure.MetricPrefix.KILO;
 import static javax.measure.MetricPrefix.MILLI;
@@ -10,6 +11,7 @@ import static tech.units.indriya.unit.Units.GRAM;
 import static tech.units.indriya.unit.Units.JOULE;
 import static tech.units.indriya.unit.Units.KELVIN;
 import static tech.units.indriya.unit.Units.LITRE;
+import static tech.units.indriya.unit.Units.METRE;
 import static tech.units.indriya.unit.Units.MINUTE;
 import static tech.units.indriya.unit.Units.MOLE;
 import static tech.units.indriya.unit.Units.PASCAL;
@@ -65,6 +67,22 @@ public final class BenchUnit {
     public static final BenchUnit HECTOPASCALS = declare("hPa", Dimension.PRESSURE, HECTO(PASCAL));
     /** kPa. */
     public static final BenchUnit KILOPASCALS = declare("kPa", Dimension.PRESSURE, KILO(PASCAL));
+    /** cm. */
+    public static final BenchUnit CENTIMETRES = declare("cm", Dimension.LENGTH, CENTI(METRE));
+    /** mm. */
+    public static final BenchUnit MILLIMETRES = declare("mm", Dimension.LENGTH, MILLI(METRE));
+    /** J/cm. */
+    public static final BenchUnit JOULES_PER_CENTIMETRE =
+            declare("J/cm", Dimension.ENERGY_BY_LENGTH, JOULE.divide(CENTI(METRE)));
+    /** cal/cm. */
+    public static final BenchUnit CALORIES_PER_CENTIMETRE =
+            declare("cal/cm", Dimension.ENERGY_BY_LENGTH, JOULE.multiply(4.184).divide(CENTI(METRE)));
+    /** J/(mol·K). */
+    public static final BenchUnit JOULES_PER_MOLE_KELVIN =
+            declare("J/(mol·K)", Dimension.MOLAR_ENTROPY, JOULE.divide(MOLE.multiply(KELVIN)));
+    /** cal/(mol·K). */
+    public static final BenchUnit CALORIES_PER_MOLE_KELVIN = declare(
+            "cal/(mol·K)", Dimension.MOLAR_ENTROPY, JOULE.multiply(4.184).divide(MOLE.multiply(KELVIN)));
     /** V. */
     public static final BenchUnit VOLTS = declare("V", Dimension.VOLTAGE, VOLT);
     /** A. */

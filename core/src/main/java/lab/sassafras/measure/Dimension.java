@@ -24,6 +24,12 @@ public final class Dimension {
     public static final Dimension CONCENTRATION = notNegative("concentration");
     /** Pressure (hPa). */
     public static final Dimension PRESSURE = notNegative("pressure");
+    /** Length (cm). */
+    public static final Dimension LENGTH = notNegative("length");
+    /** Heat of burning by length (J/cm). */
+    public static final Dimension ENERGY_BY_LENGTH = notNegative("heat per length");
+    /** Heat per mole and degree, such as an entropy (J/(mol·K)). */
+    public static final Dimension MOLAR_ENTROPY = directed("heat per mole and degree");
     /** Voltage (V). */
     public static final Dimension VOLTAGE = notNegative("voltage");
     /** Current (A). */

@@ -136,6 +136,18 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
                 .sum();
     }
 
+    /** {@return moles of gas formed, less those taken up} */
+    public int gasFormed() {
+        return gas(products) - gas(reagents);
+    }
+
+    private static int gas(List<Term> terms) {
+        return terms.stream()
+                .filter(term -> term.state().equals("g"))
+                .mapToInt(Term::count)
+                .sum();
+    }
+
     /**
      * {@return the equation of dissolving: the solid becomes what it is in solution, and a hydrate gives its water}
      *

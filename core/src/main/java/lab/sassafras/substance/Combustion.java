@@ -33,6 +33,20 @@ public final class Combustion {
     }
 
     /**
+     * {@return the equation of a sample as it burns in a bomb, to liquid water; empty where it does not burn so}
+     *
+     * @param sample as typed
+     * @param state  of it: solid or liquid
+     */
+    public static Optional<ChemicalEquation> inBomb(ChemicalFormula sample, String state) {
+        try {
+            return Optional.of(of(sample, state.equals("liquid") ? "l" : "s", "l"));
+        } catch (Refused nothingBurns) {
+            return Optional.empty();
+        }
+    }
+
+    /**
      * {@return the balanced equation of a fuel burning completely, in the smallest whole numbers}
      *
      * @param fuel  of carbon, hydrogen and oxygen

@@ -136,6 +136,18 @@ public final class Formation {
                 false));
     }
 
+    /**
+     * {@return heat of formation of everything an equation forms (kJ per mole of it as written); empty where a substance
+     * has no row}
+     *
+     * @param equation balanced
+     */
+    public Optional<Double> ofProducts(ChemicalEquation equation) {
+        return equation.products().stream().allMatch(term -> of(term).isPresent())
+                ? Optional.of(sum(equation.products()))
+                : Optional.empty();
+    }
+
     private double sum(List<ChemicalEquation.Term> terms) {
         return terms.stream()
                 .mapToDouble(term -> term.count() * of(term).orElseThrow().enthalpy())

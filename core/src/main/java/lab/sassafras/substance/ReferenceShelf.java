@@ -16,7 +16,7 @@ import lab.sassafras.measure.Measured;
 public final class ReferenceShelf {
 
     /** Goes up when a row changes, so that an entry can say which shelf it was reduced with. */
-    public static final int VERSION = 3;
+    public static final int VERSION = 4;
 
     /** Shelves by version; a row stands in those from its since to its until. */
     private static final Map<Integer, ReferenceShelf> VERSIONS = new ConcurrentHashMap<>();

@@ -7,12 +7,14 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Combustion;
 import lab.sassafras.substance.DilutionHeats;
 import lab.sassafras.substance.Dissolution;
 import lab.sassafras.substance.Reference;
@@ -65,6 +67,44 @@ final class HeatVerdict {
         HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
         verdict.sign("The burning");
         return verdict.combustion(yardstick);
+    }
+
+    static Verdict of(Yardstick.InBomb yardstick, Sheet sheet, Estimate result, Solution trial) {
+        HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
+        verdict.sign("The burning");
+        return verdict.inBomb(yardstick);
+    }
+
+    /** In a bomb all of the heat is caught, at constant volume: the tabulated ΔH less Δn(gas) R T. */
+    private Verdict inBomb(Yardstick.InBomb yardstick) {
+        if (unit().dimension() == Dimension.ENERGY) {
+            return verdict(Optional.empty());
+        }
+        Optional<ChemicalFormula> sample = sheet.stated(yardstick.formula(), 1).map(ChemicalFormula::read);
+        Optional<Reference> reference = sample.flatMap(formula -> Combustion.inBomb(
+                        formula, sheet.stated(yardstick.state(), 1).orElse("solid"))
+                .flatMap(equation -> shelf.combustion(formula).map(row -> atConstantVolume(row, equation, formula))));
+        if (reference.isEmpty()) {
+            findings.add(Finding.note(
+                    "combustion.no-reference", "The shelf has no heat of combustion for this sample to compare with."));
+        }
+        return verdict(reference);
+    }
+
+    private Reference atConstantVolume(Reference row, ChemicalEquation equation, ChemicalFormula formula) {
+        double gas = (double) equation.gasFormed() / equation.reagents().get(0).count();
+        double work = gas * Constants.GAS.value() * Constants.AT_25.value() / 1000;
+        double size = unit().dimension() == Dimension.PROCESS_ENERGY ? 1000 / formula.molarMass() : 1;
+        return scaled(
+                new Reference(
+                        row.key(),
+                        row.name().replace("heat of combustion", "energy of combustion, at constant volume,"),
+                        row.value() - work,
+                        row.uncertainty(),
+                        row.unit(),
+                        row.source(),
+                        row.opened()),
+                size);
     }
 
     /** Under a can a part of the heat is enough to be usual: it is said what part, and where the rest goes. */
@@ -277,7 +317,7 @@ final class HeatVerdict {
     /** How many moles of what the result is per belong to the equation as written. */
     private double runs() {
         return trial.derived().stream()
-                .filter(each -> each.derived().unit() == BenchUnit.KILOJOULES_PER_MOLE)
+                .filter(each -> each.derived().asWritten())
                 .map(each -> each.estimate().value() / trial.estimate().value())
                 .findFirst()
                 .orElse(1.0);

@@ -377,6 +377,12 @@ public final class Reduction {
                     .map(ChemicalFormula::read)
                     .flatMap(Combustion::atBench);
         }
+        if (yardstick instanceof Yardstick.InBomb bomb) {
+            return sheet.stated(bomb.formula(), 1)
+                    .map(ChemicalFormula::read)
+                    .flatMap(sample -> Combustion.inBomb(
+                            sample, sheet.stated(bomb.state(), 1).orElse("solid")));
+        }
         if (yardstick instanceof Yardstick.OfDissolving dissolving) {
             return sheet.stated(dissolving.formula(), 1)
                     .map(ChemicalFormula::read)

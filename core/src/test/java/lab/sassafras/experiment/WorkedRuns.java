@@ -9,6 +9,25 @@ public final class WorkedRuns {
 
     private WorkedRuns() {}
 
+    /** A bomb fired with 6.8 cm of wire burnt, of 9.6 J/cm, and 9.2 mL of 0.0709 mol/L base for its washings. */
+    public static BenchSheet fired(BenchSheet sheet, String pellet, String water, String start, String highest) {
+        return sheet.says("fuse[1]/way", "length")
+                .reads("fuse[1]/heat-by-length", "9.6", "J/cm")
+                .mass("pellet[1]/mass", pellet)
+                .reads("wire[1]/before", "10.0", "cm")
+                .says("check[1]/vessel", "done")
+                .says("check[1]/charge", "done")
+                .says("check[1]/leak", "done")
+                .reads("bucket[1]/water", water, "g")
+                .reads("bucket[1]/start", start, "°C")
+                .reads("bucket[1]/highest", highest, "°C")
+                .says("check[1]/vented", "done")
+                .says("inside[1]/seen", "clean")
+                .reads("wire[1]/left", "3.2", "cm")
+                .reads("acid[1]/titre", "9.2", "mL")
+                .reads("base[1]/concentration", "0.0709", "mol/L");
+    }
+
     /** By experiment key. */
     public static Map<String, BenchSheet> all() {
         Map<String, BenchSheet> runs = new LinkedHashMap<>();
@@ -40,6 +59,16 @@ public final class WorkedRuns {
                         .give("burner[1]/burnt", Role.TARE, "80.31", "g", Optional.of(BenchSheet.BALANCE))
                         .mass("soot[1]/mass", "0.02")
                         .constant(58, 3, 200));
+        runs.put("bomb-constant", fired(BenchSheet.of("bomb-constant"), "1.0012", "2000.4", "23.412", "26.019"));
+        runs.put(
+                "bomb-combustion",
+                fired(
+                                BenchSheet.of("bomb-combustion").says("sample[1]/formula", "C10H8"),
+                                "0.8123",
+                                "2000.4",
+                                "23.104",
+                                "26.314")
+                        .constant(1795, 12, 2000));
         runs.put(
                 "specific-heat-of-solid",
                 BenchSheet.of("specific-heat-of-solid")

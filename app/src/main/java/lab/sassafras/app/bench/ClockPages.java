@@ -203,6 +203,7 @@ class ClockPages {
             if (entry.observations().find(told.identity()).isPresent()) {
                 return;
             }
+            entry.experiment().mixing().ifPresent(path -> Ticks.check(entry, Address.of(path, told.trial())));
             double at = second(trace, told);
             TraceUse use = Clocks.use(entry, told.trial())
                     .map(before -> before.mixedAt(at))

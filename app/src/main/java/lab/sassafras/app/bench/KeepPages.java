@@ -195,6 +195,7 @@ class KeepPages {
     }
 
     private Taken accept(EntrySheet entry, Address address, Typed typed, Bench bench) {
+        Ticks.check(entry, address);
         Role role = Role.of(typed.role()).orElseThrow(() -> new Refused("Say how the value was got."));
         @Nullable String reason = typed.correcting() ? reason(typed) : null;
         Slot slot = entry.experiment()

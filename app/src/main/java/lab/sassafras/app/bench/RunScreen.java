@@ -144,6 +144,8 @@ class RunScreen {
                 now.flatMap(ask -> screen.next(Optional.of(ask)).filter(next -> !next.equals(ask)))
                         .map(WrittenSheet::link)
                         .orElse(null));
+        model.addAttribute(
+                "unticked", now.map(ask -> Ticks.open(entry, ask.address())).orElse(List.of()));
         model.addAttribute("waiting", waits.waiting(entry, shown.trial(), now));
         model.addAttribute(
                 "byClock",

@@ -389,7 +389,7 @@ public final class ResultView {
         }
         double times = solution()
                 .flatMap(trial -> trial.derived().stream()
-                        .filter(each -> each.derived().unit() == BenchUnit.KILOJOULES_PER_MOLE)
+                        .filter(each -> each.derived().asWritten())
                         .findFirst()
                         .map(each -> each.estimate().value() / trial.estimate().value()))
                 .orElse(1.0);

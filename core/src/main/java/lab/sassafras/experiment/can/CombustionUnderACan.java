@@ -12,6 +12,7 @@ import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Stoichiometry;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
@@ -156,6 +157,17 @@ public final class CombustionUnderACan extends LedgerExperiment {
                                 .over(tabulated)
                                 .times(Constants.HUNDRED_PER_CENT))));
         corrected(draft, moles).ifPresent(beside::add);
+        draft.chemistry()
+                .burning("fuel/formula", "liquid")
+                .map(Stoichiometry.Burning::fuel)
+                .filter(count -> count > 1)
+                .ifPresent(count -> beside.add(new Derived(
+                        words().get("as-written"),
+                        Derived.AS_WRITTEN,
+                        BenchUnit.KILOJOULES_PER_MOLE,
+                        heat -> heat.over(moles)
+                                .over(Constants.JOULES_IN_KILOJOULE)
+                                .times(Expression.number(count, Integer.toString(count))))));
         return draft.complete(draft.ledger(parties, unknown())
                 .against(moles, kilojoules())
                 .holding(water)

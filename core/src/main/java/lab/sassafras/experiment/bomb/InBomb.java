@@ -1,0 +1,209 @@
+package lab.sassafras.experiment.bomb;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Party;
+import lab.sassafras.account.Remark;
+import lab.sassafras.experiment.Caveat;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Span;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.expression.Constants;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Product;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+
+/**
+ * What is burnt in a bomb, whatever it is: pellet, fuse and acid, the bucket with its water, and what must be ticked off
+ * before the bomb is fired.
+ */
+public abstract class InBomb extends LedgerExperiment {
+
+    /** A bomb in its bucket, without the water: about 2 kJ/°C is usual (common practice, no source). */
+    public static final VesselKind BOMB = new VesselKind("bomb", "bomb calorimeter", 2000, 6000);
+
+    /** Where the pellet stands. */
+    protected static final String PELLET = "pellet/mass";
+    /** Where the water of the bucket stands. */
+    protected static final String WATER = "bucket/water";
+    /** Where the temperature before firing stands. */
+    protected static final String START = "bucket/start";
+    /** Where the temperature at the turn stands. */
+    protected static final String END = "bucket/highest";
+
+    private static final String WAY = "fuse/way";
+    private static final String FIRED = "fired/at";
+    private static final List<String> CHECKS = List.of("check/vessel", "check/charge", "check/leak");
+    private static final String LEFT_OUT =
+            "Left out are the correction for buoyancy (about 0.08 %: the certified value is per gram in vacuum, the pellet "
+                    + "was weighed in air; calibration and sample largely cancel it) and that to standard states (usually "
+                    + "below 0.1 %).";
+
+    /**
+     * A run in a bomb.
+     *
+     * @param key    stable name
+     * @param method goes up when the same readings would give another number
+     * @param unit   of the unknown
+     */
+    protected InBomb(String key, int method, BenchUnit unit) {
+        super(key, method, unit);
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.once(
+                        "fuse",
+                        Slot.choice("way", "mass", "length", "none"),
+                        Slot.quantity("heat", BenchUnit.JOULES_PER_GRAM).usually(1000, 20_000),
+                        Slot.quantity("heat-by-length", BenchUnit.JOULES_PER_CENTIMETRE)
+                                .usually(1, 15)),
+                Group.once(
+                        "base",
+                        Slot.concentration("concentration").usually(0.02, 0.2).ifKnown()),
+                Group.perTrial("pellet", Slot.mass("mass").usually(0.4, 1.5)),
+                Group.perTrial(
+                        "wire",
+                        Slot.mass("burnt").usually(0.002, 0.05),
+                        Slot.quantity("before", BenchUnit.CENTIMETRES).usually(5, 15),
+                        Slot.quantity("left", BenchUnit.CENTIMETRES).usually(0, 10)),
+                Group.perTrial(
+                        "check",
+                        Slot.choice("vessel", "done"),
+                        Slot.choice("charge", "done"),
+                        Slot.choice("leak", "done"),
+                        Slot.choice("vented", "done")),
+                Group.perTrial(
+                        "bucket",
+                        Slot.liquid("water").usually(1500, 3000).orAssumed(2000, 5),
+                        Slot.temperature("start").usually(18, 28),
+                        Slot.temperature("highest").usually(20, 32)),
+                Group.perTrial("fired", Slot.moment("at")),
+                Group.perTrial("inside", Slot.choice("seen", "clean", "soot", "residue", "leak")),
+                Group.perTrial(
+                        "acid",
+                        Slot.quantity("titre", BenchUnit.MILLILITRES)
+                                .usually(1, 20)
+                                .ifKnown()));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(
+                Step.of(WAY),
+                Step.of("fuse/heat").when(WAY, "mass"),
+                Step.of("fuse/heat-by-length").when(WAY, "length"),
+                Step.of(PELLET),
+                Step.full("wire/burnt").when(WAY, "mass"),
+                Step.of("wire/before").when(WAY, "length"),
+                Step.of("check/vessel"),
+                Step.of("check/charge"),
+                Step.of("check/leak"),
+                Step.of(WATER),
+                Step.of(START).settling(5),
+                Step.of(FIRED),
+                Step.of(END).taking(8),
+                Step.of("check/vented").taking(2),
+                Step.of("inside/seen"),
+                Step.empty("wire/burnt").when(WAY, "mass"),
+                Step.of("wire/left").when(WAY, "length"),
+                Step.of("acid/titre"),
+                Step.of("base/concentration"));
+    }
+
+    @Override
+    public Map<String, List<String>> tickedBefore() {
+        return Map.of(FIRED, CHECKS, "inside/seen", List.of("check/vented"));
+    }
+
+    @Override
+    public Optional<Span> span() {
+        return Optional.of(new Span(START, END));
+    }
+
+    @Override
+    public List<VesselKind> vessels() {
+        return List.of(BOMB);
+    }
+
+    @Override
+    public List<Caveat> caveats() {
+        return Stream.of("soot", "residue", "leak")
+                .map(each -> Caveat.voiding("inside/seen", each))
+                .toList();
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of(
+                new Suspect("moist-pellet", PELLET, -0.005).ofItself().upTo(0.05),
+                Suspect.from(START, "lost-to-jacket", END, 0.02).upTo(0.15),
+                new Suspect("start-not-settled", START, 0.01).eitherWay().upTo(0.1),
+                new Suspect("lost-water", WATER, -10).upTo(60),
+                Suspect.heat("fuse-forgotten", 60)
+                        .upTo(150)
+                        .where((sheet, trial) ->
+                                sheet.stated(WAY, trial).filter("none"::equals).isPresent()),
+                Suspect.heat("acid-forgotten", 40)
+                        .upTo(120)
+                        .where((sheet, trial) ->
+                                sheet.reading("acid/titre", trial).isEmpty()));
+    }
+
+    /**
+     * {@return fuse and acid as parties, as far as they were told}
+     *
+     * @param draft what the books are drawn up from
+     */
+    protected static List<Party> besides(Draft draft) {
+        List<Party> parties = new ArrayList<>();
+        switch (draft.choice(WAY).orElse("none")) {
+            case "mass" -> parties.add(fuse(draft.quantity("wire/burnt").times(draft.quantity("fuse/heat"))));
+            case "length" ->
+                parties.add(fuse(draft.quantity("wire/before")
+                        .minus(draft.quantity("wire/left"))
+                        .named(Symbol.of("l:burnt"), BenchUnit.CENTIMETRES)
+                        .times(draft.quantity("fuse/heat-by-length"))));
+            default -> {
+                // its heat is in the constant, where calibration and sample are fired alike
+            }
+        }
+        draft.quantityIfGiven("acid/titre")
+                .ifPresent(titre -> parties.add(Party.process(
+                        "acid",
+                        "nitric acid forming",
+                        new Product(List.of(
+                                titre.over(Constants.MILLILITRES_IN_LITRE)
+                                        .times(draft.quantity("base/concentration"))
+                                        .named(Symbol.of("n:acid"), BenchUnit.MOLES),
+                                Constants.JOULES_IN_KILOJOULE,
+                                draft.property("nitric-acid-formed", Symbol.of("ΔH:acid")))))));
+        draft.choice("inside/seen");
+        return parties;
+    }
+
+    private static Party fuse(Expression released) {
+        return Party.process("fuse", "fuse, burnt", released.negated());
+    }
+
+    /**
+     * {@return what is left out of every run in a bomb, and how large it usually is}
+     *
+     * @param draft what the books are drawn up from
+     */
+    protected static List<Remark> leftOut(Draft draft) {
+        Finding said = Finding.note("bomb.corrections", draft.figures().sentence(LEFT_OUT));
+        return List.of(bindings -> Optional.of(said));
+    }
+}

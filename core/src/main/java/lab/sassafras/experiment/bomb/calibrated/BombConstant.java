@@ -1,0 +1,63 @@
+package lab.sassafras.experiment.bomb.calibrated;
+
+import java.util.ArrayList;
+import java.util.List;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Party;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.experiment.bomb.InBomb;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+
+/** Certified benzoic acid burns in the bomb: what its heat did not do to the water, bomb and bucket swallowed. */
+public final class BombConstant extends InBomb {
+
+    /** As it is offered to a class. */
+    public BombConstant() {
+        super("bomb-constant", 1, BenchUnit.JOULES_PER_DEGREE);
+    }
+
+    @Override
+    public Calorimeter.Use calorimeter() {
+        return Calorimeter.Use.FINDS_CONSTANT;
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of(Question.WATER);
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.OfVessel();
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        Expression pellet = draft.quantity(PELLET);
+        Expression water = draft.quantity(WATER);
+        Expression start = draft.start(START);
+        Expression end = draft.end(start, START, END);
+        Expression heat = draft.water().specificHeat("water", start, end);
+        List<Party> parties = new ArrayList<>(List.of(Party.process(
+                "combustion",
+                "benzoic acid burning",
+                pellet.times(draft.property("standard-benzoic-acid", Symbol.of("Δu:benzoic acid"))))));
+        parties.addAll(besides(draft));
+        parties.add(Party.body("water", "water", water, heat, start, end));
+        parties.add(Party.vessel("calorimeter", "bomb and bucket", unknown(), start, end));
+        return draft.complete(draft.ledger(parties, unknown())
+                .holding(water)
+                .remarking(leftOut(draft))
+                .giving(new Derived(
+                        words().get("with-water"),
+                        Symbol.of("C:with its water"),
+                        BenchUnit.JOULES_PER_DEGREE,
+                        swallowed -> swallowed.over(end.minus(start)).plus(water.times(heat)))));
+    }
+}

@@ -1,0 +1,159 @@
+package lab.sassafras.experiment.bomb.sample;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Ledger;
+import lab.sassafras.account.Party;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ResultBasis;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Stoichiometry.Burning;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.experiment.bomb.InBomb;
+import lab.sassafras.expression.Constants;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Expression.Product;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.statistics.Combination;
+
+/** A sample burns in the bomb, at constant volume: ΔU, and from it ΔH and the heat of formation. */
+public final class BombCombustion extends InBomb {
+
+    /** As it is offered to a class. */
+    public BombCombustion() {
+        super("bomb-combustion", 1, BenchUnit.KILOJOULES_PER_MOLE);
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return Stream.concat(
+                        Stream.of(Group.once(
+                                "sample", Slot.formula("formula"), Slot.choiceIfKnown("state", "solid", "liquid"))),
+                        super.slots().stream())
+                .toList();
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return Stream.concat(
+                        Stream.of(
+                                Step.of("sample/formula").under(Question.BASIS, ResultBasis.PER_MOLE),
+                                Step.of("sample/state").under(Question.BASIS, ResultBasis.PER_MOLE)),
+                        super.steps().stream())
+                .toList();
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of(Question.WATER, Question.CALORIMETER, Question.BASIS);
+    }
+
+    @Override
+    public List<Combination> combinations() {
+        return List.of(Combination.MEAN, Combination.LINE);
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.InBomb("sample/formula", "sample/state");
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        Expression pellet = draft.quantity(PELLET);
+        Expression water = draft.quantity(WATER);
+        Expression start = draft.start(START);
+        Expression end = draft.end(start, START, END);
+        List<Party> others = new ArrayList<>(besides(draft));
+        others.addAll(draft.waterInCalorimeter(water, start, end));
+        return draft.complete(
+                switch (draft.conventions().in(Question.BASIS)) {
+                    case PER_MOLE -> perMole(draft, pellet, others);
+                    case PER_GRAM -> {
+                        Input sought = unknown("unknown-per-gram", BenchUnit.JOULES_PER_GRAM_OF_PROCESS);
+                        yield ledger(draft, pellet.times(sought), others, sought)
+                                .giving(joules());
+                    }
+                    case HEAT -> {
+                        Input sought = unknown("unknown-heat", BenchUnit.JOULES);
+                        yield ledger(draft, sought, others, sought).growingWith(pellet);
+                    }
+                });
+    }
+
+    private static Ledger ledger(Draft draft, Expression heat, List<Party> others, Input sought) {
+        List<Party> parties = new ArrayList<>(List.of(Party.process("combustion", "sample burning", heat)));
+        parties.addAll(others);
+        return draft.ledger(parties, sought).holding(draft.quantity(WATER)).remarking(leftOut(draft));
+    }
+
+    private Ledger perMole(Draft draft, Expression pellet, List<Party> others) {
+        Named moles = pellet.over(draft.chemistry().molarMass("sample/formula"))
+                .named(Symbol.of("n:sample"), BenchUnit.MOLES);
+        List<Derived> beside = new ArrayList<>(List.of(
+                new Derived(
+                        words().get("per-gram"),
+                        Symbol.of("Δu"),
+                        BenchUnit.JOULES_PER_GRAM_OF_PROCESS,
+                        heat -> heat.over(pellet)),
+                joules()));
+        draft.chemistry()
+                .burning("sample/formula", draft.choice("sample/state").orElse("solid"))
+                .ifPresent(burning -> beside.addAll(0, atConstantPressure(burning, moles)));
+        return ledger(draft, new Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, unknown())), others, unknown())
+                .against(moles, kilojoules())
+                .giving(beside.toArray(Derived[]::new));
+    }
+
+    /** ΔH = ΔU + Δn(gas) R T, and the heat of formation from it, both at 25 °C. */
+    private List<Derived> atConstantPressure(Burning burning, Named moles) {
+        Optional<Expression> gas = Optional.of(burning.gasPerMole())
+                .filter(each -> each != 0)
+                .map(each -> new Product(List.of(Expression.number(each, plain(each)), Constants.GAS, Constants.AT_25))
+                        .over(Constants.JOULES_IN_KILOJOULE));
+        Derived enthalpy = new Derived(
+                words().get("enthalpy"),
+                Symbol.of("ΔH"),
+                BenchUnit.KILOJOULES_PER_MOLE,
+                heat -> enthalpy(heat, moles, gas));
+        Derived formation = new Derived(
+                words().get("formation"),
+                Symbol.of("ΔH:formation"),
+                BenchUnit.KILOJOULES_PER_MOLE,
+                heat -> new Expression.Constant(
+                                burning.productsPerMole(),
+                                String.format(Locale.ROOT, "%.3f", burning.productsPerMole()),
+                                BenchUnit.KILOJOULES_PER_MOLE)
+                        .named(Symbol.of("ΔH:products"), BenchUnit.KILOJOULES_PER_MOLE)
+                        .minus(enthalpy(heat, moles, gas)));
+        Derived written = new Derived(
+                words().get("as-written"),
+                Derived.AS_WRITTEN,
+                BenchUnit.KILOJOULES_PER_MOLE,
+                heat -> enthalpy(heat, moles, gas)
+                        .times(Expression.number(burning.fuel(), Integer.toString(burning.fuel()))));
+        return List.of(enthalpy, formation, written);
+    }
+
+    private static Expression enthalpy(Expression heat, Named moles, Optional<Expression> gas) {
+        Expression energy = heat.over(moles)
+                .over(Constants.JOULES_IN_KILOJOULE)
+                .named(Symbol.of("ΔU:per mole"), BenchUnit.KILOJOULES_PER_MOLE);
+        return gas.<Expression>map(energy::plus).orElse(energy);
+    }
+
+    private static String plain(double number) {
+        return number == Math.rint(number) ? Long.toString(Math.round(number)) : Double.toString(number);
+    }
+}

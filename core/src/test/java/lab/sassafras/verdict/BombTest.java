@@ -1,0 +1,180 @@
+package lab.sassafras.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Locale;
+import java.util.Map;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Solution;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.experiment.WorkedRuns;
+import lab.sassafras.measure.BenchUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Calibration and combustion in a bomb, against arithmetic by hand and tabulated values. */
+class BombTest {
+
+    private static final Conventions ROUNDED = Conventions.of(Map.of("water", "4.18"));
+    /** 6.8 cm · 9.6 J/cm and 9.2 mL · 0.0709 mol/L · 59.7 kJ/mol, as in {@link WorkedRuns#fired}. */
+    private static final double BESIDES = 6.8 * 9.6 + 0.0092 * 0.0709 * 59_700;
+
+    private static Solution trial(Reduction reduction) {
+        return reduction.trials().get(0).solution().orElseThrow();
+    }
+
+    private static double beside(Reduction reduction, String words) {
+        return trial(reduction).derived().stream()
+                .filter(each -> each.derived().label().contains(words))
+                .findFirst()
+                .orElseThrow()
+                .estimate()
+                .value();
+    }
+
+    private static String digits(double value) {
+        return String.format(Locale.ROOT, "%.6f", value);
+    }
+
+    /** Certified −26 434 J/g in bomb conditions, per gram in vacuum (NIST SRM 39 series, from memory). */
+    @Test
+    void benzoicAcidCalibratesWithAndWithoutTheWater() {
+        Reduction reduction = WorkedRuns.all().get("bomb-constant").reduced(ROUNDED);
+        // 1.0012 g; 23.412 → 26.019 °C; 2000.4 g · 4.18
+        double whole = (1.0012 * 26_434 + BESIDES) / 2.607;
+        assertThat(trial(reduction).estimate().value()).isCloseTo(whole - 2000.4 * 4.18, within(1e-6));
+        assertThat(beside(reduction, "with its water")).isCloseTo(whole, within(1e-6));
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("bomb.corrections"))
+                .singleElement()
+                .satisfies(each -> assertThat(each.message()).contains("0.08 %", "in vacuum", "standard states"));
+        assertThat(WorkedRuns.fired(BenchSheet.of("bomb-constant"), "1.0012", "2000.4", "23.412", "27.412")
+                        .reduced(ROUNDED)
+                        .findings())
+                .as("a constant no bomb holds")
+                .extracting(Finding::code)
+                .contains("constant.negative");
+    }
+
+    private static BenchSheet burnt(String formula, double perGram, double grams) {
+        double rise = (grams * perGram + BESIDES) / (1800 + 2000 * 4.18);
+        return WorkedRuns.fired(
+                        BenchSheet.of("bomb-combustion").says("sample[1]/formula", formula),
+                        digits(grams),
+                        "2000.0",
+                        "23.000",
+                        digits(23 + rise))
+                .constant(1800, 4, 2000);
+    }
+
+    /**
+     * Tabulated ΔH at 25 °C (CRC Handbook, from memory) and heats of formation (naphthalene +78.5, sucrose −2226.1, glucose
+     * −1273.3, benzoic acid −385.2 kJ/mol, from memory); molar masses and Δn by hand, RT = 8.314462618 · 298.15 J/mol.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "C10H8, 128.174, -2, -5156.3, 78.5",
+        "C12H22O11, 342.297, 0, -5640.9, -2226.1",
+        "C6H12O6, 180.156, 0, -2803.0, -1273.3",
+        "C6H5COOH, 122.123, -0.5, -3226.9, -385.2"
+    })
+    void aSampleGivesTabulatedEnergyEnthalpyAndHeatOfFormation(
+            String formula, double molarMass, double gas, double enthalpy, double formation) {
+        double energy = enthalpy - gas * 8.314462618 * 298.15 / 1000;
+        Reduction reduction = burnt(formula, -1000 * energy / molarMass, 0.8).reduced(ROUNDED);
+        assertThat(reduction.result().orElseThrow().value()).isCloseTo(energy, within(0.03));
+        assertThat(beside(reduction, "enthalpy of combustion")).isCloseTo(enthalpy, within(0.03));
+        assertThat(beside(reduction, "enthalpy of formation")).isCloseTo(formation, within(3.0));
+        int written = formula.equals("C6H5COOH") ? 2 : 1;
+        assertThat(beside(reduction, "equation as written")).isCloseTo(written * enthalpy, within(0.06));
+        assertThat(beside(reduction, "per gram")).isCloseTo(1000 * energy / molarMass, within(0.2));
+        Agreement agreement = reduction.agreement(reduction.samples().get(0)).orElseThrow();
+        assertThat(agreement.agrees()).isTrue();
+        assertThat(agreement.reference().value()).isCloseTo(energy, within(1e-9));
+    }
+
+    /** The equation of the sample, by hand: C10H8 + 12 O2 → 10 CO2 + 4 H2O loses two moles of gas. */
+    @Test
+    void theEquationIsMadeOfTheFormulaWithItsStates() {
+        Reduction reduction = burnt("C10H8", 40_000, 0.8).reduced(ROUNDED);
+        assertThat(reduction.equation().orElseThrow().text()).isEqualTo("C10H8(s) + 12 O2(g) -> 10 CO2(g) + 4 H2O(l)");
+        assertThat(reduction.equation().orElseThrow().gasFormed()).isEqualTo(-2);
+    }
+
+    @Test
+    void perGramAsksForNoFormulaAndTheUsualFillMayBeLumped() {
+        Reduction food = WorkedRuns.fired(BenchSheet.of("bomb-combustion"), "0.9120", "2000.0", "23.000", "24.600")
+                .constant(1800, 4, 2000)
+                .reduced(ROUNDED.with(lab.sassafras.convention.Question.BASIS, perGram()));
+        double heat = (1800 + 2000 * 4.18) * 1.6 - BESIDES;
+        assertThat(food.result().orElseThrow().value()).isCloseTo(-heat / 0.912, within(1e-6));
+        assertThat(food.unit()).isEqualTo(BenchUnit.JOULES_PER_GRAM_OF_PROCESS);
+        Reduction lumped =
+                burnt("C10H8", 40_000, 0.8).reduced(Conventions.of(Map.of("water", "4.18", "calorimeter", "lumped")));
+        assertThat(lumped.result().orElseThrow().value())
+                .isCloseTo(
+                        burnt("C10H8", 40_000, 0.8)
+                                .reduced(ROUNDED)
+                                .result()
+                                .orElseThrow()
+                                .value(),
+                        within(1e-9));
+    }
+
+    private static lab.sassafras.convention.ResultBasis perGram() {
+        return lab.sassafras.convention.ResultBasis.PER_GRAM;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"soot, not all carbon", "residue, unburnt", "leak, leaked"})
+    void sootResidueAndALeakVoidTheRunAndSaySo(String seen, String words) {
+        Reduction reduction =
+                burnt("C10H8", 40_000, 0.8).says("inside[1]/seen", seen).reduced(ROUNDED);
+        assertThat(reduction.result()).isEmpty();
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("caveat." + seen))
+                .singleElement()
+                .satisfies(each -> assertThat(each.message()).contains(words, "gives no result"));
+    }
+
+    /** Each of the cautions must be ticked off before the bomb is fired, and the venting before it is opened. */
+    @Test
+    void theBombIsNotFiredBeforeItsCautionsAreTicked() {
+        Address fired = Address.of("fired/at", 1);
+        BenchSheet sheet = BenchSheet.of("bomb-constant").says("check[1]/vessel", "done");
+        assertThat(sheet.sheet().unticked(fired))
+                .containsExactly(Address.of("check/charge", 1), Address.of("check/leak", 1));
+        sheet.says("check[1]/charge", "done").says("check[1]/leak", "done");
+        assertThat(sheet.sheet().unticked(fired)).isEmpty();
+        assertThat(sheet.sheet().unticked(Address.of("inside/seen", 1))).containsExactly(Address.of("check/vented", 1));
+        assertThat(sheet.sheet().unticked(Address.of("bucket/start", 1))).isEmpty();
+    }
+
+    /** Fuse and acid left out: 0.8 g would seem to give 104 J too much, and so much heat is found to explain it. */
+    @Test
+    void aForgottenFuseIsFoundByItsHeat() {
+        double energy = 5156.3 - 2 * 8.314462618 * 298.15 / 1000;
+        double grams = 0.1;
+        double rise = (grams * 1000 * energy / 128.174 + 120) / (1800 + 2000 * 4.18);
+        Reduction reduction = BenchSheet.of("bomb-combustion")
+                .says("sample[1]/formula", "C10H8")
+                .says("fuse[1]/way", "none")
+                .reads("pellet[1]/mass", digits(grams), "g")
+                .reads("bucket[1]/water", "2000.000", "g")
+                .reads("bucket[1]/start", "23.000000", "°C")
+                .reads("bucket[1]/highest", digits(23 + rise), "°C")
+                .says("inside[1]/seen", "clean")
+                .constant(1800, 0.1, 2000)
+                .reduced(ROUNDED);
+        SuspectSize fuse = reduction.suspects().stream()
+                .filter(each -> each.suspect().key().equals("fuse-forgotten"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(fuse.explains().orElseThrow()).isCloseTo(120, within(0.2));
+        assertThat(fuse.believed()).isTrue();
+    }
+}
