@@ -165,7 +165,8 @@ record Attempt(
                                 answers.next().estimate(),
                                 answers.next().estimate(),
                                 point.across().unit(),
-                                point.up().unit())));
+                                point.up().unit(),
+                                point.meetsZero())));
     }
 
     private static Optional<Finding> unmet(List<Party.Demand> demands, List<Computation> computed) {

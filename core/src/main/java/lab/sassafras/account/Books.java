@@ -116,7 +116,17 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
      * @param up     what is drawn
      */
     default B against(Named across, Derived up) {
-        return with(beside().against(new Fitted(across, up)));
+        return with(beside().against(new Fitted(across, up, true)));
+    }
+
+    /**
+     * {@return the same, drawn on a line through several trials that need not pass through nothing of both}
+     *
+     * @param across what it is drawn against
+     * @param up     what is drawn
+     */
+    default B along(Named across, Derived up) {
+        return with(beside().against(new Fitted(across, up, false)));
     }
 
     /**
@@ -156,8 +166,9 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
      *
      * @param across what it is drawn against
      * @param up     what is drawn
+     * @param meetsZero whether the line should pass through nothing of both
      */
-    record Fitted(Named across, Derived up) {}
+    record Fitted(Named across, Derived up, boolean meetsZero) {}
 
     /**
      * What is said beside the unknown.

@@ -61,6 +61,11 @@ public interface Experiment {
         return List.of(Combination.MEAN);
     }
 
+    /** {@return what slope and intercept of the line through its trials stand for, where that is not the result itself} */
+    default List<LineReading> lineReadings() {
+        return List.of();
+    }
+
     /** {@return kinds of vessel it is done in, beside the usual ones} */
     default List<VesselKind> vessels() {
         return List.of();

@@ -15,6 +15,7 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Combustion;
+import lab.sassafras.substance.Saturation;
 import lab.sassafras.substance.SolutionTable;
 
 /** What an experiment's books take from its formulas and equations: amounts, counts, what is left dissolved. */
@@ -90,6 +91,30 @@ public final class Stoichiometry {
         return formula(path)
                 .flatMap(draft.sheet().setting().shelf()::combustion)
                 .map(row -> draft.property(row.key(), Symbol.of("ΔH:tabulated")));
+    }
+
+    /**
+     * {@return the tabulated heat of solution of the formula in a slot, at infinite dilution (kJ/mol), where the shelf
+     * has it}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Optional<Expression> tabulatedSolution(String path) {
+        return formula(path)
+                .flatMap(solid -> draft.sheet().setting().shelf().heatOfSolution(solid, Double.MAX_VALUE))
+                .map(row -> row.reference())
+                .map(row -> new Expression.Constant(
+                                row.value(), Figures.POINT.plain(row.value()), BenchUnit.KILOJOULES_PER_MOLE)
+                        .named(Symbol.of("ΔH:tabulated"), BenchUnit.KILOJOULES_PER_MOLE));
+    }
+
+    /**
+     * {@return what a saturated solution of the formula in a slot holds, where it is known}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Optional<Saturation> saturation(String path) {
+        return formula(path).flatMap(Saturation::of);
     }
 
     /**

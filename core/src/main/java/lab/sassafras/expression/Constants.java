@@ -18,6 +18,12 @@ public final class Constants {
     /** The gas constant (J/(mol·K)): CODATA 2018, exact. */
     public static final Constant GAS = new Constant(8.31446261815324, "8.314462618", BenchUnit.JOULES_PER_MOLE_KELVIN);
 
+    /** What a temperature in °C is less than in kelvin. */
+    public static final Constant ICE_POINT = new Constant(273.15, "273.15", BenchUnit.KELVINS);
+
+    /** The standard concentration, 1 mol/L. */
+    public static final Constant ONE_MOLAR = new Constant(1, "1", BenchUnit.MOLES_PER_LITRE);
+
     /** The temperature tables hold at (K). */
     public static final Constant AT_25 = new Constant(298.15, "298.15", BenchUnit.KELVINS);
 

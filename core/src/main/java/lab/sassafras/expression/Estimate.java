@@ -119,6 +119,26 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
         return of(input.value(), contributions, input.degreesOfFreedom());
     }
 
+    /**
+     * {@return the same number of another unit or kind, so many times as large}
+     *
+     * @param factor it is multiplied by, exact
+     */
+    public Estimate times(double factor) {
+        return new Estimate(
+                value * factor,
+                uncertainty * Math.abs(factor),
+                degreesOfFreedom,
+                contributions.stream()
+                        .map(each -> new Contribution(
+                                each.key(),
+                                each.label(),
+                                each.sensitivity() * factor,
+                                each.uncertainty() * Math.abs(factor),
+                                each.source()))
+                        .toList());
+    }
+
     /** {@return whether value and uncertainty are numbers} */
     public boolean finite() {
         return Double.isFinite(value) && Double.isFinite(uncertainty);

@@ -13,10 +13,12 @@ import lab.sassafras.expression.Expression.Named;
  * opened.
  *
  * @param script letters and units
+ * @param mark   between whole and decimals
  * @param inputs how an input is written
  * @param steps  how a named step is written
  */
-record Wording(Notation notation, Script script, Function<Input, Phrase> inputs, Function<Named, Phrase> steps)
+record Wording(
+        Notation notation, Script script, char mark, Function<Input, Phrase> inputs, Function<Named, Phrase> steps)
         implements Interpretation<Phrase> {
 
     @Override
@@ -27,7 +29,7 @@ record Wording(Notation notation, Script script, Function<Input, Phrase> inputs,
     @Override
     public Phrase constant(Constant constant) {
         return Phrase.atom(
-                notation.number(script.words(constant.text())),
+                notation.number(script.words(constant.text().replace('.', mark))),
                 constant.unit().symbol().isEmpty()
                         ? ""
                         : notation.unit(script.unit(constant.unit().symbol())));

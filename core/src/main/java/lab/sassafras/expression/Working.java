@@ -151,10 +151,15 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         private String body(Named step, Notation notation, boolean inNumbers) {
             Wording wording = inNumbers
                     ? new Wording(
-                            notation, script, input -> number(input, notation), named -> number(named, notation, false))
+                            notation,
+                            script,
+                            figures.mark().sign(),
+                            input -> number(input, notation),
+                            named -> number(named, notation, false))
                     : new Wording(
                             notation,
                             script,
+                            figures.mark().sign(),
                             input -> Phrase.atom(notation.symbol(script.symbol(input.symbol())), ""),
                             named -> Phrase.atom(notation.symbol(script.symbol(named.symbol())), ""));
             return step.body().read(wording).whole();
@@ -242,7 +247,9 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         }
 
         private static String words(Named step, double value) {
-            if (!step.unit().dimension().directed() || value == 0) {
+            if (!step.unit().dimension().directed()
+                    || value == 0
+                    || step.symbol().letter().equals(Symbol.FREE_ENERGY)) {
                 return "";
             }
             return value > 0 ? "taken up" : "given off";

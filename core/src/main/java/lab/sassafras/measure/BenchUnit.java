@@ -67,6 +67,9 @@ public final class BenchUnit {
     public static final BenchUnit HECTOPASCALS = declare("hPa", Dimension.PRESSURE, HECTO(PASCAL));
     /** kPa. */
     public static final BenchUnit KILOPASCALS = declare("kPa", Dimension.PRESSURE, KILO(PASCAL));
+    /** 1/K. */
+    public static final BenchUnit PER_KELVIN =
+            declare("1/K", Dimension.of("one by the temperature"), AbstractUnit.ONE.divide(KELVIN));
     /** cm. */
     public static final BenchUnit CENTIMETRES = declare("cm", Dimension.LENGTH, CENTI(METRE));
     /** mm. */

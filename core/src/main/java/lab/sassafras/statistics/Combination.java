@@ -19,6 +19,50 @@ public interface Combination {
     /** {@return as a person would say it} */
     String words();
 
+    /** {@return what it finds, where that is something else than each trial gives} */
+    default Optional<String> finds() {
+        return Optional.empty();
+    }
+
+    /**
+     * {@return what the slope of a line through the trials stands for, that being something else than each trial gives}
+     *
+     * @param key    stable name
+     * @param words  as a person would say it
+     * @param finds  what it finds
+     * @param factor what the slope is multiplied by
+     */
+    static Combination ofSlope(String key, String words, String finds, double factor) {
+        Combination slope =
+                of(key, words, true, trials -> CorrelatedLine.combined(trials).map(each -> each.times(factor)));
+        return new Combination() {
+            @Override
+            public String key() {
+                return slope.key();
+            }
+
+            @Override
+            public String words() {
+                return slope.words();
+            }
+
+            @Override
+            public boolean needsPoints() {
+                return true;
+            }
+
+            @Override
+            public Optional<String> finds() {
+                return Optional.of(finds);
+            }
+
+            @Override
+            public Optional<Estimate> of(List<TrialResult> trials) {
+                return slope.of(trials);
+            }
+        };
+    }
+
     /** {@return whether it needs to know where each trial stands on a line} */
     boolean needsPoints();
 

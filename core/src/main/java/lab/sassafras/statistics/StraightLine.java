@@ -31,6 +31,7 @@ public record StraightLine(
 
     private static final int FEWEST = 3;
     private static final double APART = 0.1;
+    private static final double APART_FREELY = 0.01;
 
     /**
      * Lays the line.
@@ -41,7 +42,11 @@ public record StraightLine(
      *         the furthest (common practice, no source)
      */
     public static Optional<StraightLine> of(List<Double> across, List<Double> up) {
-        if (across.size() < FEWEST || !apart(across)) {
+        return of(across, up, APART);
+    }
+
+    private static Optional<StraightLine> of(List<Double> across, List<Double> up, double apart) {
+        if (across.size() < FEWEST || !apart(across, apart)) {
             return Optional.empty();
         }
         SimpleRegression free = new SimpleRegression(true);
@@ -69,7 +74,8 @@ public record StraightLine(
     public static Optional<StraightLine> through(List<TrialPoint> points) {
         return of(
                 points.stream().map(point -> point.across().value()).toList(),
-                points.stream().map(point -> point.up().value()).toList());
+                points.stream().map(point -> point.up().value()).toList(),
+                points.stream().allMatch(TrialPoint::meetsZero) ? APART : APART_FREELY);
     }
 
     /** {@return half the width of Student's 95 % interval of the intercept, with n − 2 degrees of freedom (unit up)} */
@@ -95,9 +101,9 @@ public record StraightLine(
     }
 
     /** Whether places across differ enough for a slope to mean something. */
-    private static boolean apart(List<Double> across) {
+    private static boolean apart(List<Double> across, double part) {
         double least = Collections.min(across);
         double most = Collections.max(across);
-        return most - least >= APART * Math.max(Math.abs(least), Math.abs(most)) && most > least;
+        return most - least >= part * Math.max(Math.abs(least), Math.abs(most)) && most > least;
     }
 }

@@ -10,5 +10,19 @@ import lab.sassafras.measure.BenchUnit;
  * @param up         what is drawn (unit up)
  * @param acrossUnit of the first, such as mol
  * @param upUnit     of the second, such as kJ
+ * @param meetsZero  whether the line should pass through nothing of both
  */
-public record TrialPoint(Estimate across, Estimate up, BenchUnit acrossUnit, BenchUnit upUnit) {}
+public record TrialPoint(Estimate across, Estimate up, BenchUnit acrossUnit, BenchUnit upUnit, boolean meetsZero) {
+
+    /**
+     * On a line that should pass through nothing of both.
+     *
+     * @param across     what it is drawn against (unit across)
+     * @param up         what is drawn (unit up)
+     * @param acrossUnit of the first, such as mol
+     * @param upUnit     of the second, such as kJ
+     */
+    public TrialPoint(Estimate across, Estimate up, BenchUnit acrossUnit, BenchUnit upUnit) {
+        this(across, up, acrossUnit, upUnit, true);
+    }
+}

@@ -354,6 +354,10 @@ public final class Reduction {
 
     /** {@return what is found, in words} */
     public String unknown() {
+        return samples().get(0).combination().finds().orElseGet(this::soughtByTrials);
+    }
+
+    private String soughtByTrials() {
         return trials().stream()
                 .flatMap(trial -> trial.account().sought().stream())
                 .findFirst()
@@ -497,7 +501,8 @@ public final class Reduction {
                 .ifPresent(value -> own.addAll(said.ofMean(
                         value,
                         trials.stream().filter(Trial::counts).map(Trial::number).toList())));
-        line.ifPresent(laid -> own.addAll(said.ofLine(laid, points.get(0).upUnit())));
+        line.filter(any -> points.get(0).meetsZero())
+                .ifPresent(laid -> own.addAll(said.ofLine(laid, points.get(0).upUnit())));
         if (result.isEmpty() && mean.isPresent()) {
             own.add(TrialResult.unlike(inShort) && !combination.needsPoints() ? said.unlikeAmounts() : said.tooFew());
         }

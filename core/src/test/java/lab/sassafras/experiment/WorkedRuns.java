@@ -70,6 +70,18 @@ public final class WorkedRuns {
                                 "26.314")
                         .constant(1795, 12, 2000));
         runs.put(
+                "dissolving-equilibrium",
+                BenchSheet.of("dissolving-equilibrium")
+                        .says("solute[1]/formula", "CO(NH2)2")
+                        .says("solute[1]/dissolves", "whole")
+                        .mass("vessel[1]/empty", "21.46")
+                        .mass("vessel[1]/solvent", "24.44")
+                        .temperature("bath[1]/temperature", "25.0")
+                        .says("bath[1]/held", "bath")
+                        .says("solution[1]/last", "dissolved")
+                        .reads("solution[1]/volume", "5.60", "mL")
+                        .mass("vessel[1]/after", "27.83"));
+        runs.put(
                 "specific-heat-of-solid",
                 BenchSheet.of("specific-heat-of-solid")
                         .mass("sample[1]/mass", "71.46")

@@ -1,7 +1,9 @@
 package lab.sassafras.app.chart;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.statistics.StraightLine;
@@ -72,19 +74,25 @@ public record LinePicture(Frame frame, List<Spot> spots, Laid laid, String zero,
      *
      * @param points of the trials that count, at least one
      * @param trials their numbers, in the same order
+     * @param names  of what is drawn across and up; empty where their kinds say enough
      */
-    public static LinePicture of(StraightLine line, List<TrialPoint> points, List<Integer> trials, Figures figures) {
-        double most = points.stream()
-                        .mapToDouble(point -> point.across().value())
-                        .max()
-                        .orElse(1)
-                * 1.06;
-        List<Double> heights = new ArrayList<>(List.of(0.0, line.intercept(), line.intercept() + line.slope() * most));
+    public static LinePicture of(
+            StraightLine line, List<TrialPoint> points, List<Integer> trials, Figures figures, List<String> names) {
+        boolean meetsZero = points.get(0).meetsZero();
+        List<Double> places =
+                points.stream().map(point -> point.across().value()).toList();
+        StraightScale wide = StraightScale.around(FRAME.left(), FRAME.right() - FRAME.left(), places, 0.06);
+        double least = meetsZero ? 0 : wide.low();
+        double most = meetsZero ? Collections.max(places) * 1.06 : wide.high();
+        StraightScale across = new StraightScale(FRAME.left(), FRAME.right() - FRAME.left(), least, most);
+        List<Double> heights = new ArrayList<>(
+                List.of(line.intercept() + line.slope() * least, line.intercept() + line.slope() * most));
         points.forEach(point -> heights.add(point.up().value()));
-        double low = heights.stream().min(Double::compare).orElseThrow();
-        double high = heights.stream().max(Double::compare).orElseThrow();
-        StraightScale across = new StraightScale(FRAME.left(), FRAME.right() - FRAME.left(), 0, most);
-        StraightScale up = new StraightScale(FRAME.bottom(), FRAME.top() - FRAME.bottom(), low, high);
+        if (meetsZero) {
+            heights.add(0.0);
+        }
+        StraightScale up = new StraightScale(
+                FRAME.bottom(), FRAME.top() - FRAME.bottom(), Collections.min(heights), Collections.max(heights));
         List<Spot> spots = new ArrayList<>();
         for (int i = 0; i < points.size(); i++) {
             spots.add(new Spot(
@@ -97,27 +105,37 @@ public record LinePicture(Frame frame, List<Spot> spots, Laid laid, String zero,
                 FRAME,
                 List.copyOf(spots),
                 new Laid(
-                        across.at(0),
-                        up.at(line.intercept()),
+                        across.at(least),
+                        up.at(line.intercept() + line.slope() * least),
                         across.at(most),
                         up.at(line.intercept() + line.slope() * most)),
-                up.at(0),
-                axis(across, points.get(0).acrossUnit(), figures),
-                axis(up, upUnit, figures),
+                up.at(meetsZero ? 0 : up.low()),
+                axis(across, name(names, 0), points.get(0).acrossUnit(), figures),
+                axis(up, name(names, 1), upUnit, figures),
                 upUnit.dimension().word() + " against "
                         + points.get(0).acrossUnit().dimension().word() + ": " + points.size()
-                        + " trials and the line through them, which stands at "
-                        + figures.signed(line.intercept(), Figures.decimalsFor(line.interceptUncertainty())) + " "
-                        + upUnit.symbol() + " where there is nothing across.");
+                        + " trials and the line through them"
+                        + (meetsZero
+                                ? ", which stands at "
+                                        + figures.signed(
+                                                line.intercept(), Figures.decimalsFor(line.interceptUncertainty()))
+                                        + " " + upUnit.symbol() + " where there is nothing across."
+                                : "."));
     }
 
     /** Marked in the unit or in thousandths of it. */
-    private static Axis axis(StraightScale scale, BenchUnit unit, Figures figures) {
+    private static Axis axis(StraightScale scale, Optional<String> name, BenchUnit unit, Figures figures) {
         boolean small = Math.max(Math.abs(scale.low()), Math.abs(scale.high())) < SMALL;
         double times = small ? 1000 : 1;
         return new Axis(
-                unit.dimension().word() + ", " + (small ? thousandth(unit) : unit.symbol()),
+                name.map(each ->
+                                (small ? "1000 × " : "") + each + (unit.symbol().isEmpty() ? "" : ", " + unit.symbol()))
+                        .orElseGet(() -> unit.dimension().word() + ", " + (small ? thousandth(unit) : unit.symbol())),
                 scale.marks(4, value -> figures.plain(Math.rint(value * times * 1e6) / 1e6)));
+    }
+
+    private static Optional<String> name(List<String> names, int which) {
+        return names.isEmpty() ? Optional.empty() : Optional.of(names.get(which));
     }
 
     private static String thousandth(BenchUnit unit) {

@@ -2,6 +2,7 @@ package lab.sassafras.app.notebook;
 
 import java.util.List;
 import java.util.Optional;
+import lab.sassafras.account.Books;
 import lab.sassafras.app.chart.LinePicture;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
@@ -20,6 +21,7 @@ import lab.sassafras.verdict.Sample;
  * @param weighed   with each trial weighed by its uncertainty; empty where that cannot be
  * @param intercept where there is nothing across
  * @param meaning   what the intercept says
+ * @param stands    what slope and intercept stand for, where that is something else
  * @param picture   the same, drawn
  * @param open      what else may be put in force as the result
  * @param inForce   what is
@@ -30,9 +32,18 @@ public record LinePanel(
         Optional<String> weighed,
         String intercept,
         String meaning,
+        List<Stands> stands,
         LinePicture picture,
         List<Combination> open,
         Combination inForce) {
+
+    /**
+     * What a number of the line stands for.
+     *
+     * @param label in words
+     * @param value with its ± and unit
+     */
+    public record Stands(String label, String value) {}
 
     static Optional<LinePanel> of(Reduction reduction, Sample sample) {
         List<Reduction.Trial> trials = reduction.trials().stream()
@@ -50,30 +61,61 @@ public record LinePanel(
                 .toList();
         BenchUnit up = points.get(0).upUnit();
         BenchUnit across = points.get(0).acrossUnit();
-        String unit = " " + up.symbol() + "/" + across.symbol();
-        Optional<Estimate> weighed = Combination.LINE.of(trials.stream()
-                .map(trial -> trial.solution().orElseThrow().inShort())
-                .toList());
+        Optional<Books.Fitted> fitted = points.get(0).meetsZero() ? Optional.empty() : fitted(trials.get(0));
+        String unit = up.symbol().isEmpty()
+                ? " " + across.symbol().replaceFirst("^1/", "")
+                : " " + up.symbol() + "/" + across.symbol();
+        Optional<Estimate> weighed = !points.get(0).meetsZero()
+                ? Optional.empty()
+                : Combination.LINE.of(trials.stream()
+                        .map(trial -> trial.solution().orElseThrow().inShort())
+                        .toList());
         return new LinePanel(
-                capital(up.dimension().word()) + " against "
-                        + across.dimension().word(),
+                fitted.map(each -> each.up().symbol().text() + " against "
+                                + each.across().symbol().text())
+                        .orElseGet(() -> capital(up.dimension().word()) + " against "
+                                + across.dimension().word()),
                 written(figures, line.slope(), line.slopeHalfWidth()) + unit,
                 weighed.map(each -> written(figures, each.value(), each.halfWidth(0.95)) + unit),
                 written(figures, line.intercept(), line.interceptHalfWidth()) + " " + up.symbol(),
-                line.missesZero()
-                        ? "The intercept is away from zero: every trial carries the same amount of something else. The "
-                                + "slope is free of it."
-                        : "The intercept is zero within its scatter, as it should be: no error is the same in every "
-                                + "trial.",
+                !points.get(0).meetsZero()
+                        ? "Each number ± half its 95 % interval, from the scatter of the trials about the line."
+                        : line.missesZero()
+                                ? "The intercept is away from zero: every trial carries the same amount of something else. The "
+                                        + "slope is free of it."
+                                : "The intercept is zero within its scatter, as it should be: no error is the same in every "
+                                        + "trial.",
+                reduction.sheet().experiment().lineReadings().stream()
+                        .map(each -> new Stands(
+                                each.label(),
+                                written(
+                                                figures,
+                                                each.factor() * (each.slope() ? line.slope() : line.intercept()),
+                                                Math.abs(each.factor())
+                                                        * (each.slope()
+                                                                ? line.slopeHalfWidth()
+                                                                : line.interceptHalfWidth()))
+                                        + " " + each.unit().symbol()))
+                        .toList(),
                 LinePicture.of(
                         line,
                         points,
                         trials.stream().map(Reduction.Trial::number).toList(),
-                        figures),
+                        figures,
+                        fitted.map(each -> List.of(
+                                        each.across().symbol().text(),
+                                        each.up().symbol().text()))
+                                .orElse(List.of())),
                 reduction.sheet().experiment().combinations().stream()
                         .filter(each -> !each.key().equals(sample.combination().key()))
                         .toList(),
                 sample.combination());
+    }
+
+    private static Optional<Books.Fitted> fitted(Reduction.Trial trial) {
+        return trial.solution().orElseThrow().account() instanceof Books<?> books
+                ? books.beside().fitted()
+                : Optional.empty();
     }
 
     private static String capital(String word) {

@@ -78,7 +78,10 @@ public record SuspectPanel(
                 off ? "What could have done this" : "What would move it",
                 (off
                                 ? "Each suspected error in this run’s own account, at a plausible size; the most likely first."
-                                : "Nothing is off here. Each suspected error in this run’s own account, at a plausible size.")
+                                : (reduction.agreement(sample).isPresent()
+                                                ? "The result agrees with its reference. "
+                                                : "There is nothing to compare the result with. ")
+                                        + "Each suspected error in this run’s own account, at a plausible size.")
                         + " The arrow goes from the result to where it would be without that error, the thin line as far "
                         + "as can be believed.",
                 reduction.noneSuffices().map(Finding::message),

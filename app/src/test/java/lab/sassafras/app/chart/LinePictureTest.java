@@ -24,7 +24,8 @@ class LinePictureTest {
                 line,
                 points,
                 IntStream.rangeClosed(1, kilojoules.length).boxed().toList(),
-                Figures.POINT);
+                Figures.POINT,
+                List.of());
     }
 
     private static Estimate estimate(double value) {
@@ -62,6 +63,31 @@ class LinePictureTest {
                 .contains("0", "20", "80");
         assertThat(picture.up().marks())
                 .allSatisfy(mark -> assertThat(number(mark.at())).isBetween(0.0, 200.0));
+    }
+
+    /** ln K against 1/T has no nought in sight: the scale begins about its first point, and is named for what it shows. */
+    @Test
+    void aLineThatNeedNotMeetZeroIsDrawnWhereItsPointsAre() {
+        List<TrialPoint> points = IntStream.range(0, 3)
+                .mapToObj(i -> new TrialPoint(
+                        estimate(0.0032 + 0.0001 * i),
+                        estimate(2.4 - 0.1 * i),
+                        BenchUnit.PER_KELVIN,
+                        BenchUnit.NUMBER,
+                        false))
+                .toList();
+        LinePicture picture = LinePicture.of(
+                StraightLine.through(points).orElseThrow(),
+                points,
+                List.of(1, 2, 3),
+                Figures.POINT,
+                List.of("1/T", "ln K"));
+        assertThat(picture.spots())
+                .allSatisfy(spot -> assertThat(number(spot.x())).isBetween(75.0, 535.0));
+        assertThat(number(picture.spots().get(0).x())).isLessThan(110);
+        assertThat(picture.across().words()).isEqualTo("1000 × 1/T, 1/K");
+        assertThat(picture.up().words()).isEqualTo("ln K");
+        assertThat(picture.summary()).doesNotContain("nothing across");
     }
 
     private static double number(String coordinate) {

@@ -1,0 +1,227 @@
+package lab.sassafras.experiment.saturated;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Direct;
+import lab.sassafras.account.Remark;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Caveat;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.LineReading;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.expression.Constants;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Applied;
+import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Expression.Product;
+import lab.sassafras.expression.NaturalLogarithm;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.statistics.Combination;
+
+/**
+ * A saturated solution at a held temperature: K from what dissolved in the final volume of the solution, ΔG = −RT ln K,
+ * and with ΔH from another entry or a table ΔS. Activities are ignored, which is said.
+ */
+public final class DissolvingEquilibrium extends LedgerExperiment {
+
+    /** What the slope of ln K against 1/T is multiplied by to be ΔH in kJ/mol. */
+    private static final double BY_SLOPE = -Constants.GAS.value() / 1000;
+
+    /** As it is offered to a class. */
+    public DissolvingEquilibrium() {
+        super("dissolving-equilibrium", 1, BenchUnit.KILOJOULES_PER_MOLE);
+    }
+
+    @Override
+    public Calorimeter.Use calorimeter() {
+        return Calorimeter.Use.NONE;
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.once("solute", Slot.formula("formula"), Slot.choice("dissolves", "whole", "two-ions")),
+                Group.perTrial(
+                        "vessel",
+                        Slot.quantity("empty", BenchUnit.GRAMS).usually(5, 150),
+                        Slot.quantity("solvent", BenchUnit.GRAMS).usually(6, 250),
+                        Slot.quantity("after", BenchUnit.GRAMS).usually(6, 300)),
+                Group.perTrial(
+                        "bath",
+                        Slot.quantity("temperature", BenchUnit.DEGREES_CELSIUS).usually(5, 60),
+                        Slot.choice("held", "bath", "hand", "not")),
+                Group.perTrial(
+                        "solution",
+                        Slot.choice("last", "dissolved", "rest"),
+                        Slot.quantity("volume", BenchUnit.MILLILITRES).usually(2, 100)),
+                Group.once(
+                        "heat",
+                        Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE),
+                        Slot.quantity("typed", BenchUnit.KILOJOULES_PER_MOLE).ifKnown()),
+                Group.once(
+                        "table",
+                        Slot.quantity("enthalpy-solid", BenchUnit.KILOJOULES_PER_MOLE)
+                                .ifKnown(),
+                        Slot.quantity("enthalpy-dissolved", BenchUnit.KILOJOULES_PER_MOLE)
+                                .ifKnown(),
+                        Slot.quantity("entropy-solid", BenchUnit.JOULES_PER_MOLE_KELVIN)
+                                .ifKnown(),
+                        Slot.quantity("entropy-dissolved", BenchUnit.JOULES_PER_MOLE_KELVIN)
+                                .ifKnown()));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(
+                Step.of("solute/formula"),
+                Step.of("solute/dissolves"),
+                Step.of("vessel/empty"),
+                Step.of("vessel/solvent"),
+                Step.of("bath/temperature").settling(5),
+                Step.of("bath/held"),
+                Step.of("solution/last").taking(10),
+                Step.of("solution/volume"),
+                Step.of("vessel/after"),
+                Step.aside("heat/run"),
+                Step.aside("heat/typed"),
+                Step.aside("table/enthalpy-solid"),
+                Step.aside("table/enthalpy-dissolved"),
+                Step.aside("table/entropy-solid"),
+                Step.aside("table/entropy-dissolved"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of();
+    }
+
+    @Override
+    public List<Caveat> caveats() {
+        return List.of(new Caveat("solution/last", "rest"), new Caveat("bath/held", "not"));
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of(
+                new Suspect("rest-counted", "vessel/after", -0.3).upTo(1.5),
+                new Suspect("volume-off", "solution/volume", 0.1).eitherWay().upTo(0.5),
+                new Suspect("cooled-itself", "bath/temperature", -1).upTo(8));
+    }
+
+    @Override
+    public List<Combination> combinations() {
+        return List.of(
+                Combination.MEAN,
+                Combination.ofSlope(
+                        "temperatures",
+                        "ΔH by the line of ln K against 1/T",
+                        "enthalpy of dissolving, by the line of ln K against 1/T",
+                        BY_SLOPE));
+    }
+
+    @Override
+    public List<LineReading> lineReadings() {
+        return List.of(
+                new LineReading(words().get("by-slope"), true, BY_SLOPE, BenchUnit.KILOJOULES_PER_MOLE),
+                new LineReading(
+                        words().get("by-intercept"), false, Constants.GAS.value(), BenchUnit.JOULES_PER_MOLE_KELVIN));
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        Expression solvent = draft.quantity("vessel/solvent");
+        Named solute = draft.quantity("vessel/after").minus(solvent).named(Symbol.of("m:dissolved"), BenchUnit.GRAMS);
+        Expression volume = draft.quantity("solution/volume");
+        Expression celsius = draft.quantity("bath/temperature");
+        Named kelvin = celsius.plus(Constants.ICE_POINT).named(Symbol.of("T"), BenchUnit.KELVINS);
+        Named moles = solute.over(draft.chemistry().molarMass("solute/formula"))
+                .named(Symbol.of("n:dissolved"), BenchUnit.MOLES);
+        Named concentration = moles.over(volume.over(Constants.MILLILITRES_IN_LITRE))
+                .named(Symbol.of("c:dissolved"), BenchUnit.MOLES_PER_LITRE);
+        draft.choice("bath/held");
+        draft.choice("solution/last");
+        Expression relative = concentration.over(Constants.ONE_MOLAR);
+        Named constant = (draft.chosen("solute/dissolves", "two-ions")
+                        ? new Product(List.of(relative, relative))
+                        : relative)
+                .named(Symbol.of("K"), BenchUnit.NUMBER);
+        Named log = new Applied(new NaturalLogarithm(), constant).named(Symbol.of("ln K"), BenchUnit.NUMBER);
+        Expression energy = new Product(List.of(Constants.GAS, kelvin, log))
+                .over(Constants.JOULES_IN_KILOJOULE)
+                .negated();
+        Named inverse = Expression.number(1, "1").over(kelvin).named(Symbol.of("1/T"), BenchUnit.PER_KELVIN);
+        List<Derived> beside = new ArrayList<>(List.of(
+                new Derived(words().get("constant"), Symbol.of("K"), BenchUnit.NUMBER, any -> constant),
+                new Derived(
+                        words().get("concentration"),
+                        Symbol.of("c:dissolved"),
+                        BenchUnit.MOLES_PER_LITRE,
+                        any -> concentration)));
+        enthalpy(draft).ifPresent(heat -> beside.add(entropy("entropy", heat, kelvin)));
+        accepted(draft, kelvin, beside);
+        return draft.complete(Direct.of(draft.trial(), energy, unknown())
+                .along(inverse, new Derived(words().get("log"), Symbol.of("ln K"), BenchUnit.NUMBER, any -> log))
+                .remarking(remarks(draft, solute, solvent.minus(draft.quantity("vessel/empty")), volume, celsius))
+                .giving(beside.toArray(Derived[]::new)));
+    }
+
+    /** ΔH of another entry, else as typed, else of the shelf. */
+    private static Optional<Expression> enthalpy(Draft draft) {
+        return draft.referenceIfGiven("heat/run")
+                .or(() -> draft.quantityIfGiven("heat/typed"))
+                .or(() -> draft.chemistry().tabulatedSolution("solute/formula"));
+    }
+
+    private Derived entropy(String word, Expression heat, Named kelvin) {
+        return new Derived(
+                words().get(word),
+                Symbol.of("ΔS"),
+                BenchUnit.JOULES_PER_MOLE_KELVIN,
+                free -> heat.minus(free).times(Constants.JOULES_IN_KILOJOULE).over(kelvin));
+    }
+
+    /** What the tables give, where heats of formation and entropies were typed. */
+    private void accepted(Draft draft, Named kelvin, List<Derived> beside) {
+        Optional<Expression> heat = change(draft, "table/enthalpy-solid", "table/enthalpy-dissolved");
+        Optional<Expression> entropy = change(draft, "table/entropy-solid", "table/entropy-dissolved");
+        heat.ifPresent(each -> beside.add(new Derived(
+                words().get("accepted-enthalpy"),
+                Symbol.of("ΔH:accepted"),
+                BenchUnit.KILOJOULES_PER_MOLE,
+                any -> each)));
+        entropy.ifPresent(each -> beside.add(new Derived(
+                words().get("accepted-entropy"),
+                Symbol.of("ΔS:accepted"),
+                BenchUnit.JOULES_PER_MOLE_KELVIN,
+                any -> each)));
+        heat.flatMap(one -> entropy.map(other -> new Derived(
+                        words().get("accepted-energy"),
+                        Symbol.of("ΔG:accepted"),
+                        BenchUnit.KILOJOULES_PER_MOLE,
+                        any -> one.minus(kelvin.times(other).over(Constants.JOULES_IN_KILOJOULE)))))
+                .ifPresent(beside::add);
+    }
+
+    private static Optional<Expression> change(Draft draft, String solid, String dissolved) {
+        return draft.quantityIfGiven(solid)
+                .flatMap(before -> draft.quantityIfGiven(dissolved).map(after -> after.minus(before)));
+    }
+
+    private static List<Remark> remarks(
+            Draft draft, Expression solute, Expression solvent, Expression volume, Expression celsius) {
+        List<Remark> remarks = new ArrayList<>(List.of(new Ideal(draft.chosen("solute/dissolves", "two-ions"))));
+        draft.chemistry()
+                .saturation("solute/formula")
+                .ifPresent(limit -> remarks.add(new TooRich(limit, solute, solvent, volume, celsius, draft.figures())));
+        return remarks;
+    }
+}
