@@ -33,6 +33,7 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.substance.Hess;
 import lab.sassafras.substance.Reference;
 
 /**
@@ -409,15 +410,56 @@ public final class Draft {
      * @param path group and slot, as an experiment declares them
      */
     public Expression reference(String path) {
-        Address address = address(path);
+        return reference(address(path));
+    }
+
+    private Expression reference(Address address) {
         boolean known = sheet.stated(address)
                 .map(sheet.setting().references()::get)
                 .flatMap(Setting.Referenced::value)
                 .isPresent();
         if (!known) {
-            missing.add(new Account.Missing(address.toString(), words().label(path) + " (a result of that entry)"));
+            missing.add(new Account.Missing(
+                    address.toString(), words().label(address.path()) + " (a result of that entry)"));
         }
-        return new Input(address + "." + Role.STATED.key(), words().symbol(path), words().label(path), unit(path));
+        return new Input(
+                address + "." + Role.STATED.key(),
+                numbered(words().symbol(address.path()), address),
+                words().label(address.path()),
+                unit(address.path()));
+    }
+
+    /**
+     * {@return result of the entry a slot of one part refers to}
+     *
+     * @param path  group and slot, as an experiment declares them
+     * @param index which one, from 1
+     */
+    public Expression reference(String path, int index) {
+        return reference(Address.of(path, index));
+    }
+
+    /**
+     * {@return the legs of a cycle with what they make; empty while anything lacks. Legs that do not make it are a
+     * finding}
+     *
+     * @param at where they stand
+     */
+    public Optional<Legs> legs(Legs.At at) {
+        Optional<Legs> legs = Legs.of(sheet, at);
+        if (sheet.stated(at.target(), 1).isEmpty()) {
+            lacks(Address.of(at.target(), 1));
+        }
+        legs.filter(each -> each.outcome() instanceof Hess.Outcome.NotMade)
+                .ifPresent(each -> findings.add(Finding.question(
+                                "cycle.not-made",
+                                "However these legs are turned and multiplied, they do not make "
+                                        + each.equation().text()
+                                        + ". What does not cancel: "
+                                        + String.join(", ", ((Hess.Outcome.NotMade) each.outcome()).left())
+                                        + ". A leg that forms or uses it lacks, or it is in another state there.")
+                        .at(Address.of(at.target(), 1).toString())));
+        return legs;
     }
 
     /**

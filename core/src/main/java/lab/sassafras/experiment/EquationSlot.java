@@ -6,19 +6,32 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalEquation;
+import lab.sassafras.substance.HalvedEquation;
 
 /** A balanced equation. */
 final class EquationSlot extends WordSlot {
 
+    private final boolean halves;
+
     EquationSlot(String key, boolean optional) {
+        this(key, optional, false);
+    }
+
+    /** @param halves whether something may stand a half time, such as ½ O₂ */
+    EquationSlot(String key, boolean optional, boolean halves) {
         super(key, optional);
+        this.halves = halves;
     }
 
     @Override
     protected String reads(String text, Setting setting) {
         try {
-            return ChemicalEquation.read(text).text();
+            check(text, setting);
+            return text.strip();
         } catch (Refused strict) {
+            if (halves && (text.contains("/") || text.contains("½"))) {
+                throw strict;
+            }
             return setting.shelf().spelling().equation(text);
         }
     }
@@ -42,7 +55,11 @@ final class EquationSlot extends WordSlot {
 
     @Override
     protected void check(String text, Setting setting) {
-        ChemicalEquation.read(text);
+        if (halves) {
+            HalvedEquation.read(text);
+        } else {
+            ChemicalEquation.read(text);
+        }
     }
 
     @Override

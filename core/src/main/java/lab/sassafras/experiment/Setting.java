@@ -2,6 +2,7 @@ package lab.sassafras.experiment;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Consumer;
 import lab.sassafras.convention.Conventions;
@@ -75,13 +76,34 @@ public record Setting(
     }
 
     /**
+     * What happened in another entry.
+     *
+     * @param equation      of it
+     * @param times         how many times its result belongs to the equation as written
+     * @param concentration of the equation in what the vessel held in the end (mol/kg); empty where it is not known
+     */
+    public record Reaction(String equation, double times, OptionalDouble concentration) {}
+
+    /**
      * The result of another entry.
      *
      * @param label in words
      * @param value its result (unit); empty where that entry has none yet
      * @param unit  of its result, which says what it is per
+     * @param process what happened in it; empty where no equation tells
      */
-    public record Referenced(String label, Optional<Measured> value, BenchUnit unit) {
+    public record Referenced(String label, Optional<Measured> value, BenchUnit unit, Optional<Reaction> process) {
+
+        /**
+         * The result of an entry of which no equation tells.
+         *
+         * @param label in words
+         * @param value its result (unit); empty where that entry has none yet
+         * @param unit  of its result, which says what it is per
+         */
+        public Referenced(String label, Optional<Measured> value, BenchUnit unit) {
+            this(label, value, unit, Optional.empty());
+        }
 
         /**
          * {@return whether it is a result of the kind asked for: of the same dimension, which says what it is per}

@@ -367,6 +367,15 @@ public abstract class Slot {
     }
 
     /**
+     * {@return a balanced equation in which something may stand a half time, such as ½ O₂}
+     *
+     * @param key stable name
+     */
+    public static Slot equationOfHalves(String key) {
+        return new EquationSlot(key, false, true);
+    }
+
+    /**
      * {@return a name the bench gives its sample}
      *
      * @param key stable name

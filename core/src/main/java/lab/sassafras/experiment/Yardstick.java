@@ -41,6 +41,13 @@ public sealed interface Yardstick {
      */
     record InBomb(String formula, String state) implements Yardstick {}
 
+    /**
+     * The heat of the equation a cycle makes, from the formation enthalpies on the shelf.
+     *
+     * @param at where the cycle stands
+     */
+    record OfCycle(Legs.At at) implements Yardstick {}
+
     /** The liquids on the reference shelf; {@code known} is the path of the slot that says which it is, where told. */
     record OfLiquids(String known) implements Yardstick {}
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
+import lab.sassafras.experiment.Legs;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
@@ -73,6 +74,18 @@ final class HeatVerdict {
         HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
         verdict.sign("The burning");
         return verdict.inBomb(yardstick);
+    }
+
+    static Verdict of(Yardstick.OfCycle yardstick, Sheet sheet, Estimate result, Solution trial) {
+        HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
+        return verdict.cycle(yardstick);
+    }
+
+    private Verdict cycle(Yardstick.OfCycle yardstick) {
+        return verdict(Legs.of(sheet, yardstick.at())
+                .flatMap(legs -> shelf.formation()
+                        .heat(legs.equation())
+                        .map(heat -> scaled(heat, 1.0 / legs.target().times()))));
     }
 
     /** In a bomb all of the heat is caught, at constant volume: the tabulated ΔH less Δn(gas) R T. */

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
@@ -19,6 +20,8 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
+import lab.sassafras.experiment.Legs;
+import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.experiment.Yardstick;
@@ -381,6 +384,9 @@ public final class Reduction {
                     .map(ChemicalFormula::read)
                     .flatMap(Combustion::atBench);
         }
+        if (yardstick instanceof Yardstick.OfCycle) {
+            return legs().filter(each -> each.target().times() == 1).map(Legs::equation);
+        }
         if (yardstick instanceof Yardstick.InBomb bomb) {
             return sheet.stated(bomb.formula(), 1)
                     .map(ChemicalFormula::read)
@@ -393,6 +399,45 @@ public final class Reduction {
                     .map(ChemicalEquation::dissolving);
         }
         return Optional.empty();
+    }
+
+    /** {@return how many times the result belongs to its equation as written} */
+    public double timesAsWritten() {
+        return counted(trials()).stream()
+                .findFirst()
+                .flatMap(trial -> trial.derived().stream()
+                        .filter(each -> each.derived().asWritten())
+                        .findFirst()
+                        .map(each -> each.estimate().value() / trial.estimate().value()))
+                .orElse(1.0);
+    }
+
+    /** {@return what happened, as another entry may build on it; empty where no equation tells, or no heat per mole} */
+    public Optional<Setting.Reaction> process() {
+        return unit() == BenchUnit.KILOJOULES_PER_MOLE && legs().isEmpty()
+                ? equation().map(each -> new Setting.Reaction(each.text(), timesAsWritten(), concentration()))
+                : Optional.empty();
+    }
+
+    /** How often the equation went for each kilogram the vessel held (mol/kg). */
+    private OptionalDouble concentration() {
+        return counted(trials()).stream()
+                .filter(trial -> trial.fill().isPresent())
+                .flatMap(trial -> trial.derived().stream()
+                        .filter(each -> each.derived().unit() == BenchUnit.JOULES)
+                        .map(each -> Math.abs(each.estimate().value())
+                                / (1000 * Math.abs(trial.estimate().value() * timesAsWritten()))
+                                / (trial.fill().get() / 1000)))
+                .mapToDouble(Double::doubleValue)
+                .filter(Double::isFinite)
+                .findFirst();
+    }
+
+    /** {@return the legs of a cycle with what they make; empty where it is none, or something lacks} */
+    public Optional<Legs> legs() {
+        return sheet.experiment().yardstick() instanceof Yardstick.OfCycle cycle
+                ? Legs.of(sheet, cycle.at())
+                : Optional.empty();
     }
 
     /** {@return what was predicted, where anything was} */

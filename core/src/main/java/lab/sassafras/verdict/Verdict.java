@@ -40,6 +40,9 @@ public record Verdict(List<Finding> findings, List<Candidate> candidates, Option
         if (yardstick instanceof Yardstick.InBomb bomb) {
             return HeatVerdict.of(bomb, sheet, result, trials.get(0));
         }
+        if (yardstick instanceof Yardstick.OfCycle cycle) {
+            return HeatVerdict.of(cycle, sheet, result, trials.get(0));
+        }
         if (yardstick instanceof Yardstick.OfLiquids liquids) {
             return PropertyVerdict.of(liquids, sheet, result, trials.get(0));
         }

@@ -70,6 +70,16 @@ public final class WorkedRuns {
                                 "26.314")
                         .constant(1795, 12, 2000));
         runs.put(
+                "cycle",
+                BenchSheet.parts("cycle", Map.of("leg", 2))
+                        .says("target[1]/equation", "NaOH(s) + HCl(aq) -> NaCl(aq) + H2O(l)")
+                        .says("leg[1]/from", "typed")
+                        .says("leg[1]/equation", "NaOH(s) -> NaOH(aq)")
+                        .reads("leg[1]/heat", "-44.5", "kJ/mol")
+                        .says("leg[2]/from", "typed")
+                        .says("leg[2]/equation", "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)")
+                        .reads("leg[2]/heat", "-55.8", "kJ/mol"));
+        runs.put(
                 "dissolving-equilibrium",
                 BenchSheet.of("dissolving-equilibrium")
                         .says("solute[1]/formula", "CO(NH2)2")

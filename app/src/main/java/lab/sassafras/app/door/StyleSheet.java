@@ -33,6 +33,7 @@ final class StyleSheet extends AbstractResourceResolver {
             "line",
             "budget",
             "causes",
+            "cycle",
             "screens",
             "print");
 

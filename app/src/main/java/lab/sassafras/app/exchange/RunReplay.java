@@ -130,7 +130,8 @@ final class RunReplay {
         return new Setting.Referenced(
                 other.experiment().words().title() + ", bench " + other.bench(),
                 reduction.result().map(Estimate::asInput),
-                reduction.unit());
+                reduction.unit(),
+                reduction.process());
     }
 
     private static Conventions conventions(Run run) {

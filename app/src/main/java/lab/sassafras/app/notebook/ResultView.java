@@ -338,6 +338,11 @@ public final class ResultView {
         return figures.signed(percent, Math.abs(percent) < 1 ? 2 : 1) + " %";
     }
 
+    /** Levels of energy, and for a cycle its sum; empty where nothing is per mole of an equation. */
+    public Optional<CyclePanel> cycle() {
+        return CyclePanel.of(reduction, presentation);
+    }
+
     /** What could have done this, or what would move it where nothing is off. */
     public Optional<SuspectPanel> suspects() {
         return estimate().flatMap(result -> SuspectPanel.of(reduction, sample, result, presentation, figures));
@@ -387,16 +392,7 @@ public final class ResultView {
         if (reduction.unit() != BenchUnit.KILOJOULES_PER_MOLE) {
             return Optional.empty();
         }
-        double times = solution()
-                .flatMap(trial -> trial.derived().stream()
-                        .filter(each -> each.derived().asWritten())
-                        .findFirst()
-                        .map(each -> each.estimate().value() / trial.estimate().value()))
-                .orElse(1.0);
-        return estimate()
-                .map(each -> new Estimate(
-                        each.value() * times, each.uncertainty() * Math.abs(times), each.degreesOfFreedom(), List.of()))
-                .map(this::written);
+        return estimate().map(each -> each.times(reduction.timesAsWritten())).map(this::written);
     }
 
     public Optional<String> agreement() {

@@ -358,7 +358,8 @@ public class EntrySheets {
         return new Setting.Referenced(
                 line.title() + ", " + other.entry().bench().inWords() + ", " + line.when(),
                 other.reduction().result().map(Estimate::asInput),
-                other.reduction().unit());
+                other.reduction().unit(),
+                other.reduction().process());
     }
 
     private Stream<Entry> references(Experiment experiment, Observations observations) {

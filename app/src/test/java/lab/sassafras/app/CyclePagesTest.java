@@ -1,0 +1,110 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** A cycle built on the entries of a bench: two runs make the third, which was measured as well. */
+class CyclePagesTest extends HouseTest {
+
+    private Hand hand;
+
+    @BeforeEach
+    void sitDown() {
+        hand = new Hand(address(""));
+        hand.join(hand.openPeriod("Cycle, " + UUID.randomUUID()), "Rowan");
+    }
+
+    private String begin(String experiment) {
+        return hand.begin(experiment).replaceAll("\\?.*", "");
+    }
+
+    private void give(String entry, String at, String role, String text, String unit) {
+        assertThat(hand.keep(entry, UUID.randomUUID(), at, role, text, unit).statusCode())
+                .as(at + " " + text)
+                .isIn(302, 422);
+    }
+
+    private String page(String entry, String after) {
+        return hand.get(entry + after).body().replaceAll("<[^>]*>", "").replaceAll("\\s+", " ");
+    }
+
+    /** 2.00 g of sodium hydroxide in 100 g of water, 5.20 °C up: about −44.4 kJ/mol. */
+    private String dissolving() {
+        String entry = begin("heat-of-solution");
+        give(entry, "solute[1]/formula", "stated", "NaOH", "");
+        give(entry, "water[1]/mass", "read", "100.00", "g");
+        give(entry, "solid[1]/mass", "read", "2.00", "g");
+        give(entry, "water[1]/start", "read", "21.0", "°C");
+        give(entry, "solution[1]/final", "read", "26.2", "°C");
+        give(entry, "solution[1]/dissolved", "stated", "all", "");
+        return entry;
+    }
+
+    /** 50 mL each of 1 mol/L, 6.7 °C up: about −56 kJ/mol. */
+    private String neutralizing() {
+        String entry = begin("neutralization");
+        give(entry, "reaction[1]/equation", "stated", "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)", "");
+        give(entry, "reaction[1]/strength", "stated", "strong", "");
+        give(entry, "acid[1]/formula", "stated", "HCl", "");
+        give(entry, "acid[1]/concentration", "read", "1.00", "mol/L");
+        give(entry, "base[1]/formula", "stated", "NaOH", "");
+        give(entry, "base[1]/concentration", "read", "1.00", "mol/L");
+        give(entry, "first[1]/amount", "volume", "50.0", "mL");
+        give(entry, "second[1]/amount", "volume", "50.0", "mL");
+        give(entry, "second[1]/start", "read", "21.0", "°C");
+        give(entry, "first[1]/start", "read", "21.0", "°C");
+        give(entry, "mixed[1]/final", "read", "27.7", "°C");
+        return entry;
+    }
+
+    @Test
+    void twoRunsMakeTheThirdWithTheSumAndTheLevelsOfEnergy() {
+        String dissolving = dissolving();
+        String neutralizing = neutralizing();
+        assertThat(hand.get(neutralizing + "/result").body())
+                .as("a single reaction has its two levels")
+                .contains("class=\"levels\"", "Levels of energy");
+        String cycle = begin("cycle");
+        hand.post(cycle + "/open", "what=leg");
+        give(cycle, "target[1]/equation", "stated", "NaOH(s) + HCl(aq) -> NaCl(aq) + H2O(l)", "");
+        give(cycle, "leg[1]/from", "stated", "entry", "");
+        assertThat(page(cycle, "?at=leg%5B1%5D/run")).contains("Heat of solution", "Heat of neutralization");
+        give(cycle, "leg[1]/run", "stated", dissolving.replaceAll(".*/", ""), "");
+        assertThat(page(cycle, "/result")).doesNotContain("The sum, as it is written");
+        give(cycle, "leg[2]/from", "stated", "entry", "");
+        give(cycle, "leg[2]/run", "stated", neutralizing.replaceAll(".*/", ""), "");
+        String result = hand.get(cycle + "/result").body();
+        String words = result.replaceAll("<[^>]*>", "").replaceAll("\\s+", " ");
+        // −44.4 (102 g · 4.184 · 5.2 ÷ 0.0500 mol) and −56.1 make about −100.5
+        assertThat(words)
+                .contains("The target is made of leg 1 as it stands, leg 2 as it stands")
+                .containsPattern("cancels: NaOH ?\\(aq\\)")
+                .containsPattern(
+                        "target ?NaOH ?\\(s\\) \\+ ?HCl ?\\(aq\\) → NaCl ?\\(aq\\) \\+ ?H2O ?\\(l\\) ?−100\\.\\d");
+        assertThat(result).containsPattern("<s><span class=\"hidden-label\">cancels");
+        assertThat(words).contains("Reference for the reaction, from formation enthalpies");
+    }
+
+    @Test
+    void legsThatDoNotMakeTheTargetAreNamedOnThePage() {
+        String cycle = begin("cycle");
+        give(cycle, "target[1]/equation", "stated", "Mg(s) + 1/2 O2(g) -> MgO(s)", "");
+        give(cycle, "leg[1]/from", "stated", "typed", "");
+        give(cycle, "leg[1]/equation", "stated", "Mg(s) + 2 H+(aq) -> Mg^2+(aq) + H2(g)", "");
+        give(cycle, "leg[1]/heat", "read", "-466.9", "kJ/mol");
+        assertThat(page(cycle, "/result"))
+                .contains("However these legs are turned and multiplied, they do not make", "What does not cancel:");
+        assertThat(hand.keep(
+                                cycle,
+                                UUID.randomUUID(),
+                                "target[1]/equation",
+                                "stated",
+                                "Mg(s) + 1/3 O2(g) -> MgO(s)",
+                                "")
+                        .body())
+                .contains("does not balance");
+    }
+}

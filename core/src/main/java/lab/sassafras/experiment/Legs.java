@@ -1,0 +1,128 @@
+package lab.sassafras.experiment;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.substance.ChemicalEquation;
+import lab.sassafras.substance.HalvedEquation;
+import lab.sassafras.substance.Hess;
+import org.hipparchus.fraction.BigFraction;
+
+/**
+ * The legs of a cycle as they stand on a sheet, with what they make.
+ *
+ * @param target  what is to be made
+ * @param legs    in order
+ * @param outcome how they make it, or what does not cancel
+ */
+public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) {
+
+    /**
+     * One leg.
+     *
+     * @param index         which part, from 1
+     * @param label         in words
+     * @param equation      of it
+     * @param times         how many moles of what its heat is per belong to the equation
+     * @param heat          of the equation as it is written (kJ/mol); empty where it is not known yet
+     * @param concentration of its equation in what was in the vessel in the end (mol/kg); empty where it is not known
+     */
+    public record Leg(
+            int index,
+            String label,
+            HalvedEquation equation,
+            double times,
+            OptionalDouble heat,
+            OptionalDouble concentration) {}
+
+    /**
+     * Where the parts of a cycle stand.
+     *
+     * @param target path of the equation to be made
+     * @param group  key of the group of legs
+     */
+    public record At(String target, String group) {}
+
+    /**
+     * {@return the legs; empty while the target or a leg lacks}
+     *
+     * @param sheet what was read
+     * @param at    where they stand
+     */
+    public static Optional<Legs> of(Sheet sheet, At at) {
+        Optional<HalvedEquation> target = sheet.stated(at.target(), 1).flatMap(Legs::read);
+        List<Leg> legs = new ArrayList<>();
+        for (int i = 1; i <= Math.min(sheet.parts(at.group()), Hess.MOST); i++) {
+            leg(sheet, at.group(), i).ifPresent(legs::add);
+        }
+        return target.filter(any -> !legs.isEmpty() && legs.size() == sheet.parts(at.group()))
+                .map(equation -> new Legs(
+                        equation,
+                        List.copyOf(legs),
+                        Hess.combine(
+                                legs.stream()
+                                        .map(each -> each.equation().whole())
+                                        .toList(),
+                                equation.whole())));
+    }
+
+    private static Optional<Leg> leg(Sheet sheet, String group, int index) {
+        Address equation = Address.of(group + "/equation", index);
+        if (sheet.stated(Address.of(group + "/from", index))
+                .filter("entry"::equals)
+                .isPresent()) {
+            return sheet.stated(Address.of(group + "/run", index))
+                    .map(sheet.setting().references()::get)
+                    .flatMap(run -> run.process()
+                            .flatMap(process -> read(process.equation())
+                                    .map(read -> new Leg(
+                                            index,
+                                            run.label(),
+                                            read,
+                                            process.times(),
+                                            run.value()
+                                                    .map(value -> OptionalDouble.of(value.value() * process.times()))
+                                                    .orElse(OptionalDouble.empty()),
+                                            process.concentration()))));
+        }
+        return sheet.stated(equation)
+                .flatMap(Legs::read)
+                .map(read -> new Leg(
+                        index,
+                        "from a table",
+                        read,
+                        1,
+                        sheet.reading(Address.of(group + "/heat", index))
+                                .map(line -> OptionalDouble.of(line.value()))
+                                .orElse(OptionalDouble.empty()),
+                        OptionalDouble.empty()));
+    }
+
+    private static Optional<HalvedEquation> read(String text) {
+        try {
+            return Optional.of(HalvedEquation.read(text));
+        } catch (Refused unread) {
+            return Optional.empty();
+        }
+    }
+
+    /** {@return how often each leg as it is written is taken for the target as it is written; empty where they do not make it} */
+    public List<BigFraction> times() {
+        if (!(outcome instanceof Hess.Outcome.Made made)) {
+            return List.of();
+        }
+        List<BigFraction> whole = made.ways().get(0);
+        List<BigFraction> times = new ArrayList<>();
+        for (int i = 0; i < legs.size(); i++) {
+            times.add(whole.get(i).multiply(legs.get(i).equation().times()).divide(target.times()));
+        }
+        return times;
+    }
+
+    /** {@return the equation to be made} */
+    public ChemicalEquation equation() {
+        return target.whole();
+    }
+}

@@ -1,0 +1,129 @@
+package lab.sassafras.experiment.cycle;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Direct;
+import lab.sassafras.account.Remark;
+import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Legs;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Step;
+import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Product;
+import lab.sassafras.expression.Expression.Sum;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import org.hipparchus.fraction.BigFraction;
+
+/**
+ * Results of several entries, and legs from tables, turned, multiplied and added until they make another equation; what
+ * they share, such as a constant or a thermometer, counts once. Where the target was measured as well, the cycle is
+ * closed by it.
+ */
+public final class Cycle extends LedgerExperiment {
+
+    private static final Legs.At AT = new Legs.At("target/equation", "leg");
+
+    /** As it is offered to a class. */
+    public Cycle() {
+        super("cycle", 1, BenchUnit.KILOJOULES_PER_MOLE);
+    }
+
+    @Override
+    public Calorimeter.Use calorimeter() {
+        return Calorimeter.Use.NONE;
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.once(
+                        "target",
+                        Slot.equationOfHalves("equation"),
+                        Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE)),
+                Group.perPart(
+                        "leg",
+                        Slot.choice("from", "entry", "typed"),
+                        Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE),
+                        Slot.equationOfHalves("equation"),
+                        Slot.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE)));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(
+                Step.of("target/equation"),
+                Step.of("leg/from"),
+                Step.of("leg/run").when("leg/from", "entry"),
+                Step.of("leg/equation").when("leg/from", "typed"),
+                Step.of("leg/heat").when("leg/from", "typed"),
+                Step.of("target/run"));
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of();
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.OfCycle(AT);
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        List<Expression> heats = new ArrayList<>();
+        for (int i = 1; i <= draft.parts("leg"); i++) {
+            heats.add(
+                    draft.answered("leg/from", i, "entry")
+                            ? draft.reference("leg/run", i)
+                            : draft.quantity("leg/heat", i));
+        }
+        Optional<Legs> legs = draft.legs(AT);
+        List<BigFraction> times = legs.map(Legs::times).orElse(List.of());
+        List<Expression> terms = new ArrayList<>();
+        for (int i = 0; i < heats.size(); i++) {
+            BigFraction taken = i < times.size() ? times.get(i) : BigFraction.ONE;
+            if (!taken.equals(BigFraction.ZERO)) {
+                terms.add(term(heats.get(i), taken, legs.map(each -> each.legs()), i));
+            }
+        }
+        Expression sum = terms.size() == 1 ? terms.get(0) : new Sum(terms);
+        Direct books = Direct.of(draft.trial(), sum, unknown());
+        List<Remark> remarks = new ArrayList<>();
+        legs.ifPresent(each -> remarks.addAll(Said.of(each, draft.figures())));
+        Optional<Expression> measured = draft.referenceIfGiven("target/run");
+        measured.ifPresent(direct -> remarks.add(new Closure(direct.minus(sum), draft.figures())));
+        books = books.remarking(remarks);
+        return draft.complete(measured.map(direct -> new Derived(
+                        words().get("closure"),
+                        Symbol.of("ΔH:closure"),
+                        BenchUnit.KILOJOULES_PER_MOLE,
+                        way -> direct.minus(way)))
+                .map(books::giving)
+                .orElse(books));
+    }
+
+    private static Expression term(Expression heat, BigFraction taken, Optional<List<Legs.Leg>> legs, int i) {
+        double times = legs.map(each -> each.get(i).times()).orElse(1.0);
+        List<Expression> factors = new ArrayList<>();
+        BigFraction size = taken.abs();
+        if (!size.equals(BigFraction.ONE)) {
+            factors.add(Expression.number(size.doubleValue(), Fractions.written(size)));
+        }
+        if (Math.abs(times - 1) > 1e-9) {
+            factors.add(Expression.number(times, Fractions.written(times)));
+        }
+        factors.add(heat);
+        Expression whole = factors.size() == 1 ? heat : new Product(factors);
+        return taken.compareTo(BigFraction.ZERO) < 0 ? whole.negated() : whole;
+    }
+}

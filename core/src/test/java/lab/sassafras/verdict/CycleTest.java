@@ -1,0 +1,230 @@
+package lab.sassafras.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Solution;
+import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.experiment.Setting;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.Shared;
+import lab.sassafras.substance.ChemicalEquation;
+import lab.sassafras.substance.Formation;
+import lab.sassafras.substance.HalvedEquation;
+import lab.sassafras.substance.Hess;
+import lab.sassafras.substance.ReferenceShelf;
+import org.assertj.core.api.Assertions;
+import org.hipparchus.fraction.BigFraction;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Equations that are turned, multiplied and added, and the heats with them. */
+class CycleTest {
+
+    private static final String DISSOLVING = "NaOH(s) -> Na+(aq) + OH-(aq)";
+    private static final String IN_SOLUTION = "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)";
+    private static final String AS_PELLETS = "NaOH(s) + HCl(aq) -> NaCl(aq) + H2O(l)";
+
+    private static List<ChemicalEquation> read(String... equations) {
+        return Stream.of(equations)
+                .map(each -> HalvedEquation.read(each).whole())
+                .toList();
+    }
+
+    private static List<String> made(String target, String... legs) {
+        Hess.Outcome outcome =
+                Hess.combine(read(legs), HalvedEquation.read(target).whole());
+        assertThat(outcome).isInstanceOf(Hess.Outcome.Made.class);
+        return ((Hess.Outcome.Made) outcome)
+                .ways().get(0).stream().map(BigFraction::toString).toList();
+    }
+
+    /** By hand: methane from its combustion and those of carbon and hydrogen, 1 × C + 2 × H₂ − 1 × CH₄. */
+    @Test
+    void equationsAreTurnedAndMultipliedByExactFractions() {
+        assertThat(made(
+                        "C(s) + 2 H2(g) -> CH4(g)",
+                        "C(s) + O2(g) -> CO2(g)",
+                        "2 H2(g) + O2(g) -> 2 H2O(l)",
+                        "CH4(g) + 2 O2(g) -> CO2(g) + 2 H2O(l)"))
+                .containsExactly("1", "1", "-1");
+        assertThat(made("2 C(s) + O2(g) -> 2 CO(g)", "C(s) + O2(g) -> CO2(g)", "2 CO(g) + O2(g) -> 2 CO2(g)"))
+                .containsExactly("2", "-1");
+        assertThat(made(
+                        "N2(g) + 3 H2(g) -> 2 NH3(g)",
+                        "4 NH3(g) + 3 O2(g) -> 2 N2(g) + 6 H2O(l)",
+                        "2 H2(g) + O2(g) -> 2 H2O(l)"))
+                .containsExactly("-1 / 2", "3 / 2");
+    }
+
+    /** Ions stand for the salt, the base and the strong acid they fall into; a weak acid stays whole. */
+    @Test
+    void dissolvedSaltsCountAsTheirIons() {
+        assertThat(made(AS_PELLETS, DISSOLVING, IN_SOLUTION)).containsExactly("1", "1");
+        assertThat(made("H+(aq) + OH-(aq) -> H2O(l)", IN_SOLUTION)).containsExactly("1");
+        assertThat(Hess.combine(
+                        read("CH3COOH(aq) + NaOH(aq) -> NaCH3COO(aq) + H2O(l)"),
+                        ChemicalEquation.read("H+(aq) + OH-(aq) -> H2O(l)")))
+                .isInstanceOf(Hess.Outcome.NotMade.class);
+    }
+
+    @Test
+    void whatDoesNotCancelIsNamedAndSeveralWaysAreFound() {
+        Hess.Outcome lacking = Hess.combine(
+                read("C(s) + O2(g) -> CO2(g)", "2 H2(g) + O2(g) -> 2 H2O(g)"),
+                ChemicalEquation.read("CH4(g) + 2 O2(g) -> CO2(g) + 2 H2O(l)"));
+        assertThat(((Hess.Outcome.NotMade) lacking).left()).contains("CH4(g)", "H2O(l)");
+        Hess.Outcome state = Hess.combine(
+                read(IN_SOLUTION, "NaOH(s) -> NaOH(aq)"),
+                ChemicalEquation.read("NaOH(s) + HCl(g) -> NaCl(aq) + H2O(l)"));
+        assertThat(((Hess.Outcome.NotMade) state).left()).isNotEmpty();
+        Hess.Outcome twice = Hess.combine(read(DISSOLVING, IN_SOLUTION, AS_PELLETS), ChemicalEquation.read(AS_PELLETS));
+        assertThat(((Hess.Outcome.Made) twice).ways()).hasSize(2);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Mg(s) + 1/2 O2(g) -> MgO(s), 2, 2 Mg(s) + 1 O2(g) -> 2 MgO(s)",
+        "Mg(s) + ½ O2(g) -> MgO(s), 2, 2 Mg(s) + 1 O2(g) -> 2 MgO(s)",
+        "2 Al(s) + 3/2 O2(g) -> Al2O3(s), 2, 4 Al(s) + 3 O2(g) -> 2 Al2O3(s)",
+        "Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s), 1, Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s)"
+    })
+    void aHalfMayStandInAnEquation(String typed, int times, String whole) {
+        HalvedEquation read = HalvedEquation.read(typed);
+        assertThat(read.times()).isEqualTo(times);
+        assertThat(read.whole().reagents())
+                .isEqualTo(ChemicalEquation.read(whole).reagents());
+        assertThat(read.whole().products())
+                .isEqualTo(ChemicalEquation.read(whole).products());
+        Assertions.assertThatThrownBy(() -> HalvedEquation.read("Mg(s) + 1/3 O2(g) -> MgO(s)"))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("does not balance");
+    }
+
+    /** Every heat from rows of one table closes exactly: the way round is the direct one. */
+    @Test
+    void aCycleOfFormationRowsClosesExactly() {
+        Formation table = ReferenceShelf.standard().formation();
+        List<ChemicalEquation> legs = read("NaOH(s) -> NaOH(aq)", IN_SOLUTION);
+        double round = legs.stream()
+                .mapToDouble(each -> table.heat(each).orElseThrow().value())
+                .sum();
+        assertThat(round)
+                .isCloseTo(
+                        table.heat(ChemicalEquation.read(AS_PELLETS))
+                                .orElseThrow()
+                                .value(),
+                        within(1e-9));
+    }
+
+    private static Setting.Referenced run(String label, Measured heat, String equation, double times, double molal) {
+        return new Setting.Referenced(
+                label,
+                Optional.of(heat),
+                BenchUnit.KILOJOULES_PER_MOLE,
+                Optional.of(new Setting.Reaction(equation, times, OptionalDouble.of(molal))));
+    }
+
+    /** Own parts of 0.6, 0.8 and 0.5 kJ/mol, and a constant they share that moves each by 2. */
+    private static Measured shared(double value, double own, double sensitivity) {
+        Shared constant = Shared.everywhere("calibration:c1", "calorimeter constant", 1, Double.POSITIVE_INFINITY);
+        return new Measured(
+                value, own, Double.POSITIVE_INFINITY, List.of(new Measured.Share(constant, sensitivity)), -1);
+    }
+
+    private static BenchSheet pellets(double dissolving, double reacting, double molal) {
+        Map<String, Setting.Referenced> runs = new LinkedHashMap<>();
+        runs.put("d", run("dissolving", shared(dissolving, 0.6, -2), DISSOLVING, 1, 0.5));
+        runs.put("n", run("in solution", shared(reacting, 0.8, -2), IN_SOLUTION, 1, molal));
+        runs.put("p", run("as pellets", shared(-100.4, 0.5, -4), AS_PELLETS, 1, 0.5));
+        return BenchSheet.parts("cycle", Map.of("leg", 2))
+                .results(runs)
+                .says("target[1]/equation", AS_PELLETS)
+                .says("leg[1]/from", "entry")
+                .says("leg[1]/run", "d")
+                .says("leg[2]/from", "entry")
+                .says("leg[2]/run", "n");
+    }
+
+    private static Solution solved(Reduction reduction) {
+        return reduction.trials().get(0).solution().orElseThrow();
+    }
+
+    /** Table values: −44.5 dissolving and −55.8 in solution make −100.3 for the pellets (NBS, from memory). */
+    @Test
+    void aBaseAsPelletsAndInSolutionClosesWithWhatIsSharedCountedOnce() {
+        Reduction reduction = pellets(-44.5, -55.8, 0.5).reduced();
+        assertThat(solved(reduction).estimate().value()).isCloseTo(-100.3, within(1e-9));
+        // own parts add as squares, the shared constant's ways add: √(0.6² + 0.8² + 4²)
+        assertThat(solved(reduction).estimate().uncertainty()).isCloseTo(Math.sqrt(0.36 + 0.64 + 16), within(1e-9));
+        assertThat(reduction
+                        .agreement(reduction.samples().get(0))
+                        .orElseThrow()
+                        .reference()
+                        .value())
+                .isCloseTo(-100.3, within(0.5));
+        Reduction closed = pellets(-44.5, -55.8, 0.5).says("target[1]/run", "p").reduced();
+        Solution.Further closure = solved(closed).derived().get(0);
+        assertThat(closure.estimate().value()).isCloseTo(-0.1, within(1e-9));
+        // the shared constant cancels: −4 + 2 + 2
+        assertThat(closure.estimate().uncertainty()).isCloseTo(Math.sqrt(0.36 + 0.64 + 0.25), within(1e-9));
+        assertThat(codes(closed)).contains("cycle.closes").doesNotContain("cycle.dilution", "cycle.open");
+    }
+
+    @Test
+    void aGapThatTheUncertaintiesDoNotAllowAndUnlikeDilutionsAreSaid() {
+        Reduction open = pellets(-40.0, -55.8, 0.5).says("target[1]/run", "p").reduced();
+        assertThat(codes(open)).contains("cycle.open");
+        Reduction unlike = pellets(-44.5, -55.8, 0.2).reduced();
+        assertThat(unlike.findings())
+                .filteredOn(each -> each.code().equals("cycle.dilution"))
+                .singleElement()
+                .satisfies(each ->
+                        assertThat(each.message()).contains("dissolving: 0.50 mol/kg", "in solution: 0.20 mol/kg"));
+    }
+
+    @Test
+    void legsThatDoNotMakeTheTargetNameWhatIsLeft() {
+        BenchSheet sheet = pellets(-44.5, -55.8, 0.5);
+        Reduction other = BenchSheet.parts("cycle", Map.of("leg", 1))
+                .results(sheet.sheet().setting().references())
+                .says("target[1]/equation", AS_PELLETS)
+                .says("leg[1]/from", "entry")
+                .says("leg[1]/run", "n")
+                .reduced();
+        assertThat(other.result()).isEmpty();
+        assertThat(codes(other)).contains("cycle.not-made");
+    }
+
+    /** Typed legs: magnesium oxide by its reaction with acid (−151.8), the metal's (−466.9) and water's (−285.8). */
+    @Test
+    void typedLegsMakeATargetWithAHalfInIt() {
+        List<List<String>> legs = List.of(
+                List.of("Mg(s) + 2 H+(aq) -> Mg^2+(aq) + H2(g)", "-466.9"),
+                List.of("MgO(s) + 2 H+(aq) -> Mg^2+(aq) + H2O(l)", "-151.8"),
+                List.of("H2(g) + 1/2 O2(g) -> H2O(l)", "-285.8"));
+        BenchSheet sheet =
+                BenchSheet.parts("cycle", Map.of("leg", 3)).says("target[1]/equation", "Mg(s) + 1/2 O2(g) -> MgO(s)");
+        for (int i = 1; i <= 3; i++) {
+            sheet.says("leg[" + i + "]/from", "typed")
+                    .says("leg[" + i + "]/equation", legs.get(i - 1).get(0))
+                    .reads("leg[" + i + "]/heat", legs.get(i - 1).get(1), "kJ/mol");
+        }
+        assertThat(solved(sheet.reduced()).estimate().value()).isCloseTo(-466.9 + 151.8 - 285.8, within(1e-9));
+    }
+
+    private static List<String> codes(Reduction reduction) {
+        return new ArrayList<>(reduction.findings().stream().map(Finding::code).toList());
+    }
+}
