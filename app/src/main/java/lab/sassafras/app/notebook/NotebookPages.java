@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -57,6 +58,7 @@ class NotebookPages {
     /** An entry in the list with what it came to. */
     public record Page(
             EntryLine line,
+            String experiment,
             String begun,
             String bench,
             String result,
@@ -78,8 +80,22 @@ class NotebookPages {
         model.addAttribute("period", shown.orElse(null));
         List<Page> pages = shown.map(this::pages).orElse(List.of());
         model.addAttribute("pages", pages);
+        model.addAttribute("several", several(pages));
         model.addAttribute("waiting", pages.stream().filter(Page::waiting).count());
         return "notebook";
+    }
+
+    /** Experiments of which there are several entries, by their key. */
+    private static Map<String, String> several(List<Page> pages) {
+        Map<String, String> titles = new LinkedHashMap<>();
+        pages.stream()
+                .collect(Collectors.groupingBy(Page::experiment, LinkedHashMap::new, Collectors.toList()))
+                .forEach((key, each) -> {
+                    if (each.size() > 1) {
+                        titles.put(key, each.get(0).line().title());
+                    }
+                });
+        return titles;
     }
 
     /** Every entry of a period one after another, as pages to print. */
@@ -119,6 +135,7 @@ class NotebookPages {
         String result = line.result().map(Object::toString).orElse(line.waiting() ? "…" : "not finished");
         return new Page(
                 EntryLine.of(entry, period.zone()),
+                entry.experiment(),
                 WrittenTime.of(
                         entry.createdAt(),
                         period.zone(),

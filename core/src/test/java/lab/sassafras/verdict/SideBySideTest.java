@@ -1,0 +1,109 @@
+package lab.sassafras.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lab.sassafras.account.Finding;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Estimate.Contribution;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Scope;
+import lab.sassafras.measure.Shared;
+import lab.sassafras.substance.Reference;
+import org.junit.jupiter.api.Test;
+
+/** A class at a glance: everyone shifted by something shared, or one bench off. Numbers made by hand. */
+class SideBySideTest {
+
+    private static final Reference TOLD =
+            new Reference("r", "heat of solution", 14.78, 0.1, BenchUnit.KILOJOULES_PER_MOLE, "made up", true);
+    private static final Shared THERMOMETER =
+            new Shared("instrument:t1", "offset of R-2", 1, Double.POSITIVE_INFINITY, Scope.EVERYWHERE);
+    private static final Shared READ_ONCE =
+            new Shared("water[1]/mass.read", "water", 1, Double.POSITIVE_INFINITY, Scope.ENTRY);
+
+    /** Each with 0.2 of its own and as much as is given of a thermometer they share. */
+    private static SideBySide.Given entry(String bench, double value, double shared) {
+        return new SideBySide.Given(
+                bench,
+                Estimate.of(
+                        value,
+                        List.of(
+                                new Contribution("own", "reading", 1, 0.1, null),
+                                new Contribution(READ_ONCE.key(), "water", 0.173, 0.173, READ_ONCE),
+                                new Contribution(THERMOMETER.key(), "offset of R-2", shared, shared, THERMOMETER)),
+                        Double.POSITIVE_INFINITY));
+    }
+
+    private static SideBySide of(double shared, double... values) {
+        List<SideBySide.Given> given = new ArrayList<>();
+        String[] benches = {"Alder", "Hawthorn", "Medlar", "Rowan", "Sorrel"};
+        for (int i = 0; i < values.length; i++) {
+            given.add(entry(benches[i], values[i], shared));
+        }
+        return SideBySide.of(given, Optional.of(TOLD), "kJ/mol", Figures.POINT);
+    }
+
+    private static List<String> codes(SideBySide side) {
+        return side.findings().stream().map(Finding::code).toList();
+    }
+
+    @Test
+    void oneThatLiesApartIsToldFromTheOthersAndWorthRepeatingNow() {
+        SideBySide side = of(0, 14.7, 14.9, 12.9, 14.8, 14.6);
+        assertThat(codes(side)).containsExactly("class.one-off");
+        assertThat(side.findings().get(0).message()).startsWith("Medlar lies apart");
+        assertThat(side.entries())
+                .filteredOn(SideBySide.Entry::off)
+                .singleElement()
+                .satisfies(off -> {
+                    assertThat(off.label()).isEqualTo("Medlar");
+                    assertThat(off.repeat().orElseThrow()).startsWith("yes");
+                });
+        assertThat(side.entries()).filteredOn(each -> each.repeat().isEmpty()).hasSize(4);
+    }
+
+    /** All about 1.3 too small, scattering by 0.15: nothing one bench did, and the thermometer of ± 0.8 may be it. */
+    @Test
+    void everyoneShiftedNamesWhatIsSharedAndWhetherThatIsEnough() {
+        SideBySide side = of(0.8, 13.4, 13.6, 13.5, 13.3);
+        assertThat(codes(side)).containsExactly("class.shifted");
+        assertThat(side.findings().get(0).message())
+                .contains("by −1.3", "offset of R-2 (± 0.8)", "may be enough", "repeating one run would not remove")
+                .doesNotContain("water");
+        assertThat(side.entries()).noneMatch(SideBySide.Entry::off);
+        assertThat(of(0.1, 13.4, 13.6, 13.5, 13.3).findings().get(0).message()).contains("not enough to explain it");
+        assertThat(of(0, 13.4, 13.6, 13.5, 13.3).findings().get(0).message()).contains("share no instrument");
+    }
+
+    /** What each read once belongs to it alone: the mean of four has half the own part, and the shared part whole. */
+    @Test
+    void theMeanCountsOnceWhatIsSharedAndNothingElse() {
+        SideBySide side = of(0.8, 14.7, 14.8, 14.9, 14.8);
+        double own = Math.max(0.2, side.mean().scatter().orElseThrow());
+        assertThat(side.mean().estimate().uncertainty()).isCloseTo(Math.hypot(own / 2, 0.8), within(1e-3));
+        assertThat(codes(side)).containsExactly("class.agrees");
+    }
+
+    @Test
+    void moreScatterThanAnyBudgetHasIsSaidAndOfTwoNoneIsTheOddOne() {
+        assertThat(codes(of(0, 13.6, 15.9, 14.0, 15.6, 14.8))).contains("class.scatter");
+        SideBySide two = of(0, 14.7, 12.0);
+        assertThat(two.entries()).noneMatch(SideBySide.Entry::off);
+        List<SideBySide.Given> unsure = new ArrayList<>(List.of(entry("Alder", 14.7, 0), entry("Rowan", 14.8, 0)));
+        unsure.add(new SideBySide.Given(
+                "Sorrel",
+                Estimate.of(
+                        14.5, List.of(new Contribution("own", "reading", 1, 1.5, null)), Double.POSITIVE_INFINITY)));
+        assertThat(SideBySide.of(unsure, Optional.empty(), "kJ/mol", Figures.POINT)
+                        .entries()
+                        .get(2)
+                        .repeat()
+                        .orElseThrow())
+                .contains("less sure");
+    }
+}
