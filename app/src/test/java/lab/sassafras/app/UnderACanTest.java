@@ -70,6 +70,7 @@ class UnderACanTest extends HouseTest {
                 .contains("C2H5OH(l) + 3 O2(g) → 2 CO2(g) + 3 H2O(l)", "32 % of the tabulated heat")
                 .containsPattern("part of the tabulated heat ?32")
                 .contains("heat of combustion per gram", "fuel evaporated from the wick without burning")
+                .contains("Where the heat went", "into the water", "unaccounted: past the can, into air and stand")
                 .contains("What could have done this")
                 .containsPattern(
                         "heat went past the can, into air and stand, by 5.0 °C: −[\\d.]+ kJ/mol ?\\d+ °C would "

@@ -37,6 +37,14 @@ public record Omission(String code, String message) implements Remark {
                         + " is taken. Measure it, or choose another way.");
     }
 
+    /** {@return a known fuel the school in force goes by, which lacks} */
+    public static Omission ofKnownFuel() {
+        return new Omission(
+                "combustion.uncorrected",
+                "Nothing corrects this result yet: no run of a known fuel under the same can is named, or the shelf has no heat "
+                        + "for it. It stands as it reached water and can.");
+    }
+
     @Override
     public Optional<Finding> on(Bindings bindings) {
         return Optional.of(Finding.note(code, message));

@@ -66,6 +66,10 @@ public record Question<S extends School>(String key, String words, List<S> schoo
     public static final Question<ResultBasis> BASIS =
             new Question<>("basis", "heat of a process", List.of(ResultBasis.values()), ResultBasis.PER_MOLE);
 
+    /** What the heat of a burning under a can is taken to be. */
+    public static final Question<BurningHeat> BURNING =
+            new Question<>("burning", "heat of a burning", List.of(BurningHeat.values()), BurningHeat.RAW);
+
     /**
      * {@return questions about how masses were got: of any mass, and of one got by its volume}
      *

@@ -15,6 +15,7 @@ public final class QuestionsOfPhysics implements Questions {
                 Question.MASS,
                 Question.DENSITY,
                 Question.BATH,
-                Question.BASIS);
+                Question.BASIS,
+                Question.BURNING);
     }
 }

@@ -76,7 +76,12 @@ public final class Draft {
         return findings;
     }
 
-    void omits(Omission what) {
+    /**
+     * Remembers what the school in force cannot have here.
+     *
+     * @param what it lacks
+     */
+    public void omits(Omission what) {
         omissions.add(what);
     }
 

@@ -15,6 +15,7 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Combustion;
+import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.substance.Saturation;
 import lab.sassafras.substance.SolutionTable;
 
@@ -85,12 +86,21 @@ public final class Stoichiometry {
     /**
      * {@return the tabulated heat of combustion of the fuel in a slot (kJ/mol), where the shelf has it}
      *
-     * @param path group and slot, as an experiment declares them
+     * @param path   group and slot, as an experiment declares them
+     * @param vapour whether the water formed stays vapour
      */
-    public Optional<Expression> tabulatedCombustion(String path) {
+    public Optional<Expression> tabulatedCombustion(String path, boolean vapour) {
+        ReferenceShelf shelf = draft.sheet().setting().shelf();
         return formula(path)
-                .flatMap(draft.sheet().setting().shelf()::combustion)
-                .map(row -> draft.property(row.key(), Symbol.of("ΔH:tabulated")));
+                .flatMap(fuel -> shelf.combustion(fuel).map(row -> {
+                    Expression liquid = draft.property(row.key(), Symbol.of("ΔH:tabulated"));
+                    double held = shelf.heldByVapour(fuel);
+                    return vapour
+                            ? liquid.plus(new Expression.Constant(
+                                            held, Figures.POINT.fixed(held, 3), BenchUnit.KILOJOULES_PER_MOLE))
+                                    .named(Symbol.of("ΔH:tabulated, to vapour"), BenchUnit.KILOJOULES_PER_MOLE)
+                            : liquid;
+                }));
     }
 
     /**

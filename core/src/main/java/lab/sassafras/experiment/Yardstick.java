@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import java.util.List;
 import java.util.Optional;
 
 /** What a result is judged against. */
@@ -27,11 +28,14 @@ public sealed interface Yardstick {
     record OfReaction(String equation, Optional<String> strength) implements Yardstick {}
 
     /**
-     * The tabulated heat of combustion of the fuel in this slot, to liquid water.
+     * The tabulated heat of combustion of the fuel in this slot.
      *
      * @param formula path of the formula of the fuel
+     * @param water   path of the answer whether the water formed is liquid or gas; liquid where it lacks
+     * @param unburnt keys of suspects by which some of what was weighed as fuel never burnt
+     * @param kept    keys of suspects by which heat was kept back by what was left
      */
-    record OfCombustion(String formula) implements Yardstick {}
+    record OfCombustion(String formula, String water, List<String> unburnt, List<String> kept) implements Yardstick {}
 
     /**
      * The tabulated heat of combustion of the sample in this slot, carried to constant volume.

@@ -19,14 +19,15 @@ public final class Combustion {
     private static final int GASEOUS = 4;
 
     /**
-     * {@return the equation of a fuel as it burns at a bench, to liquid water; empty where it does not burn so}
+     * {@return the equation of a fuel as it burns at a bench; empty where it does not burn so}
      *
-     * @param fuel as typed
+     * @param fuel  as typed
+     * @param water state of the water formed: l or g
      */
-    public static Optional<ChemicalEquation> atBench(ChemicalFormula fuel) {
+    public static Optional<ChemicalEquation> atBench(ChemicalFormula fuel, String water) {
         boolean gas = !fuel.atoms().containsKey("O") && fuel.atoms().getOrDefault("C", 0) <= GASEOUS;
         try {
-            return Optional.of(of(fuel, gas ? "g" : "l", "l"));
+            return Optional.of(of(fuel, gas ? "g" : "l", water));
         } catch (Refused nothingBurns) {
             return Optional.empty();
         }

@@ -28,6 +28,7 @@ public final class ReferenceShelf {
     private final List<Substance> liquids;
     private final List<Reference> properties;
     private final List<Dissolution> heatsOfSolution;
+    private static final ChemicalEquation VAPORIZING = ChemicalEquation.read("H2O(l) -> H2O(g)");
     private static final String COMBUSTION = "combustion-";
 
     private final Formation formation;
@@ -162,6 +163,37 @@ public final class ReferenceShelf {
                 .filter(each -> ChemicalFormula.read(each.key().substring(COMBUSTION.length()))
                         .sameAs(fuel))
                 .findFirst();
+    }
+
+    /**
+     * {@return the heat of combustion of a fuel at 25 °C to liquid water or to its vapour (kJ/mol); empty where the shelf
+     * has none}
+     *
+     * @param fuel   whose composition is looked for, however it is written
+     * @param vapour whether the water formed stays vapour
+     */
+    public Optional<Reference> combustion(ChemicalFormula fuel, boolean vapour) {
+        return combustion(fuel)
+                .map(row -> !vapour
+                        ? row
+                        : new Reference(
+                                row.key(),
+                                row.name().replace("to liquid water", "to water vapour"),
+                                row.value() + heldByVapour(fuel),
+                                row.uncertainty(),
+                                row.unit(),
+                                row.source(),
+                                row.opened()));
+    }
+
+    /**
+     * {@return what the water of one mole of a fuel keeps back as vapour (kJ/mol), by its two heats of formation}
+     *
+     * @param fuel as typed
+     */
+    public double heldByVapour(ChemicalFormula fuel) {
+        double each = formation.heat(VAPORIZING).orElseThrow().value();
+        return fuel.atoms().getOrDefault("H", 0) / 2.0 * each;
     }
 
     /** {@return liquids} */

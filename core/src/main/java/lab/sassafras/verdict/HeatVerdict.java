@@ -122,14 +122,21 @@ final class HeatVerdict {
 
     /** Under a can a part of the heat is enough to be usual: it is said what part, and where the rest goes. */
     private Verdict combustion(Yardstick.OfCombustion yardstick) {
-        Optional<Reference> tabulated =
-                sheet.stated(yardstick.formula(), 1).map(ChemicalFormula::read).flatMap(shelf::combustion);
+        boolean vapour =
+                sheet.stated(yardstick.water(), 1).filter("gas"::equals).isPresent();
+        Optional<Reference> tabulated = sheet.stated(yardstick.formula(), 1)
+                .map(ChemicalFormula::read)
+                .flatMap(fuel -> shelf.combustion(fuel, vapour));
         if (tabulated.isEmpty()) {
             findings.add(Finding.note(
                     "combustion.no-reference", "The shelf has no heat of combustion for this fuel to compare with."));
             return verdict(tabulated);
         }
-        double part = 100 * result.value() / tabulated.get().value();
+        double part = trial.derived().stream()
+                .filter(each -> each.derived().unit() == BenchUnit.PERCENT)
+                .mapToDouble(each -> each.estimate().value())
+                .findFirst()
+                .orElse(100 * result.value() / tabulated.get().value());
         String words = figures.significant(part, 2) + " % of the tabulated heat reached water and can. ";
         if (part > MOST_UNDER_A_CAN) {
             findings.add(Finding.question(

@@ -211,6 +211,13 @@ public final class Reduction {
         return suspects.get();
     }
 
+    /** {@return where the heat of a burning went; empty where nothing burns, or nobody knows how much it gave} */
+    public Optional<WhereHeatWent> whereHeatWent() {
+        return sheet.experiment().yardstick() instanceof Yardstick.OfCombustion burning
+                ? counted(trials()).stream().findFirst().flatMap(trial -> WhereHeatWent.of(burning, trial, suspects()))
+                : Optional.empty();
+    }
+
     /** {@return that none of them explains the whole deviation by itself; empty where one does, or nothing is off} */
     public Optional<Finding> noneSuffices() {
         return suspects().stream().noneMatch(each -> each.part().isPresent())
@@ -382,7 +389,13 @@ public final class Reduction {
         if (yardstick instanceof Yardstick.OfCombustion combustion) {
             return sheet.stated(combustion.formula(), 1)
                     .map(ChemicalFormula::read)
-                    .flatMap(Combustion::atBench);
+                    .flatMap(fuel -> Combustion.atBench(
+                            fuel,
+                            sheet.stated(combustion.water(), 1)
+                                            .filter("gas"::equals)
+                                            .isPresent()
+                                    ? "g"
+                                    : "l"));
         }
         if (yardstick instanceof Yardstick.OfCycle) {
             return legs().filter(each -> each.target().times() == 1).map(Legs::equation);

@@ -86,6 +86,7 @@ class SchoolsTest {
                         "density",
                         "bath",
                         "basis",
+                        "burning",
                         "sheet",
                         "error",
                         "heat",

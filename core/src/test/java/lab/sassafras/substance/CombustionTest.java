@@ -51,15 +51,15 @@ class CombustionTest {
 
     @Test
     void aFuelBurnsAsItStandsAtTheBench() {
-        assertThat(Combustion.atBench(ChemicalFormula.read("C2H5OH"))
+        assertThat(Combustion.atBench(ChemicalFormula.read("C2H5OH"), "l")
                         .orElseThrow()
                         .text())
                 .isEqualTo("C2H5OH(l) + 3 O2(g) -> 2 CO2(g) + 3 H2O(l)");
-        assertThat(Combustion.atBench(ChemicalFormula.read("C4H10"))
+        assertThat(Combustion.atBench(ChemicalFormula.read("C4H10"), "l")
                         .orElseThrow()
                         .text())
                 .isEqualTo("2 C4H10(g) + 13 O2(g) -> 8 CO2(g) + 10 H2O(l)");
-        assertThat(Combustion.atBench(ChemicalFormula.read("NaCl"))).isEmpty();
+        assertThat(Combustion.atBench(ChemicalFormula.read("NaCl"), "l")).isEmpty();
     }
 
     @ParameterizedTest

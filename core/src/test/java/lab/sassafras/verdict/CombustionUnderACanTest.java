@@ -131,4 +131,80 @@ class CombustionUnderACanTest {
                         .findings())
                 .anyMatch(each -> each.code().equals("combustion.no-reference"));
     }
+
+    /** To vapour the equation keeps 3 · 44.012 kJ/mol back: −1366.8 + 132.0 = −1234.8, and 440.2 is 35.6 % of it. */
+    @Test
+    void waterMayStayVapour() {
+        Reduction reduction = burning("C2H5OH", "120", "26.0", "34.0", "0.42")
+                .says("fuel[1]/formed", "gas")
+                .reduced(BARE);
+        assertThat(reduction.equation().orElseThrow().text()).isEqualTo("C2H5OH(l) + 3 O2(g) -> 2 CO2(g) + 3 H2O(g)");
+        assertThat(derived(reduction.trials().get(0).solution().orElseThrow(), BenchUnit.PERCENT))
+                .isCloseTo(100 * 440.2 / 1234.77, within(0.05));
+        assertThat(reduction
+                        .agreement(reduction.samples().get(0))
+                        .orElseThrow()
+                        .reference()
+                        .value())
+                .isCloseTo(-1234.77, within(0.01));
+    }
+
+    /** The corrected school makes the corrected value the result, and says so while nothing corrects it. */
+    @Test
+    void bothSchoolsGiveTheirNumberAsTheResult() {
+        Conventions corrected =
+                Conventions.of(Map.of("calorimeter", "ignored", "water", "4.18", "burning", "corrected"));
+        Map<String, Setting.Referenced> runs = Map.of(
+                "methanol",
+                new Setting.Referenced(
+                        "bench Alder", Optional.of(Measured.independent(-363.05, 4)), BenchUnit.KILOJOULES_PER_MOLE));
+        BenchSheet sheet = burning("C2H5OH", "120", "26.0", "34.0", "0.42").results(runs);
+        Reduction open = sheet.reduced(corrected);
+        assertThat(open.result().orElseThrow().value()).isCloseTo(-440.2, within(0.1));
+        assertThat(open.findings()).anyMatch(each -> each.code().equals("combustion.uncorrected"));
+        sheet.says("known[1]/run", "methanol").says("known[1]/fuel", "CH3OH");
+        Reduction told = sheet.reduced(corrected);
+        assertThat(told.result().orElseThrow().value()).isCloseTo(-880.3, within(0.3));
+        assertThat(told.unknown()).contains("corrected by the known fuel");
+        assertThat(sheet.reduced(BARE).alternatives())
+                .filteredOn(each -> each.alternative().school().key().equals("corrected"))
+                .singleElement()
+                .satisfies(each ->
+                        assertThat(each.estimate().orElseThrow().value()).isCloseTo(-880.3, within(0.3)));
+    }
+
+    /** 0.42 g give 12.46 kJ by the table; 4.01 reached the water, 0.66 are kept by soot that was weighed, the rest is open. */
+    @Test
+    void whereTheHeatWentAddsUpToWhatTheTablesKnow() {
+        Reduction reduction = burning("C2H5OH", "120", "26.0", "34.0", "0.42")
+                .mass("soot[1]/mass", "0.02")
+                .reduced(BARE);
+        WhereHeatWent went = reduction.whereHeatWent().orElseThrow();
+        assertThat(went.whole()).isCloseTo(0.42 / 46.069 * 1_366_800, within(2.0));
+        assertThat(went.parts().stream().mapToDouble(WhereHeatWent.Part::joules).sum())
+                .isCloseTo(went.whole(), within(1e-6));
+        assertThat(went.parts())
+                .first()
+                .satisfies(water -> assertThat(water.joules()).isCloseTo(4012.8, within(0.05)));
+        assertThat(went.parts())
+                .filteredOn(each -> each.kind() == WhereHeatWent.Kind.TOLD)
+                .singleElement()
+                .satisfies(soot -> assertThat(soot.joules()).isCloseTo(655.2, within(0.1)));
+        // 0.05 g of 0.42 evaporated would never have given their part, 4 % of water theirs
+        assertThat(supposed(went, "evaporated")).isCloseTo(went.whole() * 0.05 / 0.42, within(0.5));
+        assertThat(supposed(went, "held water")).isCloseTo(went.whole() * 0.04, within(0.5));
+        assertThat(burning("C7H15OH", "120", "26.0", "34.0", "0.42")
+                        .reduced(BARE)
+                        .whereHeatWent())
+                .isEmpty();
+    }
+
+    private static double supposed(WhereHeatWent went, String words) {
+        return went.parts().stream()
+                .filter(each -> each.kind() == WhereHeatWent.Kind.SUPPOSED
+                        && each.words().contains(words))
+                .findFirst()
+                .orElseThrow()
+                .joules();
+    }
 }

@@ -338,6 +338,11 @@ public final class ResultView {
         return figures.signed(percent, Math.abs(percent) < 1 ? 2 : 1) + " %";
     }
 
+    /** Where the heat of a burning went; empty where nothing burns. */
+    public Optional<HeatPanel> heatWent() {
+        return HeatPanel.of(reduction, figures);
+    }
+
     /** Levels of energy, and for a cycle its sum; empty where nothing is per mole of an equation. */
     public Optional<CyclePanel> cycle() {
         return CyclePanel.of(reduction, presentation);

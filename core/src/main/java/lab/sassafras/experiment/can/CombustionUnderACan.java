@@ -5,7 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
+import lab.sassafras.account.Omission;
 import lab.sassafras.account.Party;
+import lab.sassafras.convention.BurningHeat;
+import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
@@ -17,7 +20,9 @@ import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.statistics.Combination;
@@ -42,7 +47,8 @@ public final class CombustionUnderACan extends LedgerExperiment {
                 Group.once(
                         "fuel",
                         Slot.formula("formula"),
-                        Slot.percent("water").usually(0, 10).ifKnown()),
+                        Slot.percent("water").usually(0, 10).ifKnown(),
+                        Slot.choiceIfKnown("formed", "liquid", "gas")),
                 Group.perTrial(
                         "water",
                         Slot.liquid("mass").usually(50, 400),
@@ -62,6 +68,7 @@ public final class CombustionUnderACan extends LedgerExperiment {
         return List.of(
                 Step.of("fuel/formula"),
                 Step.of("fuel/water"),
+                Step.aside("fuel/formed"),
                 Step.of("water/mass"),
                 Step.full("burner/burnt"),
                 Step.of("water/start").settling(2),
@@ -95,22 +102,33 @@ public final class CombustionUnderACan extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfCombustion("fuel/formula");
+        return new Yardstick.OfCombustion(
+                "fuel/formula", "fuel/formed", List.of("evaporated", "wet-fuel"), List.of("soot"));
     }
 
-    /** What the fuel would have given, had as much of its heat reached the water as of a known one's under the same can. */
-    private Optional<Derived> corrected(Draft draft, Named moles) {
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of(Question.WATER, Question.CALORIMETER, Question.BURNING);
+    }
+
+    private static boolean vapour(Draft draft) {
+        return draft.chosen("fuel/formed", "gas");
+    }
+
+    /** The part of its heat that a known fuel brought to the same can; empty where none is named. */
+    private static Optional<Expression> part(Draft draft) {
         return draft.referenceIfGiven("known/run")
                 .flatMap(known -> draft.chemistry()
-                        .tabulatedCombustion("known/fuel")
-                        .map(tabulated -> new Derived(
-                                words().get("corrected"),
-                                Symbol.of("ΔH:corrected"),
-                                BenchUnit.KILOJOULES_PER_MOLE,
-                                heat -> heat.over(moles)
-                                        .over(Constants.JOULES_IN_KILOJOULE)
-                                        .times(tabulated)
-                                        .over(known))));
+                        .tabulatedCombustion("known/fuel", vapour(draft))
+                        .map(known::over));
+    }
+
+    private Optional<Derived> corrected(Optional<Expression> part, Named moles) {
+        return part.map(reached -> new Derived(
+                words().get("corrected"),
+                Symbol.of("ΔH:corrected"),
+                BenchUnit.KILOJOULES_PER_MOLE,
+                heat -> heat.over(moles).over(Constants.JOULES_IN_KILOJOULE).over(reached)));
     }
 
     @Override
@@ -128,10 +146,16 @@ public final class CombustionUnderACan extends LedgerExperiment {
         Named moles =
                 fuel.over(draft.chemistry().molarMass("fuel/formula")).named(Symbol.of("n:fuel"), BenchUnit.MOLES);
 
+        Optional<Expression> part = part(draft);
+        boolean correcting = draft.conventions().in(Question.BURNING) == BurningHeat.CORRECTED;
+        if (correcting && part.isEmpty()) {
+            draft.omits(Omission.ofKnownFuel());
+        }
+        Optional<Expression> divided = part.filter(any -> correcting);
+        Input sought = divided.isPresent() ? unknown("unknown-corrected", BenchUnit.KILOJOULES_PER_MOLE) : unknown();
+        Expression gave = new Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, sought));
         List<Party> parties = new ArrayList<>(List.of(Party.process(
-                "combustion",
-                "combustion",
-                new Expression.Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, unknown())))));
+                "combustion", "combustion", divided.<Expression>map(gave::times).orElse(gave))));
         draft.quantityIfGiven("soot/mass")
                 .ifPresent(soot -> parties.add(Party.process(
                         "soot",
@@ -147,7 +171,7 @@ public final class CombustionUnderACan extends LedgerExperiment {
                         heat -> heat.over(fuel)),
                 joules()));
         draft.chemistry()
-                .tabulatedCombustion("fuel/formula")
+                .tabulatedCombustion("fuel/formula", vapour(draft))
                 .ifPresent(tabulated -> beside.add(new Derived(
                         words().get("efficiency"),
                         Symbol.of("η"),
@@ -156,7 +180,7 @@ public final class CombustionUnderACan extends LedgerExperiment {
                                 .over(Constants.JOULES_IN_KILOJOULE)
                                 .over(tabulated)
                                 .times(Constants.HUNDRED_PER_CENT))));
-        corrected(draft, moles).ifPresent(beside::add);
+        corrected(part.filter(any -> !correcting), moles).ifPresent(beside::add);
         draft.chemistry()
                 .burning("fuel/formula", "liquid")
                 .map(Stoichiometry.Burning::fuel)
@@ -168,7 +192,7 @@ public final class CombustionUnderACan extends LedgerExperiment {
                         heat -> heat.over(moles)
                                 .over(Constants.JOULES_IN_KILOJOULE)
                                 .times(Expression.number(count, Integer.toString(count))))));
-        return draft.complete(draft.ledger(parties, unknown())
+        return draft.complete(draft.ledger(parties, sought)
                 .against(moles, kilojoules())
                 .holding(water)
                 .giving(beside.toArray(Derived[]::new)));
