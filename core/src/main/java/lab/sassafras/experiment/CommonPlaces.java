@@ -23,9 +23,13 @@ final class CommonPlaces {
     static final String PREDICTION = "prediction/final";
     static final String TRACE = "curve/trace";
 
+    /** Groups of what may be poured to the liquid that waits in the cup. */
+    static final List<String> POURED_TO_IT = List.of("also", "besides");
+
     private final List<Needed> needed;
     private final Optional<Span> span;
     private final boolean vessel;
+    private final Optional<Experiment.Poured> poured;
 
     /** A place with the schools of one question that need it. */
     private record Needed(Question<?> question, SchoolPlace place, List<School> schools) {
@@ -44,7 +48,9 @@ final class CommonPlaces {
         }
     }
 
-    CommonPlaces(List<Question<?>> questions, Optional<Span> span, Calorimeter.Use use) {
+    CommonPlaces(
+            List<Question<?>> questions, Optional<Span> span, Calorimeter.Use use, Optional<Experiment.Poured> poured) {
+        this.poured = poured;
         this.needed = questions.stream().flatMap(each -> needed(each).stream()).toList();
         this.span = span;
         this.vessel = use == Calorimeter.Use.NEEDS_CONSTANT;
@@ -71,6 +77,7 @@ final class CommonPlaces {
             groups.add(Group.once("prediction", Slot.temperature("final").ifKnown()));
             groups.add(Group.perTrial("curve", Slot.trace("trace")));
         }
+        poured.ifPresent(liquid -> POURED_TO_IT.forEach(key -> groups.add(more(key, liquid))));
         Map<String, List<Needed>> byGroup = new LinkedHashMap<>();
         needed.forEach(each -> byGroup.computeIfAbsent(each.place().group(), any -> new ArrayList<>())
                 .add(each));
@@ -79,6 +86,14 @@ final class CommonPlaces {
                 each.get(0).place().perTrial() ? Cardinality.PER_TRIAL : Cardinality.ONCE,
                 each.stream().map(Needed::slot).toList())));
         return List.copyOf(groups);
+    }
+
+    private static Group more(String key, Experiment.Poured liquid) {
+        Slot amount = Slot.liquid("amount").ifKnown();
+        return liquid.concentration().isPresent()
+                ? Group.perTrial(
+                        key, amount, Slot.concentration("concentration").ifKnown())
+                : Group.perTrial(key, amount);
     }
 
     /** The experiment's own steps with those its questions bring, each where the hand is then. */
@@ -113,6 +128,11 @@ final class CommonPlaces {
 
     private List<Step> withReadings(Step step) {
         List<Step> steps = new ArrayList<>(List.of(step));
+        poured.filter(each -> each.amount().equals(step.path()))
+                .ifPresent(each -> POURED_TO_IT.forEach(key -> {
+                    steps.add(Step.aside(key + "/amount"));
+                    each.concentration().ifPresent(any -> steps.add(Step.aside(key + "/concentration")));
+                }));
         if (span.filter(each -> each.start().equals(step.path())).isPresent()) {
             steps.addAll(0, onAClock());
             steps.addAll(0, read(When.BEFORE_START));

@@ -127,6 +127,20 @@ public final class Draft {
         return quantity(Address.of(path, index));
     }
 
+    /**
+     * {@return all of the liquid that waits in the cup (g): what stands at a path, and what was poured to it}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Expression together(String path) {
+        List<Expression> all = new ArrayList<>(List.of(quantity(path)));
+        CommonPlaces.POURED_TO_IT.forEach(
+                key -> quantityIfGiven(key + "/amount").ifPresent(all::add));
+        return all.size() == 1
+                ? all.get(0)
+                : new Expression.Sum(all).named(Symbol.of("m:poured together"), BenchUnit.GRAMS);
+    }
+
     Expression quantity(Address address) {
         String path = address.path();
         Symbol symbol = numbered(words().symbol(path), address);

@@ -83,6 +83,19 @@ public interface Experiment {
         return List.of();
     }
 
+    /**
+     * What waits in the cup, which may be poured of several.
+     *
+     * @param amount        path of its mass
+     * @param concentration path of its concentration; empty where it is water
+     */
+    record Poured(String amount, Optional<String> concentration) {}
+
+    /** {@return what waits in the cup and may be poured of several liquids; empty where nothing is} */
+    default Optional<Poured> poured() {
+        return Optional.empty();
+    }
+
     /** {@return by the path of a step, what must be ticked off before it is taken, because it can hurt} */
     default Map<String, List<String>> tickedBefore() {
         return Map.of();

@@ -82,7 +82,7 @@ public abstract class LedgerExperiment implements Experiment {
                     slots().stream().flatMap(group -> group.slots().stream()).toList();
             questions.addAll(Question.ofWeighing(
                     slots.stream().anyMatch(Slot::byDifference), slots.stream().anyMatch(Slot::byVolume)));
-            CommonPlaces common = new CommonPlaces(questions, span(), calorimeter());
+            CommonPlaces common = new CommonPlaces(questions, span(), calorimeter(), poured());
             known = declare(common.with(slots()), common.around(steps()), List.copyOf(questions));
             declared = known;
         }

@@ -1,5 +1,7 @@
 package lab.sassafras.experiment;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import lab.sassafras.account.Omission;
@@ -29,12 +31,29 @@ public final class Stoichiometry {
     }
 
     /**
-     * {@return moles dissolved in a liquid: its volume times its concentration}
+     * {@return moles dissolved in a liquid: its volume times its concentration, and the same of what was poured to it
+     * where it waits in the cup}
      *
      * @param liquid        path of the liquid
      * @param concentration path of its concentration
      */
     public Expression molesIn(String liquid, String concentration) {
+        Expression alone = moles(liquid, concentration);
+        boolean waits = draft.sheet()
+                .experiment()
+                .poured()
+                .filter(each -> each.amount().equals(liquid))
+                .isPresent();
+        List<Expression> all = new ArrayList<>(List.of(alone));
+        if (waits) {
+            CommonPlaces.POURED_TO_IT.stream()
+                    .filter(key -> draft.given(key + "/amount") && draft.given(key + "/concentration"))
+                    .forEach(key -> all.add(moles(key + "/amount", key + "/concentration")));
+        }
+        return all.size() == 1 ? alone : new Expression.Sum(all);
+    }
+
+    private Expression moles(String liquid, String concentration) {
         return draft.volume(liquid).over(Constants.MILLILITRES_IN_LITRE).times(draft.quantity(concentration));
     }
 

@@ -78,6 +78,11 @@ public final class HeatOfSolution extends LedgerExperiment {
     }
 
     @Override
+    public Optional<Poured> poured() {
+        return Optional.of(new Poured("water/mass", Optional.empty()));
+    }
+
+    @Override
     public List<Suspect> suspects() {
         return List.of(
                 new Suspect("stuck", "solid/mass", -0.1),
@@ -109,7 +114,7 @@ public final class HeatOfSolution extends LedgerExperiment {
 
     @Override
     protected Account account(Draft draft) {
-        Expression water = draft.quantity("water/mass");
+        Expression water = draft.together("water/mass");
         Expression start = draft.start("water/start");
         Expression end = draft.end(start, "water/start", "solution/final");
         draft.choice("solution/dissolved");

@@ -87,6 +87,11 @@ public final class Neutralization extends LedgerExperiment {
     }
 
     @Override
+    public Optional<Poured> poured() {
+        return Optional.of(new Poured("first/amount", Optional.of("acid/concentration")));
+    }
+
+    @Override
     public List<Suspect> suspects() {
         return List.of(
                 new Suspect("lost-to-room", "mixed/final", 0.2),
@@ -117,7 +122,7 @@ public final class Neutralization extends LedgerExperiment {
 
     @Override
     protected Account account(Draft draft) {
-        Expression first = draft.quantity("first/amount");
+        Expression first = draft.together("first/amount");
         Expression second = draft.quantity("second/amount");
         Expression firstStart = draft.start("first/start");
         Expression secondStart = draft.quantity("second/start");

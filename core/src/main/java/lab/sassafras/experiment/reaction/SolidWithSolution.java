@@ -85,6 +85,11 @@ public final class SolidWithSolution extends LedgerExperiment {
     }
 
     @Override
+    public Optional<Poured> poured() {
+        return Optional.of(new Poured("poured/amount", Optional.of("solution/concentration")));
+    }
+
+    @Override
     public List<Suspect> suspects() {
         return List.of(
                 Suspect.from("poured/start", "lost-while-slow", "mixed/final", 1),
@@ -114,7 +119,7 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     @Override
     protected Account account(Draft draft) {
-        Expression poured = draft.quantity("poured/amount");
+        Expression poured = draft.together("poured/amount");
         Expression solid = draft.quantity("added/mass");
         Expression start = draft.start("poured/start");
         Expression end = draft.end(start, "poured/start", "mixed/final");
