@@ -89,6 +89,8 @@ class ExchangeTest extends HouseTest {
                 .contains("q(calorimeter) = −(q(hot water) + q(cold water))", "= 805.5 J ÷ 18.0 °C", "= 44.7 J/°C");
         assertThat(answer.at("/alternatives").findValuesAsString("school"))
                 .contains("4.18", "1-cal", "iapws", "carried", "difference");
+        assertThat(answer.at("/suspects").findValuesAsString("key")).contains("cooled-in-transit", "warm-plate");
+        assertThat(answer.at("/suspects/0/explains").asDouble()).isNotZero();
         assertThat(answer.at("/findings").findValuesAsString("code")).contains("constant.too-large");
         assertThat(book.periods()).hasSize(before);
     }

@@ -22,6 +22,7 @@ class PagesTest extends HouseTest {
         Entry begun = imported("4-still-at-the-bench.json");
         Entry neutral = imported("9-acid-and-base.json");
         Entry metals = imported("11-three-metals.json");
+        Entry bomb = imported("18-naphthalene-in-a-bomb.json");
         Entry clocked = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
         String instrument = instruments.all().get(0).key();
         return Stream.of(
@@ -45,6 +46,12 @@ class PagesTest extends HouseTest {
                 "/entries/" + imported("12-ice-water.json").id() + "/result",
                 "/entries/" + imported("14-cup-from-its-parts.json").id() + "/result",
                 "/entries/" + imported("15-saltpetre.json").id() + "/result",
+                "/entries/" + imported("17-spirit-under-a-can.json").id() + "/result",
+                "/entries/" + bomb.id() + "/result",
+                "/entries/" + bomb.id() + "?at=check%5B1%5D/charge",
+                "/entries/" + imported("19-urea.json").id() + "/result",
+                "/entries/" + imported("20-magnesium-cycle.json").id() + "/result",
+                "/periods/" + bomb.period().id() + "/beside/bomb-combustion",
                 "/entries/" + metals.id() + "?at=calorimeter%5B2%5D/vessel",
                 "/entries/" + begun.id() + "/clock",
                 "/entries/" + begun.id() + "/paces",

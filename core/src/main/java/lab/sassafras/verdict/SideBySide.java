@@ -68,7 +68,7 @@ public record SideBySide(List<Entry> entries, TrialMean mean, Optional<Reference
         double middle = results.stream()
                 .mapToDouble(Estimate::uncertainty)
                 .sorted()
-                .skip(results.size() / 2)
+                .skip((results.size() - 1) / 2)
                 .findFirst()
                 .orElse(0);
         List<Entry> entries = IntStream.range(0, given.size())

@@ -66,6 +66,10 @@ class DemoClass implements CommandLineRunner {
         take("14-cup-from-its-parts.json");
         take("15-saltpetre.json");
         take("16-iron-on-a-clock.json");
+        take("17-spirit-under-a-can.json");
+        take("18-naphthalene-in-a-bomb.json");
+        take("19-urea.json");
+        take("20-magnesium-cycle.json");
         adoptWhatCame();
     }
 

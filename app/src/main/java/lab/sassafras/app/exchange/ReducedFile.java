@@ -28,6 +28,7 @@ record ReducedFile(
         List<TrialPart> trials,
         List<BudgetPart> budget,
         List<AlternativePart> alternatives,
+        List<SuspectPart> suspects,
         List<CandidatePart> candidates,
         @Nullable AgreementPart agreement,
         @Nullable PredictionPart prediction,
@@ -103,6 +104,19 @@ record ReducedFile(
             @Nullable Double standardUncertainty,
             String unit) {}
 
+    /**
+     * A suspected error of a plausible size, what correcting for it would change, and the size that would explain the whole
+     * deviation.
+     */
+    record SuspectPart(
+            String key,
+            String words,
+            double size,
+            String unit,
+            double change,
+            @Nullable Double explains,
+            boolean believed) {}
+
     record CandidatePart(String substance, double compatibility, List<String> objections) {}
 
     /** How the result stands to the reference value it is judged by. */
@@ -155,6 +169,16 @@ record ReducedFile(
                                 each.estimate().map(Estimate::value).orElse(null),
                                 each.estimate().map(Estimate::uncertainty).orElse(null),
                                 each.unit().symbol()))
+                        .toList(),
+                reduction.suspects().stream()
+                        .map(each -> new SuspectPart(
+                                each.suspect().key(),
+                                each.words(),
+                                each.error(),
+                                each.unit(),
+                                each.change(),
+                                each.explains().isPresent() ? each.explains().getAsDouble() : null,
+                                each.believed()))
                         .toList(),
                 reduction.verdict().map(Verdict::candidates).orElse(List.of()).stream()
                         .map(each -> new CandidatePart(each.substance().key(), each.compatibility(), each.objections()))

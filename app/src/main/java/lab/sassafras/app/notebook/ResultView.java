@@ -348,6 +348,15 @@ public final class ResultView {
         return CyclePanel.of(reduction, presentation);
     }
 
+    /** What alone could have put the result so far off; empty where nothing is off, or nothing alone could. */
+    public Optional<String> likeliest() {
+        return suspects()
+                .flatMap(panel -> panel.open().stream()
+                        .filter(each -> each.mark().equals("DONE"))
+                        .findFirst()
+                        .map(each -> each.words()));
+    }
+
     /** What could have done this, or what would move it where nothing is off. */
     public Optional<SuspectPanel> suspects() {
         return estimate().flatMap(result -> SuspectPanel.of(reduction, sample, result, presentation, figures));
