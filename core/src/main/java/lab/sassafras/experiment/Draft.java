@@ -469,6 +469,18 @@ public final class Draft {
         if (sheet.stated(at.target(), 1).isEmpty()) {
             lacks(Address.of(at.target(), 1));
         }
+        legs.ifPresent(each -> each.unknownToShelf()
+                .forEach(leg -> findings.add(Finding.question(
+                                "cycle.not-on-shelf",
+                                "The shelf lacks the formation enthalpy of "
+                                        + String.join(
+                                                ", ",
+                                                sheet.setting()
+                                                        .shelf()
+                                                        .formation()
+                                                        .lacking(leg.equation().whole()))
+                                        + ". Type the heat of this leg from a table.")
+                        .at(Address.of(at.group() + "/equation", leg.index()).toString()))));
         legs.filter(each -> each.outcome() instanceof Hess.Outcome.NotMade)
                 .ifPresent(each -> findings.add(Finding.question(
                                 "cycle.not-made",

@@ -87,17 +87,32 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
                                                     .orElse(OptionalDouble.empty()),
                                             process.concentration()))));
         }
+        boolean shelf = sheet.stated(Address.of(group + "/from", index))
+                .filter("shelf"::equals)
+                .isPresent();
         return sheet.stated(equation)
                 .flatMap(Legs::read)
                 .map(read -> new Leg(
                         index,
-                        "from a table",
+                        shelf ? "from the shelf" : "from a table",
                         read,
                         1,
-                        sheet.reading(Address.of(group + "/heat", index))
-                                .map(line -> OptionalDouble.of(line.value()))
-                                .orElse(OptionalDouble.empty()),
+                        shelf
+                                ? onShelf(sheet, read)
+                                : sheet.reading(Address.of(group + "/heat", index))
+                                        .map(line -> OptionalDouble.of(line.value()))
+                                        .orElse(OptionalDouble.empty()),
                         OptionalDouble.empty()));
+    }
+
+    /** Heat of an equation as it is written, from formation enthalpies of one set. */
+    private static OptionalDouble onShelf(Sheet sheet, HalvedEquation equation) {
+        return sheet.setting()
+                .shelf()
+                .formation()
+                .heat(equation.whole())
+                .map(heat -> OptionalDouble.of(heat.value() / equation.times()))
+                .orElse(OptionalDouble.empty());
     }
 
     private static Optional<HalvedEquation> read(String text) {
@@ -119,6 +134,14 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
             times.add(whole.get(i).multiply(legs.get(i).equation().times()).divide(target.times()));
         }
         return times;
+    }
+
+    /** {@return legs taken from the shelf for which it has no heat} */
+    public List<Leg> unknownToShelf() {
+        return legs.stream()
+                .filter(each ->
+                        each.label().equals("from the shelf") && each.heat().isEmpty())
+                .toList();
     }
 
     /** {@return the equation to be made} */

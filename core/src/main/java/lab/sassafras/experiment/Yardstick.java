@@ -52,6 +52,13 @@ public sealed interface Yardstick {
      */
     record OfCycle(Legs.At at) implements Yardstick {}
 
+    /**
+     * A further result of the same books that was made from tabulated values typed beside it.
+     *
+     * @param symbol as it is written
+     */
+    record OfTold(String symbol) implements Yardstick {}
+
     /** The liquids on the reference shelf; {@code known} is the path of the slot that says which it is, where told. */
     record OfLiquids(String known) implements Yardstick {}
 

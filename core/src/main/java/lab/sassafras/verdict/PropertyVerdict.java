@@ -31,6 +31,26 @@ final class PropertyVerdict {
                 new ReadingToLookAt(sheet, trial));
     }
 
+    /** Against what was made from tabulated values typed beside the readings, which may have either sign. */
+    static Verdict of(Yardstick.OfTold yardstick, Estimate result, Solution trial) {
+        return new Verdict(
+                List.of(),
+                List.of(),
+                trial.derived().stream()
+                        .filter(each -> each.derived().symbol().text().equals(yardstick.symbol()))
+                        .findFirst()
+                        .map(each -> Agreement.of(
+                                result,
+                                new Reference(
+                                        yardstick.symbol(),
+                                        each.derived().label(),
+                                        each.estimate().value(),
+                                        each.estimate().uncertainty(),
+                                        each.derived().unit(),
+                                        "tables typed beside it",
+                                        true))));
+    }
+
     private static Verdict against(Optional<Reference> reference, Estimate result, ReadingToLookAt lookAt) {
         List<Finding> findings = new ArrayList<>();
         if (result.value() <= 0) {

@@ -43,6 +43,9 @@ public record Verdict(List<Finding> findings, List<Candidate> candidates, Option
         if (yardstick instanceof Yardstick.OfCycle cycle) {
             return HeatVerdict.of(cycle, sheet, result, trials.get(0));
         }
+        if (yardstick instanceof Yardstick.OfTold told) {
+            return PropertyVerdict.of(told, result, trials.get(0));
+        }
         if (yardstick instanceof Yardstick.OfLiquids liquids) {
             return PropertyVerdict.of(liquids, sheet, result, trials.get(0));
         }

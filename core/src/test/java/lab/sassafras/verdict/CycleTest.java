@@ -224,6 +224,33 @@ class CycleTest {
         assertThat(solved(sheet.reduced()).estimate().value()).isCloseTo(-466.9 + 151.8 - 285.8, within(1e-9));
     }
 
+    /** The same by the shelf's own rows: one table throughout, so that the way round is the direct one, −601.7 in NBS. */
+    @Test
+    void legsMayComeFromTheShelfAndWhatItLacksIsNamed() {
+        BenchSheet sheet =
+                BenchSheet.parts("cycle", Map.of("leg", 2)).says("target[1]/equation", "Mg(s) + 1/2 O2(g) -> MgO(s)");
+        String[] legs = {
+            "Mg(s) + H2O(l) -> MgO(s) + H2(g)", "2 H2(g) + O2(g) -> 2 H2O(l)",
+        };
+        for (int i = 1; i <= 2; i++) {
+            sheet.says("leg[" + i + "]/from", "shelf").says("leg[" + i + "]/equation", legs[i - 1]);
+        }
+        Formation table = ReferenceShelf.standard().formation();
+        double direct = table.heat(ChemicalEquation.read("2 Mg(s) + O2(g) -> 2 MgO(s)"))
+                        .orElseThrow()
+                        .value()
+                / 2;
+        assertThat(solved(sheet.reduced()).estimate().value()).isCloseTo(direct, within(1e-9));
+        assertThat(sheet.reduced().working(1).orElseThrow().text()).contains("ΔH(shelf 1)");
+        Reduction lacking = BenchSheet.parts("cycle", Map.of("leg", 1))
+                .says("target[1]/equation", "Xe(g) + 3 F2(g) -> XeF6(s)")
+                .says("leg[1]/from", "shelf")
+                .says("leg[1]/equation", "Xe(g) + 3 F2(g) -> XeF6(s)")
+                .reduced();
+        assertThat(lacking.result()).isEmpty();
+        assertThat(codes(lacking)).contains("cycle.not-on-shelf");
+    }
+
     private static List<String> codes(Reduction reduction) {
         return new ArrayList<>(reduction.findings().stream().map(Finding::code).toList());
     }

@@ -92,6 +92,29 @@ class EquilibriumTest {
         assertThat(beside(sheet, "ΔG(accepted)")).isCloseTo(15.397 - 298.15 * 0.0692452, within(0.002));
     }
 
+    /** The result is judged by the accepted ΔG, and what could have done it is ranked by that. */
+    @Test
+    void theResultIsJudgedByTheAcceptedValueWhereItIsTyped() {
+        assertThat(urea().reduced().agreement(urea().reduced().samples().get(0)))
+                .isEmpty();
+        Reduction judged = urea().reads("table[1]/entropy-solid", "104.60", "J/(mol·K)")
+                .reads("table[1]/entropy-dissolved", "173.85", "J/(mol·K)")
+                .reads("table[1]/enthalpy-solid", "-333.19", "kJ/mol")
+                .reads("table[1]/enthalpy-dissolved", "-317.79", "kJ/mol")
+                .reduced();
+        Agreement agreement = judged.agreement(judged.samples().get(0)).orElseThrow();
+        // 15.40 − 298.15 · 0.06925 = −5.25
+        assertThat(agreement.reference().value()).isCloseTo(-5.25, within(0.01));
+        assertThat(agreement.agrees()).isFalse();
+        SuspectSize rest = judged.suspects().stream()
+                .filter(each -> each.suspect().key().equals("rest-counted"))
+                .findFirst()
+                .orElseThrow();
+        // K of −5.25 kJ/mol is 8.30: 8.30 ÷ 13.90 of 3.440 g would have dissolved
+        assertThat(rest.explains().orElseThrow()).isCloseTo(3.440 * (8.306 / 13.903 - 1), within(0.01));
+        assertThat(rest.believed()).isTrue();
+    }
+
     /** ΔS = (ΔH − ΔG) ÷ T: of an entry that measured the heat first, of one typed, of the shelf where neither is. */
     @Test
     void entropyFollowsFromTheHeatOfAnEntryOfATypedOneOrOfTheShelf() {

@@ -3,6 +3,7 @@ package lab.sassafras.experiment.cycle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.Direct;
@@ -21,6 +22,7 @@ import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Expression.Sum;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
 import org.hipparchus.fraction.BigFraction;
 
 /**
@@ -51,7 +53,7 @@ public final class Cycle extends LedgerExperiment {
                         Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE)),
                 Group.perPart(
                         "leg",
-                        Slot.choice("from", "entry", "typed"),
+                        Slot.choice("from", "entry", "shelf", "typed"),
                         Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE),
                         Slot.equationOfHalves("equation"),
                         Slot.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE)));
@@ -63,7 +65,7 @@ public final class Cycle extends LedgerExperiment {
                 Step.of("target/equation"),
                 Step.of("leg/from"),
                 Step.of("leg/run").when("leg/from", "entry"),
-                Step.of("leg/equation").when("leg/from", "typed"),
+                Step.of("leg/equation").when("leg/from", "shelf", "typed"),
                 Step.of("leg/heat").when("leg/from", "typed"),
                 Step.of("target/run"));
     }
@@ -80,14 +82,11 @@ public final class Cycle extends LedgerExperiment {
 
     @Override
     protected Account account(Draft draft) {
+        Optional<Legs> legs = draft.legs(AT);
         List<Expression> heats = new ArrayList<>();
         for (int i = 1; i <= draft.parts("leg"); i++) {
-            heats.add(
-                    draft.answered("leg/from", i, "entry")
-                            ? draft.reference("leg/run", i)
-                            : draft.quantity("leg/heat", i));
+            heats.add(heat(draft, legs, i));
         }
-        Optional<Legs> legs = draft.legs(AT);
         List<BigFraction> times = legs.map(Legs::times).orElse(List.of());
         List<Expression> terms = new ArrayList<>();
         for (int i = 0; i < heats.size(); i++) {
@@ -110,6 +109,22 @@ public final class Cycle extends LedgerExperiment {
                         way -> direct.minus(way)))
                 .map(books::giving)
                 .orElse(books));
+    }
+
+    /** The heat of a leg, where it comes from. */
+    private static Expression heat(Draft draft, Optional<Legs> legs, int i) {
+        if (draft.answered("leg/from", i, "entry")) {
+            return draft.reference("leg/run", i);
+        }
+        if (!draft.answered("leg/from", i, "shelf")) {
+            return draft.quantity("leg/heat", i);
+        }
+        double tabulated = legs.map(each -> each.legs().get(i - 1).heat())
+                .filter(OptionalDouble::isPresent)
+                .map(OptionalDouble::getAsDouble)
+                .orElse(0.0);
+        return new Expression.Constant(tabulated, Figures.POINT.fixed(tabulated, 2), BenchUnit.KILOJOULES_PER_MOLE)
+                .named(Symbol.of("ΔH:shelf " + i), BenchUnit.KILOJOULES_PER_MOLE);
     }
 
     private static Expression term(Expression heat, BigFraction taken, Optional<List<Legs.Leg>> legs, int i) {

@@ -17,6 +17,7 @@ import lab.sassafras.experiment.LineReading;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Applied;
@@ -102,6 +103,11 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
     @Override
     protected List<Question<?>> questions() {
         return List.of();
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return new Yardstick.OfTold("ΔG(accepted)");
     }
 
     @Override
