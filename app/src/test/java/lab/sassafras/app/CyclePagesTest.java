@@ -86,6 +86,9 @@ class CyclePagesTest extends HouseTest {
                         "target ?NaOH ?\\(s\\) \\+ ?HCl ?\\(aq\\) → NaCl ?\\(aq\\) \\+ ?H2O ?\\(l\\) ?−100\\.\\d");
         assertThat(result).containsPattern("<s><span class=\"hidden-label\">cancels");
         assertThat(words).contains("Reference for the reaction, from formation enthalpies");
+        // the run file carries the runs it rests on, and says the same elsewhere
+        String file = hand.get(cycle + "/run.json").body();
+        assertThat(reduce(file).body()).containsPattern("\"value\" ?: ?-100\\.\\d");
     }
 
     @Test
