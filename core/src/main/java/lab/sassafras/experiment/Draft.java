@@ -469,6 +469,18 @@ public final class Draft {
         if (sheet.stated(at.target(), 1).isEmpty()) {
             lacks(Address.of(at.target(), 1));
         }
+        Legs.withoutEquation(sheet, at)
+                .forEach(i -> findings.add(Finding.question(
+                                "cycle.no-equation",
+                                "Leg " + i
+                                        + " names a run of which no equation tells what happened, or whose result is not per "
+                                        + "mole of it. Choose another, or type the leg.")
+                        .at(Address.of(at.group() + "/run", i).toString())));
+        if (sheet.parts(at.group()) > Hess.MOST) {
+            findings.add(Finding.question(
+                    "cycle.too-many",
+                    "A cycle has at most " + Hess.MOST + " legs here. Leave out those that are not needed."));
+        }
         legs.ifPresent(each -> each.unknownToShelf()
                 .forEach(leg -> findings.add(Finding.question(
                                 "cycle.not-on-shelf",

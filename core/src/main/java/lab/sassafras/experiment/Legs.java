@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.HalvedEquation;
@@ -66,6 +67,23 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
                                         .map(each -> each.equation().whole())
                                         .toList(),
                                 equation.whole())));
+    }
+
+    /**
+     * {@return legs that name an entry of which no equation tells, from 1}
+     *
+     * @param sheet what was read
+     * @param at    where they stand
+     */
+    public static List<Integer> withoutEquation(Sheet sheet, At at) {
+        return IntStream.rangeClosed(1, sheet.parts(at.group()))
+                .filter(i -> sheet.stated(Address.of(at.group() + "/from", i))
+                                .filter("entry"::equals)
+                                .isPresent()
+                        && sheet.stated(Address.of(at.group() + "/run", i)).isPresent()
+                        && leg(sheet, at.group(), i).isEmpty())
+                .boxed()
+                .toList();
     }
 
     private static Optional<Leg> leg(Sheet sheet, String group, int index) {

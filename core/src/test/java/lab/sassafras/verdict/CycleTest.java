@@ -207,6 +207,31 @@ class CycleTest {
         assertThat(codes(other)).contains("cycle.not-made");
     }
 
+    /** A run without an equation is no leg: its heat is never added as it stands. */
+    @Test
+    void aRunWithoutAnEquationAndTooManyLegsAreNamedAndGiveNoNumber() {
+        Map<String, Setting.Referenced> runs = Map.of(
+                "r",
+                new Setting.Referenced(
+                        "a reaction", Optional.of(Measured.independent(-50, 1)), BenchUnit.KILOJOULES_PER_MOLE));
+        Reduction without = BenchSheet.parts("cycle", Map.of("leg", 1))
+                .results(runs)
+                .says("target[1]/equation", AS_PELLETS)
+                .says("leg[1]/from", "entry")
+                .says("leg[1]/run", "r")
+                .reduced();
+        assertThat(without.result()).isEmpty();
+        assertThat(codes(without)).contains("cycle.no-equation");
+        BenchSheet many = BenchSheet.parts("cycle", Map.of("leg", 9)).says("target[1]/equation", AS_PELLETS);
+        for (int i = 1; i <= 9; i++) {
+            many.says("leg[" + i + "]/from", "typed")
+                    .says("leg[" + i + "]/equation", AS_PELLETS)
+                    .reads("leg[" + i + "]/heat", "-100", "kJ/mol");
+        }
+        assertThat(many.reduced().result()).isEmpty();
+        assertThat(codes(many.reduced())).contains("cycle.too-many");
+    }
+
     /** Typed legs: magnesium oxide by its reaction with acid (−151.8), the metal's (−466.9) and water's (−285.8). */
     @Test
     void typedLegsMakeATargetWithAHalfInIt() {
