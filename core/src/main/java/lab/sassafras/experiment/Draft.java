@@ -13,6 +13,7 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Omission;
 import lab.sassafras.account.Party;
+import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Bath;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Contents;
@@ -48,7 +49,7 @@ public final class Draft {
     private final Map<String, Expression> drawnUp;
     private final List<Account.Missing> missing = new ArrayList<>();
     private final List<Finding> findings = new ArrayList<>();
-    private final List<Omission> omissions = new ArrayList<>();
+    private final List<Remark> remarks = new ArrayList<>();
     private final Stoichiometry chemistry = new Stoichiometry(this);
 
     Draft(Sheet sheet, int trial, Conventions conventions) {
@@ -82,7 +83,12 @@ public final class Draft {
      * @param what it lacks
      */
     public void omits(Omission what) {
-        omissions.add(what);
+        says(what);
+    }
+
+    /** Remembers something to be said of these books. */
+    void says(Remark what) {
+        remarks.add(what);
     }
 
     /** {@return all of them, with this one settled so} */
@@ -382,7 +388,7 @@ public final class Draft {
             Expression end,
             Supplier<Optional<Mixture.Solute>> solute) {
         Mixture mixture = new Mixture(liquids, solids, end, water(), this::at, solute);
-        omissions.addAll(conventions.in(Question.SOLUTION).omissions(mixture));
+        remarks.addAll(conventions.in(Question.SOLUTION).omissions(mixture));
         return conventions.in(Question.SOLUTION).parties(mixture);
     }
 
@@ -592,7 +598,7 @@ public final class Draft {
      */
     public Account complete(Account drawnUp) {
         if (missing.isEmpty() && findings.isEmpty() || sheet.blueprint()) {
-            return omissions.isEmpty() ? drawnUp : drawnUp.remarking(omissions);
+            return remarks.isEmpty() ? drawnUp : drawnUp.remarking(remarks);
         }
         return new Account.Incomplete(
                 trial,

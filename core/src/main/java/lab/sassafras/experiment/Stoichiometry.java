@@ -39,18 +39,31 @@ public final class Stoichiometry {
      */
     public Expression molesIn(String liquid, String concentration) {
         Expression alone = moles(liquid, concentration);
-        boolean waits = draft.sheet()
-                .experiment()
-                .poured()
-                .filter(each -> each.amount().equals(liquid))
-                .isPresent();
         List<Expression> all = new ArrayList<>(List.of(alone));
-        if (waits) {
+        if (pouredTogether(liquid)) {
             CommonPlaces.POURED_TO_IT.stream()
                     .filter(key -> draft.given(key + "/amount") && draft.given(key + "/concentration"))
                     .forEach(key -> all.add(moles(key + "/amount", key + "/concentration")));
         }
-        return all.size() == 1 ? alone : new Expression.Sum(all);
+        if (!pouredTogether(liquid)) {
+            return alone;
+        }
+        Expression whole = all.size() == 1 ? alone : new Expression.Sum(all);
+        List<Expression> volumes = new ArrayList<>(List.of(draft.volume(liquid)));
+        CommonPlaces.POURED_TO_IT.stream()
+                .filter(key -> draft.given(key + "/amount"))
+                .forEach(key -> volumes.add(draft.volume(key + "/amount")));
+        draft.says(new PouredTogether(new Expression.Sum(volumes), whole, draft.figures()));
+        return whole;
+    }
+
+    private boolean pouredTogether(String liquid) {
+        return draft.sheet()
+                        .experiment()
+                        .poured()
+                        .filter(each -> each.amount().equals(liquid))
+                        .isPresent()
+                && CommonPlaces.POURED_TO_IT.stream().anyMatch(key -> draft.given(key + "/amount"));
     }
 
     private Expression moles(String liquid, String concentration) {

@@ -52,6 +52,13 @@ class PouredTest {
         assertThat(reduction.trials().get(0).solution().orElseThrow().estimate().value())
                 .isCloseTo(-95 * 4.18 * 5.4 / 0.045 / 1000, within(1e-9));
         assertThat(reduction.working(1).orElseThrow().text()).contains("m(poured together)", "c(also)");
+        // 0.045 mol in 20 + 10 + 5 mL
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("poured.together"))
+                .singleElement()
+                .satisfies(each -> assertThat(each.message()).contains("35.0 mL of 1.29 mol/L"));
+        assertThat(acid().reduced(ROUNDED).findings())
+                .noneMatch(each -> each.code().equals("poured.together"));
     }
 
     /** A metal in a solution that was diluted in the cup, and a salt in water weighed in two beakers. */
