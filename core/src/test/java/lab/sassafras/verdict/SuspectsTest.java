@@ -130,6 +130,10 @@ class SuspectsTest {
                 new Planted("water-with-probe", -0.9, copper(), copperEnds(100, 79.1, 20, 0, 0, 0)),
                 new Planted("start-not-settled", 0.45, copper(), copperEnds(100, 80, 20.45, 0, 0, 0)),
                 new Planted("carried", 1.4, copper(), copperEnds(100, 80, 20, 1.4, 0, 0)),
+                new Planted("wet-sample", -1.2, copper(), c -> {
+                    double metal = 58.8 * c;
+                    return (metal * 100 + 80 * C * 20) / (metal + 80 * C);
+                }),
                 new Planted("bar", 12, copper(), copperEnds(100, 80, 20, 0, 12, 0)),
                 new Planted("cup-ignored", 11, copper(), copperEnds(100, 80, 20, 0, 11, 0)),
                 new Planted("warm-plate", 150, copper(), copperEnds(100, 80, 20, 0, 0, 150)),

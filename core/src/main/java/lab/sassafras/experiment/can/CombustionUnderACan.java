@@ -90,6 +90,7 @@ public final class CombustionUnderACan extends LedgerExperiment {
     public List<Suspect> suspects() {
         return List.of(
                 Suspect.from("water/start", "lost-to-air", "heated/highest", 5).upTo(60),
+                Suspect.alongWith("stand", 20).upTo(120),
                 new Suspect("evaporated", "burner/burnt", -0.05).upTo(0.3),
                 new Suspect("wet-fuel", "fuel/water", 4).upTo(15),
                 new Suspect("soot", "soot/mass", 0.02).upTo(0.1));

@@ -87,6 +87,7 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
                 Suspect.from("water/start", "final-too-early", "mixed/final", 0.2),
                 new Suspect("water-splashed", "water/mass", -1),
                 new Suspect("carried", "sample/carried", 1),
+                new Suspect("wet-sample", "sample/mass", -0.5),
                 Suspect.twoThermometers("sample/start", "water/start"));
     }
 
