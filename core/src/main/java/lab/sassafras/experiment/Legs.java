@@ -20,6 +20,8 @@ import org.hipparchus.fraction.BigFraction;
  */
 public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) {
 
+    private static final String FROM_SHELF = "from the shelf";
+
     /**
      * One leg.
      *
@@ -112,7 +114,7 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
                 .flatMap(Legs::read)
                 .map(read -> new Leg(
                         index,
-                        shelf ? "from the shelf" : "from a table",
+                        shelf ? FROM_SHELF : "from a table",
                         read,
                         1,
                         shelf
@@ -157,8 +159,7 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
     /** {@return legs taken from the shelf for which it has no heat} */
     public List<Leg> unknownToShelf() {
         return legs.stream()
-                .filter(each ->
-                        each.label().equals("from the shelf") && each.heat().isEmpty())
+                .filter(each -> each.label().equals(FROM_SHELF) && each.heat().isEmpty())
                 .toList();
     }
 
