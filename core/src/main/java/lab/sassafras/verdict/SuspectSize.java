@@ -12,6 +12,7 @@ import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Suspect;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.hipparchus.exception.MathRuntimeException;
 
 /**
  * What a suspected error would do to the result, and the size of it that would explain how far the result is off.
@@ -139,8 +140,13 @@ public record SuspectSize(
     }
 
     private static OptionalDouble between(double near, double far, UnivariateFunction missing, double deviation) {
-        double found = new BracketingNthOrderBrentSolver(CLOSE, 0, 5)
-                .solve(EVALUATIONS, missing, Math.min(near, far), Math.max(near, far));
+        double found;
+        try {
+            found = new BracketingNthOrderBrentSolver(CLOSE, 0, 5)
+                    .solve(EVALUATIONS, missing, Math.min(near, far), Math.max(near, far));
+        } catch (MathRuntimeException noSize) {
+            return OptionalDouble.empty();
+        }
         return Math.abs(missing.value(found)) <= CLOSE_ENOUGH * Math.abs(deviation)
                 ? OptionalDouble.of(found)
                 : OptionalDouble.empty();

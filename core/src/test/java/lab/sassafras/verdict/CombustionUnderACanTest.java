@@ -166,6 +166,13 @@ class CombustionUnderACanTest {
         Reduction told = sheet.reduced(corrected);
         assertThat(told.result().orElseThrow().value()).isCloseTo(-880.3, within(0.3));
         assertThat(told.unknown()).contains("corrected by the known fuel");
+        // 2 CH3OH + 3 O2: the heat of the equation is twice the result, whichever school it is of
+        Reduction twice = burning("CH3OH", "120", "26.0", "34.0", "0.42")
+                .results(runs)
+                .says("known[1]/run", "methanol")
+                .says("known[1]/fuel", "CH3OH")
+                .reduced(corrected);
+        assertThat(twice.timesAsWritten()).isCloseTo(2, within(1e-9));
         assertThat(sheet.reduced(BARE).alternatives())
                 .filteredOn(each -> each.alternative().school().key().equals("corrected"))
                 .singleElement()

@@ -190,8 +190,8 @@ public final class CombustionUnderACan extends LedgerExperiment {
                         words().get("as-written"),
                         Derived.AS_WRITTEN,
                         BenchUnit.KILOJOULES_PER_MOLE,
-                        heat -> heat.over(moles)
-                                .over(Constants.JOULES_IN_KILOJOULE)
+                        heat -> divided.map(heat.over(moles).over(Constants.JOULES_IN_KILOJOULE)::over)
+                                .orElseGet(() -> heat.over(moles).over(Constants.JOULES_IN_KILOJOULE))
                                 .times(Expression.number(count, Integer.toString(count))))));
         return draft.complete(draft.ledger(parties, sought)
                 .against(moles, kilojoules())
