@@ -3,6 +3,7 @@ package lab.sassafras.experiment;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
@@ -53,12 +54,15 @@ public final class Doubt {
      * @param typed as typed
      */
     public static Optional<String> readBack(Sheet sheet, Line line, String typed) {
-        if (line.role() != Role.STATED
-                || line.text().equals(typed.strip())
-                || sheet.experiment()
-                        .slot(line.address().path())
-                        .filter(slot -> slot.field() == Slot.Field.WORDS)
-                        .isEmpty()) {
+        Optional<Slot> slot = sheet.experiment()
+                .slot(line.address().path())
+                .filter(any -> any.field() == Slot.Field.WORDS && line.role() == Role.STATED);
+        List<Finding> asked =
+                slot.map(any -> any.questions(line, "", sheet.setting())).orElse(List.of());
+        if (!asked.isEmpty()) {
+            return Optional.of(asked.get(0).message());
+        }
+        if (slot.isEmpty() || line.text().equals(typed.strip())) {
             return Optional.empty();
         }
         String name = sheet.setting().shelf().spelling().known().getOrDefault(line.text(), "");

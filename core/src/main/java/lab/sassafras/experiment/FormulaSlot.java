@@ -2,10 +2,13 @@ package lab.sassafras.experiment;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Compounds;
 
 /** A chemical formula, which counts with its molar mass. */
 final class FormulaSlot extends WordSlot {
@@ -56,6 +59,25 @@ final class FormulaSlot extends WordSlot {
     @Override
     public Optional<Measured> number(Line line, Setting setting) {
         return Optional.of(ChemicalFormula.read(line.text()).molarMassAsInput());
+    }
+
+    @Override
+    public List<Finding> questions(Line line, String label, Setting setting) {
+        return fitsSeveral(line)
+                .map(words -> Finding.question("formula.several", words)
+                        .at(line.address().toString()))
+                .stream()
+                .toList();
+    }
+
+    /** {@return which substances the formula of a line may stand for, where they are several; in a sentence} */
+    static Optional<String> fitsSeveral(Line line) {
+        List<Compounds.Compound> several = Compounds.several(ChemicalFormula.read(line.text()));
+        return several.isEmpty()
+                ? Optional.empty()
+                : Optional.of("“" + line.text() + "” may be "
+                        + several.stream().map(Compounds.Compound::name).collect(Collectors.joining(" or "))
+                        + ". Which one? Type its name: for the bare formula no table value is looked up.");
     }
 
     @Override

@@ -17,7 +17,7 @@ abstract class WordSlot extends StatedSlot {
     }
 
     @Override
-    public final List<Finding> questions(Line line, String label, Setting setting) {
+    public List<Finding> questions(Line line, String label, Setting setting) {
         return List.of();
     }
 

@@ -101,12 +101,12 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
     }
 
     /**
-     * {@return whether two spellings name the same atoms with the same charge}
+     * {@return whether two spellings name the same atoms with the same charge, and not two isomers}
      *
      * @param other another spelling
      */
     public boolean sameAs(ChemicalFormula other) {
-        return atoms.equals(other.atoms) && charge == other.charge;
+        return atoms.equals(other.atoms) && charge == other.charge && !Compounds.apart(this, other);
     }
 
     /** {@return waters it is or carries: 1 for H₂O and H₃O⁺, n for a hydrate with n waters behind its dot, 0 otherwise} */

@@ -15,7 +15,7 @@ public final class Combustion {
 
     private Combustion() {}
 
-    /** Hydrocarbons of so few carbon atoms are gases at the bench. */
+    /** Hydrocarbons of so few carbon atoms are gases at the bench; of a substance known by name its state is known. */
     private static final int GASEOUS = 4;
 
     /**
@@ -26,8 +26,9 @@ public final class Combustion {
      */
     public static Optional<ChemicalEquation> atBench(ChemicalFormula fuel, String water) {
         boolean gas = !fuel.atoms().containsKey("O") && fuel.atoms().getOrDefault("C", 0) <= GASEOUS;
+        String state = Compounds.of(fuel).map(Compounds.Compound::state).orElse(gas ? "g" : "l");
         try {
-            return Optional.of(of(fuel, gas ? "g" : "l", water));
+            return Optional.of(of(fuel, state, water));
         } catch (Refused nothingBurns) {
             return Optional.empty();
         }

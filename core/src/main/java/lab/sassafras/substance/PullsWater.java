@@ -13,6 +13,12 @@ public final class PullsWater {
 
     private PullsWater() {}
 
+    /** Every one of them by its name. */
+    static Map<String, ChemicalFormula> names() {
+        return NAMES.entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getValue, each -> ChemicalFormula.read(each.getKey())));
+    }
+
     /**
      * {@return name of a solid that pulls water from the air; empty where it is not known to}
      *

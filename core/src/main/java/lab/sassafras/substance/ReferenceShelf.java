@@ -16,7 +16,7 @@ import lab.sassafras.measure.Measured;
 public final class ReferenceShelf {
 
     /** Goes up when a row changes, so that an entry can say which shelf it was reduced with. */
-    public static final int VERSION = 4;
+    public static final int VERSION = 5;
 
     /** Shelves by version; a row stands in those from its since to its until. */
     private static final Map<Integer, ReferenceShelf> VERSIONS = new ConcurrentHashMap<>();
@@ -29,7 +29,9 @@ public final class ReferenceShelf {
     private final List<Reference> properties;
     private final List<Dissolution> heatsOfSolution;
     private static final ChemicalEquation VAPORIZING = ChemicalEquation.read("H2O(l) -> H2O(g)");
-    private static final String COMBUSTION = "combustion-";
+    static final String COMBUSTION = "combustion-";
+    /** From this version on heats of combustion stand with the substance, isomers apart. */
+    private static final int COMPOUNDS = 5;
 
     private final Formation formation;
     private final List<Reference> reactions;
@@ -53,7 +55,7 @@ public final class ReferenceShelf {
         this.formation = formation;
         this.reactions = List.copyOf(reactions);
         this.dilutionHeats = dilutionHeats;
-        this.spelling = new Spelling(formation, heatsOfSolution, substances, fuels());
+        this.spelling = new Spelling(formation, heatsOfSolution, substances);
         Map<String, Measured> all = new HashMap<>();
         properties.forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
         substances.forEach(each ->
@@ -141,32 +143,24 @@ public final class ReferenceShelf {
                 .orElseThrow(() -> new IllegalArgumentException("nothing on the shelf is called " + key));
     }
 
-    /** Fuels whose heat of combustion is known, by their names. */
-    private Map<String, ChemicalFormula> fuels() {
-        Map<String, ChemicalFormula> fuels = new LinkedHashMap<>();
-        properties.stream()
-                .filter(each -> each.key().startsWith(COMBUSTION))
-                .forEach(each -> fuels.put(
-                        each.name().replaceFirst("^heat of combustion of ", "").split(",", 2)[0],
-                        ChemicalFormula.read(each.key().substring(COMBUSTION.length()))));
-        return fuels;
-    }
-
     /**
-     * {@return the heat of combustion of a fuel, to liquid water at 25 °C (kJ/mol); empty where the shelf has none}
+     * {@return the enthalpy of combustion of a fuel, to liquid water at 25 °C (kJ/mol); empty where the shelf has none, or
+     * the formula may stand for several substances}
      *
-     * @param fuel whose composition is looked for, however it is written
+     * @param fuel whose structure is looked for, however it is written
      */
     public Optional<Reference> combustion(ChemicalFormula fuel) {
-        return properties.stream()
-                .filter(each -> each.key().startsWith(COMBUSTION))
-                .filter(each -> ChemicalFormula.read(each.key().substring(COMBUSTION.length()))
-                        .sameAs(fuel))
-                .findFirst();
+        return Compounds.of(fuel)
+                .flatMap(compound -> properties.stream()
+                        .filter(each -> each.key().equals(COMBUSTION + compound.key())
+                                || each.key().equals(COMBUSTION + compound.was())
+                                || each.key()
+                                        .equals(COMBUSTION + compound.formula().text()))
+                        .findFirst());
     }
 
     /**
-     * {@return the heat of combustion of a fuel at 25 °C to liquid water or to its vapour (kJ/mol); empty where the shelf
+     * {@return the enthalpy of combustion of a fuel at 25 °C to liquid water or to its vapour (kJ/mol); empty where the shelf
      * has none}
      *
      * @param fuel   whose composition is looked for, however it is written
@@ -219,8 +213,11 @@ public final class ReferenceShelf {
                         rows("specific-heats.csv", any)
                                 .map(ReferenceShelf::substance)
                                 .toList(),
-                        rows("properties.csv", any)
-                                .map(ReferenceShelf::property)
+                        Stream.concat(
+                                        rows("properties.csv", any).map(ReferenceShelf::property),
+                                        Compounds.all().stream()
+                                                .filter(all -> any >= COMPOUNDS)
+                                                .map(Compounds.Compound::combustion))
                                 .toList(),
                         rows("heats-of-solution.csv", any)
                                 .map(ReferenceShelf::dissolution)

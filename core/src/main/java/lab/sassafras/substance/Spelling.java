@@ -2,14 +2,13 @@ package lab.sassafras.substance;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import lab.sassafras.measure.Refused;
 
 /**
@@ -25,23 +24,22 @@ public final class Spelling {
     private static final Pattern ION = Pattern.compile("(?:([A-Z][a-z]?)|(.*\\d))(\\d)([+\\-−])");
     private static final Pattern SIDES = Pattern.compile("->|→|⇌|=");
     private static final Pattern TERM = Pattern.compile("(?:(\\d{1,2})\\s*)?(.+?)\\s*(?:\\((s|l|g|aq)\\))?");
-    private static final int MOST_READINGS = 2;
+    private static final int NEAR_NAMES = 3;
+    /** In small letters two formulas look alike: carbon monoxide and cobalt. */
+    private static final String SEVERAL = "";
 
     private final Map<String, String> names = new LinkedHashMap<>();
     private final Map<String, String> small = new LinkedHashMap<>();
     private final Formation formation;
 
-    Spelling(
-            Formation formation,
-            List<Dissolution> dissolutions,
-            List<Substance> substances,
-            Map<String, ChemicalFormula> fuels) {
+    Spelling(Formation formation, List<Dissolution> dissolutions, List<Substance> substances) {
         this.formation = formation;
+        Compounds.names().forEach(this::know);
         formation.rows().forEach(row -> know(row.name(), row.formula()));
         dissolutions.forEach(row -> know(
                 row.reference().name().replaceFirst("^heat of solution of ", "").split(", [0-9i]", 2)[0],
                 row.formula()));
-        fuels.forEach(this::know);
+        PullsWater.names().forEach(this::know);
         substances.stream()
                 .filter(each -> !each.formula().isEmpty())
                 .forEach(each -> know(each.name(), ChemicalFormula.read(each.formula())));
@@ -52,7 +50,10 @@ public final class Spelling {
         for (String known : List.of(plain, plain.replaceFirst(", (dissolved|anhydrous)$", ""))) {
             names.putIfAbsent(known, formula.text());
         }
-        small.putIfAbsent(formula.text().toLowerCase(Locale.ROOT), formula.text());
+        small.merge(
+                formula.text().toLowerCase(Locale.ROOT),
+                formula.text(),
+                (known, other) -> known.equals(other) ? known : SEVERAL);
     }
 
     /** {@return names and formulas to propose, the name behind its formula} */
@@ -78,7 +79,11 @@ public final class Spelling {
         try {
             return ChemicalFormula.read(plain);
         } catch (Refused strict) {
-            return inSmallLetters(plain).orElseThrow(() -> strict);
+            String known = small.getOrDefault(plain.toLowerCase(Locale.ROOT), SEVERAL);
+            if (!known.equals(SEVERAL)) {
+                return ChemicalFormula.read(known);
+            }
+            throw unknown(text, strict);
         }
     }
 
@@ -106,42 +111,42 @@ public final class Spelling {
                 : text;
     }
 
-    /** Known so on the shelf, or the one way small letters can be cut into elements. */
-    private Optional<ChemicalFormula> inSmallLetters(String text) {
-        String known = small.get(text.toLowerCase(Locale.ROOT));
-        if (known != null) {
-            return Optional.of(ChemicalFormula.read(known));
-        }
-        if (!text.equals(text.toLowerCase(Locale.ROOT))) {
-            return Optional.empty();
-        }
-        Set<String> readings = new LinkedHashSet<>();
-        cut(text, "", readings);
-        if (readings.size() > 1) {
-            throw new Refused(
-                    "“" + text + "” can be read as " + String.join(" or ", readings) + ". Write the capitals.");
-        }
-        return readings.stream().findFirst().map(ChemicalFormula::read);
+    /** Small letters are never cut into element symbols: octane is no oxide of carbon, tantalum and neon. */
+    private Refused unknown(String text, Refused strict) {
+        List<String> near = near(text.toLowerCase(Locale.ROOT));
+        String meant = near.isEmpty() ? "" : " Near it: " + String.join(", ", near) + ".";
+        return text.equals(text.toLowerCase(Locale.ROOT))
+                ? new Refused(
+                        "“" + text + "” is no name known here, and a formula is written with its capitals, such as "
+                                + "NaCl." + meant)
+                : new Refused(strict.getMessage() + meant);
     }
 
-    private static void cut(String rest, String read, Set<String> readings) {
-        if (readings.size() >= MOST_READINGS) {
-            return;
-        }
-        if (rest.isEmpty()) {
-            readings.add(read);
-            return;
-        }
-        if (!Character.isLetter(rest.charAt(0))) {
-            cut(rest.substring(1), read + rest.charAt(0), readings);
-            return;
-        }
-        for (int length = Math.min(2, rest.length()); length >= 1; length--) {
-            String symbol = Character.toUpperCase(rest.charAt(0)) + rest.substring(1, length);
-            if (AtomicWeight.of(symbol).isPresent()) {
-                cut(rest.substring(length), read + symbol, readings);
+    /** Names that differ in a few letters, the nearest first: at most a third of them. */
+    private List<String> near(String typed) {
+        Map<String, Integer> distances = new LinkedHashMap<>();
+        names.keySet().forEach(name -> distances.put(name, distance(typed, name)));
+        return distances.entrySet().stream()
+                .filter(each -> 3 * each.getValue() <= each.getKey().length())
+                .sorted(Map.Entry.comparingByValue())
+                .limit(NEAR_NAMES)
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    /** Letters to change, leave out or put in, to make one of the other (V. I. Levenshtein, 1965). */
+    private static int distance(String one, String other) {
+        int[] above = IntStream.rangeClosed(0, other.length()).toArray();
+        for (int i = 1; i <= one.length(); i++) {
+            int[] row = new int[above.length];
+            row[0] = i;
+            for (int j = 1; j < row.length; j++) {
+                int changed = above[j - 1] + (one.charAt(i - 1) == other.charAt(j - 1) ? 0 : 1);
+                row[j] = Math.min(changed, 1 + Math.min(above[j], row[j - 1]));
             }
+            above = row;
         }
+        return above[other.length()];
     }
 
     /**

@@ -99,7 +99,8 @@ final class HeatVerdict {
                 .flatMap(equation -> shelf.combustion(formula).map(row -> atConstantVolume(row, equation, formula))));
         if (reference.isEmpty()) {
             findings.add(Finding.note(
-                    "combustion.no-reference", "The shelf has no heat of combustion for this sample to compare with."));
+                    "combustion.no-reference",
+                    "The shelf has no enthalpy of combustion for this sample to compare with."));
         }
         return verdict(reference);
     }
@@ -111,7 +112,9 @@ final class HeatVerdict {
         return scaled(
                 new Reference(
                         row.key(),
-                        row.name().replace("heat of combustion", "energy of combustion, at constant volume,"),
+                        row.name()
+                                .replaceFirst(
+                                        "^(heat|enthalpy) of combustion", "energy of combustion, at constant volume,"),
                         row.value() - work,
                         row.uncertainty(),
                         row.unit(),
@@ -129,7 +132,8 @@ final class HeatVerdict {
                 .flatMap(fuel -> shelf.combustion(fuel, vapour));
         if (tabulated.isEmpty()) {
             findings.add(Finding.note(
-                    "combustion.no-reference", "The shelf has no heat of combustion for this fuel to compare with."));
+                    "combustion.no-reference",
+                    "The shelf has no enthalpy of combustion for this fuel to compare with."));
             return verdict(tabulated);
         }
         double part = trial.derived().stream()
