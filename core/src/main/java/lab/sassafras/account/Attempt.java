@@ -157,7 +157,10 @@ record Attempt(
                 postings,
                 books.beside().fill().map(any -> answers.next().value()),
                 books.beside().derived().stream()
-                        .map(each -> new Solution.Further(each, answers.next().estimate()))
+                        .map(each -> new Solution.Further(
+                                each,
+                                free(books, found, each.of(found.base())),
+                                answers.next().estimate()))
                         .toList(),
                 books.beside()
                         .fitted()

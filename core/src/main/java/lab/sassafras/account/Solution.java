@@ -8,7 +8,6 @@ import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
-import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.statistics.TrialPoint;
@@ -56,8 +55,14 @@ public record Solution(
             boolean sought,
             List<Double> stages) {}
 
-    /** A further result with its number. */
-    public record Further(Derived derived, Estimate estimate) {}
+    /**
+     * A further result with its number.
+     *
+     * @param derived  what it is
+     * @param result   as an expression of the inputs
+     * @param estimate value and uncertainty of it
+     */
+    public record Further(Derived derived, Expression result, Estimate estimate) {}
 
     /** Either the solution or the finding that says why there is none. */
     public record Outcome(Optional<Solution> solution, List<Finding> findings) {}
@@ -76,15 +81,6 @@ public record Solution(
                         root.unknown().key(),
                         Measured.independent(new Computation(worked, bindings).value(), estimate.uncertainty()))
                 : bindings;
-    }
-
-    /**
-     * {@return the same result by random draws}
-     *
-     * @param draws how many, at least 1000
-     */
-    public MonteCarlo drawn(int draws) {
-        return MonteCarlo.of(result, bindings, draws);
     }
 
     List<Finding> findings() {

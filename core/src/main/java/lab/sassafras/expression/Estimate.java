@@ -22,7 +22,9 @@ import org.jspecify.annotations.Nullable;
 public record Estimate(double value, double uncertainty, double degreesOfFreedom, List<Contribution> contributions) {
 
     /** Half the width of the normal 95 % interval, in standard deviations. */
-    private static final double NORMAL_95 = 1.959963984540054;
+    static final double NORMAL_95 = 1.959963984540054;
+    /** From so many degrees of freedom on, Student's distribution is the normal one to six digits. */
+    static final double MANY_DEGREES = 1e6;
 
     private static final Comparator<Contribution> LONGEST_FIRST =
             Comparator.comparingDouble(Contribution::uncertainty).reversed();
@@ -192,10 +194,10 @@ public record Estimate(double value, double uncertainty, double degreesOfFreedom
      * @param probability that the interval holds the value (0 to 1)
      */
     public double halfWidth(double probability) {
-        if (degreesOfFreedom > 1e6 && probability == 0.95) {
+        if (degreesOfFreedom > MANY_DEGREES && probability == 0.95) {
             return uncertainty * NORMAL_95;
         }
-        double dof = Math.min(Math.max(degreesOfFreedom, 1), 1e6);
+        double dof = Math.min(Math.max(degreesOfFreedom, 1), MANY_DEGREES);
         return uncertainty * new TDistribution(dof).inverseCumulativeProbability((1 + probability) / 2);
     }
 }

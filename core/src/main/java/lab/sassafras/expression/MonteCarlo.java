@@ -15,6 +15,7 @@ import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shape;
 import lab.sassafras.measure.Shared;
 import lab.sassafras.measure.TimeBudget;
+import org.hipparchus.random.RandomDataGenerator;
 
 /**
  * A result by random draws (JCGM 101:2008, clause 7): every source drawn once a run, from a normal distribution of its
@@ -43,7 +44,23 @@ public record MonteCarlo(double value, OptionalDouble uncertainty, double low, d
      * @param draws      how many, at least 1000
      */
     public static MonteCarlo of(Expression expression, Bindings bindings, int draws) {
-        double[] drawn = new Draws(Tape.of(expression), bindings).take(draws);
+        return of(expression, bindings, draws, true);
+    }
+
+    /**
+     * {@return the same with every uncertainty taken as well known, so that only what the formula does shows: what the
+     * linear answer is held against}
+     *
+     * @param expression the formula
+     * @param bindings   the numbers that go into the inputs
+     * @param draws      how many, at least 1000
+     */
+    public static MonteCarlo ofFormula(Expression expression, Bindings bindings, int draws) {
+        return of(expression, bindings, draws, false);
+    }
+
+    private static MonteCarlo of(Expression expression, Bindings bindings, int draws, boolean student) {
+        double[] drawn = new Draws(Tape.of(expression), bindings, student).take(draws);
         Arrays.sort(drawn);
         double mean = Arrays.stream(drawn).sum() / draws;
         double squares = 0;
@@ -52,7 +69,7 @@ public record MonteCarlo(double value, OptionalDouble uncertainty, double low, d
         }
         return new MonteCarlo(
                 mean,
-                fewDegrees(expression, bindings)
+                student && fewDegrees(expression, bindings)
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(Math.sqrt(squares / (draws - 1))),
                 drawn[(int) Math.round(0.025 * draws) - 1],
@@ -84,14 +101,14 @@ public record MonteCarlo(double value, OptionalDouble uncertainty, double low, d
     }
 
     /**
-     * {@return whether the linear answer may stand: both ends of its interval lie within half a step of the first
-     * digit of its uncertainty, rounded to one digit first, from the drawn ones (JCGM 101:2008, 7.9.2 and 8.1.3, with
-     * one significant digit)}
+     * {@return whether these draws of the formula alone bear the linear answer out: 1.96 u on either side of it ends
+     * within half a step of the first digit of u, rounded to one digit first, of where they end (JCGM 101:2008, 7.9.2
+     * and 8.1.3, with one significant digit)}
      *
      * @param linear the answer by the law of propagation
      */
     public boolean bearsOut(Estimate linear) {
-        double half = linear.halfWidth(0.95);
+        double half = Estimate.NORMAL_95 * linear.uncertainty();
         double tolerance = tolerance(linear.uncertainty());
         return linear.uncertainty() > 0
                 && Math.abs(linear.value() - half - low) <= tolerance
@@ -117,8 +134,11 @@ public record MonteCarlo(double value, OptionalDouble uncertainty, double low, d
         private final Map<Shared, double[]> shared = new LinkedHashMap<>();
         private final RandomGenerator random =
                 RandomGeneratorFactory.of("L64X128MixRandom").create(SEED);
+        private final RandomDataGenerator chiSquared = new RandomDataGenerator(SEED);
+        private final boolean student;
 
-        Draws(Tape tape, Bindings bindings) {
+        Draws(Tape tape, Bindings bindings, boolean student) {
+            this.student = student;
             this.tape = tape;
             this.inputs = tape.inputs().stream().map(bindings::of).toList();
             inputs.forEach(input -> input.shares().forEach(share -> shared.put(share.source(), new double[BLOCK])));
@@ -162,20 +182,15 @@ public record MonteCarlo(double value, OptionalDouble uncertainty, double low, d
                 }
                 return;
             }
+            boolean few = student && degrees < Estimate.MANY_DEGREES;
             for (int i = 0; i < count; i++) {
-                row[i] = mean + deviation * random.nextGaussian() * (degrees < 100 ? spread(degrees) : 1);
+                row[i] = mean + deviation * random.nextGaussian() * (few ? spread(Math.max(1, degrees)) : 1);
             }
         }
 
-        /** √(ν ÷ χ²), χ² as a sum of ν squares; degrees between whole numbers count as the lower. */
+        /** √(ν ÷ χ²) for real degrees of freedom ν: 1.9999999 of them are two, and not one. */
         private double spread(double degrees) {
-            int whole = Math.max(1, (int) degrees);
-            double squares = 0;
-            for (int i = 0; i < whole; i++) {
-                double z = random.nextGaussian();
-                squares += z * z;
-            }
-            return Math.sqrt(whole / squares);
+            return Math.sqrt(degrees / chiSquared.nextGamma(degrees / 2, 2));
         }
     }
 }

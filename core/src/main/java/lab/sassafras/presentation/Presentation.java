@@ -61,19 +61,32 @@ public record Presentation(Conventions conventions, Figures figures) {
      * @param unit     of the number
      */
     public Written written(Estimate estimate, BenchUnit unit) {
-        return written(estimate, unit, OptionalInt.empty());
+        return written(estimate, estimate.halfWidth(0.95), unit);
+    }
+
+    /**
+     * {@return an estimate in the unit shown, with half the width of the interval that is to be gone by}
+     *
+     * @param estimate the number with its uncertainty (unit)
+     * @param half     half the width of its 95 % interval (unit)
+     * @param unit     of the number
+     */
+    public Written written(Estimate estimate, double half, BenchUnit unit) {
+        return written(estimate, half, unit, OptionalInt.empty());
     }
 
     /**
      * {@return a result, rounded by the school in force from the readings it comes of}
      *
      * @param estimate the number with its uncertainty (unit)
+     * @param half     half the width of its 95 % interval (unit)
      * @param result   what is found
      * @param bindings the numbers that go into the inputs
      */
-    public Written written(Estimate estimate, Named result, Bindings bindings) {
+    public Written written(Estimate estimate, double half, Named result, Bindings bindings) {
         return written(
                 estimate,
+                half,
                 result.unit(),
                 conventions.in(QuestionsOfWriting.ROUNDING) == Rounding.FIGURES
                         ? SignificantFigures.of(result, bindings)
@@ -84,16 +97,17 @@ public record Presentation(Conventions conventions, Figures figures) {
      * {@return an estimate in the unit shown, to so many significant figures where they are given}
      *
      * @param estimate       the number with its uncertainty (unit)
+     * @param half           half the width of its 95 % interval (unit)
      * @param unit           of the number
      * @param figuresAllowed how many figures it may have; empty where its uncertainty decides
      */
-    public Written written(Estimate estimate, BenchUnit unit, OptionalInt figuresAllowed) {
+    private Written written(Estimate estimate, double half, BenchUnit unit, OptionalInt figuresAllowed) {
         BenchUnit shown = unit(unit);
         double size = factor(unit, shown);
         double value = estimate.value() * size;
-        double uncertainty = estimate.halfWidth(0.95) * size;
+        double uncertainty = half * size;
         int decimals = figuresAllowed.isPresent()
-                ? Figures.decimalsOf(value, figuresAllowed.getAsInt())
+                ? Math.max(Figures.decimalsOf(value, figuresAllowed.getAsInt()), firstDigit(uncertainty))
                 : Figures.decimalsFor(uncertainty);
         boolean signed = unit.dimension().directed();
         if (estimate.uncertainty() == 0) {
@@ -101,15 +115,13 @@ public record Presentation(Conventions conventions, Figures figures) {
         }
         return new Written(
                 signed ? figures.signed(value, decimals) : figures.fixed(value, decimals),
-                figuresAllowed.isPresent() ? besideFigures(uncertainty, decimals) : figures.uncertainty(uncertainty),
+                figures.fixed(uncertainty, decimals),
                 shown.symbol());
     }
 
-    /** An uncertainty beside a value rounded by its figures: to the same place, and never to nothing. */
-    private String besideFigures(double uncertainty, int decimals) {
-        return uncertainty < 0.5 * Math.pow(10, -decimals)
-                ? figures.significant(uncertainty, 1)
-                : figures.fixed(uncertainty, decimals);
+    /** Decimals at which the first digit of an uncertainty shows: value and ± end at one place, and no ± is nothing. */
+    private static int firstDigit(double uncertainty) {
+        return uncertainty > 0 ? Figures.decimalsOf(uncertainty, 1) : Integer.MIN_VALUE;
     }
 
     /**

@@ -17,10 +17,6 @@ public record Agreement(Reference reference, double percentError, double differe
     /** Half the width of a normal 95 % interval in standard uncertainties. */
     private static final double NORMAL = 1.96;
 
-    static Agreement of(Estimate result, Reference reference) {
-        return of(Interval.of(result), reference);
-    }
-
     static Agreement of(Interval result, Reference reference) {
         return new Agreement(
                 reference,
@@ -37,11 +33,6 @@ public record Agreement(Reference reference, double percentError, double differe
     /** {@return whether the two differ by no more than both intervals allow} */
     public boolean agrees() {
         return Math.abs(difference) <= allowed;
-    }
-
-    /** Whether another interval of about the same width would say the same, so that none need be drawn for it. */
-    boolean clear() {
-        return times() < 0.8 || times() > 1.25;
     }
 
     /**

@@ -39,11 +39,13 @@ final class HeatVerdict {
     private final Sheet sheet;
     private final Figures figures;
     private final Estimate result;
+    private final Interval interval;
     private final Solution trial;
     private final AtBench bench;
     private final List<Finding> findings = new ArrayList<>();
 
-    private HeatVerdict(Sheet sheet, Estimate result, Solution trial) {
+    private HeatVerdict(Sheet sheet, Estimate result, Interval interval, Solution trial) {
+        this.interval = interval;
         this.sheet = sheet;
         this.figures = sheet.setting().figures();
         this.shelf = sheet.setting().shelf();
@@ -52,32 +54,34 @@ final class HeatVerdict {
         this.bench = new AtBench(sheet, trial, findings);
     }
 
-    static Verdict of(Yardstick.OfDissolving yardstick, Sheet sheet, Estimate result, Solution trial) {
-        HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
+    static Verdict of(
+            Yardstick.OfDissolving yardstick, Sheet sheet, Estimate result, Interval interval, Solution trial) {
+        HeatVerdict verdict = new HeatVerdict(sheet, result, interval, trial);
         verdict.sign("Dissolving");
         return verdict.dissolving(yardstick);
     }
 
-    static Verdict of(Yardstick.OfReaction yardstick, Sheet sheet, Estimate result, Solution trial) {
-        HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
+    static Verdict of(Yardstick.OfReaction yardstick, Sheet sheet, Estimate result, Interval interval, Solution trial) {
+        HeatVerdict verdict = new HeatVerdict(sheet, result, interval, trial);
         verdict.sign("The reaction");
         return verdict.reaction(yardstick);
     }
 
-    static Verdict of(Yardstick.OfCombustion yardstick, Sheet sheet, Estimate result, Solution trial) {
-        HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
+    static Verdict of(
+            Yardstick.OfCombustion yardstick, Sheet sheet, Estimate result, Interval interval, Solution trial) {
+        HeatVerdict verdict = new HeatVerdict(sheet, result, interval, trial);
         verdict.sign("The burning");
         return verdict.combustion(yardstick);
     }
 
-    static Verdict of(Yardstick.InBomb yardstick, Sheet sheet, Estimate result, Solution trial) {
-        HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
+    static Verdict of(Yardstick.InBomb yardstick, Sheet sheet, Estimate result, Interval interval, Solution trial) {
+        HeatVerdict verdict = new HeatVerdict(sheet, result, interval, trial);
         verdict.sign("The burning");
         return verdict.inBomb(yardstick);
     }
 
-    static Verdict of(Yardstick.OfCycle yardstick, Sheet sheet, Estimate result, Solution trial) {
-        HeatVerdict verdict = new HeatVerdict(sheet, result, trial);
+    static Verdict of(Yardstick.OfCycle yardstick, Sheet sheet, Estimate result, Interval interval, Solution trial) {
+        HeatVerdict verdict = new HeatVerdict(sheet, result, interval, trial);
         return verdict.cycle(yardstick);
     }
 
@@ -153,7 +157,7 @@ final class HeatVerdict {
                             + "A third to a half is usual for a bare can: the rest warmed air and stand, or was never given "
                             + "off because of soot, water in the fuel, or fuel that evaporated without burning."));
         }
-        return new Verdict(findings, List.of(), tabulated.map(each -> Agreement.of(result, each)));
+        return new Verdict(findings, List.of(), tabulated.map(each -> Agreement.of(interval, each)));
     }
 
     private void sign(String what) {
@@ -320,7 +324,7 @@ final class HeatVerdict {
     /** At the bench a part of the second protons is off before: the value lies between none and all of them. */
     private Finding betweenProtons(Reference allOff, double each) {
         double more = shelf.formation().heat(SECOND_PROTON).orElseThrow().value() * each;
-        double half = Interval.of(result).towards(allOff.value());
+        double half = interval.towards(allOff.value());
         double low = allOff.value() + more;
         boolean between = result.value() <= allOff.value() + half && result.value() >= low - half;
         String words = "Sulfuric acid is strong only for its first proton. The second gives off about "
@@ -348,7 +352,7 @@ final class HeatVerdict {
     }
 
     private Verdict verdict(Optional<Reference> reference) {
-        Optional<Agreement> agreement = reference.map(each -> Agreement.of(result, each));
+        Optional<Agreement> agreement = reference.map(each -> Agreement.of(interval, each));
         agreement.ifPresent(each -> {
             if (each.reference().value() * result.value() < 0) {
                 findings.add(Finding.question(

@@ -36,6 +36,22 @@ public record Interval(double value, double low, double high, boolean drawn) {
         return new Interval(result.value(), drawn.low(), drawn.high(), true);
     }
 
+    /** {@return half its width (unit of the value)} */
+    public double half() {
+        return (high - low) / 2;
+    }
+
+    /**
+     * {@return that of a result so many times as large}
+     *
+     * @param factor it is multiplied by, exact
+     */
+    Interval times(double factor) {
+        double one = low * factor;
+        double other = high * factor;
+        return new Interval(value * factor, Math.min(one, other), Math.max(one, other), drawn);
+    }
+
     /**
      * {@return how far it reaches towards another value (unit of the value)}
      *

@@ -5,7 +5,7 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** Something worked out when it is first asked for, and then kept. */
-final class Later<T> {
+public final class Later<T> {
 
     private @Nullable Supplier<T> work;
     private volatile @Nullable T done;
@@ -14,7 +14,8 @@ final class Later<T> {
         this.work = work;
     }
 
-    T get() {
+    /** {@return it, worked out now where it was not before} */
+    public T get() {
         T known = done;
         return known != null ? known : once();
     }

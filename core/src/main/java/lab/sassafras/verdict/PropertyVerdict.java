@@ -7,7 +7,6 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Yardstick;
-import lab.sassafras.expression.Estimate;
 import lab.sassafras.substance.Reference;
 
 /** Judges a result that has one reference value. */
@@ -15,14 +14,14 @@ final class PropertyVerdict {
 
     private PropertyVerdict() {}
 
-    static Verdict of(Yardstick.OfProperty yardstick, Sheet sheet, Estimate result, Solution trial) {
+    static Verdict of(Yardstick.OfProperty yardstick, Sheet sheet, Interval result, Solution trial) {
         return against(
                 Optional.of(sheet.setting().shelf().property(yardstick.property())),
                 result,
                 new ReadingToLookAt(sheet, trial));
     }
 
-    static Verdict of(Yardstick.OfLiquids yardstick, Sheet sheet, Estimate result, Solution trial) {
+    static Verdict of(Yardstick.OfLiquids yardstick, Sheet sheet, Interval result, Solution trial) {
         return against(
                 sheet.stated(yardstick.known(), 1)
                         .flatMap(sheet.setting().shelf()::find)
@@ -32,7 +31,7 @@ final class PropertyVerdict {
     }
 
     /** Against what was made from tabulated values typed beside the readings, which may have either sign. */
-    static Verdict of(Yardstick.OfTold yardstick, Estimate result, Solution trial) {
+    static Verdict of(Yardstick.OfTold yardstick, Interval result, Solution trial) {
         return new Verdict(
                 List.of(),
                 List.of(),
@@ -51,7 +50,7 @@ final class PropertyVerdict {
                                         true))));
     }
 
-    private static Verdict against(Optional<Reference> reference, Estimate result, ReadingToLookAt lookAt) {
+    private static Verdict against(Optional<Reference> reference, Interval result, ReadingToLookAt lookAt) {
         List<Finding> findings = new ArrayList<>();
         if (result.value() <= 0) {
             findings.add(Finding.question(

@@ -27,7 +27,6 @@ import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
-import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
@@ -58,7 +57,6 @@ public final class Reduction {
     private final Later<Standing> standing = new Later<>(this::standing);
     private final Later<List<Alternative>> alternatives = new Later<>(this::worked);
     private final Later<List<SuspectSize>> suspects = new Later<>(this::suspected);
-    private final Map<Integer, Later<Optional<MonteCarlo>>> draws = new ConcurrentHashMap<>();
     private final Map<Integer, Later<Optional<Working>>> workings = new ConcurrentHashMap<>();
 
     private Reduction(Sheet sheet, Conventions conventions) {
@@ -75,8 +73,18 @@ public final class Reduction {
      * @param account  its books
      * @param solution where they could be solved
      * @param leftOut  whether a person decided against it
+     * @param draws    of its result, made when they are first asked for
      */
-    public record Trial(Account account, Optional<Solution> solution, boolean leftOut) {
+    public record Trial(Account account, Optional<Solution> solution, boolean leftOut, Later<Optional<Drawn>> draws) {
+
+        static Trial of(Account account, Optional<Solution> solution, boolean leftOut) {
+            return new Trial(
+                    account,
+                    solution,
+                    leftOut,
+                    new Later<>(() -> solution.flatMap(
+                            each -> Drawn.of(each.result(), each.estimate(), each.bindings(), DRAWS))));
+        }
 
         /** {@return which trial, from 1} */
         public int number() {
@@ -170,7 +178,6 @@ public final class Reduction {
         Sample sample = samples().get(0);
         return sample.verdict()
                 .flatMap(Verdict::agreement)
-                .flatMap(found -> found.clear() ? Optional.of(found) : agreement(sample))
                 .filter(found -> !found.agrees())
                 .map(found -> new SuspectSize.Deviation(-found.difference(), found.allowed()))
                 .or(() -> sample.result().flatMap(result -> VesselPlausibility.off(sheet, result, first)));
@@ -257,14 +264,11 @@ public final class Reduction {
      *
      * @param trial which trial, from 1
      */
-    public Optional<MonteCarlo> drawn(int trial) {
-        return draws.computeIfAbsent(
-                        trial,
-                        any -> new Later<>(() -> solution(trial)
-                                .filter(each -> each.estimate().uncertainty() > 0)
-                                .map(each -> each.drawn(DRAWS))
-                                .filter(MonteCarlo::finite)))
-                .get();
+    public Optional<Drawn> drawn(int trial) {
+        return trials().stream()
+                .filter(each -> each.number() == trial)
+                .findFirst()
+                .flatMap(each -> each.draws().get());
     }
 
     /**
@@ -300,36 +304,76 @@ public final class Reduction {
     }
 
     /**
-     * {@return what a sample comes to, with the interval that is to be gone by: of random draws where it rests on one
-     * trial that the linear one does not describe; empty while its trials do not suffice for a result}
-     *
-     * @param sample one of the samples
-     */
-    public Optional<Interval> interval(Sample sample) {
-        return sample.result().map(result -> drawnInstead(sample, result).orElseGet(() -> Interval.of(result)));
-    }
-
-    private Optional<Interval> drawnInstead(Sample sample, Estimate result) {
-        List<Integer> counted = trials().stream()
-                .filter(trial -> trial.counts() && sample.trials().contains(trial.number()))
-                .map(Trial::number)
-                .toList();
-        return counted.size() == 1
-                ? drawn(counted.get(0))
-                        .filter(drawn -> !drawn.bearsOut(result))
-                        .map(drawn -> Interval.of(result, drawn))
-                : Optional.empty();
-    }
-
-    /**
      * {@return how a sample stands to its reference, judged by the interval that is printed; empty without a reference}
      *
      * @param sample one of the samples
      */
     public Optional<Agreement> agreement(Sample sample) {
-        return sample.verdict()
-                .flatMap(Verdict::agreement)
-                .flatMap(found -> interval(sample).map(by -> Agreement.of(by, found.reference())));
+        return sample.verdict().flatMap(Verdict::agreement);
+    }
+
+    /**
+     * {@return the result of a sample as it is written everywhere: rounded by the school in force, a mean by the readings
+     * of its first trial}
+     *
+     * @param sample one of the samples
+     */
+    public Optional<Presentation.Written> written(Sample sample) {
+        return sample.result().flatMap(result -> sample.interval().map(by -> written(sample, result, by)));
+    }
+
+    /**
+     * {@return the heat of the equation as it is written, by the result of a sample}
+     *
+     * @param sample one of the samples
+     */
+    public Optional<Presentation.Written> asWritten(Sample sample) {
+        double times = timesAsWritten();
+        return sample.result()
+                .flatMap(result -> sample.interval().map(by -> written(sample, result.times(times), by.times(times))));
+    }
+
+    private Presentation.Written written(Sample sample, Estimate result, Interval by) {
+        return trials().stream()
+                .filter(trial -> sample.trials().contains(trial.number()))
+                .flatMap(trial -> trial.solution().stream())
+                .findFirst()
+                .map(solution -> presentation().written(result, by.half(), solution.result(), solution.bindings()))
+                .orElseGet(() -> presentation().written(result, by.half(), unit()));
+    }
+
+    /**
+     * {@return the result of a trial, written as everywhere; empty where it is not solved}
+     *
+     * @param trial one of the trials
+     */
+    public Optional<Presentation.Written> written(Trial trial) {
+        return trial.solution()
+                .map(solution -> presentation()
+                        .written(
+                                solution.estimate(),
+                                Drawn.interval(trial.draws().get(), solution.estimate())
+                                        .half(),
+                                solution.result(),
+                                solution.bindings()));
+    }
+
+    /**
+     * {@return a further result of a trial with its interval: by draws of its own where the trial's linear one is not
+     * borne out}
+     *
+     * @param trial   which trial, from 1
+     * @param further one of its further results
+     */
+    public Interval interval(int trial, Solution.Further further) {
+        boolean linear = drawn(trial).filter(each -> !each.bearsOutLinear()).isEmpty();
+        return Drawn.interval(
+                linear
+                        ? Optional.empty()
+                        : solution(trial)
+                                .flatMap(
+                                        each -> Drawn.of(further.result(), further.estimate(), each.bindings(), DRAWS)),
+                further.estimate());
     }
 
     /** {@return the verdict on that result} */
@@ -497,7 +541,7 @@ public final class Reduction {
             Sheet sheet, Account account, Bindings bindings, List<Finding> findings, Map<Finding, List<Integer>> said) {
         boolean leftOut = sheet.setting().leftOut().contains(account.trial());
         if (refused(sheet, account.trial(), findings)) {
-            return new Trial(account, Optional.empty(), leftOut);
+            return Trial.of(account, Optional.empty(), leftOut);
         }
         TimeBudget.check();
         Solution.Outcome outcome = account.solve(bindings);
@@ -506,7 +550,7 @@ public final class Reduction {
                     .forEach(finding -> said.computeIfAbsent(finding, any -> new ArrayList<>())
                             .add(account.trial()));
         }
-        return new Trial(account, outcome.solution(), leftOut);
+        return Trial.of(account, outcome.solution(), leftOut);
     }
 
     static List<Finding> refusals(List<Finding> findings) {
@@ -550,8 +594,9 @@ public final class Reduction {
         Combination combination = sheet.combination();
         List<TrialResult> inShort = counted.stream().map(Solution::inShort).toList();
         Optional<Estimate> result = combination.of(inShort);
-        Optional<Verdict> verdict =
-                result.map(value -> Verdict.of(sheet, trials.get(0).number(), value, counted));
+        Optional<Interval> interval = result.map(value -> interval(value, trials));
+        Optional<Verdict> verdict = result.flatMap(
+                value -> interval.map(by -> Verdict.of(sheet, trials.get(0).number(), value, by, counted)));
         List<Finding> own = new ArrayList<>();
         verdict.ifPresent(given -> own.addAll(given.findings()));
         TrialFindings said = new TrialFindings(sheet.setting().figures(), combination);
@@ -564,14 +609,20 @@ public final class Reduction {
         if (result.isEmpty() && mean.isPresent()) {
             own.add(TrialResult.unlike(inShort) && !combination.needsPoints() ? said.unlikeAmounts() : said.tooFew());
         }
-        Sample sample =
-                new Sample(name, trials.stream().map(Trial::number).toList(), mean, line, combination, result, verdict);
+        Sample sample = new Sample(
+                name, trials.stream().map(Trial::number).toList(), mean, line, combination, result, interval, verdict);
         own.stream()
                 .map(each -> oneOfSeveral
                         ? new Finding(each.grade(), each.code(), sample.prefix() + each.message(), each.about())
                         : each)
                 .forEach(findings::add);
         return sample;
+    }
+
+    /** Of random draws where the result is that of one trial, which the linear one does not describe. */
+    private static Interval interval(Estimate result, List<Trial> trials) {
+        List<Trial> counting = trials.stream().filter(Trial::counts).toList();
+        return Drawn.interval(counting.size() == 1 ? counting.get(0).draws().get() : Optional.empty(), result);
     }
 
     private static Optional<Finding> fewDigits(Sheet sheet, Solution first) {

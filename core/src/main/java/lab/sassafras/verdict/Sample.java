@@ -16,6 +16,7 @@ import lab.sassafras.statistics.TrialMean;
  * @param line    through them, where the experiment draws one
  * @param combination what makes the result of them
  * @param result  of those that count: what they come to taken together; empty where they do not suffice
+ * @param interval of that result: the one printed everywhere, and judged by
  * @param verdict judgement of the result; empty where there is none
  */
 public record Sample(
@@ -25,6 +26,7 @@ public record Sample(
         Optional<StraightLine> line,
         Combination combination,
         Optional<Estimate> result,
+        Optional<Interval> interval,
         Optional<Verdict> verdict) {
 
     /**
@@ -36,6 +38,7 @@ public record Sample(
      * @param line        through them, where the experiment draws one
      * @param combination what makes the result of them
      * @param result      of those that count: what they come to taken together; empty where they do not suffice
+     * @param interval    of that result: the one printed everywhere, and judged by
      * @param verdict     judgement of the result; empty where there is none
      */
     public Sample {

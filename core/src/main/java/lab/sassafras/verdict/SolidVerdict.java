@@ -27,9 +27,11 @@ final class SolidVerdict {
     private final int trial;
     private final Yardstick.OfSolids seen;
     private final Estimate result;
+    private final Interval interval;
     private final Solution solved;
 
-    SolidVerdict(Sheet sheet, int trial, Yardstick.OfSolids seen, Estimate result, Solution solved) {
+    SolidVerdict(Sheet sheet, int trial, Yardstick.OfSolids seen, Estimate result, Interval interval, Solution solved) {
+        this.interval = interval;
         this.sheet = sheet;
         this.trial = trial;
         this.seen = seen;
@@ -156,7 +158,7 @@ final class SolidVerdict {
     private Optional<Agreement> agreement() {
         return stated(seen.known())
                 .flatMap(sheet.setting().shelf()::find)
-                .map(known -> Agreement.of(result, known.specificHeatOnRecord()));
+                .map(known -> Agreement.of(interval, known.specificHeatOnRecord()));
     }
 
     private Optional<Line> line(String path) {

@@ -17,37 +17,37 @@ import lab.sassafras.expression.Estimate;
  */
 public record Verdict(List<Finding> findings, List<Candidate> candidates, Optional<Agreement> agreement) {
 
-    static Verdict of(Sheet sheet, int trial, Estimate result, List<Solution> trials) {
+    static Verdict of(Sheet sheet, int trial, Estimate result, Interval interval, List<Solution> trials) {
         Yardstick yardstick = sheet.experiment().yardstick();
         if (yardstick instanceof Yardstick.OfVessel) {
             return new Verdict(VesselPlausibility.of(sheet, result, trials), List.of(), Optional.empty());
         }
         if (yardstick instanceof Yardstick.OfSolids solids) {
-            return new SolidVerdict(sheet, trial, solids, result, trials.get(0)).verdict();
+            return new SolidVerdict(sheet, trial, solids, result, interval, trials.get(0)).verdict();
         }
         if (yardstick instanceof Yardstick.OfProperty property) {
-            return PropertyVerdict.of(property, sheet, result, trials.get(0));
+            return PropertyVerdict.of(property, sheet, interval, trials.get(0));
         }
         if (yardstick instanceof Yardstick.OfDissolving dissolving) {
-            return HeatVerdict.of(dissolving, sheet, result, trials.get(0));
+            return HeatVerdict.of(dissolving, sheet, result, interval, trials.get(0));
         }
         if (yardstick instanceof Yardstick.OfReaction reaction) {
-            return HeatVerdict.of(reaction, sheet, result, trials.get(0));
+            return HeatVerdict.of(reaction, sheet, result, interval, trials.get(0));
         }
         if (yardstick instanceof Yardstick.OfCombustion combustion) {
-            return HeatVerdict.of(combustion, sheet, result, trials.get(0));
+            return HeatVerdict.of(combustion, sheet, result, interval, trials.get(0));
         }
         if (yardstick instanceof Yardstick.InBomb bomb) {
-            return HeatVerdict.of(bomb, sheet, result, trials.get(0));
+            return HeatVerdict.of(bomb, sheet, result, interval, trials.get(0));
         }
         if (yardstick instanceof Yardstick.OfCycle cycle) {
-            return HeatVerdict.of(cycle, sheet, result, trials.get(0));
+            return HeatVerdict.of(cycle, sheet, result, interval, trials.get(0));
         }
         if (yardstick instanceof Yardstick.OfTold told) {
-            return PropertyVerdict.of(told, result, trials.get(0));
+            return PropertyVerdict.of(told, interval, trials.get(0));
         }
         if (yardstick instanceof Yardstick.OfLiquids liquids) {
-            return PropertyVerdict.of(liquids, sheet, result, trials.get(0));
+            return PropertyVerdict.of(liquids, sheet, interval, trials.get(0));
         }
         return new Verdict(List.of(), List.of(), Optional.empty());
     }

@@ -361,19 +361,24 @@ class SchoolsOfTheYearTest {
         return new Reference("made-up", "made up", value, uncertainty, unit, "no source", true);
     }
 
-    /** 0.7 °C has one figure, so the schoolbook writes 0.4; by the uncertainty it is 0.369 ± 0.022. */
-    @Test
-    void roundingByFiguresOrByTheUncertainty() {
+    /**
+     * 0.7 °C has one figure, so the schoolbook goes no further than the ± asks; by the uncertainty it is 0.369 ± 0.022. Value
+     * and ± end at the same place, whichever it is: 26 ± 0.4 says two things at once.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "figures, 0.022, 0.37, 0.02",
+        "figures, 0.22, 0.4, 0.2",
+        "figures, 2.2, 0.4, 2.2",
+        "uncertainty, 0.022, 0.369, 0.022"
+    })
+    void roundingByFiguresOrByTheUncertainty(String school, double half, String value, String uncertainty) {
         Solution copper =
                 BenchSheet.copper().reduced().trials().get(0).solution().orElseThrow();
-        assertThat(presentation("rounding", "figures")
-                        .written(copper.estimate(), copper.result(), copper.bindings())
-                        .value())
-                .isEqualTo("0.4");
-        assertThat(presentation()
-                        .written(copper.estimate(), copper.result(), copper.bindings())
-                        .value())
-                .isEqualTo("0.369");
+        Presentation.Written written =
+                presentation("rounding", school).written(copper.estimate(), half, copper.result(), copper.bindings());
+        assertThat(written.value()).isEqualTo(value);
+        assertThat(written.uncertainty()).isEqualTo(uncertainty);
     }
 
     @Test

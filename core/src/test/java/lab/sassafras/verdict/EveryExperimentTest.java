@@ -92,7 +92,7 @@ class EveryExperimentTest {
     @MethodSource("keys")
     void theLinearUncertaintyIsThatOfRandomDraws(String key) {
         Estimate estimate = solution(key).estimate();
-        MonteCarlo drawn = solution(key).drawn(200_000);
+        MonteCarlo drawn = MonteCarlo.of(solution(key).result(), solution(key).bindings(), 200_000);
         assertThat(drawn.value()).isCloseTo(estimate.value(), within(0.05 * estimate.uncertainty()));
         assertThat(drawn.uncertainty().orElseThrow() / estimate.uncertainty()).isCloseTo(1, within(0.02));
     }
@@ -135,16 +135,22 @@ class EveryExperimentTest {
      * Every result, and all that follows from it, under every way of writing: never a bare unit, never a number
      * nobody can read.
      */
+    private static int decimals(String number) {
+        return number.indexOf('.') < 0 ? 0 : number.length() - number.indexOf('.') - 1;
+    }
+
     @ParameterizedTest
     @MethodSource("keys")
     void everyWayOfWritingGivesAReadableResult(String key) {
         Solution solution = solution(key);
         Conventions.standard().variants(QuestionsOfWriting.all()).forEach(way -> {
             Presentation presentation = new Presentation(way.conventions(), Figures.POINT);
-            Presentation.Written written =
-                    presentation.written(solution.estimate(), solution.result(), solution.bindings());
+            Presentation.Written written = presentation.written(
+                    solution.estimate(), solution.estimate().halfWidth(0.95), solution.result(), solution.bindings());
             assertThat(written.value()).as(way.school().key()).matches("[+−]?\\d+(\\.\\d+)?");
             assertThat(written.uncertainty()).as(way.school().key()).matches("\\d+(\\.\\d+)?");
+            assertThat(decimals(written.uncertainty()))
+                    .isEqualTo(written.uncertainty().equals("0") ? 0 : decimals(written.value()));
             assertThat(presentation.working(solution).text()).contains(written.unit());
             solution.derived()
                     .forEach(each -> assertThat(presentation

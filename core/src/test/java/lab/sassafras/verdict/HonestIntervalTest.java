@@ -87,7 +87,8 @@ class HonestIntervalTest {
                 100, java.util.List.of(new Contribution("scatter", "scatter between trials", 1, 1, null)), 2);
         assertThat(Interval.of(result).high()).isCloseTo(104.303, within(0.001));
         Agreement agreement = Agreement.of(
-                result, new Reference("r", "r", reference, 0.01, BenchUnit.JOULES_PER_GRAM, "a test", true));
+                Interval.of(result),
+                new Reference("r", "r", reference, 0.01, BenchUnit.JOULES_PER_GRAM, "a test", true));
         assertThat(agreement.agrees()).isEqualTo(agrees);
         assertThat(agreement.words()).contains("95 %").doesNotContain("2 u");
     }

@@ -5,12 +5,19 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.Measured;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Neutralization and the reactions of a solid with a solution, against numbers worked by hand. */
 class ReactionTest {
@@ -141,10 +148,10 @@ class ReactionTest {
      */
     @Test
     void atEqualMolesTheRandomDrawsAreNotBorneOutByTheLinearAnswer() {
-        Solution even = solution(neutral("50.0", "50.0", "28.1").reduced());
-        assertThat(even.drawn(50_000).bearsOut(even.estimate())).isFalse();
-        Solution clear = solution(neutral("50.0", "60.0", "27.5").reduced());
-        assertThat(clear.drawn(50_000).bearsOut(clear.estimate())).isTrue();
+        assertThat(neutral("50.0", "50.0", "28.1").reduced().drawn(1))
+                .hasValueSatisfying(even -> assertThat(even.bearsOutLinear()).isFalse());
+        assertThat(neutral("50.0", "60.0", "27.5").reduced().drawn(1))
+                .hasValueSatisfying(clear -> assertThat(clear.bearsOutLinear()).isTrue());
     }
 
     @Test
@@ -209,7 +216,7 @@ class ReactionTest {
     @Test
     void theDrawnIntervalIsTheOneToBeGoneByWhereTheLinearOneIsNotBorneOut() {
         Reduction even = neutral("50.0", "50.0", "28.1").reduced();
-        Interval interval = even.interval(even.samples().get(0)).orElseThrow();
+        Interval interval = even.samples().get(0).interval().orElseThrow();
         assertThat(interval.drawn()).isTrue();
         assertThat(interval.high() - interval.value()).isNotCloseTo(interval.value() - interval.low(), within(0.05));
         Agreement agreement = even.agreement(even.samples().get(0)).orElseThrow();
@@ -219,7 +226,46 @@ class ReactionTest {
         assertThat(agreement.allowed())
                 .isCloseTo(Math.hypot(towards, 1.96 * agreement.reference().uncertainty()), within(1e-9));
         Reduction clear = neutral("50.0", "60.0", "27.5").reduced();
-        assertThat(clear.interval(clear.samples().get(0)).orElseThrow().drawn()).isFalse();
+        assertThat(clear.samples().get(0).interval().orElseThrow().drawn()).isFalse();
+    }
+
+    /** The even run's headline, its equation and what is judged have one width; further results are drawn for themselves. */
+    @Test
+    void whatIsDrawnIsDrawnEverywhere() {
+        Reduction even = neutral("50.0", "50.0", "28.1").reduced();
+        Sample sample = even.samples().get(0);
+        String half = even.written(sample).orElseThrow().uncertainty();
+        assertThat(even.written(even.trials().get(0)).orElseThrow().uncertainty())
+                .isEqualTo(half);
+        assertThat(even.asWritten(sample).orElseThrow().uncertainty()).isEqualTo(half);
+        double linear = sample.result().orElseThrow().halfWidth(0.95);
+        double drawn = sample.interval().orElseThrow().half();
+        assertThat(drawn).isNotCloseTo(linear, within(0.02 * linear));
+        solution(even).derived().stream()
+                .filter(each -> each.derived().asWritten())
+                .forEach(each -> assertThat(even.interval(1, each).half()).isCloseTo(drawn, within(0.03 * drawn)));
+    }
+
+    /**
+     * One trial under a constant of three: the formula is as good as linear, so Student's factor by Welch and Satterthwaite
+     * stands, however the two degrees of freedom come out of the arithmetic.
+     */
+    @ParameterizedTest
+    @ValueSource(doubles = {2, 1.9999999999999982})
+    void aConstantOfThreeTrialsGivesOneWidth(double degrees) {
+        BenchSheet sheet = neutral("50.0", "60.0", "27.5");
+        Calorimeter cup = new Calorimeter("F-1", VesselKind.FOAM_CUP, Optional.empty())
+                .with(new Measured(10, 4, degrees, List.of(), -1));
+        Reduction reduction = Reduction.of(
+                sheet.sheet().with(sheet.sheet().setting().with(cup)),
+                Conventions.of(Map.of("calorimeter", "constant")));
+        Sample sample = reduction.samples().get(0);
+        Estimate result = sample.result().orElseThrow();
+        assertThat(result.degreesOfFreedom()).isLessThan(20);
+        assertThat(sample.interval().orElseThrow().drawn()).isFalse();
+        assertThat(sample.interval().orElseThrow().half())
+                .isCloseTo(result.halfWidth(0.95), within(1e-12))
+                .isGreaterThan(1.97 * result.uncertainty());
     }
 
     /** H₃O⁺ + OH⁻ → 2 H₂O neutralizes once: the same heat per mole as H⁺ + OH⁻ → H₂O. */

@@ -12,6 +12,7 @@ import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.expression.Working;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.verdict.Agreement;
+import lab.sassafras.verdict.Drawn;
 import lab.sassafras.verdict.Interval;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
@@ -144,7 +145,9 @@ record ReducedFile(
                 mean.map(Estimate::degreesOfFreedom).filter(Double::isFinite).orElse(null),
                 reduction.unit().symbol(),
                 reduction
-                        .interval(reduction.samples().get(0))
+                        .samples()
+                        .get(0)
+                        .interval()
                         .map(each -> new IntervalPart(each.low(), each.high(), Interval.PROBABILITY, each.drawn()))
                         .orElse(null));
         return new ReducedFile(
@@ -267,10 +270,7 @@ record ReducedFile(
                 trial.leftOut(),
                 solution.map(each -> each.estimate().value()).orElse(null),
                 solution.map(each -> each.estimate().uncertainty()).orElse(null),
-                reduction
-                        .drawn(trial.number())
-                        .map(drawn -> draws(drawn, solution.orElseThrow()))
-                        .orElse(null),
+                reduction.drawn(trial.number()).map(ReducedFile::draws).orElse(null),
                 solution.map(ReducedFile::heats).orElse(List.of()),
                 solution.map(ReducedFile::derived).orElse(List.of()),
                 working.map(Working::opening).orElse(""),
@@ -280,14 +280,15 @@ record ReducedFile(
                 trial.account().missing());
     }
 
-    private static Draws draws(MonteCarlo drawn, Solution solution) {
+    private static Draws draws(Drawn linear) {
+        MonteCarlo drawn = linear.draws();
         return new Draws(
                 Reduction.DRAWS,
                 drawn.value(),
                 drawn.uncertainty().isPresent() ? drawn.uncertainty().getAsDouble() : null,
                 drawn.low(),
                 drawn.high(),
-                drawn.bearsOut(solution.estimate()));
+                linear.bearsOutLinear());
     }
 
     private static List<DerivedPart> derived(Solution solution) {

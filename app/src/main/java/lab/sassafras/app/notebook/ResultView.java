@@ -28,6 +28,7 @@ import lab.sassafras.presentation.QuestionsOfWriting;
 import lab.sassafras.presentation.Typeset;
 import lab.sassafras.verdict.Agreement;
 import lab.sassafras.verdict.Candidate;
+import lab.sassafras.verdict.Drawn;
 import lab.sassafras.verdict.Interval;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
@@ -118,21 +119,7 @@ public final class ResultView {
 
     /** The result of the sample shown; empty while none of its trials is solved. */
     public Optional<Written> result() {
-        return estimate().map(this::written);
-    }
-
-    /** Rounded as the school in force rounds: a mean by the readings of its first trial. */
-    private Written written(Estimate estimate) {
-        return solution()
-                .or(this::anySolution)
-                .map(trial -> presentation.written(estimate, trial.result(), trial.bindings()))
-                .orElseGet(() -> presentation.written(estimate, reduction.unit()));
-    }
-
-    private Optional<Solution> anySolution() {
-        return reduction.trials().stream()
-                .flatMap(trial -> trial.solution().stream())
-                .findFirst();
+        return reduction.written(sample);
     }
 
     /** What else follows from the trial shown. */
@@ -141,7 +128,10 @@ public final class ResultView {
                 .filter(each -> each.estimate().finite())
                 .map(each -> new AlsoFound(
                         each.derived().label(),
-                        presentation.written(each.estimate(), each.derived().unit())))
+                        presentation.written(
+                                each.estimate(),
+                                reduction.interval(shownTrial, each).half(),
+                                each.derived().unit())))
                 .toList();
     }
 
@@ -179,7 +169,7 @@ public final class ResultView {
     }
 
     private Optional<Interval> interval() {
-        return reduction.interval(sample);
+        return sample.interval();
     }
 
     /** The ends of the interval that stands in the headline, where it is not the same on both sides. */
@@ -190,10 +180,9 @@ public final class ResultView {
     /** The trial shown by random draws, where they bear the linear interval out. */
     public Optional<String> drawn() {
         return solution()
-                .flatMap(trial -> reduction.drawn(shownTrial).filter(drawn -> drawn.bearsOut(trial.estimate())))
-                .map(drawn -> "By 50 000 random draws, trial " + shownTrial + " lies "
-                        + between(drawn.low(), drawn.high()) + " " + unit()
-                        + " (95 %). The linear interval agrees with it.");
+                .flatMap(trial -> reduction.drawn(shownTrial).filter(Drawn::bearsOutLinear))
+                .map(drawn -> "50 000 random draws through the formula of trial " + shownTrial
+                        + " bear out the law of propagation.");
     }
 
     private String between(double low, double high) {
@@ -214,10 +203,7 @@ public final class ResultView {
                 : reduction.samples().stream()
                         .map(each -> new SampleLine(
                                 each.name().isEmpty() ? "without a name" : each.name(),
-                                each.result()
-                                        .map(this::written)
-                                        .map(Written::bare)
-                                        .orElse("not yet"),
+                                reduction.written(each).map(Written::bare).orElse("not yet"),
                                 each.trials().get(0),
                                 each.name().equals(sample.name())))
                         .toList();
@@ -228,11 +214,7 @@ public final class ResultView {
         return reduction.trials().stream()
                 .map(trial -> new TrialLine(
                         trial.number(),
-                        trial.solution()
-                                .map(solution -> presentation.written(
-                                        solution.estimate(), solution.result(), solution.bindings()))
-                                .map(Written::bare)
-                                .orElse("not yet"),
+                        reduction.written(trial).map(Written::bare).orElse("not yet"),
                         trial.solution().isPresent(),
                         trial.leftOut(),
                         decisions
@@ -406,7 +388,7 @@ public final class ResultView {
         if (reduction.unit() != BenchUnit.KILOJOULES_PER_MOLE) {
             return Optional.empty();
         }
-        return estimate().map(each -> each.times(reduction.timesAsWritten())).map(this::written);
+        return reduction.asWritten(sample);
     }
 
     public Optional<String> agreement() {

@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.Solution;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
@@ -70,15 +69,9 @@ public record StandingLine(
 
     static StandingLine of(EntrySheet sheet) {
         Reduction reduction = sheet.reduction();
-        Optional<Solution> first = reduction.trials().stream()
-                .filter(Reduction.Trial::counts)
-                .findFirst()
-                .flatMap(Reduction.Trial::solution);
-        Optional<Written> result = first.flatMap(solution ->
-                        reduction.sampleOf(solution.account().trial()).result())
-                .map(estimate -> reduction
-                        .presentation()
-                        .written(estimate, first.get().result(), first.get().bindings()));
+        Optional<Written> result = reduction.samples().stream()
+                .flatMap(sample -> reduction.written(sample).stream())
+                .findFirst();
         return new StandingLine(
                 sheet.entry().id(),
                 result,
