@@ -75,7 +75,7 @@ class UnderACanTest extends HouseTest {
                 .containsPattern(
                         "heat went past the can, into air and stand, by 5.0 °C: −[\\d.]+ kJ/mol ?\\d+ °C would "
                                 + "explain it all, which can be believed");
-        assertThat(hand.get("/shelf/values").body()).contains("heat of combustion of 1-hexanol");
+        assertThat(hand.get("/shelf/values").body()).contains("enthalpy of combustion of hexan-1-ol");
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 
@@ -34,6 +35,12 @@ public record Line(
         OptionalDouble uncertainty,
         String who) {
 
+    /**
+     * A volume is good to this part of itself at best, whatever digits are written: between the tolerances of a pipette and
+     * of a graduated cylinder (common practice, no source).
+     */
+    private static final double TOLERANCE = 0.005;
+
     /** {@return name of this line among the inputs of an account} */
     public String key() {
         return address + "." + role.key();
@@ -51,13 +58,25 @@ public record Line(
         }
         return instrument
                 .map(read -> Measured.read(value, lastDigit, decimals, read))
-                .orElseGet(() -> Measured.written(value, lastDigit, decimals));
+                .orElseGet(() -> Measured.written(value, Math.max(lastDigit, tolerance()), decimals));
+    }
+
+    /** Whole width of what a volume may be off by where nobody says what it was read on; 0 for anything else. */
+    private double tolerance() {
+        return volumeOfUnknown() ? 2 * TOLERANCE * value : 0;
+    }
+
+    /** {@return whether it is a volume of which nobody says what it was read on} */
+    public boolean volumeOfUnknown() {
+        return instrument.isEmpty()
+                && uncertainty.isEmpty()
+                && unit.filter(each -> each.dimension() == Dimension.VOLUME).isPresent();
     }
 
     /** {@return whether its uncertainty is that of the digits it was written with, and of nothing else} */
     public boolean byItsDigits() {
         return uncertainty.isEmpty()
-                && lastDigit > 0
+                && lastDigit > tolerance()
                 && instrument.map(read -> read.coarser(lastDigit)).orElse(true);
     }
 }

@@ -25,6 +25,7 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.Scope;
 import lab.sassafras.measure.Shared;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.statistics.TrialResult;
 import lab.sassafras.substance.PullsWater;
 import org.jspecify.annotations.Nullable;
 
@@ -331,14 +332,19 @@ public final class Sheet implements Evidence {
     }
 
     /**
-     * {@return what makes the result of the trials: what was put in force, where this experiment knows it, else what
-     * it usually does}
+     * {@return what makes the result of the trials: what was put in force, where this experiment knows it and it is open
+     * to them, else the first that is}
+     *
+     * @param trials those that count
      */
-    public Combination combination() {
-        return experiment.combinations().stream()
+    public Combination combination(List<TrialResult> trials) {
+        List<Combination> open = experiment.combinations().stream()
+                .filter(each -> each.open(trials))
+                .toList();
+        return open.stream()
                 .filter(each -> each.key().equals(setting.combination()))
                 .findFirst()
-                .orElseGet(() -> experiment.combinations().get(0));
+                .orElseGet(() -> open.get(0));
     }
 
     /**

@@ -11,7 +11,7 @@ public record Symbol(String letter, String word) {
     /** The letter of a temperature difference. */
     public static final String CHANGE = "ΔT";
 
-    /** Letter of a free energy, whose sign says nothing of heat. */
+    /** Letter of a Gibbs energy, whose sign says nothing of heat. */
     public static final String FREE_ENERGY = "ΔG";
 
     /**

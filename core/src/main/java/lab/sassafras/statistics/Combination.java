@@ -11,7 +11,11 @@ public interface Combination {
     Combination MEAN = of("mean", "the mean of the trials", false, TrialMean::combined);
 
     /** The slope of the line through the trials, each weighed by its uncertainty. */
-    Combination LINE = of("line", "the slope of the line through the trials", true, CorrelatedLine::combined);
+    Combination LINE = of(
+            "line",
+            "the slope of the line through the trials",
+            true,
+            trials -> CorrelatedLine.through(trials).map(CorrelatedLine::slope));
 
     /** {@return stable name, for files and decisions} */
     String key();
@@ -25,42 +29,53 @@ public interface Combination {
     }
 
     /**
-     * {@return what the slope of a line through the trials stands for, that being something else than each trial gives}
+     * {@return whether it may make the result of these trials; not where they are no repeats of one thing}
      *
-     * @param key    stable name
-     * @param words  as a person would say it
-     * @param finds  what it finds
-     * @param factor what the slope is multiplied by
+     * @param trials those that count
      */
-    static Combination ofSlope(String key, String words, String finds, double factor) {
-        Combination slope =
-                of(key, words, true, trials -> CorrelatedLine.combined(trials).map(each -> each.times(factor)));
-        return new Combination() {
-            @Override
-            public String key() {
-                return slope.key();
-            }
+    default boolean open(List<TrialResult> trials) {
+        return true;
+    }
 
+    /**
+     * The mean, of trials that do not follow what they stand against on a line: those have none.
+     *
+     * @return what it is
+     */
+    static Combination meanUnlessAlongLine() {
+        return new Described("mean", MEAN.words(), Optional.empty(), false, MEAN::of) {
             @Override
-            public String words() {
-                return slope.words();
-            }
-
-            @Override
-            public boolean needsPoints() {
-                return true;
-            }
-
-            @Override
-            public Optional<String> finds() {
-                return Optional.of(finds);
-            }
-
-            @Override
-            public Optional<Estimate> of(List<TrialResult> trials) {
-                return slope.of(trials);
+            public boolean open(List<TrialResult> trials) {
+                return Dependence.of(
+                                trials.stream().map(TrialResult::estimate).toList(),
+                                trials.stream()
+                                        .map(each -> each.point()
+                                                .map(point -> point.across().value())
+                                                .orElse(0.0))
+                                        .toList())
+                        .filter(Dependence::beyondChance)
+                        .isEmpty();
             }
         };
+    }
+
+    /**
+     * {@return what slope and intercept of a line through the trials stand for, that being something else than each
+     * trial gives}
+     *
+     * @param key         stable name
+     * @param words       as a person would say it
+     * @param finds       what it finds
+     * @param bySlope     what the slope is multiplied by
+     * @param byIntercept what the intercept is multiplied by
+     */
+    static Combination ofLine(String key, String words, String finds, double bySlope, double byIntercept) {
+        return new Described(
+                key,
+                words,
+                Optional.of(finds),
+                true,
+                trials -> CorrelatedLine.through(trials).map(line -> line.along(bySlope, byIntercept)));
     }
 
     /** {@return whether it needs to know where each trial stands on a line} */
@@ -93,26 +108,49 @@ public interface Combination {
      * @param rule        how results become one
      */
     static Combination of(String key, String words, boolean needsPoints, Rule rule) {
-        return new Combination() {
-            @Override
-            public String key() {
-                return key;
-            }
+        return new Described(key, words, Optional.empty(), needsPoints, rule);
+    }
 
-            @Override
-            public String words() {
-                return words;
-            }
+    /** One that is said in words. */
+    class Described implements Combination {
 
-            @Override
-            public boolean needsPoints() {
-                return needsPoints;
-            }
+        private final String key;
+        private final String words;
+        private final Optional<String> finds;
+        private final boolean needsPoints;
+        private final Rule rule;
 
-            @Override
-            public Optional<Estimate> of(List<TrialResult> trials) {
-                return rule.of(trials);
-            }
-        };
+        private Described(String key, String words, Optional<String> finds, boolean needsPoints, Rule rule) {
+            this.key = key;
+            this.words = words;
+            this.finds = finds;
+            this.needsPoints = needsPoints;
+            this.rule = rule;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+
+        @Override
+        public String words() {
+            return words;
+        }
+
+        @Override
+        public Optional<String> finds() {
+            return finds;
+        }
+
+        @Override
+        public boolean needsPoints() {
+            return needsPoints;
+        }
+
+        @Override
+        public Optional<Estimate> of(List<TrialResult> trials) {
+            return rule.of(trials);
+        }
     }
 }

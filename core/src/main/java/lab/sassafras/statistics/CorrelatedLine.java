@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Estimate.Contribution;
 import lab.sassafras.measure.Shared;
@@ -19,88 +18,112 @@ import org.hipparchus.stat.regression.GLSMultipleLinearRegression;
  * the points scatter more than their uncertainties allow, what is not shared is widened until they do (R. T. Birge,
  * Phys.
  * Rev. 40 (1932) 207, memory). The covariance is a dense matrix: good for about a hundred points.
- *
- * @param slope     with its uncertainty (unit up per unit across)
- * @param intercept at nothing across (unit up)
- * @param widened   by how much the scatter widened what is not shared; 1 where it did not
  */
-public record CorrelatedLine(Estimate slope, double intercept, double widened) {
+public final class CorrelatedLine {
 
     private static final int MOST = 100;
     private static final int ROUNDS = 3;
+    private static final int SLOPE = 1;
+    private static final int INTERCEPT = 0;
+    /** Two points make a line and leave no scatter to judge by. */
+    private static final int NO_SCATTER = 2;
+
+    private final double[] line;
+    private final List<Off> offs;
+    private final double[] slopeWeights;
+    private final double[] interceptWeights;
+    private final double widened;
+
+    private CorrelatedLine(List<TrialPoint> points, List<Off> offs) {
+        GLSMultipleLinearRegression fit = fit(points, offs);
+        this.line = fit.estimateRegressionParameters();
+        this.offs = offs;
+        this.widened = points.size() <= NO_SCATTER ? 1 : Math.max(1, Math.sqrt(fit.estimateErrorVariance()));
+        this.slopeWeights = weights(points, offs, SLOPE);
+        this.interceptWeights = weights(points, offs, INTERCEPT);
+    }
 
     /**
      * What one point is off by, up less slope times across: on its own (variance), and by each shared source (slope).
      */
     private record Off(double own, Map<Shared, Double> shared) {}
 
-    static Optional<Estimate> combined(List<TrialResult> trials) {
+    static Optional<CorrelatedLine> through(List<TrialResult> trials) {
         List<TrialPoint> points =
                 trials.stream().flatMap(trial -> trial.point().stream()).toList();
-        return points.size() < trials.size() ? Optional.empty() : of(points).map(CorrelatedLine::slope);
+        return points.size() < trials.size() ? Optional.empty() : of(points);
     }
 
     /**
      * Lays the line.
      *
-     * @param points at least three, at most a hundred
+     * @param points at least two, at most a hundred
      * @return empty with fewer or more points, where all stand at nearly the same place across, or where one has no error of
      *         its own
      */
     public static Optional<CorrelatedLine> of(List<TrialPoint> points) {
-        if (points.size() > MOST) {
+        if (points.size() > MOST || !StraightLine.apart(points)) {
             return Optional.empty();
         }
-        return StraightLine.through(points).flatMap(first -> {
-            double slope = first.slope();
-            try {
-                for (int round = 1; round < ROUNDS; round++) {
-                    slope = fit(points, offs(points, slope)).estimateRegressionParameters()[1];
-                }
-                return Optional.of(laid(points, offs(points, slope)));
-            } catch (MathRuntimeException noInverse) {
-                return Optional.empty();
+        double slope = StraightLine.leastSquares(points).getSlope();
+        try {
+            for (int round = 1; round < ROUNDS; round++) {
+                slope = fit(points, offs(points, slope)).estimateRegressionParameters()[SLOPE];
             }
-        });
+            return Optional.of(new CorrelatedLine(points, offs(points, slope)));
+        } catch (MathRuntimeException noInverse) {
+            return Optional.empty();
+        }
     }
 
-    private static CorrelatedLine laid(List<TrialPoint> points, List<Off> offs) {
-        GLSMultipleLinearRegression fit = fit(points, offs);
-        double[] line = fit.estimateRegressionParameters();
-        double[] weights = weights(points, offs);
-        double widened = Math.max(1, Math.sqrt(fit.estimateErrorVariance()));
-        double own = widened
-                * Math.sqrt(IntStream.range(0, weights.length)
-                        .mapToDouble(i -> weights[i] * weights[i] * offs.get(i).own())
-                        .sum());
+    /** {@return the slope with its uncertainty (unit up per unit across)} */
+    public Estimate slope() {
+        return along(1, 0);
+    }
+
+    /** {@return by how much the scatter widened what is not shared; 1 where it did not} */
+    public double widened() {
+        return widened;
+    }
+
+    /**
+     * {@return what slope and intercept make together, with the uncertainty of both and of how they go together (the unit
+     * that comes out)}
+     *
+     * @param bySlope     what the slope is multiplied by
+     * @param byIntercept what the intercept is multiplied by
+     */
+    public Estimate along(double bySlope, double byIntercept) {
+        double own = 0;
+        Map<Shared, Double> shared = new LinkedHashMap<>();
+        for (int i = 0; i < slopeWeights.length; i++) {
+            double weight = bySlope * slopeWeights[i] + byIntercept * interceptWeights[i];
+            own += weight * weight * offs.get(i).own();
+            offs.get(i).shared().forEach((source, by) -> shared.merge(source, weight * by, Double::sum));
+        }
         boolean scattered = widened > 1;
         List<Contribution> contributions = new ArrayList<>();
         contributions.add(new Contribution(
                 scattered ? "scatter" : "readings",
                 scattered ? "scatter about the line" : "readings of each trial",
                 1,
-                own,
+                widened * Math.sqrt(own),
                 null));
-        Map<Shared, Double> shared = new LinkedHashMap<>();
-        for (int i = 0; i < weights.length; i++) {
-            double weight = weights[i];
-            offs.get(i).shared().forEach((source, by) -> shared.merge(source, weight * by, Double::sum));
-        }
         shared.forEach((source, by) -> contributions.add(new Contribution(
                 source.key(), source.label(), by, Math.abs(by) * source.standardUncertainty(), source)));
-        return new CorrelatedLine(
-                Estimate.of(line[1], contributions, scattered ? points.size() - 2 : Double.POSITIVE_INFINITY),
-                line[0],
-                widened);
+        return Estimate.of(
+                bySlope * line[SLOPE] + byIntercept * line[INTERCEPT],
+                contributions,
+                scattered ? slopeWeights.length - 2 : Double.POSITIVE_INFINITY);
     }
 
-    /** How the slope hangs on each point: the slope through ones and noughts. */
-    private static double[] weights(List<TrialPoint> points, List<Off> offs) {
+    /** How slope or intercept hangs on each point: that through ones and noughts. */
+    private static double[] weights(List<TrialPoint> points, List<Off> offs, int which) {
         double[] weights = new double[points.size()];
         for (int i = 0; i < weights.length; i++) {
             double[] one = new double[weights.length];
             one[i] = 1;
-            weights[i] = fit(points, offs, one).estimateRegressionParameters()[1];
+            weights[i] = fit(points, offs, one).estimateRegressionParameters()[which];
         }
         return weights;
     }

@@ -32,6 +32,7 @@ public record StraightLine(
     private static final int FEWEST = 3;
     private static final double APART = 0.1;
     private static final double APART_FREELY = 0.01;
+    private static final double APART_AT_ALL = 1e-6;
 
     /**
      * Lays the line.
@@ -75,7 +76,26 @@ public record StraightLine(
         return of(
                 points.stream().map(point -> point.across().value()).toList(),
                 points.stream().map(point -> point.up().value()).toList(),
-                points.stream().allMatch(TrialPoint::meetsZero) ? APART : APART_FREELY);
+                part(points));
+    }
+
+    private static double part(List<TrialPoint> points) {
+        return points.stream().allMatch(TrialPoint::meetsZero) ? APART : APART_FREELY;
+    }
+
+    /** Whether there is more than one place across, and they differ enough for a slope to mean something. */
+    static boolean apart(List<TrialPoint> points) {
+        return points.size() >= (points.stream().allMatch(TrialPoint::meetsZero) ? FEWEST : 2)
+                && apart(
+                        points.stream().map(point -> point.across().value()).toList(),
+                        points.get(0).meetsZero() ? APART : APART_AT_ALL);
+    }
+
+    /** The line with equal weights. */
+    static SimpleRegression leastSquares(List<TrialPoint> points) {
+        SimpleRegression line = new SimpleRegression(true);
+        points.forEach(point -> line.addData(point.across().value(), point.up().value()));
+        return line;
     }
 
     /** {@return half the width of Student's 95 % interval of the intercept, with n − 2 degrees of freedom (unit up)} */

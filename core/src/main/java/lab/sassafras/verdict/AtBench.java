@@ -2,6 +2,7 @@ package lab.sassafras.verdict;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Question;
@@ -36,6 +37,11 @@ final class AtBench {
      * or the end; 25 where nothing warmed}
      */
     double temperature() {
+        return temperature(sheet, trial).orElse(REFERENCE_TEMPERATURE);
+    }
+
+    /** The same of any trial; empty where nothing warmed. */
+    static OptionalDouble temperature(Sheet sheet, Solution trial) {
         boolean atEnd = sheet.setting().conventions().in(Question.SOLUTION).reactsAtEnd();
         double weights = 0;
         double sum = 0;
@@ -47,7 +53,7 @@ final class AtBench {
                 sum += weight * (atEnd ? each.to().get() : each.from().get());
             }
         }
-        return weights > 0 ? sum / weights : REFERENCE_TEMPERATURE;
+        return weights > 0 ? OptionalDouble.of(sum / weights) : OptionalDouble.empty();
     }
 
     /**

@@ -86,14 +86,15 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
     }
 
     private Optional<Estimate> result(List<Account> accounts) {
-        Combination combination = sheet.combination();
+        boolean points = accounts.size() > 1
+                && sheet.experiment().combinations().stream().anyMatch(Combination::needsPoints);
         List<TrialResult> found = new ArrayList<>();
-        accounts.forEach(each -> inShort(each, combination).ifPresent(found::add));
-        return combination.of(found);
+        accounts.forEach(each -> inShort(each, points).ifPresent(found::add));
+        return sheet.combination(found).of(found);
     }
 
-    private Optional<TrialResult> inShort(Account account, Combination combination) {
-        return combination.needsPoints()
+    private Optional<TrialResult> inShort(Account account, boolean points) {
+        return points
                 ? account.solve(bindings).solution().map(Solution::inShort)
                 : account.estimate(bindings)
                         .map(estimate -> new TrialResult(estimate, Optional.empty(), account.amount(bindings)));

@@ -21,6 +21,7 @@ import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Legs;
+import lab.sassafras.experiment.LineReading;
 import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
@@ -33,6 +34,7 @@ import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.TimeBudget;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.statistics.CorrelatedLine;
 import lab.sassafras.statistics.StraightLine;
 import lab.sassafras.statistics.TrialMean;
 import lab.sassafras.statistics.TrialPoint;
@@ -333,6 +335,27 @@ public final class Reduction {
                 .flatMap(result -> sample.interval().map(by -> written(sample, result.times(times), by.times(times))));
     }
 
+    /**
+     * {@return what the line through the trials of a sample stands for, each with its unit; none where there is no line, or
+     * it says nothing beside its slope}
+     *
+     * @param sample one of the samples
+     */
+    public Map<LineReading, Estimate> byLine(Sample sample) {
+        Map<LineReading, Estimate> readings = new LinkedHashMap<>();
+        List<TrialPoint> points = counted(trials()).stream()
+                .filter(trial -> sample.trials().contains(trial.account().trial()))
+                .flatMap(trial -> trial.point().stream())
+                .toList();
+        if (points.size() > 1 && !sheet.experiment().lineReadings().isEmpty()) {
+            CorrelatedLine.of(points)
+                    .ifPresent(line -> sheet.experiment()
+                            .lineReadings()
+                            .forEach(each -> readings.put(each, line.along(each.bySlope(), each.byIntercept()))));
+        }
+        return readings;
+    }
+
     private Presentation.Written written(Sample sample, Estimate result, Interval by) {
         return trials().stream()
                 .filter(trial -> sample.trials().contains(trial.number()))
@@ -591,8 +614,8 @@ public final class Reduction {
         List<TrialPoint> points =
                 counted.stream().flatMap(each -> each.point().stream()).toList();
         Optional<StraightLine> line = StraightLine.through(points);
-        Combination combination = sheet.combination();
         List<TrialResult> inShort = counted.stream().map(Solution::inShort).toList();
+        Combination combination = sheet.combination(inShort);
         Optional<Estimate> result = combination.of(inShort);
         Optional<Interval> interval = result.map(value -> interval(value, trials));
         Optional<Verdict> verdict = result.flatMap(
@@ -606,6 +629,7 @@ public final class Reduction {
                         trials.stream().filter(Trial::counts).map(Trial::number).toList())));
         line.filter(any -> points.get(0).meetsZero())
                 .ifPresent(laid -> own.addAll(said.ofLine(laid, points.get(0).upUnit())));
+        own.addAll(said.ofWhatDiffers(sheet, counted, points));
         if (result.isEmpty() && mean.isPresent()) {
             own.add(TrialResult.unlike(inShort) && !combination.needsPoints() ? said.unlikeAmounts() : said.tooFew());
         }

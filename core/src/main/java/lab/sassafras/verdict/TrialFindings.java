@@ -1,13 +1,21 @@
 package lab.sassafras.verdict;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import lab.sassafras.account.Finding;
+import lab.sassafras.account.Solution;
+import lab.sassafras.experiment.Sheet;
+import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.statistics.Dependence;
 import lab.sassafras.statistics.Grubbs;
 import lab.sassafras.statistics.StraightLine;
 import lab.sassafras.statistics.TrialMean;
+import lab.sassafras.statistics.TrialPoint;
 
 /** What several trials of one sample say together. */
 final class TrialFindings {
@@ -58,6 +66,69 @@ final class TrialFindings {
                                         ? "The slope, which is the result, is free of it; the mean is not."
                                         : "The slope is free of it; the mean, which is the result, is not.")))
                 : List.of();
+    }
+
+    /**
+     * Whether the trials are no repeats of one thing, because the result follows something in which they differ. What
+     * they stand against on a line through nothing is looked at there.
+     */
+    List<Finding> ofWhatDiffers(Sheet sheet, List<Solution> trials, List<TrialPoint> points) {
+        List<Estimate> results = trials.stream().map(Solution::estimate).toList();
+        List<Finding> findings = new ArrayList<>();
+        if (combination.finds().isPresent()
+                && points.size() > 1
+                && !points.get(0).meetsZero()) {
+            findings.add(Finding.note(
+                    "trials.along-line",
+                    "The trials are no repeats: what they differ in moves the result by more than the ± of each. So no mean "
+                            + "is offered, and the result is that of the line through them."
+                            + (points.size() == 2
+                                    ? " Two points leave no scatter to judge the line by: its ± is that of the instruments alone."
+                                    : "")));
+        }
+        temperatures(sheet, trials)
+                .flatMap(at -> follows("temperature", at, "°C", results))
+                .ifPresent(findings::add);
+        dilutions(sheet, trials)
+                .flatMap(at -> follows("dilution", at, "mol of water to each mole", results))
+                .ifPresent(findings::add);
+        return findings;
+    }
+
+    private Optional<Finding> follows(String what, List<Double> at, String unit, List<Estimate> results) {
+        return Dependence.of(results, at)
+                .filter(Dependence::beyondChance)
+                .map(found -> Finding.question(
+                        "trials.follow-" + what,
+                        "The results follow the " + what + " of the trials: from "
+                                + figures.significant(Collections.min(at), 3) + " to "
+                                + figures.significant(Collections.max(at), 3) + " " + unit + " they change by "
+                                + figures.signed(found.change(), Figures.decimalsFor(found.uncertainty()))
+                                + ", more than their own ± and chance explain. They are no repeats of one thing: their mean "
+                                + "belongs to the middle of them, and its ± is made of that change."));
+    }
+
+    /** Of every trial, or of none. */
+    private static Optional<List<Double>> temperatures(Sheet sheet, List<Solution> trials) {
+        List<Double> all = trials.stream()
+                .map(trial -> AtBench.temperature(sheet, trial))
+                .flatMap(at -> at.stream().boxed())
+                .toList();
+        return sheet.experiment().span().isPresent() && all.size() == trials.size()
+                ? Optional.of(all)
+                : Optional.empty();
+    }
+
+    private static Optional<List<Double>> dilutions(Sheet sheet, List<Solution> trials) {
+        List<Double> all = trials.stream()
+                .flatMap(trial -> trial.derived().stream()
+                        .filter(each -> each.derived().unit() == BenchUnit.NUMBER)
+                        .limit(1))
+                .map(each -> each.estimate().value())
+                .toList();
+        return sheet.experiment().span().isPresent() && all.size() == trials.size()
+                ? Optional.of(all)
+                : Optional.empty();
     }
 
     /** Why heats of unlike amounts have no mean. */

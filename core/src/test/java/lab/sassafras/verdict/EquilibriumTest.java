@@ -15,6 +15,8 @@ import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** A saturated solution at equilibrium, against arithmetic by hand. */
 class EquilibriumTest {
@@ -155,14 +157,12 @@ class EquilibriumTest {
         assertThat(salt.reduced().findings()).extracting(Finding::code).contains("caveat.rest");
     }
 
-    /** ln K by hand from ΔH = 15 kJ/mol and ΔS = 70 J/(mol·K) at four temperatures: the line gives both back. */
-    @Test
-    void severalTemperaturesGiveEnthalpyAndEntropyByTheLine() {
-        double[] celsius = {10, 20, 30, 40};
-        BenchSheet sheet = BenchSheet.of("dissolving-equilibrium", 4)
+    /** ln K by hand from ΔH = 15 kJ/mol and ΔS = 70 J/(mol·K) at some temperatures. */
+    private static BenchSheet held(double... celsius) {
+        BenchSheet sheet = BenchSheet.of("dissolving-equilibrium", celsius.length)
                 .says("solute[1]/formula", "CO(NH2)2")
                 .says("solute[1]/dissolves", "whole");
-        for (int i = 1; i <= 4; i++) {
+        for (int i = 1; i <= celsius.length; i++) {
             double kelvin = celsius[i - 1] + 273.15;
             double molar = Math.exp(-15_000 / (R * kelvin) + 70 / R);
             sheet.reads("vessel[" + i + "]/empty", "20.0000", "g")
@@ -176,20 +176,75 @@ class EquilibriumTest {
                             String.format(Locale.ROOT, "%.6f", 30 + molar * 0.020 * 60.056),
                             "g");
         }
-        Reduction mean = sheet.reduced();
-        assertThat(mean.samples().get(0).line().orElseThrow().slope()).isCloseTo(-15_000 / R, within(5.0));
-        assertThat(mean.samples().get(0).line().orElseThrow().intercept()).isCloseTo(70 / R, within(0.02));
-        assertThat(mean.findings())
-                .as("nothing says that ln K should be zero where 1/T is")
-                .noneMatch(each -> each.code().equals("trials.intercept"));
-        Sheet byLine = sheet.sheet()
-                .with(sheet.sheet()
-                        .setting()
-                        .combining(sheet.sheet().experiment().combinations().get(1)));
-        Reduction line = Reduction.of(byLine, byLine.setting().conventions());
-        Estimate heat = line.result().orElseThrow();
+        return sheet;
+    }
+
+    private static Estimate byLine(Reduction reduction, String words) {
+        return reduction.byLine(reduction.samples().get(0)).entrySet().stream()
+                .filter(each -> each.getKey().label().startsWith(words))
+                .findFirst()
+                .orElseThrow()
+                .getValue();
+    }
+
+    /** At several temperatures no mean is made: the line gives ΔG at 25 °C, ΔH and ΔS, and ΔG better than ΔH − TΔS apart. */
+    @Test
+    void severalTemperaturesAreNoRepeatsAndGiveAllThreeByTheLine() {
+        Reduction reduction = held(15, 25, 35, 45).reduced();
+        assertThat(reduction.samples().get(0).combination().key()).isEqualTo("at-25");
+        Estimate free = reduction.result().orElseThrow();
+        // 15 − 298.15 · 0.070
+        assertThat(free.value()).isCloseTo(-5.8705, within(0.002));
+        assertThat(reduction.unknown()).contains("Gibbs energy", "25 °C");
+        Estimate heat = byLine(reduction, "enthalpy");
+        Estimate entropy = byLine(reduction, "entropy");
         assertThat(heat.value()).isCloseTo(15, within(0.05));
-        assertThat(heat.uncertainty()).isPositive();
-        assertThat(line.unknown()).isEqualTo("enthalpy of dissolving, by the line of ln K against 1/T");
+        assertThat(entropy.value()).isCloseTo(70, within(0.2));
+        double apart = Math.hypot(heat.uncertainty(), 0.29815 * entropy.uncertainty());
+        assertThat(free.uncertainty()).isLessThan(apart / 5);
+        assertThat(reduction.samples().get(0).line().orElseThrow().slope()).isCloseTo(-15_000 / R, within(5.0));
+        assertThat(reduction.findings())
+                .as("nothing says that ln K should be zero where 1/T is")
+                .noneMatch(each -> each.code().equals("trials.intercept"))
+                .anyMatch(each -> each.code().equals("trials.along-line"));
+    }
+
+    /** What was chosen stands where it is open: ΔH by the line is, the mean of four temperatures is not. */
+    @ParameterizedTest
+    @CsvSource({"temperatures, temperatures, 15", "mean, at-25, -5.8705"})
+    void aMeanThatWasChosenBeforeIsNotMadeOfSeveralTemperatures(String chosen, String made, double value) {
+        Sheet sheet = held(15, 25, 35, 45).sheet();
+        Sheet byChoice = sheet.with(sheet.setting()
+                .combining(sheet.experiment().combinations().stream()
+                        .filter(each -> each.key().equals(chosen))
+                        .findFirst()
+                        .orElseThrow()));
+        Reduction reduction = Reduction.of(byChoice, byChoice.setting().conventions());
+        assertThat(reduction.samples().get(0).combination().key()).isEqualTo(made);
+        assertThat(reduction.result().orElseThrow().value()).isCloseTo(value, within(0.05));
+    }
+
+    /** Two temperatures: the line is exact, so the instruments alone make its ±, and that is said. */
+    @Test
+    void twoTemperaturesLeaveNoScatterToJudgeBy() {
+        Reduction two = held(20, 40).reduced();
+        assertThat(two.result().orElseThrow().degreesOfFreedom()).isInfinite();
+        assertThat(two.result().orElseThrow().value()).isCloseTo(-5.8705, within(0.002));
+        assertThat(two.findings())
+                .anyMatch(each -> each.code().equals("trials.along-line")
+                        && each.message().contains("Two points leave no scatter"));
+        // at one temperature they are repeats
+        Reduction repeats = held(25, 25, 25).reduced();
+        assertThat(repeats.samples().get(0).combination().key()).isEqualTo("mean");
+        assertThat(repeats.findings()).noneMatch(each -> each.code().equals("trials.along-line"));
+    }
+
+    /** 20.00 mL read on nothing known are good to half a per cent, not to 0.005 mL (common practice, no source). */
+    @Test
+    void aVolumeWithoutAnInstrumentIsNotGoodToItsLastDigit() {
+        Estimate one = trial(held(25).reduced()).estimate();
+        double ofVolume = R * 298.15 / 1000 * 0.005 / Math.sqrt(3);
+        assertThat(one.contributions().get(0).label()).contains("volume");
+        assertThat(one.contributions().get(0).uncertainty()).isCloseTo(ofVolume, within(1e-6));
     }
 }

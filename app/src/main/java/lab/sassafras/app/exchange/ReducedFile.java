@@ -221,6 +221,13 @@ record ReducedFile(
                                 null,
                                 reduction.unit().symbol()))));
         reduction
+                .byLine(reduction.samples().get(0))
+                .forEach((reading, value) -> derived.add(new DerivedPart(
+                        reading.label(),
+                        value.value(),
+                        value.uncertainty(),
+                        reading.unit().symbol())));
+        reduction
                 .agreement(reduction.samples().get(0))
                 .ifPresent(agreement ->
                         derived.add(new DerivedPart("per cent error", agreement.percentError(), null, "%")));

@@ -79,23 +79,21 @@ public record LinePanel(
                 weighed.map(each -> written(figures, each.value(), each.halfWidth(0.95)) + unit),
                 written(figures, line.intercept(), line.interceptHalfWidth()) + " " + up.symbol(),
                 !points.get(0).meetsZero()
-                        ? "Each number ± half its 95 % interval, from the scatter of the trials about the line."
+                        ? "Slope and intercept ± half their 95 % interval, by the scatter of the trials about the line; what they stand for, "
+                                + "with each trial weighed by its ± and the two taken together."
                         : line.missesZero()
                                 ? "The intercept is away from zero: every trial carries the same amount of something else. The "
                                         + "slope is free of it."
                                 : "The intercept is zero within its scatter, as it should be: no error is the same in every "
                                         + "trial.",
-                reduction.sheet().experiment().lineReadings().stream()
+                reduction.byLine(sample).entrySet().stream()
                         .map(each -> new Stands(
-                                each.label(),
+                                each.getKey().label(),
                                 written(
                                                 figures,
-                                                each.factor() * (each.slope() ? line.slope() : line.intercept()),
-                                                Math.abs(each.factor())
-                                                        * (each.slope()
-                                                                ? line.slopeHalfWidth()
-                                                                : line.interceptHalfWidth()))
-                                        + " " + each.unit().symbol()))
+                                                each.getValue().value(),
+                                                each.getValue().halfWidth(0.95))
+                                        + " " + each.getKey().unit().symbol()))
                         .toList(),
                 LinePicture.of(
                         line,
@@ -107,7 +105,11 @@ public record LinePanel(
                                         each.up().symbol().text()))
                                 .orElse(List.of())),
                 reduction.sheet().experiment().combinations().stream()
-                        .filter(each -> !each.key().equals(sample.combination().key()))
+                        .filter(each -> !each.key().equals(sample.combination().key())
+                                && each.open(trials.stream()
+                                        .map(trial ->
+                                                trial.solution().orElseThrow().inShort())
+                                        .toList()))
                         .toList(),
                 sample.combination());
     }

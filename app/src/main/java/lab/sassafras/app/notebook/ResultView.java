@@ -124,7 +124,12 @@ public final class ResultView {
 
     /** What else follows from the trial shown. */
     public List<AlsoFound> further() {
-        return solution().map(Solution::derived).orElse(List.of()).stream()
+        List<AlsoFound> all = new ArrayList<>();
+        reduction
+                .byLine(sample)
+                .forEach((reading, value) ->
+                        all.add(new AlsoFound(reading.label(), presentation.written(value, reading.unit()))));
+        solution().map(Solution::derived).orElse(List.of()).stream()
                 .filter(each -> each.estimate().finite())
                 .map(each -> new AlsoFound(
                         each.derived().label(),
@@ -132,7 +137,8 @@ public final class ResultView {
                                 each.estimate(),
                                 reduction.interval(shownTrial, each).half(),
                                 each.derived().unit())))
-                .toList();
+                .forEach(all::add);
+        return all;
     }
 
     private Optional<Estimate> estimate() {

@@ -34,12 +34,12 @@ import lab.sassafras.statistics.Combination;
  */
 public final class DissolvingEquilibrium extends LedgerExperiment {
 
-    /** What the slope of ln K against 1/T is multiplied by to be ΔH in kJ/mol. */
-    private static final double BY_SLOPE = -Constants.GAS.value() / 1000;
+    /** What the slope of ln K against 1/T is multiplied by to be ΔH in kJ/mol, and with the intercept times T to be ΔG. */
+    private static final double BY_SLOPE_AND_INTERCEPT = -Constants.GAS.value() / 1000;
 
     /** As it is offered to a class. */
     public DissolvingEquilibrium() {
-        super("dissolving-equilibrium", 1, BenchUnit.KILOJOULES_PER_MOLE);
+        super("dissolving-equilibrium", 2, BenchUnit.KILOJOULES_PER_MOLE);
     }
 
     @Override
@@ -126,20 +126,32 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
     @Override
     public List<Combination> combinations() {
         return List.of(
-                Combination.MEAN,
-                Combination.ofSlope(
+                Combination.meanUnlessAlongLine(),
+                Combination.ofLine(
+                        "at-25",
+                        "ΔG at 25 °C by the line of ln K against 1/T",
+                        words().get("by-line"),
+                        BY_SLOPE_AND_INTERCEPT,
+                        BY_SLOPE_AND_INTERCEPT * Constants.AT_25.value()),
+                Combination.ofLine(
                         "temperatures",
                         "ΔH by the line of ln K against 1/T",
                         "enthalpy of dissolving, by the line of ln K against 1/T",
-                        BY_SLOPE));
+                        BY_SLOPE_AND_INTERCEPT,
+                        0));
     }
 
     @Override
     public List<LineReading> lineReadings() {
         return List.of(
-                new LineReading(words().get("by-slope"), true, BY_SLOPE, BenchUnit.KILOJOULES_PER_MOLE),
                 new LineReading(
-                        words().get("by-intercept"), false, Constants.GAS.value(), BenchUnit.JOULES_PER_MOLE_KELVIN));
+                        words().get("by-line"),
+                        BY_SLOPE_AND_INTERCEPT,
+                        BY_SLOPE_AND_INTERCEPT * Constants.AT_25.value(),
+                        BenchUnit.KILOJOULES_PER_MOLE),
+                new LineReading(words().get("by-slope"), BY_SLOPE_AND_INTERCEPT, 0, BenchUnit.KILOJOULES_PER_MOLE),
+                new LineReading(
+                        words().get("by-intercept"), 0, Constants.GAS.value(), BenchUnit.JOULES_PER_MOLE_KELVIN));
     }
 
     @Override
