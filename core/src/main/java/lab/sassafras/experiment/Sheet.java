@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
@@ -119,6 +120,23 @@ public final class Sheet implements Evidence {
     public Sheet with(Line more) {
         return new Sheet(
                 experiment, Stream.concat(lines.stream(), Stream.of(more)).toList(), setting, reservations);
+    }
+
+    /**
+     * {@return the same with another answer in words in one place}
+     *
+     * @param address where it stands
+     * @param answer  in place of what was answered there
+     */
+    public Sheet answering(Address address, String answer) {
+        Line other = new Line(
+                address, Role.STATED, answer, 0, -1, 0, Optional.empty(), Optional.empty(), OptionalDouble.empty(), "");
+        return new Sheet(
+                experiment,
+                Stream.concat(lines.stream().filter(each -> !each.address().equals(address)), Stream.of(other))
+                        .toList(),
+                setting,
+                reservations);
     }
 
     /**

@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.convention.Question;
 
@@ -83,6 +84,27 @@ public record Suspect(
 
         /** The other reagent ran out. */
         record OtherReagent() implements Cause {}
+
+        /**
+         * Another answer to a question in words, each judged by the reference that belongs to it.
+         *
+         * @param path     of the question
+         * @param instead what it may have been
+         */
+        record Answered(String path, Instead instead) implements Cause {}
+    }
+
+    /** What an answer may have been in place of the one given. */
+    @FunctionalInterface
+    public interface Instead {
+
+        /**
+         * {@return each other answer with its size (unit of the suspect)}
+         *
+         * @param answered what was answered
+         * @param sheet    what was read
+         */
+        Map<String, Double> of(String answered, Sheet sheet);
     }
 
     /**
@@ -158,6 +180,25 @@ public record Suspect(
     /** {@return the other of two reagents having run out} */
     public static Suspect otherReagent() {
         return new Suspect("other-reagent", new Cause.OtherReagent(), 1);
+    }
+
+    /**
+     * {@return another answer to a question in words, each judged by the reference that belongs to it}
+     *
+     * @param key     stable name
+     * @param path    of the question
+     * @param unit    of the size of an answer, in words; empty where it has none
+     * @param instead what it may have been
+     */
+    public static Suspect answered(String key, String path, String unit, Instead instead) {
+        return new Suspect(
+                key,
+                new Cause.Answered(path, instead),
+                1,
+                Double.POSITIVE_INFINITY,
+                Sign.EITHER,
+                new Measure(false, 1, unit),
+                (sheet, trial) -> true);
     }
 
     /** {@return the moment of mixing marked late} */

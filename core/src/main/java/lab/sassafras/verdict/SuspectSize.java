@@ -58,6 +58,12 @@ public record SuspectSize(
         Suspicion suspicion = new Suspicion(sheet, conventions, solution);
         List<SuspectSize> sizes = new ArrayList<>();
         for (Suspect suspect : sheet.experiment().suspected()) {
+            if (suspect.cause() instanceof Suspect.Cause.Answered answered) {
+                deviation
+                        .flatMap(off -> otherwise(sheet, suspect, suspicion, suspicion.otherwise(answered), off))
+                        .ifPresent(sizes::add);
+                continue;
+            }
             suspicion
                     .apply(suspect)
                     .map(applied -> of(sheet, suspect, suspicion.asItStands(), applied, deviation))
@@ -99,6 +105,27 @@ public record SuspectSize(
                                 ? Math.abs(change - off.size()) <= off.allowed()
                                 : believed(suspect, applied, explains))
                         .isPresent());
+    }
+
+    /** Of other answers, the one nearest to its own reference, where that is nearer than the result is to its. */
+    private static Optional<SuspectSize> otherwise(
+            Sheet sheet, Suspect suspect, Suspicion suspicion, List<Suspicion.Otherwise> answers, Deviation deviation) {
+        return answers.stream()
+                .min(Comparator.comparingDouble(each -> each.found().times()))
+                .filter(best -> Math.abs(best.found().difference()) < Math.abs(deviation.size()))
+                .map(best -> {
+                    double change = best.value() - suspicion.asItStands();
+                    return new SuspectSize(
+                            suspect,
+                            sheet.experiment().words().get("suspect." + suspect.key()),
+                            suspect.measure().unit(),
+                            best.size(),
+                            change,
+                            change,
+                            OptionalDouble.of(1 - Math.abs(best.found().difference() / deviation.size())),
+                            OptionalDouble.of(best.size()),
+                            best.found().agrees());
+                });
     }
 
     /** The plausible size, turned to the side on which it helps where it may as well lie there. */

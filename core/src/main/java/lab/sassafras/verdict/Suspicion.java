@@ -89,7 +89,49 @@ final class Suspicion {
         if (cause instanceof Cause.Calorimeter) {
             return calorimeter();
         }
-        return cause instanceof Cause.Mark ? marked(suspect) : otherReagent();
+        return cause instanceof Cause.Mark
+                ? marked(suspect)
+                : cause instanceof Cause.OtherReagent ? otherReagent() : Optional.empty();
+    }
+
+    /**
+     * Another answer, worked and judged by its own reference.
+     *
+     * @param size  of it (unit of the suspect)
+     * @param value the result with it (unit of the result)
+     * @param found how that stands to its own reference
+     */
+    record Otherwise(double size, double value, Agreement found) {}
+
+    /** Every other answer that can be judged; none where nothing was answered. */
+    List<Otherwise> otherwise(Cause.Answered cause) {
+        Address address = sheet.address(cause.path(), trial);
+        List<Otherwise> all = new ArrayList<>();
+        sheet.stated(address)
+                .ifPresent(answered -> cause.instead()
+                        .of(answered, sheet)
+                        .forEach((answer, size) -> judged(sheet.answering(address, answer))
+                                .ifPresent(worked -> worked.found()
+                                        .ifPresent(found -> all.add(new Otherwise(size, worked.value(), found))))));
+        return all;
+    }
+
+    private record Judged(double value, Optional<Agreement> found) {}
+
+    private Optional<Judged> judged(Sheet other) {
+        return other
+                .experiment()
+                .accounts(other, conventions)
+                .get(trial - 1)
+                .solve(other.bindings())
+                .solution()
+                .stream()
+                .filter(solved -> solved.result().unit() == solution.result().unit())
+                .findFirst()
+                .map(solved -> new Judged(
+                        solved.estimate().value(),
+                        Verdict.of(other, trial, solved.estimate(), Interval.of(solved.estimate()), List.of(solved))
+                                .agreement()));
     }
 
     /** A reading that enters the account, moved. */

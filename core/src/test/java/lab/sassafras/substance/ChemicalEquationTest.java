@@ -83,11 +83,7 @@ class ChemicalEquationTest {
                         row -> row.waters().isEmpty() && !row.formula().text().equals("CO(NH2)2"))
                 .hasSizeGreaterThanOrEqualTo(20)
                 .allSatisfy(row -> {
-                    String anhydrous = row.formula().text().replaceAll("·.*", "");
-                    String water =
-                            row.formula().text().replaceAll("^[^·]*·?", "").replaceAll("(\\d+)H2O", " + $1 H2O(l)");
-                    ChemicalEquation dissolving =
-                            ChemicalEquation.read(row.formula().text() + "(s) -> " + anhydrous + "(aq)" + water);
+                    ChemicalEquation dissolving = ChemicalEquation.dissolving(row.formula());
                     assertThat(shelf.formation().heat(dissolving).orElseThrow().value())
                             .as(row.formula().text())
                             .isCloseTo(row.reference().value(), within(0.35));

@@ -212,7 +212,7 @@ class DissolvingTest {
                         .reference()
                         .value())
                 .isGreaterThan(15);
-        assertThat(salt("CaCl2·4H2O", "8.00", "22.0", "20.5", "all").reduced().findings())
+        assertThat(salt("CaCl2·3H2O", "8.00", "22.0", "20.5", "all").reduced().findings())
                 .extracting(Finding::code)
                 .contains("dissolving.no-reference");
         // weighed as if it were anhydrous, it has the wrong sign, and that is asked about

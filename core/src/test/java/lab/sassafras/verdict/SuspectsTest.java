@@ -19,6 +19,7 @@ import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Instrument;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
@@ -181,13 +182,51 @@ class SuspectsTest {
         assertThat(reduction.noneSuffices()).isEmpty();
     }
 
-    /** 5 g of a salt that was its dihydrate: fewer moles by 147.01 ÷ 110.98, and the wrong process. */
-    @Test
-    void waterOfCrystallizationIsCountedInMoles() {
-        SuspectSize hydrate = found(
-                recorded(new Planted("hydrate", 2, salt("KCl"), saltEnds(5, 74.551 + 2 * 18.015, 105))), "hydrate");
-        assertThat(hydrate.explains().orElseThrow()).isCloseTo(2, within(1e-3));
-        assertThat(hydrate.unit()).isEqualTo("mol of water in each");
+    /**
+     * 5 g of a hydrate written as the salt without water (or the other way), dissolved with the heat its own row has at some
+     * 160 mol of water to each (heats of solution and of dilution: NBS, memory): it comes out first, with its waters.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "CaCl2, 147.01, -42.7, 2",
+        "CaCl2, 219.08, 19.5, 6",
+        "MgSO4, 246.47, 11.8, 7",
+        "CuSO4, 249.68, 6, 5",
+        "MgSO4·7H2O, 120.37, -91.2, -7",
+        "Na2CO3, 286.14, 65.6, 10"
+    })
+    void aHydrateIsFoundByItsOwnRow(String written, double molarMass, double heat, double waters) {
+        Reduction reduction = salt(written)
+                .apply(saltEnds(5, molarMass, 105).applyAsDouble(heat))
+                .reduced();
+        SuspectSize first = reduction.suspects().get(0);
+        assertThat(first.suspect().key()).isEqualTo("hydrate");
+        assertThat(first.explains().orElseThrow()).isEqualTo(waters);
+        assertThat(first.unit()).isEqualTo("mol of water in each");
+        assertThat(first.believed()).isTrue();
+        assertThat(reduction.result().orElseThrow().value() + first.change())
+                .as("what the result would be, per mole of what it was")
+                .isCloseTo(heat, within(0.002 * Math.abs(heat) + 0.02));
+    }
+
+    /** What takes no water is no hydrate, and a fraction of a water is damp: that is another cause. */
+    @ParameterizedTest
+    @CsvSource({
+        "NH4NO3, 80.043, 22.1",
+        "KNO3, 101.10, 31.5",
+        "NaOH, 39.997, -39.6",
+        "KCl, 74.551, 15.5",
+        "CaCl2, 110.98, -70"
+    })
+    void whatCrystallizesWithoutWaterIsNoHydrate(String formula, double molarMass, double heat) {
+        Reduction reduction = salt(formula)
+                .apply(saltEnds(5, molarMass, 105).applyAsDouble(heat))
+                .reduced();
+        assertThat(reduction.agreement(reduction.samples().get(0)).orElseThrow().agrees())
+                .isFalse();
+        assertThat(reduction.suspects())
+                .noneMatch(each -> each.suspect().key().equals("hydrate") && each.believed())
+                .anyMatch(each -> each.suspect().key().equals("moist") && each.believed());
     }
 
     /** Where the other reagent ran out there is no size, only whether it would do: 110 mL by 50 mL are 1.2. */

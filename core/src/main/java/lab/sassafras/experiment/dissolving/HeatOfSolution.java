@@ -1,7 +1,9 @@
 package lab.sassafras.experiment.dissolving;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
@@ -26,6 +28,8 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Hydrates;
 
 /** A weighed solid dissolves in water: dissolving + solution + calorimeter; per mole, per gram, or the heat alone. */
 public final class HeatOfSolution extends LedgerExperiment {
@@ -91,10 +95,17 @@ public final class HeatOfSolution extends LedgerExperiment {
                 new Suspect("moist", "solute/purity", -2).insteadOf(100).upTo(15),
                 new Suspect("undissolved", "solid/mass", -0.05).ofItself().upTo(0.3),
                 new Suspect("impure", "solute/purity", -3).insteadOf(100).upTo(20),
-                new Suspect("hydrate", "solute/formula", 1)
-                        .counted(WATER, "mol of water in each")
-                        .upTo(12)
-                        .eitherWay());
+                Suspect.answered(
+                        "hydrate", "solute/formula", "mol of water in each", (formula, any) -> forms(formula)));
+    }
+
+    /** Other forms of a salt by how many waters more they have than was written. */
+    private static Map<String, Double> forms(String formula) {
+        ChemicalFormula written = ChemicalFormula.read(formula);
+        Map<String, Double> forms = new LinkedHashMap<>();
+        Hydrates.others(written)
+                .forEach(each -> forms.put(each.text(), (double) each.boundWater() - written.boundWater()));
+        return forms;
     }
 
     @Override
