@@ -36,8 +36,8 @@ class SideBySideTest extends HouseTest {
         String period = hand.openPeriod("Side by side, " + UUID.randomUUID());
         String path = period + "/beside/heat-of-solution";
         assertThat(words(hand.get(path).body())).contains("No entry of it has a result yet");
-        String[] ends = {"18.1", "18.0", "18.2", "14.9"};
-        String[] benches = {"Alder", "Hawthorn", "Medlar", "Rowan"};
+        String[] ends = {"18.1", "18.0", "18.2", "18.15", "18.05", "14.9"};
+        String[] benches = {"Alder", "Hawthorn", "Medlar", "Sorrel", "Willow", "Rowan"};
         String last = "";
         for (int i = 0; i < ends.length; i++) {
             hand.join(period, benches[i]);
@@ -49,13 +49,13 @@ class SideBySideTest extends HouseTest {
         String page = hand.get(path).body();
         assertThat(words(page))
                 .containsPattern("NH4Cl ?\\(s\\) → NH4Cl ?\\(aq\\)")
-                .contains("Rowan, ", "lies apart; the others agree among themselves")
+                .contains("Rowan, ", "is an outlier (generalized ESD, 5 % in all); the others agree among themselves")
+                .contains("Worth repeating now? yes: it is an outlier", "1 more of this period has no result yet")
                 .contains(
-                        "Worth repeating now? yes: it lies apart from the others",
-                        "1 more of this period has no result yet")
-                .contains("mean of all, what they share counted once");
+                        "weighted mean, scatter between entries included (Paule–Mandel; Hartung–Knapp)",
+                        "plain mean, s = ");
         assertThat(page).contains("href=\"" + last.replaceAll("^https?://[^/]*", "") + "/result\"");
-        assertThat(page.split("class=\"dot")).hasSize(5);
+        assertThat(page.split("class=\"dot")).hasSize(7);
         assertThat(hand.get(period + "/beside/alchemy").statusCode()).isEqualTo(404);
     }
 }

@@ -1,33 +1,35 @@
 package lab.sassafras.verdict;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
-import lab.sassafras.statistics.TrialMean;
+import lab.sassafras.statistics.BetweenEntries;
+import lab.sassafras.statistics.Outliers;
 import lab.sassafras.substance.Reference;
 
 /**
- * Entries of one thing beside each other: whether all of them are shifted, by something they share, or one is off; and
- * which is worth repeating.
+ * Entries of one thing beside each other: whether all of them are shifted, by something they share, or some are outliers;
+ * and which is worth repeating.
  *
  * @param entries   in the order given
- * @param mean      of them; what they share, such as a thermometer's offset, counts once
+ * @param together  what all of them come to; empty for one alone
+ * @param scatter   standard deviation of the values (unit of the results); 0 for one alone
  * @param reference empty where none is told
  * @param findings  in words, weightiest first
  */
-public record SideBySide(List<Entry> entries, TrialMean mean, Optional<Reference> reference, List<Finding> findings) {
-
-    /** Half a 95 % interval in standard uncertainties, as far as two entries are told apart. */
-    private static final double WIDE = 2;
+public record SideBySide(
+        List<Entry> entries,
+        Optional<BetweenEntries> together,
+        double scatter,
+        Optional<Reference> reference,
+        List<Finding> findings) {
 
     /** So many times as uncertain as the middle one, an entry is worth repeating (common practice, no source). */
     private static final double UNSURE = 2.5;
@@ -37,20 +39,22 @@ public record SideBySide(List<Entry> entries, TrialMean mean, Optional<Reference
     /**
      * One of them.
      *
-     * @param label  bench and time
-     * @param result of it
+     * @param label    bench and time
+     * @param result   of it
+     * @param interval of it, as its own page prints it
      */
-    public record Given(String label, Estimate result) {}
+    public record Given(String label, Estimate result, Interval interval) {}
 
     /**
      * One of them, judged.
      *
-     * @param label  bench and time
-     * @param result of it, in which only what reaches beyond its entry is shared
-     * @param off    whether it lies apart from the others
-     * @param repeat why it is worth repeating now; empty where it is not
+     * @param label    bench and time
+     * @param result   of it, in which only what reaches beyond its entry is shared
+     * @param interval of it, as its own page prints it
+     * @param off      whether it is an outlier among the others
+     * @param repeat   why it is worth repeating now; empty where it is not
      */
-    public record Entry(String label, Estimate result, boolean off, Optional<String> repeat) {}
+    public record Entry(String label, Estimate result, Interval interval, boolean off, Optional<String> repeat) {}
 
     /**
      * {@return the entries beside each other}
@@ -63,8 +67,8 @@ public record SideBySide(List<Entry> entries, TrialMean mean, Optional<Reference
     public static SideBySide of(List<Given> given, Optional<Reference> reference, String unit, Figures figures) {
         List<Estimate> results =
                 given.stream().map(each -> Estimate.of(each.result().asInput())).toList();
-        TrialMean mean = TrialMean.of(results);
-        OptionalInt apart = apart(results);
+        List<Integer> outliers =
+                Outliers.among(results.stream().map(Estimate::value).toList());
         double middle = results.stream()
                 .mapToDouble(Estimate::uncertainty)
                 .sorted()
@@ -75,88 +79,104 @@ public record SideBySide(List<Entry> entries, TrialMean mean, Optional<Reference
                 .mapToObj(i -> new Entry(
                         given.get(i).label(),
                         results.get(i),
-                        apart.isPresent() && apart.getAsInt() == i,
-                        repeat(results.get(i), apart.isPresent() && apart.getAsInt() == i, middle)))
+                        given.get(i).interval(),
+                        outliers.contains(i),
+                        repeat(results.get(i), outliers.contains(i), middle)))
                 .toList();
         List<Finding> findings = new ArrayList<>();
-        apart.ifPresent(i -> findings.add(oneOff(given.get(i).label())));
-        if (results.size() > 1 && apart.isEmpty()) {
-            findings.addAll(together(results, mean, reference, unit, figures));
+        if (!outliers.isEmpty()) {
+            findings.add(off(outliers.stream().map(i -> given.get(i).label()).toList()));
         }
-        return new SideBySide(entries, mean, reference, List.copyOf(findings));
+        if (results.size() > 1) {
+            List<Estimate> rest = IntStream.range(0, results.size())
+                    .filter(i -> !outliers.contains(i))
+                    .mapToObj(results::get)
+                    .toList();
+            findings.addAll(together(rest, !outliers.isEmpty(), reference, unit, figures));
+        }
+        if (results.size() > 1 && results.size() < Outliers.FEWEST) {
+            findings.add(tooFew(results, unit, figures));
+        }
+        return new SideBySide(
+                entries,
+                results.size() > 1 ? Optional.of(BetweenEntries.of(results)) : Optional.empty(),
+                deviation(results),
+                reference,
+                List.copyOf(findings));
+    }
+
+    private static double deviation(List<Estimate> results) {
+        double mean = results.stream().mapToDouble(Estimate::value).average().orElse(0);
+        return results.size() < 2
+                ? 0
+                : Math.sqrt(results.stream()
+                                .mapToDouble(each -> Math.pow(each.value() - mean, 2))
+                                .sum()
+                        / (results.size() - 1));
     }
 
     private static Optional<String> repeat(Estimate result, boolean off, double middle) {
         if (off) {
-            return Optional.of("yes: it lies apart from the others");
+            return Optional.of("yes: it is an outlier");
         }
         return result.uncertainty() > UNSURE * middle && middle > 0
                 ? Optional.of("yes: far less sure than the others")
                 : Optional.empty();
     }
 
-    /** The one that lies further from the mean of the others than its own scatter and theirs allow; none of two. */
-    private static OptionalInt apart(List<Estimate> results) {
-        if (results.size() < 3) {
-            return OptionalInt.empty();
-        }
-        List<Integer> off = IntStream.range(0, results.size())
-                .filter(i -> times(results, i) > 1)
-                .boxed()
-                .sorted(Comparator.comparingDouble(i -> -times(results, i)))
-                .toList();
-        return off.isEmpty() || off.size() > results.size() / 2 ? OptionalInt.empty() : OptionalInt.of(off.get(0));
-    }
-
-    private static double times(List<Estimate> results, int i) {
-        List<Estimate> others = IntStream.range(0, results.size())
-                .filter(j -> j != i)
-                .mapToObj(results::get)
-                .toList();
-        TrialMean mean = TrialMean.of(others);
-        double own = results.get(i).ownUncertainty();
-        double scatter = Math.max(mean.scatter().orElse(0), own);
-        double allowed = WIDE
-                * Math.hypot(scatter, Math.max(mean.estimate().ownUncertainty(), scatter / Math.sqrt(others.size())));
-        return Math.abs(results.get(i).value() - mean.estimate().value()) / allowed;
-    }
-
-    private static Finding oneOff(String label) {
+    private static Finding off(List<String> labels) {
+        boolean one = labels.size() == 1;
         return Finding.question(
                 "class.one-off",
-                label
-                        + " lies apart; the others agree among themselves. What was done there was done there only: look at its "
-                        + "readings and its suspects, and repeat it now while everything still stands.");
+                String.join(" and ", labels)
+                        + (one ? " is an outlier" : " are outliers")
+                        + " (generalized ESD, 5 % in all); the others agree among themselves. What was done there was done "
+                        + "there only: look at "
+                        + (one ? "its readings and its" : "their readings and their")
+                        + " possible causes, and repeat "
+                        + (one ? "it" : "them") + " now while everything still stands.");
     }
 
-    /** What the entries say as a whole, none of them lying apart. */
+    private static Finding tooFew(List<Estimate> results, String unit, Figures figures) {
+        double low = results.stream().mapToDouble(Estimate::value).min().orElse(0);
+        double high = results.stream().mapToDouble(Estimate::value).max().orElse(0);
+        int decimals = Figures.decimalsFor(high - low);
+        return Finding.note(
+                "class.too-few",
+                "They spread over " + figures.fixed(high - low, decimals) + " " + unit + ", from "
+                        + figures.signed(low, decimals) + " to " + figures.signed(high, decimals) + ". With fewer than "
+                        + Outliers.FEWEST + " entries nobody can tell whether one of them is an outlier.");
+    }
+
+    /** What the entries that are no outliers say as a whole. */
     private static List<Finding> together(
-            List<Estimate> results, TrialMean mean, Optional<Reference> reference, String unit, Figures figures) {
+            List<Estimate> results, boolean rest, Optional<Reference> reference, String unit, Figures figures) {
         List<Finding> findings = new ArrayList<>();
-        double scatter = mean.scatter().orElse(0);
-        double own =
-                results.stream().mapToDouble(Estimate::ownUncertainty).average().orElse(0);
-        if (scatter > WIDE * own && own > 0) {
+        BetweenEntries mean = BetweenEntries.of(results);
+        reference.ifPresent(told -> findings.add(against(results, mean, rest, told, unit, figures)));
+        if (mean.scattered()) {
             findings.add(Finding.note(
                     "class.scatter",
-                    "The entries scatter by " + figures.significant(scatter, 2) + " " + unit
-                            + ", more than the ± of each says ("
-                            + figures.significant(own, 2)
-                            + "): something differs from bench to bench that no budget has."));
+                    "The entries differ by more than the ± of each says: besides it they scatter by "
+                            + figures.significant(mean.between(), 2) + " " + unit
+                            + ". Something differs from bench to bench that no budget has."));
         }
-        reference.ifPresent(told -> findings.add(against(results, mean, told, unit, figures)));
         return findings;
     }
 
     private static Finding against(
-            List<Estimate> results, TrialMean mean, Reference reference, String unit, Figures figures) {
-        double shift = mean.estimate().value() - reference.value();
-        boolean oneSide = results.stream().allMatch(each -> (each.value() - reference.value()) * shift > 0);
-        double scatterOfMean = Math.hypot(mean.estimate().ownUncertainty(), reference.uncertainty());
-        if (!oneSide || Math.abs(shift) <= WIDE * scatterOfMean) {
-            return Finding.note(
-                    "class.agrees", "The mean agrees with the reference, and the entries lie about it as they should.");
+            List<Estimate> results,
+            BetweenEntries mean,
+            boolean rest,
+            Reference reference,
+            String unit,
+            Figures figures) {
+        Agreement agreement = Agreement.of(Interval.of(mean.weighted()), reference);
+        String who = rest ? "The mean of the others" : "The mean";
+        if (agreement.agrees()) {
+            return Finding.note("class.agrees", who + " agrees with the reference within its uncertainty (95 %).");
         }
+        double shift = agreement.difference();
         List<Map.Entry<String, Double>> shared = shared(results);
         double together = Math.sqrt(shared.stream()
                 .mapToDouble(each -> each.getValue() * each.getValue())
@@ -165,9 +185,9 @@ public record SideBySide(List<Entry> entries, TrialMean mean, Optional<Reference
                 .limit(SHARED_NAMED)
                 .map(each -> each.getKey() + " (± " + figures.significant(each.getValue(), 1) + ")")
                 .collect(Collectors.joining(", "));
-        String words =
-                "Everyone is shifted, by " + figures.signed(shift, Figures.decimalsFor(scatterOfMean)) + " " + unit
-                        + " in the mean, which scatter does not explain: a cause all share, which repeating one run would not remove. ";
+        String words = who + " is shifted by " + figures.signed(shift, Figures.decimalsFor(agreement.allowed())) + " "
+                + unit + ", more than scatter, what all share and the reference explain (95 %): a cause all have in "
+                + "common, which repeating one run would not remove. ";
         return Finding.question(
                 "class.shifted",
                 words
@@ -175,8 +195,8 @@ public record SideBySide(List<Entry> entries, TrialMean mean, Optional<Reference
                                 ? "They share no instrument and no constant, so look at what was poured or weighed from the same "
                                         + "bottle, and at what everybody does alike."
                                 : "They share " + causes
-                                        + (Math.abs(shift) <= WIDE * together
-                                                ? ", and that may be enough to explain it."
+                                        + (Math.abs(shift) <= 2 * together
+                                                ? ", and that may be much of it."
                                                 : ", which is not enough to explain it: look at a bottle all drew from, or at what "
                                                         + "everybody does alike.")));
     }

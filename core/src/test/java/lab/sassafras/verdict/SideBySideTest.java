@@ -1,7 +1,6 @@
 package lab.sassafras.verdict;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -28,7 +27,7 @@ class SideBySideTest {
 
     /** Each with 0.2 of its own and as much as is given of a thermometer they share. */
     private static SideBySide.Given entry(String bench, double value, double shared) {
-        return new SideBySide.Given(
+        return given(
                 bench,
                 Estimate.of(
                         value,
@@ -39,9 +38,13 @@ class SideBySideTest {
                         Double.POSITIVE_INFINITY));
     }
 
+    private static SideBySide.Given given(String bench, Estimate result) {
+        return new SideBySide.Given(bench, result, Interval.of(result));
+    }
+
     private static SideBySide of(double shared, double... values) {
         List<SideBySide.Given> given = new ArrayList<>();
-        String[] benches = {"Alder", "Hawthorn", "Medlar", "Rowan", "Sorrel"};
+        String[] benches = {"Alder", "Hawthorn", "Medlar", "Rowan", "Sorrel", "Willow", "Yew", "Elder"};
         for (int i = 0; i < values.length; i++) {
             given.add(entry(benches[i], values[i], shared));
         }
@@ -53,10 +56,11 @@ class SideBySideTest {
     }
 
     @Test
-    void oneThatLiesApartIsToldFromTheOthersAndWorthRepeatingNow() {
-        SideBySide side = of(0, 14.7, 14.9, 12.9, 14.8, 14.6);
-        assertThat(codes(side)).containsExactly("class.one-off");
-        assertThat(side.findings().get(0).message()).startsWith("Medlar lies apart");
+    void outliersAreToldFromTheOthersAndWorthRepeatingNow() {
+        SideBySide side = of(0, 14.7, 14.9, 12.9, 14.8, 14.6, 14.75);
+        assertThat(codes(side)).containsExactly("class.one-off", "class.agrees");
+        assertThat(side.findings().get(0).message()).startsWith("Medlar is an outlier");
+        assertThat(side.findings().get(1).message()).startsWith("The mean of the others agrees");
         assertThat(side.entries())
                 .filteredOn(SideBySide.Entry::off)
                 .singleElement()
@@ -64,38 +68,51 @@ class SideBySideTest {
                     assertThat(off.label()).isEqualTo("Medlar");
                     assertThat(off.repeat().orElseThrow()).startsWith("yes");
                 });
-        assertThat(side.entries()).filteredOn(each -> each.repeat().isEmpty()).hasSize(4);
+        assertThat(side.entries()).filteredOn(each -> each.repeat().isEmpty()).hasSize(5);
+        // two to the same side do not hide each other
+        SideBySide two = of(0, 14.7, 14.9, 12.9, 14.8, 14.6, 14.75, 12.8, 14.85);
+        assertThat(two.findings().get(0).message()).startsWith("Medlar and Yew are outliers");
     }
 
-    /** All about 1.3 too small, scattering by 0.15: nothing one bench did, and the thermometer of ± 0.8 may be it. */
+    /** Of five nobody can tell; they are shown with their spread, however far one lies out. */
+    @Test
+    void belowSixTheSpreadIsShownAndNoOneIsCalledAnOutlier() {
+        SideBySide side = of(0, 14.7, 14.9, 12.9, 14.8, 14.6);
+        assertThat(side.entries()).noneMatch(SideBySide.Entry::off);
+        assertThat(side.findings())
+                .filteredOn(each -> each.code().equals("class.too-few"))
+                .singleElement()
+                .satisfies(each -> assertThat(each.message())
+                        .contains("spread over 2.0 kJ/mol, from +12.9 to +14.9", "fewer than 6 entries"));
+        assertThat(codes(of(0, 14.7, 14.9, 12.9, 14.8, 14.6, 14.75))).doesNotContain("class.too-few");
+    }
+
+    /** All about 1.3 too small, scattering by 0.13: nothing one bench did, and the thermometer of ± 0.5 may be much of it. */
     @Test
     void everyoneShiftedNamesWhatIsSharedAndWhetherThatIsEnough() {
-        SideBySide side = of(0.8, 13.4, 13.6, 13.5, 13.3);
+        SideBySide side = of(0.5, 13.4, 13.6, 13.5, 13.3, 13.45, 13.4);
         assertThat(codes(side)).containsExactly("class.shifted");
         assertThat(side.findings().get(0).message())
-                .contains("by −1.3", "offset of R-2 (± 0.8)", "may be enough", "repeating one run would not remove")
+                .contains("by −1.3", "offset of R-2 (± 0.5)", "repeating one run would not remove")
                 .doesNotContain("water");
         assertThat(side.entries()).noneMatch(SideBySide.Entry::off);
-        assertThat(of(0.1, 13.4, 13.6, 13.5, 13.3).findings().get(0).message()).contains("not enough to explain it");
-        assertThat(of(0, 13.4, 13.6, 13.5, 13.3).findings().get(0).message()).contains("share no instrument");
-    }
-
-    /** What each read once belongs to it alone: the mean of four has half the own part, and the shared part whole. */
-    @Test
-    void theMeanCountsOnceWhatIsSharedAndNothingElse() {
-        SideBySide side = of(0.8, 14.7, 14.8, 14.9, 14.8);
-        double own = Math.max(0.2, side.mean().scatter().orElseThrow());
-        assertThat(side.mean().estimate().uncertainty()).isCloseTo(Math.hypot(own / 2, 0.8), within(1e-3));
-        assertThat(codes(side)).containsExactly("class.agrees");
+        assertThat(of(0.1, 13.4, 13.6, 13.5, 13.3, 13.45, 13.4)
+                        .findings()
+                        .get(0)
+                        .message())
+                .contains("not enough to explain it");
+        assertThat(of(0, 13.4, 13.6, 13.5, 13.3, 13.45, 13.4).findings().get(0).message())
+                .contains("share no instrument");
+        // a thermometer of ± 0.8 all share is enough for 1.3: that is no shift
+        assertThat(codes(of(0.8, 13.4, 13.6, 13.5, 13.3, 13.45, 13.4))).containsExactly("class.agrees");
     }
 
     @Test
-    void moreScatterThanAnyBudgetHasIsSaidAndOfTwoNoneIsTheOddOne() {
-        assertThat(codes(of(0, 13.6, 15.9, 14.0, 15.6, 14.8))).contains("class.scatter");
-        SideBySide two = of(0, 14.7, 12.0);
-        assertThat(two.entries()).noneMatch(SideBySide.Entry::off);
+    void moreScatterThanAnyBudgetHasIsSaidAndAnUnsureEntryIsWorthRepeating() {
+        assertThat(codes(of(0, 13.6, 15.9, 14.0, 15.6, 14.8, 14.1))).contains("class.scatter");
+        assertThat(codes(of(0, 14.6, 14.9, 14.7, 14.6, 14.8, 14.9))).doesNotContain("class.scatter");
         List<SideBySide.Given> unsure = new ArrayList<>(List.of(entry("Alder", 14.7, 0), entry("Rowan", 14.8, 0)));
-        unsure.add(new SideBySide.Given(
+        unsure.add(given(
                 "Sorrel",
                 Estimate.of(
                         14.5, List.of(new Contribution("own", "reading", 1, 1.5, null)), Double.POSITIVE_INFINITY)));
@@ -105,5 +122,8 @@ class SideBySideTest {
                         .repeat()
                         .orElseThrow())
                 .contains("less sure");
+        SideBySide alone = of(0, 14.7);
+        assertThat(alone.together()).isEmpty();
+        assertThat(alone.findings()).isEmpty();
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.app.chart.SidePicture;
 import lab.sassafras.app.door.NotFound;
@@ -52,7 +53,7 @@ class SidePages {
      *
      * @param title    what they are of
      * @param equation the same as an equation; empty where it is none
-     * @param mean     with its ±, and the scatter
+     * @param means    weighted and plain, each with its ±
      * @param told     the reference, in words
      * @param findings in words
      * @param picture  the same, drawn
@@ -61,11 +62,19 @@ class SidePages {
     public record Together(
             String title,
             List<Typeset.Piece> equation,
-            String mean,
+            List<Mean> means,
             Optional<String> told,
             List<Finding> findings,
             SidePicture picture,
             List<Row> rows) {}
+
+    /**
+     * A mean of all.
+     *
+     * @param label by which method
+     * @param value with its ±
+     */
+    public record Mean(String label, String value) {}
 
     /**
      * One entry.
@@ -149,19 +158,25 @@ class SidePages {
         Optional<Reference> reference = reference(alike.get(0));
         SideBySide side = SideBySide.of(
                 alike.stream()
-                        .map(each -> new SideBySide.Given(each.label(), each.result()))
+                        .map(each -> new SideBySide.Given(
+                                each.label(),
+                                each.result(),
+                                each.reduction().samples().get(0).interval().orElseThrow()))
                         .toList(),
                 reference,
                 unit.symbol(),
                 figures);
         double shown = presentation.unit(unit).widthToBench(1);
+        double middle = side.together()
+                .map(each -> each.weighted().value())
+                .orElse(side.entries().get(0).result().value());
         SidePicture picture = SidePicture.of(
                 side.entries().stream()
                         .map(each -> new SidePicture.Result(
-                                each.result().value() / shown, each.result().halfWidth(0.95) / shown))
+                                each.result().value() / shown, each.interval().half() / shown))
                         .toList(),
-                side.mean().estimate().value() / shown,
-                side.mean().scatter().orElse(0) / shown,
+                middle / shown,
+                side.scatter() / shown,
                 reference.map(told -> new double[] {
                     (told.value() - told.uncertainty()) / shown, (told.value() + told.uncertainty()) / shown
                 }),
@@ -172,7 +187,8 @@ class SidePages {
             rows.add(new Row(
                     alike.get(i).entry().id(),
                     entry.label(),
-                    written(entry.result(), unit, presentation),
+                    written(presentation.written(
+                            entry.result(), entry.interval().half(), unit)),
                     entry.off(),
                     entry.repeat().orElse(""),
                     picture.rows().get(i)));
@@ -180,20 +196,23 @@ class SidePages {
         return new Together(
                 title,
                 first.equation().map(Typeset::of).orElse(List.of()),
-                written(side.mean().estimate(), unit, presentation)
-                        + (side.mean().scatter().isPresent()
-                                ? ", scatter "
-                                        + figures.significant(
-                                                side.mean().scatter().getAsDouble() / shown, 2)
-                                : ""),
+                side.together().stream()
+                        .flatMap(each -> Stream.of(
+                                new Mean(
+                                        "weighted mean, scatter between entries included (Paule–Mandel; Hartung–Knapp)",
+                                        written(presentation.written(each.weighted(), unit))),
+                                new Mean(
+                                        "plain mean, s = " + figures.significant(side.scatter() / shown, 2)
+                                                + ", Student’s interval",
+                                        written(presentation.written(each.plain(), unit)))))
+                        .toList(),
                 reference.map(told -> presentation.written(told) + ", " + told.sourceInWords()),
                 side.findings(),
                 picture,
                 rows);
     }
 
-    private static String written(Estimate estimate, BenchUnit unit, Presentation presentation) {
-        Presentation.Written written = presentation.written(estimate, unit);
+    private static String written(Presentation.Written written) {
         return written.bare() + " " + written.unit();
     }
 }
