@@ -115,13 +115,24 @@ public record Solution(
                 : Optional.empty();
     }
 
+    /** Part of u² that comes from how the curve was read, and not from what an instrument shows. */
+    private double byTheCurve() {
+        return estimate.contributions().stream()
+                .filter(each -> each.key().startsWith("curve["))
+                .mapToDouble(each -> each.shareOf(estimate))
+                .sum();
+    }
+
     private Optional<Finding> smallChange() {
         double relative = Math.abs(estimate.uncertainty() / estimate.value());
         if (!(relative > 0.25) || result.unit().dimension() == Dimension.TEMPERATURE) {
             return Optional.empty();
         }
-        String why = ": the temperature change is small against what the instruments can tell apart. The budget shows "
-                + "which reading to better.";
+        String why = byTheCurve() > 0.5
+                ? ": the shape of the curve leaves the temperature change open. A longer record before mixing and after the "
+                        + "rise would tell."
+                : ": the temperature change is small against what the instruments can tell apart. The budget shows "
+                        + "which reading to better.";
         return Optional.of(Finding.note(
                 "account.weak",
                 relative < 1

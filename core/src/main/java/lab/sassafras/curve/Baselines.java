@@ -3,6 +3,7 @@ package lab.sassafras.curve;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.hipparchus.util.KthSelector;
 import org.jspecify.annotations.Nullable;
 
@@ -30,6 +31,9 @@ public final class Baselines {
     final boolean[] counts;
     final double leastNoise;
     private final boolean[] spikes;
+    /** Whether a reading stands out from those about it, whatever is laid through them. */
+    private final boolean[] alone;
+
     /** Whether each is taken for baseline, where a person said so. */
     private final List<Boolean> chosen;
 
@@ -43,6 +47,7 @@ public final class Baselines {
     private double lateTime;
     private @Nullable LineFit foreLine;
     private @Nullable LineFit afterLine;
+    private @Nullable HeatLoss loss;
     private boolean coarse;
 
     private Baselines(Curve curve) {
@@ -67,8 +72,11 @@ public final class Baselines {
         counting();
         aboutNeighbours = Math.max(leastNoise, roughNoise());
         standingOut(0, before, OUT * aboutNeighbours);
-        standingOut(settled, seconds.length, OUT * aboutNeighbours);
-        fit = fit(new CoolingFit(seconds, temperatures, before, counting(), curve, aboutNeighbours, false));
+        standingOut(before, seconds.length, OUT * aboutNeighbours);
+        alone = spikes.clone();
+        Arrays.fill(spikes, before, settled, false);
+        fit = fit(new CoolingFit(
+                seconds, temperatures, before, counting(), model(false), curve.display(), aboutNeighbours));
         if (chosen.isEmpty()) {
             widen();
         }
@@ -86,7 +94,7 @@ public final class Baselines {
     }
 
     /** First reading of the later part of the record, at least the last four. */
-    private int laterPart() {
+    int laterPart() {
         double from = LATER_PART * seconds[seconds.length - 1];
         int first = before;
         while (first < seconds.length - FEWEST && seconds[first] < from) {
@@ -96,7 +104,7 @@ public final class Baselines {
     }
 
     /** First reading after mixing that a person took for baseline. */
-    private int firstChosen() {
+    int firstChosen() {
         int first = before;
         while (!chosen.get(first)) {
             first++;
@@ -137,6 +145,29 @@ public final class Baselines {
         return last;
     }
 
+    LossModel model(boolean tail) {
+        return tail
+                ? LossModel.withTail(curve, foreMean(), middleAfter(), 0)
+                : LossModel.plain(curve, foreMean(), middleAfter());
+    }
+
+    /** The temperature halfway through what was read after mixing: whether the contents are hot. */
+    double middleAfter() {
+        return temperatures[(before + temperatures.length) / 2];
+    }
+
+    double aboutNeighbours() {
+        return aboutNeighbours;
+    }
+
+    List<Boolean> chosen() {
+        return chosen;
+    }
+
+    double foreMean() {
+        return Arrays.stream(temperatures, 0, before).average().orElseThrow();
+    }
+
     private CoolingFit fit(CoolingFit next) {
         next.fitted(leastNoise);
         for (int round = 0; round < 2 && outliers(next); round++) {
@@ -146,9 +177,28 @@ public final class Baselines {
         return next;
     }
 
+    /** With a tail; where what was found is no heat that comes late, begun from several lengths. */
+    private CoolingFit againWithTail() {
+        boolean[] spiked = spikes.clone();
+        CoolingFit first = again(true);
+        for (double tailTime : CoolingFit.TAIL_TIMES) {
+            if (first.comesLate()) {
+                break;
+            }
+            System.arraycopy(spiked, 0, spikes, 0, spikes.length);
+            counting();
+            CoolingFit begun =
+                    fit(new CoolingFit(seconds, temperatures, before, counts, model(true), curve.display(), fit.noise())
+                            .beginTail(tailTime));
+            first = begun.comesLate() ? begun : first;
+        }
+        return first;
+    }
+
     private CoolingFit again(boolean tail) {
         counting();
-        return fit(new CoolingFit(seconds, temperatures, before, counts, curve, fit.noise(), tail).from(fit));
+        return fit(new CoolingFit(seconds, temperatures, before, counts, model(tail), curve.display(), fit.noise())
+                .from(fit));
     }
 
     /** Marks what lies far out by the median of all, on each side of mixing. @return whether anything new does */
@@ -212,16 +262,16 @@ public final class Baselines {
         }
         if (settled > before) {
             tailFrom();
-            fit = again(true);
+            fit = againWithTail();
         } else if (enough() && fit.mayHaveTail(aboutNeighbours)) {
-            CoolingFit late = again(true);
+            CoolingFit late = againWithTail();
             fit = late.betterThan(fit) ? late : fit;
         }
     }
 
     /** Begins the tail where less than a part of the change is still to come. */
     private void tailFrom() {
-        double change = Math.abs(fit.at(CoolingFit.END) - fit.at(CoolingFit.START));
+        double change = Math.abs(fit.at(LossModel.END) - fit.at(LossModel.START));
         int first = settled;
         while (first > before && Math.abs(fit.off(first - 1)) < TAIL_PART * change) {
             first--;
@@ -242,12 +292,12 @@ public final class Baselines {
     }
 
     private boolean overshoots(int i) {
-        return fit.off(i) * (fit.at(CoolingFit.END) - fit.at(CoolingFit.START)) > 0;
+        return fit.off(i) * (fit.at(LossModel.END) - fit.at(LossModel.START)) > 0;
     }
 
     /** Area between the cooling curve carried back to mixing and what was read (°C·s, positive for a late rise). */
     private void measureLateness() {
-        double deficit = fit.at(CoolingFit.END) - fit.at(CoolingFit.START);
+        double deficit = fit.at(LossModel.END) - fit.at(LossModel.START);
         double sign = Math.signum(deficit);
         double last = Math.abs(deficit);
         double time = 0;
@@ -267,18 +317,18 @@ public final class Baselines {
         }
         lateTime = time;
         if (fit.hasTail()) {
-            late += fit.at(CoolingFit.TAIL) * tailTime() * Math.exp(-time / tailTime());
+            late += fit.at(LossModel.TAIL) * tailTime() * Math.exp(-time / tailTime());
         }
     }
 
     double tailTime() {
-        return Math.exp(fit.at(CoolingFit.LOG_TAIL_TIME));
+        return Math.exp(fit.at(LossModel.LOG_TAIL_TIME));
     }
 
     /** How the area hangs on the number of the fit. */
     double lateBy(int number) {
         double left = Math.exp(-lateTime / tailTime());
-        return number == CoolingFit.TAIL ? tailTime() * left : fit.at(CoolingFit.TAIL) * left * (tailTime() + lateTime);
+        return number == LossModel.TAIL ? tailTime() * left : fit.at(LossModel.TAIL) * left * (tailTime() + lateTime);
     }
 
     /** Marks readings that stand out from the median of the five about them (F. R. Hampel's identifier, memory). */
@@ -316,6 +366,16 @@ public final class Baselines {
 
     CoolingFit fit() {
         return fit;
+    }
+
+    /** The heat lost in the main period, integrated. */
+    HeatLoss loss() {
+        HeatLoss known = loss;
+        if (known == null) {
+            known = HeatLoss.of(this);
+            loss = known;
+        }
+        return known;
     }
 
     /** The line through what counts before mixing. */
@@ -371,9 +431,21 @@ public final class Baselines {
         return seconds[settledFrom()];
     }
 
+    /**
+     * {@return when the temperature began to change (s from the mark, negative before it), where that is not at the mark}
+     */
+    public OptionalDouble begins() {
+        return Beginning.of(this);
+    }
+
+    /** {@return the part of the change that may still have been to come after the last reading} */
+    public double stillToCome() {
+        return loss().stillToCome();
+    }
+
     /** {@return how late the heat came, or the thermometer followed, in the mean (s)} */
     public double meanDelay() {
-        return late / (fit.at(CoolingFit.END) - fit.at(CoolingFit.START));
+        return late / (fit.at(LossModel.END) - fit.at(LossModel.START));
     }
 
     /** {@return Newton's time constant of the calorimeter (s)} */
@@ -390,6 +462,10 @@ public final class Baselines {
             after += counts[i] && i >= before ? 1 : 0;
         }
         return fore >= 2 && after >= (fit.hasTail() ? 2 + FEWEST : FEWEST);
+    }
+
+    boolean alone(int i) {
+        return alone[i];
     }
 
     boolean spike(int i) {
@@ -418,6 +494,15 @@ public final class Baselines {
     /** Whether more than half of neighbouring readings are the same: the display is coarse, and they share its rounding. */
     boolean coarse() {
         return coarse;
+    }
+
+    /** Where the display is coarse: how many readings after mixing show the same before it steps on; 1 otherwise. */
+    double readingsToAStep() {
+        int steps = 1;
+        for (int i = before + 1; i < temperatures.length; i++) {
+            steps += temperatures[i] == temperatures[i - 1] ? 0 : 1;
+        }
+        return coarse ? (double) (temperatures.length - before) / steps : 1;
     }
 
     private boolean mostlyTheSame() {

@@ -14,6 +14,7 @@ import lab.sassafras.measure.Refused;
  * @param room     what surrounds the calorimeter, where it was read
  * @param windows  which readings are baseline, where a person says so
  * @param stated   what else a person says about it
+ * @param ratio    heat capacity before mixing, as a part of that after it; 1 where little was added
  */
 public record Curve(
         List<Reading> readings,
@@ -21,7 +22,11 @@ public record Curve(
         double display,
         Optional<Room> room,
         Optional<Windows> windows,
-        Stated stated) {
+        Stated stated,
+        double ratio) {
+
+    /** A heat capacity grows no further than this by what is poured in, or the masses are wrong. */
+    private static final double LEAST_RATIO = 0.05;
 
     /**
      * Takes readings as they come.
@@ -32,9 +37,11 @@ public record Curve(
      * @param room     what surrounds the calorimeter, where it was read
      * @param windows  which readings are baseline, where a person says so
      * @param stated   what else a person says about it
+     * @param ratio    heat capacity before mixing, as a part of that after it; 1 where little was added, or nobody knows
      * @throws Refused where nothing was read before mixing, or nothing after it
      */
     public Curve {
+        ratio = ratio >= LEAST_RATIO && ratio <= 1 ? ratio : 1;
         readings = readings.stream()
                 .filter(each -> Double.isFinite(each.seconds()) && Double.isFinite(each.temperature()))
                 .sorted(Comparator.comparingDouble(Reading::seconds))
@@ -68,7 +75,7 @@ public record Curve(
      */
     public Curve(
             List<Reading> readings, double mixing, double display, Optional<Room> room, Optional<Windows> windows) {
-        this(readings, mixing, display, room, windows, Stated.USUAL);
+        this(readings, mixing, display, room, windows, Stated.USUAL, 1);
     }
 
     /**

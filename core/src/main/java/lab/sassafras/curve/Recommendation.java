@@ -12,6 +12,11 @@ import lab.sassafras.measure.Figures;
  */
 public record Recommendation(Way way, String reason) {
 
+    /** From this part of the change on, what may still come after the record is worth saying. */
+    private static final double STILL_TO_COME = 0.05;
+    /** So likely is it that all heat came at once where lines are carried to mixing. */
+    private static final double AT_ONCE = 0.2;
+
     /**
      * {@return what to read a curve by}
      *
@@ -25,13 +30,8 @@ public record Recommendation(Way way, String reason) {
                     "There are too few readings for a line before mixing and after it. What leaked until the turn is not "
                             + "given back.");
         }
-        if (baselines.slow()) {
-            return new Recommendation(
-                    Way.INTEGRAL,
-                    "The heat came, or the thermometer followed, " + figures.significant(baselines.meanDelay(), 2)
-                            + " s after mixing in the mean. Carried to mixing, the change is given "
-                            + apart(baselines, Way.NEWTON, Way.INTEGRAL, figures)
-                            + " for a loss that had not yet begun; the area between curve and readings takes it off.");
+        if (baselines.slow() || baselines.loss().atOnce() < AT_ONCE) {
+            return new Recommendation(Way.INTEGRAL, slow(baselines, figures) + tail(baselines, figures));
         }
         return new Recommendation(
                 Way.NEWTON,
@@ -39,6 +39,22 @@ public record Recommendation(Way way, String reason) {
                         + "constant of " + figures.significant(baselines.coolingTime(), 2)
                         + " s. Straight lines, which cannot bend, differ from it by "
                         + apart(baselines, Way.LINES, Way.NEWTON, figures) + ".");
+    }
+
+    private static String slow(Baselines baselines, Figures figures) {
+        return "The heat came, or the thermometer followed, " + figures.significant(baselines.meanDelay(), 2)
+                + " s after mixing in the mean. Extrapolated to the time of mixing, the change is given "
+                + apart(baselines, Way.NEWTON, Way.INTEGRAL, figures)
+                + " for a loss that had not yet begun; the area between curve and readings takes it off.";
+    }
+
+    /** Where the record may have ended before the heat did, it is said: the ± has it. */
+    private static String tail(Baselines baselines, Figures figures) {
+        double part = baselines.stillToCome();
+        return part > STILL_TO_COME
+                ? " After the last reading some " + figures.significant(100 * part, 1)
+                        + " % of the change may still have been to come; the ± allows for it. A longer record would tell."
+                : "";
     }
 
     private static String apart(Baselines baselines, Way one, Way other, Figures figures) {

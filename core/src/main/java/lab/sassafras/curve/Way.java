@@ -113,12 +113,12 @@ public enum Way {
             if (!of.enough()) {
                 return TOO_FEW;
             }
-            return cooling(of, of.fit().at(CoolingFit.END), of.fit().only(CoolingFit.END), 0);
+            return cooling(of);
         }
 
         @Override
         Laid lay(Baselines of, Change change) {
-            return curved(of);
+            return curved(of, of.fit());
         }
     },
     /** Straight lines carried to the moment at which a stated part of the change was reached. */
@@ -143,20 +143,12 @@ public enum Way {
             if (!of.enough()) {
                 return TOO_FEW;
             }
-            CoolingFit fit = of.fit();
-            double k = fit.rate();
-            double[] hangsOn = fit.only(CoolingFit.END);
-            hangsOn[CoolingFit.LOG_RATE] = -k * of.late();
-            if (fit.hasTail()) {
-                hangsOn[CoolingFit.TAIL] = -k * of.lateBy(CoolingFit.TAIL);
-                hangsOn[CoolingFit.LOG_TAIL_TIME] = -k * of.lateBy(CoolingFit.LOG_TAIL_TIME);
-            }
-            return cooling(of, fit.at(CoolingFit.END) - k * of.late(), hangsOn, k * k * of.lateVariance());
+            return of.loss().change();
         }
 
         @Override
         Laid lay(Baselines of, Change change) {
-            return curved(of);
+            return curved(of, of.loss().likeliest());
         }
     };
 
@@ -244,18 +236,17 @@ public enum Way {
                 mixing + carriedTo);
     }
 
-    private static Laid curved(Baselines of) {
+    private static Laid curved(Baselines of, CoolingFit fit) {
         return new Laid(
-                curved(of, of.seconds[0], 0, false),
-                curved(of, 0, of.seconds[of.seconds.length - 1], true),
+                curved(of, fit, of.seconds[0], 0, false),
+                curved(of, fit, 0, of.seconds[of.seconds.length - 1], true),
                 of.curve.mixing());
     }
 
-    private static List<Reading> curved(Baselines of, double from, double to, boolean past) {
+    private static List<Reading> curved(Baselines of, CoolingFit fit, double from, double to, boolean past) {
         return IntStream.rangeClosed(0, Laid.POINTS)
                 .mapToDouble(i -> from + (to - from) * i / Laid.POINTS)
-                .mapToObj(
-                        since -> new Reading(of.curve.mixing() + since, of.fit().cooling(since, past)))
+                .mapToObj(since -> new Reading(of.curve.mixing() + since, fit.cooling(since, past)))
                 .toList();
     }
 
@@ -282,7 +273,7 @@ public enum Way {
     /** Which reading after mixing lies furthest in the direction of the change, spikes aside. */
     private static int furthest(Baselines of) {
         int furthest = of.before;
-        double way = of.fit().at(CoolingFit.END) - of.fit().at(CoolingFit.START);
+        double way = of.fit().at(LossModel.END) - of.fit().at(LossModel.START);
         for (int i = of.before; i < of.seconds.length; i++) {
             if (!of.spike(i) && (of.temperatures[i] - of.temperatures[furthest]) * way > 0) {
                 furthest = i;
@@ -302,16 +293,17 @@ public enum Way {
                 of.fit().degreesOfFreedom());
     }
 
-    /** The start by the cooling curve and an end that hangs on its numbers so, with a variance of its own beside (°C²). */
-    private static Change cooling(Baselines of, double end, double[] hangsOn, double besides) {
+    /** Start and end by the cooling curve at mixing. */
+    private static Change cooling(Baselines of) {
         CoolingFit fit = of.fit();
-        double[] start = fit.only(CoolingFit.START);
+        double[] start = fit.only(LossModel.START);
+        double[] end = fit.only(LossModel.END);
         return new Change(
-                fit.at(CoolingFit.START),
-                end,
+                fit.at(LossModel.START),
+                fit.at(LossModel.END),
                 fit.covariance(start, start),
-                fit.covariance(hangsOn, hangsOn) + besides,
-                fit.covariance(start, hangsOn),
+                fit.covariance(end, end),
+                fit.covariance(start, end),
                 fit.degreesOfFreedom());
     }
 

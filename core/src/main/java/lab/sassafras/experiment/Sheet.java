@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
@@ -385,11 +386,34 @@ public final class Sheet implements Evidence {
         return curves.computeIfAbsent(trial, this::readCurve);
     }
 
+    /** What lay in the vessel before mixing, as a part of all the liquid in it after: by their masses, 1 while they lack. */
+    private double poured(int trial) {
+        return experiment
+                .span()
+                .map(span -> {
+                    String group = Address.of(span.start(), trial).group();
+                    double before = liquid(trial, group::equals);
+                    double all = liquid(trial, any -> true);
+                    return before > 0 && all > 0 ? before / all : 1.0;
+                })
+                .orElse(1.0);
+    }
+
+    private double liquid(int trial, Predicate<String> of) {
+        return experiment.groups().stream()
+                .filter(group -> group.cardinality() == Cardinality.PER_TRIAL && of.test(group.key()))
+                .flatMap(group -> group.slots().stream()
+                        .filter(Slot::byVolume)
+                        .flatMap(slot -> reading(group.key() + "/" + slot.key(), trial).stream()))
+                .mapToDouble(Line::value)
+                .sum();
+    }
+
     private Optional<CurveReadings> readCurve(int trial) {
         Address address = Address.of(CommonPlaces.TRACE, trial);
         Optional<String> stated = stated(address);
         try {
-            return stated.flatMap(text -> TraceSlot.curve(text, setting))
+            return stated.flatMap(text -> TraceSlot.curve(text, setting, poured(trial)))
                     .map(curve -> new CurveReadings(
                             address,
                             Baselines.of(curve),

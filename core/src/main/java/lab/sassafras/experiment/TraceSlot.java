@@ -17,8 +17,12 @@ final class TraceSlot extends StatedSlot {
         super(key, true);
     }
 
-    /** The curve a kept text stands for; empty where its trace is not here. */
-    static Optional<Curve> curve(String text, Setting setting) {
+    /**
+     * The curve a kept text stands for; empty where its trace is not here.
+     *
+     * @param ratio heat capacity before mixing, as a part of that after it
+     */
+    static Optional<Curve> curve(String text, Setting setting, double ratio) {
         return TraceUse.of(text)
                 .flatMap(use -> Optional.ofNullable(setting.traces().get(use.trace()))
                         .map(logged -> new Curve(
@@ -29,7 +33,8 @@ final class TraceSlot extends StatedSlot {
                                 logged.display(),
                                 logged.room(),
                                 use.windows(),
-                                new Stated(use.once(), use.fraction(), logged.sure()))));
+                                new Stated(use.once(), use.fraction(), logged.sure()),
+                                ratio)));
     }
 
     @Override
@@ -66,7 +71,7 @@ final class TraceSlot extends StatedSlot {
     @Override
     public List<Finding> questions(Line line, String label, Setting setting) {
         try {
-            return curve(line.text(), setting).isPresent()
+            return curve(line.text(), setting, 1).isPresent()
                     ? List.of()
                     : List.of(Finding.question(
                                     "curve.elsewhere",

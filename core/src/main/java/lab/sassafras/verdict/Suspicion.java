@@ -12,6 +12,7 @@ import lab.sassafras.account.Solution;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
+import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.Way;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
@@ -216,14 +217,15 @@ final class Suspicion {
         if (drift.isEmpty()) {
             return Optional.empty();
         }
+        OptionalDouble begins = sheet.baselines(trial).map(Baselines::begins).orElse(OptionalDouble.empty());
         double slope = byCurve("-start") * drift.get().start()
                 + byCurve("-end") * drift.get().end();
         return slope == 0
                 ? Optional.empty()
                 : Optional.of(new Applied(
                         step -> asItStands() + slope * step,
-                        suspect.size(),
-                        suspect.most(),
+                        begins.orElse(suspect.size()),
+                        Math.max(suspect.most(), Math.abs(begins.orElse(0))),
                         BenchUnit.SECONDS.symbol(),
                         false));
     }

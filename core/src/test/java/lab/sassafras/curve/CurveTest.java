@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -16,26 +17,70 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.statistics.ReferenceDataset;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Curves from a bench of physics of their own, whose true change is known ({@link Bench}). */
 class CurveTest {
 
     /** A sample of what {@code ./bench populations} does with 2,000 seeds. */
+    @Tag("long")
     @ParameterizedTest
     @CsvSource({"A, 93, 97.5", "B, 90, 100", "C, 90, 100", "D, 90, 100", "E, 90, 98"})
     void theIntervalOfTheRecommendedWayHoldsTheTruth(Population population, double least, double most) {
-        List<Population.Row> rows = population.read(600);
-        assertThat(rows).hasSizeGreaterThan(580);
+        List<Population.Row> rows = population.read(300);
+        assertThat(rows).hasSizeGreaterThan(290);
         assertThat(Population.covered(rows)).isBetween(least, most);
         if (population == Population.A) {
             assertThat(Population.leastInThirds(rows, Bench::rise)).isGreaterThan(90);
             assertThat(Population.leastInThirds(rows, Bench::cooling)).isGreaterThan(90);
             assertThat(Population.leastInThirds(rows, Bench::after)).isGreaterThan(90);
         }
+    }
+
+    /**
+     * A sample of what {@code ./bench curves} does with 2,000 seeds: heat in shapes that are no exponential, a warm plate, a heat
+     * capacity that doubles, evaporation, a record that ends early. Coverage, and no wider than half as much again as it
+     * is off (or than a step of the display).
+     */
+    @Tag("long")
+    @ParameterizedTest
+    @EnumSource(SlowHeat.class)
+    void heatOfAnyShapeIsFoundWithAnIntervalThatHoldsIt(SlowHeat kind) {
+        List<Curves.Row> rows = Curves.read(kind, 60);
+        assertThat(rows).hasSize(60);
+        assertThat(Curves.covered(rows)).isGreaterThanOrEqualTo(89);
+        assertThat(Curves.rms(rows)).isLessThan(kind == SlowHeat.ENDS_EARLY ? 0.4 : 0.12);
+        assertThat(Curves.meanHalf(rows) / 1.96 / Curves.rms(rows)).isLessThan(1.9);
+    }
+
+    /** The same heat over a minute, read 2 s apart: whether the mark is right is seen from the readings alone. */
+    @ParameterizedTest
+    @CsvSource({"0, 0", "20, -20", "-24, 24", "6, 0"})
+    void aRiseThatBeginsBesideTheMarkIsFound(double late, double begins) {
+        Curve right = bench(20, 1500, 2, 40, 0).draw(new Random(4)).curve();
+        Curve marked = new Curve(right.readings(), right.mixing() + late, 0.01, Optional.empty());
+        OptionalDouble found = Baselines.of(marked).begins();
+        if (begins == 0) {
+            assertThat(found).isEmpty();
+        } else {
+            assertThat(found.orElseThrow()).isCloseTo(begins, within(2.5));
+        }
+    }
+
+    /** Heat that is still to come when the record ends is said, with a tenth of it or more left; a whole record says nothing. */
+    @Test
+    void aTailBeyondTheRecordIsSaid() {
+        Bench whole = new Bench(20, 3000, 21, 21, 180, 900, 5, 0.01, 0, 60, 0, 0, false, 0);
+        Bench early = new Bench(20, 3000, 21, 21, 180, 110, 5, 0.01, 0, 60, 0, 0, false, 0);
+        assertThat(advice(early).reason()).contains("may still have been to come");
+        assertThat(advice(whole).reason()).doesNotContain("may still have been to come");
+        assertThat(Baselines.of(early.draw(new Random(1)).curve()).stillToCome())
+                .isGreaterThan(0.05);
     }
 
     @ParameterizedTest
@@ -49,7 +94,7 @@ class CurveTest {
     @CsvSource({"0, 12", "60, 0"})
     void whatComesLateIsNotCarriedToMixing(double release, double lag) {
         Bench bench = bench(20, 1500, 2, release, lag);
-        assertThat(read(bench, Way.INTEGRAL).difference()).isCloseTo(20, within(1e-2));
+        assertThat(read(bench, Way.INTEGRAL).difference()).isCloseTo(20, within(0.1));
         double delay = release + lag;
         // an exponential delay claims 1 ÷ (1 − delay ÷ cooling) too much
         assertThat(read(bench, Way.NEWTON).difference()).isCloseTo(20 / (1 - delay / 1500), within(2e-2));
@@ -64,8 +109,9 @@ class CurveTest {
     void straightLinesAreNotRecommendedWhereTheyCannotBend() {
         Bench bench = bench(20, 1500, 5, 0, 0);
         assertThat(read(bench, Way.LINES).difference()).isLessThan(19.8);
-        assertThat(advice(bench).way()).isEqualTo(Way.NEWTON);
-        assertThat(advice(bench).reason()).contains("1500 s", "Straight lines");
+        Bench real = new Bench(20, 1500, 21, 21, 180, 600, 5, 0.01, 0, 0, 0, 0, false, 0);
+        assertThat(advice(real).way()).isEqualTo(Way.NEWTON);
+        assertThat(advice(real).reason()).contains("1500 s", "Straight lines");
     }
 
     @Test
@@ -76,8 +122,8 @@ class CurveTest {
         assertThat(read(bench, Way.EXTREME).end()).isEqualTo(first);
         // 20 °C above at mixing, e^(−180 ÷ 1500) of it three minutes later
         assertThat(read(bench, Way.AFTER_WAIT).end()).isCloseTo(21 + 20 * Math.exp(-0.12), within(1e-3));
-        Curve sooner =
-                new Curve(curve.readings(), 180, 0, Optional.empty(), Optional.empty(), new Stated(60, 0.5, Set.of()));
+        Curve sooner = new Curve(
+                curve.readings(), 180, 0, Optional.empty(), Optional.empty(), new Stated(60, 0.5, Set.of()), 1);
         assertThat(((Change) Way.AFTER_WAIT.of(Baselines.of(sooner))).end())
                 .isCloseTo(21 + 20 * Math.exp(-0.04), within(1e-3));
         // the cooling line alone leaves the start as it was read
@@ -123,7 +169,7 @@ class CurveTest {
         assertThat(((Change) Way.NEWTON.of(baselines)).difference()).isCloseTo(20, within(5e-3));
         // a person may say otherwise: it counts however far it lies off
         Stated sure = new Stated(180, 0.6, Set.of(readings.get(first).seconds()));
-        Curve counted = new Curve(readings, clean.mixing(), 0, Optional.empty(), Optional.empty(), sure);
+        Curve counted = new Curve(readings, clean.mixing(), 0, Optional.empty(), Optional.empty(), sure, 1);
         assertThat(Baselines.of(counted).spikes()).doesNotContain(readings.get(first));
     }
 
@@ -169,7 +215,7 @@ class CurveTest {
         Baselines baselines = Baselines.of(new Curve(still, 195, 0.1, Optional.empty()));
         for (Way way : Way.values()) {
             if (way.of(baselines) instanceof Change change) {
-                assertThat(change.difference()).as(way.key()).isCloseTo(0, within(1e-6));
+                assertThat(change.difference()).as(way.key()).isCloseTo(0, within(way == Way.INTEGRAL ? 1e-3 : 1e-6));
                 assertThat(change.uncertainty()).as(way.key()).isFinite();
             }
         }

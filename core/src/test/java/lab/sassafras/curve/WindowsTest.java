@@ -85,11 +85,13 @@ class WindowsTest {
         Laid laid = way.laid(baselines).orElseThrow();
         Reading before = laid.fore().get(laid.fore().size() - 1);
         Reading after = laid.after().get(0);
-        assertThat(before.temperature()).isCloseTo(change.start(), within(1e-9));
+        assertThat(before.temperature())
+                .as("of the integral the likeliest of all fits is drawn, and their mean taken")
+                .isCloseTo(change.start(), within(way == Way.INTEGRAL ? 0.05 : 1e-9));
         assertThat(before.seconds()).isCloseTo(laid.at(), within(1e-9));
         assertThat(after.seconds()).isCloseTo(laid.at(), within(1e-9));
         // the integral takes off what came late, which no line shows
-        assertThat(after.temperature()).isCloseTo(change.end(), within(way == Way.INTEGRAL ? 0.2 : 1e-9));
+        assertThat(after.temperature()).isCloseTo(change.end(), within(way == Way.INTEGRAL ? 2 : 1e-9));
         assertThat(laid.fore()).isSortedAccordingTo((one, other) -> Double.compare(one.seconds(), other.seconds()));
         assertThat(laid.after()).isSortedAccordingTo((one, other) -> Double.compare(one.seconds(), other.seconds()));
     }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import lab.sassafras.app.chart.StripPicture;
@@ -152,6 +153,25 @@ public final class StripView {
 
     public Optional<Recommendation> recommendation() {
         return baselines.map(each -> Recommendation.of(each, figures));
+    }
+
+    /**
+     * When the temperature began to change, where that is not at the mark.
+     *
+     * @param words in a sentence
+     * @param time  on the clock, as a mark is written
+     */
+    public record Begins(String words, String time) {}
+
+    public Optional<Begins> begins() {
+        return use.flatMap(told -> baselines
+                .map(Baselines::begins)
+                .filter(OptionalDouble::isPresent)
+                .map(found -> new Begins(
+                        "The change of temperature begins "
+                                + figures.significant(Math.abs(found.getAsDouble()), 2) + " s "
+                                + (found.getAsDouble() < 0 ? "before" : "after") + " the mark.",
+                        ClockTime.write(Math.rint(told.mixing() + found.getAsDouble())))));
     }
 
     /** The way that fits, in words; empty where nothing is read from the curve. */
