@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
@@ -17,6 +18,11 @@ public final class ReferenceShelf {
 
     /** Goes up when a row changes, so that an entry can say which shelf it was reduced with. */
     public static final int VERSION = 5;
+
+    /** Every value an account may draw on, as it first came onto a shelf: an entry begun before is worked with that. */
+    private static final Map<String, Reference> LATER = Table.rows("properties.csv")
+            .map(ReferenceShelf::property)
+            .collect(Collectors.toMap(Reference::key, each -> each, (first, later) -> first));
 
     /** Shelves by version; a row stands in those from its since to its until. */
     private static final Map<Integer, ReferenceShelf> VERSIONS = new ConcurrentHashMap<>();
@@ -57,6 +63,7 @@ public final class ReferenceShelf {
         this.dilutionHeats = dilutionHeats;
         this.spelling = new Spelling(formation, heatsOfSolution, substances);
         Map<String, Measured> all = new HashMap<>();
+        LATER.values().forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
         properties.forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
         substances.forEach(each ->
                 all.put("shelf:" + each.key(), each.specificHeatOnRecord().asInput()));
@@ -131,7 +138,7 @@ public final class ReferenceShelf {
     }
 
     /**
-     * {@return the value of that name}
+     * {@return the value of that name; where it came onto the shelf later than this one, as it came}
      *
      * @param key stable name
      * @throws IllegalArgumentException for a property nobody put on the shelf
@@ -140,6 +147,7 @@ public final class ReferenceShelf {
         return properties.stream()
                 .filter(each -> each.key().equals(key))
                 .findFirst()
+                .or(() -> Optional.ofNullable(LATER.get(key)))
                 .orElseThrow(() -> new IllegalArgumentException("nothing on the shelf is called " + key));
     }
 

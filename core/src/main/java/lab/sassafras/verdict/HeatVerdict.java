@@ -265,8 +265,13 @@ final class HeatVerdict {
             findings.add(weak(equation, reference));
         }
         int second = halfIonized(equation.reagents()) - halfIonized(equation.products());
+        Optional<Double> ofSecond = shelf.formation().heat(SECOND_PROTON).map(Reference::value);
         if (second > 0 && reference.isPresent()) {
-            findings.add(betweenProtons(reference.get(), second * size));
+            findings.add(ofSecond.map(each -> betweenProtons(reference.get(), each, second * size))
+                    .orElseGet(() -> Finding.note(
+                            "reaction.hydrogensulfate",
+                            "Sulfuric acid is strong only for its first proton, and the shelf this entry was begun with does "
+                                    + "not know what the second gives off: there is no one reference.")));
             return verdict(Optional.empty());
         }
         return verdict(reference);
@@ -322,18 +327,13 @@ final class HeatVerdict {
     }
 
     /** At the bench a part of the second protons is off before: the value lies between none and all of them. */
-    private Finding betweenProtons(Reference allOff, double each) {
-        double more = shelf.formation().heat(SECOND_PROTON).orElseThrow().value() * each;
+    private Finding betweenProtons(Reference allOff, double ofSecond, double each) {
+        double more = ofSecond * each;
         double half = interval.towards(allOff.value());
         double low = allOff.value() + more;
         boolean between = result.value() <= allOff.value() + half && result.value() >= low - half;
         String words = "Sulfuric acid is strong only for its first proton. The second gives off about "
-                + figures.significant(
-                        Math.abs(shelf.formation()
-                                .heat(SECOND_PROTON)
-                                .orElseThrow()
-                                .value()),
-                        2)
+                + figures.significant(Math.abs(ofSecond), 2)
                 + " kJ/mol as it comes off, and at the bench’s concentrations an unknown part of it is off beforehand. So "
                 + "there is no one reference: between " + figures.signed(allOff.value(), 1) + " (all off) and "
                 + figures.signed(low, 1) + " kJ/mol (none off). The result ";

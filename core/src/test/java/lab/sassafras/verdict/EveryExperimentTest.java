@@ -14,6 +14,7 @@ import lab.sassafras.convention.School;
 import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.expression.Computation;
@@ -24,6 +25,7 @@ import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.presentation.QuestionsOfWriting;
+import lab.sassafras.substance.ReferenceShelf;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -48,6 +50,19 @@ class EveryExperimentTest {
         assertThat(keys())
                 .containsExactlyInAnyOrderElementsOf(
                         Experiments.all().stream().map(Experiment::key).toList());
+    }
+
+    /** An entry keeps the shelf it was begun with, however old: whatever is not on it is left out, and nothing breaks. */
+    @ParameterizedTest
+    @MethodSource("keys")
+    void everyShelfThereEverWasReducesIt(String key) {
+        Sheet sheet = WorkedRuns.all().get(key).sheet();
+        for (int version = 1; version <= ReferenceShelf.VERSION; version++) {
+            Setting setting = sheet.setting().with(ReferenceShelf.at(version));
+            Reduction reduction =
+                    Reduction.of(sheet.with(setting), Conventions.standard()).whole(1);
+            assertThat(reduction.result()).as("shelf " + version).isPresent();
+        }
     }
 
     /** In a class that writes decimals with a comma, no sentence of a result has a point between figures. */

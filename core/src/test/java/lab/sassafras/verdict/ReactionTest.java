@@ -184,6 +184,14 @@ class ReactionTest {
         assertThat(message(reduction, "reaction.hydrogensulfate"))
                 .contains("strong only for its first proton", "22 kJ/mol", "between −56.7", "−67.7", "lies outside");
         assertThat(reduction.verdict().orElseThrow().agreement()).isEmpty();
+        // an entry begun with the first shelf, which did not know hydrogensulfate
+        for (int version : new int[] {1, 2}) {
+            lab.sassafras.experiment.Sheet old = sheet.sheet()
+                    .with(sheet.sheet().setting().with(lab.sassafras.substance.ReferenceShelf.at(version)));
+            Reduction before = Reduction.of(old, Conventions.standard()).whole(1);
+            assertThat(before.result()).isPresent();
+            assertThat(message(before, "reaction.hydrogensulfate")).contains("strong only for its first proton");
+        }
     }
 
     /** A volume of three figures weighs three: 50.0 mL are 50.0 g. The shelf’s 0.897 is not written 0.8970. */

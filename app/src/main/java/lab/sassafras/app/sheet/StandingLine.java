@@ -52,10 +52,13 @@ public record StandingLine(
         if (sheet.decisions().setAside().isPresent()) {
             return State.ASIDE;
         }
-        return IntStream.rangeClosed(1, sheet.sheet().trials())
-                        .mapToObj(trial -> sheet.sheet().asks(trial))
-                        .flatMap(List::stream)
-                        .allMatch(ask -> sheet.sheet().done(ask) || optional(sheet, ask))
+        boolean worked = sheet.reduction().trials().stream()
+                .anyMatch(trial -> trial.solution().isPresent());
+        return worked
+                        && IntStream.rangeClosed(1, sheet.sheet().trials())
+                                .mapToObj(trial -> sheet.sheet().asks(trial))
+                                .flatMap(List::stream)
+                                .allMatch(ask -> sheet.sheet().done(ask) || optional(sheet, ask))
                 ? State.FINISHED
                 : State.UNDER_WAY;
     }

@@ -48,7 +48,7 @@ public final class HeatOfSolution extends LedgerExperiment {
                 Group.once(
                         "solute",
                         Slot.formula("formula"),
-                        Slot.percent("purity").ifKnown()),
+                        Slot.percent("purity").orAssumed(99, 1).ifKnown()),
                 Group.perTrial(
                         "water",
                         Slot.liquid("mass").usually(50, 150),

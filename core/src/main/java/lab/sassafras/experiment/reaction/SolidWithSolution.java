@@ -46,7 +46,7 @@ public final class SolidWithSolution extends LedgerExperiment {
                 Group.once(
                         "solid",
                         Slot.reagentOf("formula", "reaction/equation"),
-                        Slot.percent("purity").ifKnown()),
+                        Slot.percent("purity").orAssumed(99, 1).ifKnown()),
                 Group.perTrial(
                         "poured",
                         Slot.liquid("amount").usually(20, 100).solutionOf("solution/reagent", "solution/concentration"),
