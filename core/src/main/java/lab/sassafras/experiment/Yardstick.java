@@ -24,8 +24,18 @@ public sealed interface Yardstick {
      * @param equation path of the equation
      * @param strength path of the answer that says whether acid and base are both strong; empty where that is no
      *                 question
+     * @param poured   solutions that are poured together, for the dilution before and after
      */
-    record OfReaction(String equation, Optional<String> strength) implements Yardstick {}
+    record OfReaction(String equation, Optional<String> strength, List<Poured> poured) implements Yardstick {}
+
+    /**
+     * A solution that is poured.
+     *
+     * @param formula       path of what is dissolved
+     * @param concentration path of its concentration
+     * @param amount        path of how much is poured
+     */
+    record Poured(String formula, String concentration, String amount) {}
 
     /**
      * The tabulated heat of combustion of the fuel in this slot.

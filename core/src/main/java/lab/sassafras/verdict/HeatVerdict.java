@@ -35,6 +35,9 @@ final class HeatVerdict {
     /** More than this of the tabulated heat (%) is no uncertainty any more. */
     private static final double MOST_UNDER_A_CAN = 103;
 
+    /** What dilution may make of a strong neutralization, where it is not known (kJ/mol). Common practice, no source. */
+    private static final double DILUTION_UNKNOWN = 0.3;
+
     private final ReferenceShelf shelf;
     private final Sheet sheet;
     private final Figures figures;
@@ -253,7 +256,17 @@ final class HeatVerdict {
         Optional<String> strength = yardstick.strength().flatMap(path -> sheet.stated(path, 1));
         boolean strong = strength.filter("strong"::equals).isPresent() && equation.netWater() > 0;
         double size = 1 / runs();
-        Optional<Reference> reference = strong ? Optional.of(strongNeutralization()) : ofEquation(equation, size);
+        Optional<AtDilution> dilution = AtDilution.of(
+                sheet,
+                yardstick.poured(),
+                equation,
+                shelf.dilutionHeats(),
+                trial.account().trial());
+        Optional<Reference> infinite =
+                strong ? Optional.of(strongNeutralization(dilution)) : ofEquation(equation, size);
+        double portion = strong ? 1.0 / equation.netWater() : size;
+        Optional<Reference> reference = infinite.map(
+                at -> dilution.map(here -> diluted(at, here, portion)).orElse(at));
         if (reference.isEmpty()) {
             findings.add(Finding.note(
                     "reaction.no-reference",
@@ -281,15 +294,32 @@ final class HeatVerdict {
         return shelf.formation().heat(equation).map(heat -> bench.carried(scaled(heat, size), equation, size));
     }
 
-    /** The value where the mixing began. */
-    private Reference strongNeutralization() {
+    /** A heat at infinite dilution brought to the bench's own, with a word on it. */
+    private Reference diluted(Reference infinite, AtDilution here, double each) {
+        String waters = "about " + figures.significant(here.waters(), 2) + " mol of water to each mole dissolved";
+        findings.add(Finding.note(
+                "reaction.dilution",
+                "The reference is brought from infinite dilution to the bench’s own, before and after, " + waters
+                        + " in the end: " + figures.signed(here.shift() * each, 2) + " kJ/mol."));
+        return new Reference(
+                infinite.key(),
+                infinite.name().replace("infinite dilution", "the bench’s dilution"),
+                infinite.value() + here.shift() * each,
+                Math.hypot(infinite.uncertainty(), here.uncertainty() * Math.abs(each)),
+                infinite.unit(),
+                infinite.source(),
+                infinite.opened());
+    }
+
+    /** The value where the mixing began; what dilution makes of it is part of its ± where it is not known. */
+    private Reference strongNeutralization(Optional<AtDilution> dilution) {
         Reference at25 = shelf.property("neutralization-strong");
         return bench.carried(
                 new Reference(
                         at25.key(),
                         "strong acid with strong base at infinite dilution",
                         at25.value(),
-                        0.3,
+                        dilution.isPresent() ? at25.uncertainty() : DILUTION_UNKNOWN,
                         at25.unit(),
                         at25.source(),
                         at25.opened()),
@@ -307,7 +337,8 @@ final class HeatVerdict {
                             : figures.sentence("A weak acid or base differs from −55.8 kJ/mol by its own ionization "
                                     + "enthalpy, which may have either sign; the shelf does not know this one’s."));
         }
-        double own = reference.get().value() - strongNeutralization().value();
+        double own =
+                reference.get().value() - strongNeutralization(Optional.empty()).value();
         String size = figures.significant(Math.abs(own), 2) + " kJ/mol";
         return Finding.note(
                 "neutralization.weak",

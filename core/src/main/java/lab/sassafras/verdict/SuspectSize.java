@@ -81,7 +81,7 @@ public record SuspectSize(
     private static SuspectSize of(
             Sheet sheet, Suspect suspect, double standing, Suspicion.Applied applied, Optional<Deviation> deviation) {
         DoubleUnaryOperator moves = size -> applied.at().applyAsDouble(size) - standing;
-        double size = towards(suspect, applied.size(), moves, deviation);
+        double size = towards(suspect, telling(suspect, applied, moves), moves, deviation);
         double change = moves.applyAsDouble(size);
         OptionalDouble explains = deviation.isEmpty() || applied.steps()
                 ? OptionalDouble.empty()
@@ -126,6 +126,19 @@ public record SuspectSize(
                             OptionalDouble.of(best.size()),
                             best.found().agrees());
                 });
+    }
+
+    /** The plausible size; where so little moves nothing yet, as before the other reagent runs out, the first that does. */
+    private static double telling(Suspect suspect, Suspicion.Applied applied, DoubleUnaryOperator moves) {
+        for (double size = applied.size(); Math.abs(size) <= applied.most(); size *= GROWING) {
+            if (moves.applyAsDouble(size) != 0) {
+                return size;
+            }
+            if (suspect.way() == Suspect.Sign.EITHER && moves.applyAsDouble(-size) != 0) {
+                return -size;
+            }
+        }
+        return applied.size();
     }
 
     /** The plausible size, turned to the side on which it helps where it may as well lie there. */

@@ -138,8 +138,33 @@ class ReactionTest {
                         .orElseThrow()
                         .reference()
                         .value())
-                .isCloseTo(-55.84 - 0.223791 * 3.5, within(1e-6));
+                .as("and to 1 mol/L before, 111 waters after: 0.250 − 1.509 − 0.366 (apparent enthalpies, memory)")
+                .isCloseTo(-55.84 - 0.223791 * 3.5 - 1.625, within(0.002));
         assertThat(-55.84 - 0.223791 * 5).isCloseTo(-57, within(0.1));
+    }
+
+    /**
+     * A faithful run of 1 mol/L each, 21 °C, 60 mL of base to 50 of acid: −58.3 kJ/mol is right there, and 110 g warm by 6.33 °C.
+     * With infinite dilution for a reference it would be 1.6 off, and the base called warm.
+     */
+    @Test
+    void aFaithfulNeutralizationAgreesAtTheBenchsOwnDilution() {
+        BenchSheet faithful = equation(
+                        BenchSheet.of("neutralization"), "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)", "HCl", "NaOH")
+                .mass("first[1]/amount", "50.00")
+                .mass("second[1]/amount", "60.00")
+                .temperature("first[1]/start", "21.00")
+                .temperature("second[1]/start", "21.00")
+                .temperature("mixed[1]/final", "27.33");
+        Reduction reduction = faithful.reduced();
+        Agreement agreement = reduction.agreement(reduction.samples().get(0)).orElseThrow();
+        assertThat(value(reduction)).isCloseTo(-58.3, within(0.1));
+        assertThat(agreement.agrees()).isTrue();
+        assertThat(agreement.percentError()).isBetween(-1.0, 1.0);
+        assertThat(agreement.reference().uncertainty())
+                .as("salt and base together, by the rule for mixtures")
+                .isBetween(0.5, 0.6);
+        assertThat(message(reduction, "reaction.dilution")).contains("bench’s own", "mol of water");
     }
 
     /**

@@ -229,6 +229,31 @@ class SuspectsTest {
                 .anyMatch(each -> each.suspect().key().equals("moist") && each.believed());
     }
 
+    /**
+     * A bottle labelled 1.10 that holds 0.90 mol/L, 50 mL of it to 50 mL of 1.00: 45 mmol of water, though by the label the base
+     * runs out. A little less of the acid moves nothing; the whole of it does.
+     */
+    @Test
+    void aBottleWronglyLabelledIsFoundBeyondWhereTheOtherReagentRunsOut() {
+        DoubleFunction<BenchSheet> labelled = end -> BenchSheet.of("neutralization")
+                .says("reaction[1]/equation", "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)")
+                .says("reaction[1]/strength", "strong")
+                .says("acid[1]/formula", "HCl")
+                .reads("acid[1]/concentration", "1.1000", "mol/L")
+                .says("base[1]/formula", "NaOH")
+                .reads("base[1]/concentration", "1.0000", "mol/L")
+                .volume("first[1]/amount", "50.0000")
+                .volume("second[1]/amount", "50.0000")
+                .reads("second[1]/start", "21.0000", "°C")
+                .reads("first[1]/start", "21.0000", "°C")
+                .reads("mixed[1]/final", digits(end), "°C");
+        SuspectSize found = found(
+                recorded(new Planted("acid-off", -0.2, labelled, heat -> 21 - 1000 * heat * 0.045 / (100 * C))),
+                "acid-off");
+        assertThat(found.explains().orElseThrow()).isCloseTo(-0.2, within(2e-3));
+        assertThat(found.believed()).isTrue();
+    }
+
     /** Where the other reagent ran out there is no size, only whether it would do: 110 mL by 50 mL are 1.2. */
     @Test
     void anotherReagentHavingRunOutIsSoOrNot() {

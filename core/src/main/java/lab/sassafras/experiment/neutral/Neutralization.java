@@ -100,11 +100,11 @@ public final class Neutralization extends LedgerExperiment {
                 new Suspect("drops-left-behind", "second/amount", -0.5).exceptPoured(),
                 new Suspect("acid-off", "acid/concentration", 0.02)
                         .ofItself()
-                        .upTo(0.1)
+                        .upTo(0.25)
                         .eitherWay(),
                 new Suspect("base-off", "base/concentration", 0.02)
                         .ofItself()
-                        .upTo(0.1)
+                        .upTo(0.25)
                         .eitherWay(),
                 Suspect.twoThermometers("second/start", "first/start"),
                 Suspect.otherReagent());
@@ -117,7 +117,12 @@ public final class Neutralization extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfReaction("reaction/equation", Optional.of("reaction/strength"));
+        return new Yardstick.OfReaction(
+                "reaction/equation",
+                Optional.of("reaction/strength"),
+                List.of(
+                        new Yardstick.Poured("acid/formula", "acid/concentration", "first/amount"),
+                        new Yardstick.Poured("base/formula", "base/concentration", "second/amount")));
     }
 
     @Override

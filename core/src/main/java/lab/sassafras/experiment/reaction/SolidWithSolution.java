@@ -114,7 +114,10 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfReaction("reaction/equation", Optional.empty());
+        return new Yardstick.OfReaction(
+                "reaction/equation",
+                Optional.empty(),
+                List.of(new Yardstick.Poured("solution/reagent", "solution/concentration", "poured/amount")));
     }
 
     @Override
