@@ -14,6 +14,7 @@ final class CommonSuspects {
         experiment.span().ifPresent(span -> {
             common.add(new Suspect("start-not-settled", span.start(), 0.2).eitherWay());
             liquidAt(experiment, span.start())
+                    .filter(any -> !experiment.thermometerStays())
                     .ifPresent(path -> common.add(new Suspect("water-with-probe", path, -0.3).upTo(1)));
             common.add(Suspect.heat("warm-plate", 60).upTo(400));
             common.add(Suspect.alongWith("bar", 4).upTo(15));

@@ -48,6 +48,11 @@ public interface Experiment {
         return List.of();
     }
 
+    /** {@return whether the thermometer stays where it is from before the start until after the end} */
+    default boolean thermometerStays() {
+        return false;
+    }
+
     /** {@return what it suspects by itself, and what any run with a change of temperature is suspected of} */
     default List<Suspect> suspected() {
         List<Suspect> own = suspects();

@@ -117,7 +117,10 @@ public record SuspectSize(
                     double change = best.value() - suspicion.asItStands();
                     return new SuspectSize(
                             suspect,
-                            sheet.experiment().words().get("suspect." + suspect.key()),
+                            sheet.experiment().words().get("suspect." + suspect.key())
+                                    + (suspect.measure().unit().isEmpty()
+                                            ? ": " + best.found().reference().name()
+                                            : ""),
                             suspect.measure().unit(),
                             best.size(),
                             change,

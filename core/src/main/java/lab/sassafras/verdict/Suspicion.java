@@ -39,6 +39,9 @@ final class Suspicion {
 
     private static final Input HEAT =
             new Input("suspected:heat", Symbol.of("q:suspected"), "heat on no account", BenchUnit.JOULES);
+    /** So much a vessel that was ignored is believed to have held, with lid, probe and stirrer (J/°C; common practice). */
+    private static final double USUAL_IGNORED = 50;
+
     private static final Input ALONG =
             new Input("suspected:along", Symbol.of("C:suspected"), "on no account", BenchUnit.JOULES_PER_DEGREE);
 
@@ -98,11 +101,12 @@ final class Suspicion {
     /**
      * Another answer, worked and judged by its own reference.
      *
+     * @param answer the other answer
      * @param size  of it (unit of the suspect)
      * @param value the result with it (unit of the result)
      * @param found how that stands to its own reference
      */
-    record Otherwise(double size, double value, Agreement found) {}
+    record Otherwise(String answer, double size, double value, Agreement found) {}
 
     /** Every other answer that can be judged; none where nothing was answered. */
     List<Otherwise> otherwise(Cause.Answered cause) {
@@ -113,7 +117,8 @@ final class Suspicion {
                         .of(answered, sheet)
                         .forEach((answer, size) -> judged(sheet.answering(address, answer))
                                 .ifPresent(worked -> worked.found()
-                                        .ifPresent(found -> all.add(new Otherwise(size, worked.value(), found))))));
+                                        .ifPresent(found ->
+                                                all.add(new Otherwise(answer, size, worked.value(), found))))));
         return all;
     }
 
@@ -204,7 +209,9 @@ final class Suspicion {
                         .map(books -> new Applied(
                                 step -> books.shifted(ALONG, step),
                                 held,
-                                Math.max(held, vessel.kind().largest()),
+                                Math.max(
+                                        held,
+                                        Math.max(USUAL_IGNORED, vessel.kind().largest())),
                                 ALONG.unit().symbol(),
                                 false));
     }

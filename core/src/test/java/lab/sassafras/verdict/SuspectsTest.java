@@ -141,6 +141,8 @@ class SuspectsTest {
                 new Planted("moist", -12, salt("KCl"), saltEnds(4.4, 74.551, 105)),
                 new Planted("undissolved", -1, salt("KCl"), saltEnds(4, 74.551, 104)),
                 new Planted("wet", 8, ice(), heat -> (300 * C * 40 - 50 * 0.92 * heat) / (350 * C)),
+                new Planted("colder", -8, ice(), heat -> (300 * C * 40 - 50 * (heat + 8 * 2.09)) / (350 * C)),
+                new Planted("splashed", 1.5, ice(), heat -> (300 * C * 40 - 51.5 * heat) / (351.5 * C)),
                 new Planted("evaporated", -0.12, can(), canEnds(0.68, 0, 0)),
                 new Planted("wet-fuel", 10, can(), canEnds(0.72, 0, 0)),
                 new Planted("soot", 0.05, can(), canEnds(0.8, 0.05, 0)),
@@ -265,6 +267,21 @@ class SuspectsTest {
         assertThat(other.part().orElseThrow()).isCloseTo(1, within(0.01));
     }
 
+    /** Called copper, and it was aluminium: the candidate that fits is named, by its own row of the shelf. */
+    @Test
+    void anotherSubstanceIsNamedWhereItFits() {
+        Reduction called = copper().apply(copperEnds(100, 80, 20, 0, 0, 0).applyAsDouble(0.897))
+                .reduced();
+        SuspectSize other = found(called, "other-substance");
+        assertThat(other.words()).endsWith(": aluminium");
+        assertThat(other.believed()).isTrue();
+        // glass of no reference at all: nothing to compare with, nothing supposed
+        assertThat(copper().apply(copperEnds(100, 80, 20, 0, 0, 0).applyAsDouble(0.386))
+                        .reduced()
+                        .suspects())
+                .noneMatch(each -> each.suspect().key().equals("other-substance"));
+    }
+
     /** Both thermometers were one: it cannot have been off against itself. */
     @Test
     void aSuspectWhoseConditionFailsIsNoneHere() {
@@ -290,7 +307,7 @@ class SuspectsTest {
     /** Nothing of a believable size makes glass of copper; and the ranking has the most believable first. */
     @Test
     void whereNoneSufficesItIsSaidAndTheMostLikelyStandsFirst() {
-        Reduction hopeless = copper().apply(45).reduced();
+        Reduction hopeless = copper().apply(55).reduced();
         assertThat(hopeless.suspects()).noneMatch(SuspectSize::believed);
         assertThat(hopeless.noneSuffices().orElseThrow().message()).contains("No single");
         Reduction cooled = recorded(planted().get(0));

@@ -138,6 +138,11 @@ public abstract class InBomb extends LedgerExperiment {
     }
 
     @Override
+    public boolean thermometerStays() {
+        return true;
+    }
+
+    @Override
     public List<Caveat> caveats() {
         return Stream.of("soot", "residue", "leak")
                 .map(each -> Caveat.voiding("inside/seen", each))
@@ -148,6 +153,7 @@ public abstract class InBomb extends LedgerExperiment {
     public List<Suspect> suspects() {
         return List.of(
                 new Suspect("moist-pellet", PELLET, -0.005).ofItself().upTo(0.05),
+                new Suspect("unburnt", PELLET, -0.01).ofItself().upTo(0.1),
                 Suspect.from(START, "lost-to-jacket", END, 0.02).upTo(0.15),
                 new Suspect("start-not-settled", START, 0.01).eitherWay().upTo(0.1),
                 new Suspect("lost-water", WATER, -10).upTo(60),

@@ -69,6 +69,8 @@ public final class FusionOfIce extends LedgerExperiment {
     public List<Suspect> suspects() {
         return List.of(
                 new Suspect("wet", "ice/wet", 5).with("ice/state", "wet"),
+                new Suspect("colder", "ice/start", -5).upTo(20),
+                new Suspect("splashed", "ice/mass", 0.5).upTo(3),
                 new Suspect("warmed-meanwhile", "mixed/final", -0.3),
                 new Suspect("cooled-before", "water/start", -0.5));
     }

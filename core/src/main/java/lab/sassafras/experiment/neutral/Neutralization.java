@@ -2,6 +2,7 @@ package lab.sassafras.experiment.neutral;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
@@ -106,6 +107,11 @@ public final class Neutralization extends LedgerExperiment {
                         .ofItself()
                         .upTo(0.25)
                         .eitherWay(),
+                Suspect.answered(
+                        "weak-for-strong",
+                        "reaction/strength",
+                        "",
+                        (answered, any) -> answered.equals("strong") ? Map.of("weak", 1.0) : Map.of()),
                 Suspect.twoThermometers("second/start", "first/start"),
                 Suspect.otherReagent());
     }

@@ -3,6 +3,7 @@ package lab.sassafras.experiment.solid;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Question;
@@ -18,6 +19,7 @@ import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.substance.Substance;
 
 /** A hot (or ice-cold) solid into water: sample + water + calorimeter + water that clung to the sample. */
 public final class SpecificHeatOfSolid extends LedgerExperiment {
@@ -88,6 +90,13 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
                 new Suspect("water-splashed", "water/mass", -1),
                 new Suspect("carried", "sample/carried", 1),
                 new Suspect("wet-sample", "sample/mass", -0.5),
+                Suspect.answered(
+                        "other-substance",
+                        "seen/known",
+                        "",
+                        (answered, sheet) -> sheet.setting().shelf().solids().stream()
+                                .filter(each -> each.everyday() && !each.key().equals(answered))
+                                .collect(Collectors.toMap(Substance::key, each -> 1.0))),
                 Suspect.twoThermometers("sample/start", "water/start"));
     }
 
