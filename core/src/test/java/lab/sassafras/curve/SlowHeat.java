@@ -207,7 +207,8 @@ enum SlowHeat {
                 }
                 if (i * step >= next - 1e-9) {
                     next += spacing;
-                    boolean skipped = Math.abs(since) < Math.min(spacing / 2, 3) || random.nextDouble() < gaps;
+                    boolean skipped = Math.abs(since) < Math.min(spacing / 2, 3)
+                            || random.nextDouble() < gaps && readings.size() > 1;
                     if (!skipped) {
                         readings.add(new Reading(i * step, (lag > 0 ? probe : body) + noise * random.nextGaussian()));
                     }
