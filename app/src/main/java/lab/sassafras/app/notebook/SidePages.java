@@ -187,8 +187,10 @@ class SidePages {
             rows.add(new Row(
                     alike.get(i).entry().id(),
                     entry.label(),
-                    written(presentation.written(
-                            entry.result(), entry.interval().half(), unit)),
+                    written(alike.get(i)
+                            .reduction()
+                            .written(alike.get(i).reduction().samples().get(0))
+                            .orElseThrow()),
                     entry.off(),
                     entry.repeat().orElse(""),
                     picture.rows().get(i)));
