@@ -21,6 +21,7 @@ import org.hipparchus.fraction.BigFraction;
 public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) {
 
     private static final String FROM_SHELF = "from the shelf";
+    private static final String FROM_TABLE = "from a table";
 
     /**
      * One leg.
@@ -114,7 +115,7 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
                 .flatMap(Legs::read)
                 .map(read -> new Leg(
                         index,
-                        shelf ? FROM_SHELF : "from a table",
+                        shelf ? FROM_SHELF : FROM_TABLE,
                         read,
                         1,
                         shelf
@@ -161,6 +162,16 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
         return legs.stream()
                 .filter(each -> each.label().equals(FROM_SHELF) && each.heat().isEmpty())
                 .toList();
+    }
+
+    /** {@return whether a heat was typed from a table, of which nobody said how well it is known} */
+    public boolean knownWithoutUncertainty() {
+        return legs.stream().anyMatch(each -> each.label().equals(FROM_TABLE));
+    }
+
+    /** {@return whether every heat comes from the very table a reference would be made from} */
+    public boolean circular() {
+        return legs.stream().allMatch(each -> each.label().equals(FROM_SHELF));
     }
 
     /** {@return the equation to be made} */

@@ -88,11 +88,29 @@ final class HeatVerdict {
         return verdict.cycle(yardstick);
     }
 
+    /** Judged only where every reaction of it has a ± and not all come from the table the reference is made of. */
     private Verdict cycle(Yardstick.OfCycle yardstick) {
-        return verdict(Legs.of(sheet, yardstick.at())
-                .flatMap(legs -> shelf.formation()
-                        .heat(legs.equation())
-                        .map(heat -> scaled(heat, 1.0 / legs.target().times()))));
+        Optional<Legs> legs = Legs.of(sheet, yardstick.at());
+        Optional<Reference> reference = legs.flatMap(known -> shelf.formation()
+                .heat(known.equation())
+                .map(heat -> scaled(heat, 1.0 / known.target().times())));
+        String unjudged = legs.filter(Legs::circular)
+                .map(any ->
+                        "Every reaction of it comes from the same table as the reference would, so that comparing them "
+                                + "would be going round in a circle.")
+                .or(() -> legs.filter(Legs::knownWithoutUncertainty)
+                        .map(any -> "A reaction typed from a table has no ± of its own, so nothing is judged."))
+                .orElse("");
+        if (reference.isPresent() && !unjudged.isEmpty()) {
+            findings.add(Finding.note(
+                    "cycle.unjudged",
+                    unjudged + " The overall reaction and "
+                            + figures.signed(reference.get().value(), 1)
+                            + " kJ/mol from formation enthalpies differ by "
+                            + figures.signed(result.value() - reference.get().value(), 2) + " kJ/mol."));
+            return verdict(Optional.empty());
+        }
+        return verdict(reference);
     }
 
     /** In a bomb all of the heat is caught, at constant volume: the tabulated ΔH less Δn(gas) R T. */
