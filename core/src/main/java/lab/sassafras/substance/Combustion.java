@@ -8,10 +8,10 @@ import java.util.Set;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalEquation.Term;
 
-/** The equation of burning completely: carbon to its dioxide, hydrogen to water, with oxygen enough. */
+/** The equation of burning completely: carbon to its dioxide, hydrogen to water, nitrogen to itself, with oxygen enough. */
 public final class Combustion {
 
-    private static final Set<String> BURNT_HERE = Set.of("C", "H", "O");
+    private static final Set<String> BURNT_HERE = Set.of("C", "H", "O", "N");
 
     private Combustion() {}
 
@@ -51,7 +51,7 @@ public final class Combustion {
     /**
      * {@return the balanced equation of a fuel burning completely, in the smallest whole numbers}
      *
-     * @param fuel  of carbon, hydrogen and oxygen
+     * @param fuel  of carbon, hydrogen, oxygen and nitrogen
      * @param state of the fuel: s, l or g
      * @param water state of the water formed: l or g
      * @throws Refused where it holds another element, is charged, or has nothing to burn
@@ -64,13 +64,15 @@ public final class Combustion {
         int quarters = 4 * carbon + hydrogen - 2 * atoms.getOrDefault("O", 0);
         if (!BURNT_HERE.containsAll(atoms.keySet()) || fuel.charge() != 0) {
             throw new Refused(
-                    "Only what consists of carbon, hydrogen and oxygen burns to nothing but carbon dioxide and "
-                            + "water. “" + fuel.text() + "” holds something else.");
+                    "Only what consists of carbon, hydrogen, oxygen and nitrogen burns to nothing but carbon dioxide, "
+                            + "water and nitrogen. “" + fuel.text() + "” holds something else.");
         }
         if (quarters <= 0) {
             throw new Refused("“" + fuel.text() + "” has nothing left to burn.");
         }
-        int times = quarters % 4 == 0 && hydrogen % 2 == 0 ? 1 : quarters % 2 == 0 && hydrogen % 2 == 0 ? 2 : 4;
+        int nitrogen = atoms.getOrDefault("N", 0);
+        boolean even = hydrogen % 2 == 0 && nitrogen % 2 == 0;
+        int times = quarters % 4 == 0 && even ? 1 : quarters % 2 == 0 ? 2 : 4;
         List<Term> taken =
                 List.of(new Term(times, fuel, state), new Term(times * quarters / 4, ChemicalFormula.read("O2"), "g"));
         List<Term> formed = new ArrayList<>();
@@ -79,6 +81,9 @@ public final class Combustion {
         }
         if (hydrogen > 0) {
             formed.add(new Term(times * hydrogen / 2, ChemicalFormula.read("H2O"), water));
+        }
+        if (nitrogen > 0) {
+            formed.add(new Term(times * nitrogen / 2, ChemicalFormula.read("N2"), "g"));
         }
         return ChemicalEquation.of(taken, formed);
     }

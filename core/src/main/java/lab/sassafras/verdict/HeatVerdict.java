@@ -60,26 +60,26 @@ final class HeatVerdict {
     static Verdict of(
             Yardstick.OfDissolving yardstick, Sheet sheet, Estimate result, Interval interval, Solution trial) {
         HeatVerdict verdict = new HeatVerdict(sheet, result, interval, trial);
-        verdict.sign("Dissolving");
+        verdict.sign("Dissolving", "ΔH");
         return verdict.dissolving(yardstick);
     }
 
     static Verdict of(Yardstick.OfReaction yardstick, Sheet sheet, Estimate result, Interval interval, Solution trial) {
         HeatVerdict verdict = new HeatVerdict(sheet, result, interval, trial);
-        verdict.sign("The reaction");
+        verdict.sign("The reaction", "ΔH");
         return verdict.reaction(yardstick);
     }
 
     static Verdict of(
             Yardstick.OfCombustion yardstick, Sheet sheet, Estimate result, Interval interval, Solution trial) {
         HeatVerdict verdict = new HeatVerdict(sheet, result, interval, trial);
-        verdict.sign("The burning");
+        verdict.sign("The burning", "ΔH");
         return verdict.combustion(yardstick);
     }
 
     static Verdict of(Yardstick.InBomb yardstick, Sheet sheet, Estimate result, Interval interval, Solution trial) {
         HeatVerdict verdict = new HeatVerdict(sheet, result, interval, trial);
-        verdict.sign("The burning");
+        verdict.sign("The burning", "ΔU");
         return verdict.inBomb(yardstick);
     }
 
@@ -181,12 +181,12 @@ final class HeatVerdict {
         return new Verdict(findings, List.of(), tabulated.map(each -> Agreement.of(interval, each)));
     }
 
-    private void sign(String what) {
+    private void sign(String what, String change) {
         findings.add(Finding.note(
                 "process.sign",
                 result.value() > 0
-                        ? what + " took heat up from the water: it is endothermic, and ΔH is positive."
-                        : what + " gave heat off to the water: it is exothermic, and ΔH is negative."));
+                        ? what + " took heat up from the water: it is endothermic, and " + change + " is positive."
+                        : what + " gave heat off to the water: it is exothermic, and " + change + " is negative."));
     }
 
     private BenchUnit unit() {

@@ -49,6 +49,23 @@ class CombustionTest {
         assertThat(ChemicalEquation.read(equation.text()).products()).isEqualTo(equation.products());
     }
 
+    /** Nitrogen comes out as itself: urea 1, glycine 4 (its one nitrogen and five hydrogens), caffeine 2; balanced by hand. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "CO(NH2)2 | 2 CO(NH2)2(s) + 3 O2(g) -> 2 CO2(g) + 4 H2O(l) + 2 N2(g)",
+                "NH2CH2COOH | 4 NH2CH2COOH(s) + 9 O2(g) -> 8 CO2(g) + 10 H2O(l) + 2 N2(g)",
+                "C8H10N4O2 | 2 C8H10N4O2(s) + 19 O2(g) -> 16 CO2(g) + 10 H2O(l) + 4 N2(g)"
+            })
+    void nitrogenComesOutAsItself(String sample, String equation) {
+        assertThat(Combustion.inBomb(ChemicalFormula.read(sample), "solid")
+                        .orElseThrow()
+                        .text())
+                .isEqualTo(equation);
+        assertThat(ChemicalEquation.read(equation).products()).isNotEmpty();
+    }
+
     @Test
     void aFuelBurnsAsItStandsAtTheBench() {
         assertThat(Combustion.atBench(ChemicalFormula.read("C2H5OH"), "l")
@@ -63,7 +80,7 @@ class CombustionTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"NaCl", "CO2", "H2O", "CH3COO-", "C6H5NO2"})
+    @ValueSource(strings = {"NaCl", "CO2", "H2O", "CH3COO-", "C6H5Cl", "C4H4S"})
     void whatDoesNotBurnToWaterAndCarbonDioxideIsRefused(String fuel) {
         assertThatThrownBy(() -> Combustion.of(ChemicalFormula.read(fuel), "l", "l"))
                 .isInstanceOf(Refused.class);

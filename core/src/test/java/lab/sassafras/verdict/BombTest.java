@@ -78,14 +78,16 @@ class BombTest {
 
     /**
      * Tabulated ΔH at 25 °C (CRC Handbook, from memory) and heats of formation (naphthalene +78.5, sucrose −2226.1, glucose
-     * −1273.3, benzoic acid −385.2 kJ/mol, from memory); molar masses and Δn by hand, RT = 8.314462618 · 298.15 J/mol.
+     * −1273.3, benzoic acid −385.2, urea −333.1, glycine −528.5 kJ/mol, from memory); molar masses and Δn by hand, RT = 8.314462618 · 298.15 J/mol.
      */
     @ParameterizedTest
     @CsvSource({
         "C10H8, 128.174, -2, -5156.3, 78.5",
         "C12H22O11, 342.297, 0, -5640.9, -2226.1",
         "C6H12O6, 180.156, 0, -2803.0, -1273.3",
-        "C6H5COOH, 122.123, -0.5, -3226.9, -385.2"
+        "C6H5COOH, 122.123, -0.5, -3226.9, -385.2",
+        "CO(NH2)2, 60.056, 0.5, -632.1, -333.1",
+        "NH2CH2COOH, 75.067, 0.25, -973.1, -528.5"
     })
     void aSampleGivesTabulatedEnergyEnthalpyAndHeatOfFormation(
             String formula, double molarMass, double gas, double enthalpy, double formation) {
@@ -94,12 +96,16 @@ class BombTest {
         assertThat(reduction.result().orElseThrow().value()).isCloseTo(energy, within(0.03));
         assertThat(beside(reduction, "enthalpy of combustion")).isCloseTo(enthalpy, within(0.03));
         assertThat(beside(reduction, "enthalpy of formation")).isCloseTo(formation, within(3.0));
-        int written = formula.equals("C6H5COOH") ? 2 : 1;
-        assertThat(beside(reduction, "equation as written")).isCloseTo(written * enthalpy, within(0.06));
+        int written = Map.of("C6H5COOH", 2, "CO(NH2)2", 2, "NH2CH2COOH", 4).getOrDefault(formula, 1);
+        assertThat(beside(reduction, "equation as written")).isCloseTo(written * enthalpy, within(0.12));
         assertThat(beside(reduction, "per gram")).isCloseTo(1000 * energy / molarMass, within(0.2));
         Agreement agreement = reduction.agreement(reduction.samples().get(0)).orElseThrow();
         assertThat(agreement.agrees()).isTrue();
         assertThat(agreement.reference().value()).isCloseTo(energy, within(1e-9));
+        assertThat(reduction.findings())
+                .filteredOn(each -> each.code().equals("process.sign"))
+                .singleElement()
+                .satisfies(each -> assertThat(each.message()).contains("ΔU is negative"));
     }
 
     /** The equation of the sample, by hand: C10H8 + 12 O2 → 10 CO2 + 4 H2O loses two moles of gas. */
