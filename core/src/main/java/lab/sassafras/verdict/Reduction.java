@@ -28,6 +28,7 @@ import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.expression.Linearity;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
@@ -86,6 +87,19 @@ public final class Reduction {
                     leftOut,
                     new Later<>(() -> solution.flatMap(
                             each -> Drawn.of(each.result(), each.estimate(), each.bindings(), DRAWS))));
+        }
+
+        /** Whether its linear interval may stand: where a few evaluations are sure of it, nothing is drawn. */
+        private boolean linear() {
+            return solution.filter(each -> Linearity.sure(each.result(), each.bindings())
+                            || draws.get()
+                                    .filter(drawn -> !drawn.bearsOutLinear())
+                                    .isEmpty())
+                    .isPresent();
+        }
+
+        private Interval interval(Estimate estimate) {
+            return linear() ? Interval.of(estimate) : Drawn.interval(draws.get(), estimate);
         }
 
         /** {@return which trial, from 1} */
@@ -375,8 +389,7 @@ public final class Reduction {
                 .map(solution -> presentation()
                         .written(
                                 solution.estimate(),
-                                Drawn.interval(trial.draws().get(), solution.estimate())
-                                        .half(),
+                                trial.interval(solution.estimate()).half(),
                                 solution.result(),
                                 solution.bindings()));
     }
@@ -389,7 +402,8 @@ public final class Reduction {
      * @param further one of its further results
      */
     public Interval interval(int trial, Solution.Further further) {
-        boolean linear = drawn(trial).filter(each -> !each.bearsOutLinear()).isEmpty();
+        boolean linear =
+                trials().stream().filter(each -> each.number() == trial).allMatch(Trial::linear);
         return Drawn.interval(
                 linear
                         ? Optional.empty()
@@ -646,7 +660,7 @@ public final class Reduction {
     /** Of random draws where the result is that of one trial, which the linear one does not describe. */
     private static Interval interval(Estimate result, List<Trial> trials) {
         List<Trial> counting = trials.stream().filter(Trial::counts).toList();
-        return Drawn.interval(counting.size() == 1 ? counting.get(0).draws().get() : Optional.empty(), result);
+        return counting.size() == 1 ? counting.get(0).interval(result) : Interval.of(result);
     }
 
     private static Optional<Finding> fewDigits(Sheet sheet, Solution first) {

@@ -48,6 +48,13 @@ class MonteCarloDrawsTest {
         MonteCarlo drawn = MonteCarlo.of(least, at, DRAWS);
         assertThat(drawn.value()).isCloseTo(10 - 1 / Math.sqrt(Math.PI), within(0.01));
         assertThat(drawn.bearsOut(new Computation(least, at).estimate())).isFalse();
+        assertThat(Linearity.sure(least, at)).as("nobody is sure of a kink").isFalse();
+        assertThat(Linearity.sure(A.plus(B), at)).isTrue();
+        assertThat(Linearity.sure(
+                        A.over(B),
+                        Bindings.of(Map.of("a", Measured.independent(10, 0.1), "b", Measured.independent(10, 3)))))
+                .as("a quotient by something known to a third bends")
+                .isFalse();
     }
 
     /**
@@ -75,6 +82,9 @@ class MonteCarloDrawsTest {
         assertThat(drawn.high()).isCloseTo(5.475, within(0.003));
         assertThat(drawn.low()).isCloseTo(4.525, within(0.003));
         assertThat(drawn.uncertainty().orElseThrow()).isCloseTo(1 / Math.sqrt(12), within(0.002));
+        assertThat(Linearity.sure(A, Bindings.of(Map.of("a", Measured.written(5, 1, 0)))))
+                .as("straight, but flat")
+                .isFalse();
     }
 
     /** JCGM 101:2008, 7.9.2 at one digit: u is rounded before its last place is taken. */

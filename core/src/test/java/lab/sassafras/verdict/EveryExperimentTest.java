@@ -20,6 +20,7 @@ import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Linearity;
 import lab.sassafras.expression.MonteCarlo;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
@@ -110,6 +111,22 @@ class EveryExperimentTest {
         MonteCarlo drawn = MonteCarlo.of(solution(key).result(), solution(key).bindings(), 200_000);
         assertThat(drawn.value()).isCloseTo(estimate.value(), within(0.05 * estimate.uncertainty()));
         assertThat(drawn.uncertainty().orElseThrow() / estimate.uncertainty()).isCloseTo(1, within(0.02));
+    }
+
+    /** Where a few evaluations say that a formula is straight enough, fifty thousand draws bear it out; and some do say so. */
+    @Test
+    void whatIsSurelyLinearIsBorneOutByDraws() {
+        List<String> sure = keys().stream()
+                .filter(key ->
+                        Linearity.sure(solution(key).result(), solution(key).bindings()))
+                .toList();
+        assertThat(sure)
+                .hasSizeGreaterThan(5)
+                .allSatisfy(key -> assertThat(MonteCarlo.ofFormula(
+                                        solution(key).result(), solution(key).bindings(), 50_000)
+                                .bearsOut(solution(key).estimate()))
+                        .as(key)
+                        .isTrue());
     }
 
     @ParameterizedTest
