@@ -337,8 +337,13 @@ public final class Baselines {
         for (int i = from + 2; i < to - 2; i++) {
             System.arraycopy(temperatures, i - 2, five, 0, five.length);
             Arrays.sort(five);
-            spikes[i] = Math.abs(temperatures[i] - five[2]) > most && !sure(i);
+            spikes[i] = Math.abs(temperatures[i] - five[2]) > most && beside(i) > most && !sure(i);
         }
+    }
+
+    /** What a reading lies off the middle of its neighbours by: on a slope, standing out from the median is no spike. */
+    private double beside(int i) {
+        return Math.abs(temperatures[i] - (temperatures[i - 1] + temperatures[i + 1]) / 2);
     }
 
     /** Scatter of single readings about the line between their neighbours, by its median (°C). */
