@@ -248,6 +248,7 @@ final class HeatLoss {
                         (each.fit().judged() / (noise * noise) + 2.0 * (reading(each.end()) - of.before)) / together
                                 + each.fit().penalty()
                                 + 2.0 * each.fit().model().free().length)
+                .map(each -> Double.isNaN(each) ? Double.POSITIVE_INFINITY : each)
                 .toArray();
     }
 
@@ -360,6 +361,11 @@ final class HeatLoss {
                     ? length * (1 / Math.log(ratio) - (1 - 1 / ratio) / Math.pow(Math.log(ratio), 2))
                     : length / 2;
         }
+    }
+
+    /** Whether no end could be tried: too little is left of the readings once those that stand out are taken away. */
+    boolean none() {
+        return tried.isEmpty();
     }
 
     /** Start and end, over all ends tried. */

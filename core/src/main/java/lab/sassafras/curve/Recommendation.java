@@ -30,7 +30,7 @@ public record Recommendation(Way way, String reason) {
                     "There are too few readings for a line before mixing and after it. What leaked until the turn is not "
                             + "given back.");
         }
-        if (baselines.slow() || baselines.loss().atOnce() < AT_ONCE) {
+        if (!baselines.loss().none() && (baselines.slow() || baselines.loss().atOnce() < AT_ONCE)) {
             return new Recommendation(Way.INTEGRAL, slow(baselines, figures) + tail(baselines, figures));
         }
         return new Recommendation(

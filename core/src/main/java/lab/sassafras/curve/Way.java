@@ -140,7 +140,7 @@ public enum Way {
     INTEGRAL("integral") {
         @Override
         Outcome read(Baselines of) {
-            if (!of.enough()) {
+            if (!of.enough() || of.loss().none()) {
                 return TOO_FEW;
             }
             return of.loss().change();

@@ -72,6 +72,28 @@ class CurveTest {
         }
     }
 
+    /** A handful of readings with spikes among them: a way reads what was there, or says that it cannot; never a zero. */
+    @Test
+    void ofAFewWildReadingsNoWayMakesTemperaturesUp() {
+        for (int seed = 0; seed < 300; seed++) {
+            Random random = new Random(seed);
+            List<Reading> readings = new java.util.ArrayList<>();
+            for (int i = 0; i < 3 + random.nextInt(3); i++) {
+                readings.add(new Reading(i * 20, 21 + 0.05 * random.nextGaussian()));
+            }
+            for (int i = 0; i < 4 + random.nextInt(5); i++) {
+                double spike = random.nextDouble() < 0.3 ? 3 : 0;
+                readings.add(new Reading(130 + i * 20, 31 - 0.02 * i + spike + 0.05 * random.nextGaussian()));
+            }
+            Baselines wild = Baselines.of(new Curve(readings, 115, 0.01, Optional.empty()));
+            assertThat(Recommendation.of(wild, Figures.POINT).reason()).doesNotContain("NaN");
+            if (Way.INTEGRAL.of(wild) instanceof Change change) {
+                assertThat(change.start()).as("seed " + seed).isBetween(15.0, 27.0);
+                assertThat(change.uncertainty()).isPositive().isFinite();
+            }
+        }
+    }
+
     /** Heat that is still to come when the record ends is said, with a tenth of it or more left; a whole record says nothing. */
     @Test
     void aTailBeyondTheRecordIsSaid() {
