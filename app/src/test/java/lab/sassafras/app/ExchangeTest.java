@@ -171,6 +171,26 @@ class ExchangeTest extends HouseTest {
         }
     }
 
+    /** A thermometer two tenths low at both its points: what it read counts two tenths higher, here and after a round trip. */
+    @Test
+    void pointsAndGainsTravelWithTheRunAndCorrectIt() throws IOException {
+        String file = Files.readString(DOCS.resolve("examples/specific-heat-of-liquid.json"))
+                .replaceFirst("\"minor\" : 0,", "\"minor\" : 3,")
+                .replaceFirst(
+                        "\"offsetUncertainty\" : 0.2",
+                        "\"offsetUncertainty\" : 0.2,\n    \"gain\" : 0.004,\n    \"points\" : [ {\n"
+                                + "      \"reading\" : -0.2,\n      \"actual\" : 0.0,\n      \"uncertainty\" : 0.05\n    }, {\n"
+                                + "      \"reading\" : 99.8,\n      \"actual\" : 100.0,\n      \"uncertainty\" : 0.1\n    } ]");
+        JsonNode answer = JSON.readTree(reduce(file).body());
+        assertThat(answer.at("/findings").toString()).contains("corrected by the 2 points it was compared at");
+        Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "points.json", "a test");
+        assertThat(get("/entries/" + taken.id() + "/run.json").body()).isEqualTo(file.strip());
+        assertThat(JSON.readTree(reduce(file.replace("\"actual\" : 100.0", "\"actual\" : 10.0"))
+                                .body())
+                        .toString())
+                .contains("instruments[1].points cannot be");
+    }
+
     /** Version 2 grows by fields; one written by a later minor version is read without them, and says so. */
     @Test
     void aFileOfALaterMinorVersionIsReadAndWhatItAddsIsSaidToBeLost() throws IOException {
@@ -178,9 +198,9 @@ class ExchangeTest extends HouseTest {
         String later = file.replaceFirst("\"minor\" : 0,", "\"minor\" : 7, \"weather\" : \"fair\",");
         assertThat(reduce(later).statusCode()).isEqualTo(200);
         assertThat(reduce(later.replaceFirst("\"minor\" : 7", "\"minor\" : 0")).body())
-                .contains("weather is not a field of a run file, version 2.2");
+                .contains("weather is not a field of a run file, version 2.3");
         Entry taken = imports.take(later.getBytes(java.nio.charset.StandardCharsets.UTF_8), "later.json", "a test");
         assertThat(get("/entries/" + taken.id() + "/result").body())
-                .contains("later.json (format 2.7, of which this version reads 2.2; what it adds was not kept)");
+                .contains("later.json (format 2.7, of which this version reads 2.3; what it adds was not kept)");
     }
 }

@@ -49,6 +49,8 @@ class SetUpTest extends HouseTest {
             sql.execute("insert into entry select random_uuid(), id, 'specific-heat-of-solid', 1, 1, null, null, "
                     + "current_timestamp from bench");
             sql.execute("insert into vessel values (random_uuid(), 'F-1', 'FOAM_CUP', current_timestamp)");
+            sql.execute("insert into instrument values (random_uuid(), 'R-2', 'THERMOMETER', 0.1, 0, 50, 0.2, 0, "
+                    + "current_timestamp)");
             sql.execute("insert into observation (id, entry_id, address, role, text, unit, who, made_at) "
                     + "select random_uuid(), id, 'water[1]/start', 'read', '20,00', '°C', 'Rowan', "
                     + "current_timestamp from entry");
@@ -62,6 +64,7 @@ class SetUpTest extends HouseTest {
                     + "timestamp '2026-01-12 10:00:00+00' + c * interval '1' day from (values (9.0), (8.0), "
                     + "(7.0)) as constants(c)");
             flyway("latest");
+            assertThat(one(sql, "select gain from instrument")).isEqualTo(0.002);
             // two devices had struck the same value out: both rows are there, the first of them counts
             assertThat(one(sql, "select count(*) from observation")).isEqualTo(3L);
             assertThat(one(sql, "select text from strike join observation on id = by_observation"))

@@ -2,7 +2,9 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Instrument;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -30,12 +32,25 @@ class ShelfPagesTest extends HouseTest {
             browser.page().fill("#offset", "0.1");
             browser.page().fill("#low", "-10");
             browser.page().fill("#high", "50");
+            browser.page().fill("#gain", "11");
+            browser.page().fill("#points", "0.3 0.0");
+            browser.page().click("text=Add the instrument");
+            assertThat(browser.text("#points-problem")).contains("Three numbers a line");
+            browser.page().fill("#points", "0.3 0.0 0.1");
+            browser.page().click("text=Add the instrument");
+            assertThat(browser.text("#gain-problem")).contains("0 to 10 %");
+            assertThat(browser.page().inputValue("#points")).isEqualTo("0.3 0.0 0.1");
+            browser.page().fill("#gain", "0.4");
             browser.page().click("text=Add the instrument");
             browser.page().waitForURL("**/shelf/instruments/**");
             // 0.05 ÷ √12 = 0.0144
-            assertThat(browser.text(".page.right")).contains("thermometer Q-9", "0.05 °C", "−10 to 50 °C", "0.014");
+            assertThat(browser.text(".page.right"))
+                    .contains("thermometer Q-9", "0.05 °C", "−10 to 50 °C", "0.014", "0.4 %", "0.3");
         }
-        assertThat(instruments.all()).extracting(Instrument::name).contains("thermometer Q-9");
+        assertThat(instruments.all())
+                .filteredOn(each -> each.name().equals("thermometer Q-9"))
+                .extracting(Instrument::correction)
+                .containsExactly(new Correction(0.004, List.of(new Correction.Point(0.3, 0, 0.1))));
     }
 
     @Tag("browser")

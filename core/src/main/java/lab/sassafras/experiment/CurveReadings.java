@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,7 +16,7 @@ import lab.sassafras.measure.Shared;
 /**
  * What the curve of one trial gives its books: both temperatures every way they can be read. What they have in common
  * enters as two sources of the trial's own (the Cholesky factor of their covariance), with the degrees of freedom of
- * the fit; the thermometer's offset is shared with whatever else was read on it.
+ * the fit; the thermometer's offset and gain are shared with whatever else was read on it.
  */
 final class CurveReadings {
 
@@ -76,8 +77,14 @@ final class CurveReadings {
     }
 
     private Measured measured(double value, List<Measured.Share> shares) {
-        List<Measured.Share> all = new java.util.ArrayList<>(shares);
-        thermometer.ifPresent(each -> all.add(new Measured.Share(each.offset(), 1)));
-        return new Measured(value, 0, Double.POSITIVE_INFINITY, List.copyOf(all), -1);
+        List<Measured.Share> all = new ArrayList<>(shares);
+        Optional<Instrument.Corrected> corrected = thermometer.map(each -> each.corrected(value));
+        corrected.ifPresent(each -> all.addAll(each.shares()));
+        return new Measured(
+                corrected.map(Instrument.Corrected::value).orElse(value),
+                0,
+                Double.POSITIVE_INFINITY,
+                List.copyOf(all),
+                -1);
     }
 }

@@ -49,12 +49,14 @@ public record Line(
     /** {@return the number with what is known of its error} */
     public Measured measured() {
         if (uncertainty.isPresent()) {
-            List<Measured.Share> offset = role == Role.TREND
-                    ? instrument.stream()
-                            .map(each -> new Measured.Share(each.offset(), 1))
-                            .toList()
-                    : List.of();
-            return new Measured(value, uncertainty.getAsDouble(), Double.POSITIVE_INFINITY, offset, decimals);
+            Optional<Instrument.Corrected> corrected =
+                    instrument.filter(any -> role == Role.TREND).map(each -> each.corrected(value));
+            return new Measured(
+                    corrected.map(Instrument.Corrected::value).orElse(value),
+                    uncertainty.getAsDouble(),
+                    Double.POSITIVE_INFINITY,
+                    corrected.map(Instrument.Corrected::shares).orElse(List.of()),
+                    decimals);
         }
         return instrument
                 .map(read -> Measured.read(value, lastDigit, decimals, read))

@@ -1,16 +1,19 @@
 package lab.sassafras.experiment;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.Question;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.Instrument;
 
 /** What the lines of a sheet themselves give rise to, before any account is drawn up. */
 public final class SheetFindings {
@@ -48,6 +51,7 @@ public final class SheetFindings {
             negativeDifference(address).ifPresent(findings::add);
         });
         twoThermometers().ifPresent(findings::add);
+        corrected().forEach(findings::add);
         for (Bound bound : sheet.experiment().bounds()) {
             for (Line line : sheet.lines()) {
                 if (bound.crossed(sheet, line)) {
@@ -145,6 +149,30 @@ public final class SheetFindings {
                                 + ". Their offsets do not cancel in a "
                                 + "difference, and the uncertainty counts them. One thermometer for one "
                                 + "difference is better."));
+    }
+
+    /** What an instrument's points of comparison made of what was typed: the first line that is moved tells. */
+    private Stream<Finding> corrected() {
+        Map<String, Line> first = new LinkedHashMap<>();
+        sheet.lines().stream()
+                .filter(line -> line.role() != Role.ASSUMED)
+                .forEach(line -> line.instrument()
+                        .filter(each -> !each.correction().points().isEmpty())
+                        .ifPresent(each -> first.putIfAbsent(each.key(), line)));
+        return first.values().stream().map(line -> {
+            Instrument instrument = line.instrument().orElseThrow();
+            int points = instrument.correction().points().size();
+            return Finding.note(
+                    "reading.corrected",
+                    "What was read on " + instrument.name() + " is corrected by the "
+                            + (points == 1 ? "point" : points + " points") + " it was compared at"
+                            + (instrument.correction().piecewise(instrument.standardUncertainty())
+                                    ? ", piece by piece"
+                                    : "")
+                            + ": " + sheet.setting().figures().typed(line.text()) + " counts as "
+                            + sheet.setting().figures().fixed(line.measured().value(), Math.max(0, line.decimals()) + 1)
+                            + " " + instrument.unit().symbol() + ". What was typed stays as it is.");
+        });
     }
 
     private Finding crossed(Bound bound, Line line) {

@@ -1,9 +1,15 @@
 package lab.sassafras.measure;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
 /**
  * The record of one instrument.
  *
- * @param key                identity; readings with the same key share one offset
+ * @param key                identity; readings with the same key share one offset and one gain
  * @param name               what the class calls it
  * @param kind               what it measures with
  * @param unit               the unit it shows
@@ -13,6 +19,7 @@ package lab.sassafras.measure;
  * @param offsetUncertainty  standard uncertainty of the offset that all its readings share (bench unit)
  * @param readingUncertainty standard uncertainty of one reading where the record states one; 0 stands for
  *                           resolution ÷ √12 (rectangular, JCGM 100:2008, 4.3.7)
+ * @param correction         what is known of its scale
  */
 public record Instrument(
         String key,
@@ -23,23 +30,116 @@ public record Instrument(
         double low,
         double high,
         double offsetUncertainty,
-        double readingUncertainty) {
+        double readingUncertainty,
+        Correction correction) {
+
+    /**
+     * An instrument never compared with anything, its gain as far off as is usual for its kind.
+     *
+     * @param key                identity; readings with the same key share one offset and one gain
+     * @param name               what the class calls it
+     * @param kind               what it measures with
+     * @param unit               the unit it shows
+     * @param resolution         smallest step it shows (bench unit)
+     * @param low                lower end of its range (bench unit)
+     * @param high               upper end of its range (bench unit)
+     * @param offsetUncertainty  standard uncertainty of the offset that all its readings share (bench unit)
+     * @param readingUncertainty standard uncertainty of one reading where the record states one, else 0
+     */
+    public Instrument(
+            String key,
+            String name,
+            Kind kind,
+            BenchUnit unit,
+            double resolution,
+            double low,
+            double high,
+            double offsetUncertainty,
+            double readingUncertainty) {
+        this(
+                key,
+                name,
+                kind,
+                unit,
+                resolution,
+                low,
+                high,
+                offsetUncertainty,
+                readingUncertainty,
+                Correction.unknown(kind.usualGain()));
+    }
+
+    /**
+     * A reading put right by what is known of the scale.
+     *
+     * @param value  (bench unit)
+     * @param shares what it has in common with every other reading of the instrument
+     */
+    public record Corrected(double value, List<Measured.Share> shares) {}
+
+    /**
+     * A source of error that belongs to an instrument.
+     *
+     * @param instrument its key
+     * @param which      empty for the offset, "gain", or "point:" and its number from 0
+     */
+    public record Source(String instrument, String which) {
+
+        private static final Pattern OF_INSTRUMENTS = Pattern.compile("instrument:(.*?)(?::(gain|point:\\d+))?");
+
+        /**
+         * {@return whose error it is; empty where it belongs to no instrument}
+         *
+         * @param source of error
+         */
+        public static Optional<Source> of(Shared source) {
+            Matcher read = OF_INSTRUMENTS.matcher(source.key());
+            return read.matches()
+                    ? Optional.of(new Source(read.group(1), read.group(2) == null ? "" : read.group(2)))
+                    : Optional.empty();
+        }
+
+        /**
+         * {@return whether a value knows an instrument's offset and was found before its gain counted}
+         *
+         * @param value with what it shares
+         */
+        public static boolean lacksGain(Measured value) {
+            List<Source> all = value.shares().stream()
+                    .flatMap(share -> of(share.source()).stream())
+                    .toList();
+            return all.stream()
+                    .anyMatch(each -> each.which().isEmpty() && !all.contains(new Source(each.instrument(), "gain")));
+        }
+    }
 
     /** What an instrument is, and which dimension it reads. */
     public enum Kind {
         /** Reads a mass. */
-        BALANCE("balance", Dimension.MASS),
+        BALANCE("balance", Dimension.MASS, 0.0005, 0),
         /** Reads a temperature. */
-        THERMOMETER("thermometer", Dimension.TEMPERATURE),
+        THERMOMETER("thermometer", Dimension.TEMPERATURE, 0.002, 20),
         /** Reads a volume. */
-        CYLINDER("cylinder or pipette", Dimension.VOLUME);
+        CYLINDER("cylinder or pipette", Dimension.VOLUME, 0, 0);
 
         private final String word;
         private final Dimension dimension;
+        private final double usualGain;
+        private final double origin;
 
-        Kind(String word, Dimension dimension) {
+        Kind(String word, Dimension dimension, double usualGain, double origin) {
             this.word = word;
             this.dimension = dimension;
+            this.usualGain = usualGain;
+            this.origin = origin;
+        }
+
+        /**
+         * {@return half the width of the rectangle the gain of one never compared lies in (a part of one): 0.2 % of a
+         * thermometer, 0.05 % of a balance; what a volume is off by is all in its offset. Common practice, no source}
+         */
+        public double usualGain() {
+            return usualGain;
         }
 
         /** {@return what it is called in a sentence} */
@@ -59,7 +159,18 @@ public record Instrument(
      * @param other what the class calls it
      */
     public Instrument called(String other) {
-        return new Instrument(key, other, kind, unit, resolution, low, high, offsetUncertainty, readingUncertainty);
+        return new Instrument(
+                key, other, kind, unit, resolution, low, high, offsetUncertainty, readingUncertainty, correction);
+    }
+
+    /**
+     * {@return the same instrument under another identity}
+     *
+     * @param other identity
+     */
+    public Instrument keyed(String other) {
+        return new Instrument(
+                other, name, kind, unit, resolution, low, high, offsetUncertainty, readingUncertainty, correction);
     }
 
     /** {@return standard uncertainty of one reading, without the shared offset (bench unit)} */
@@ -76,9 +187,69 @@ public record Instrument(
         return lastDigit > resolution * (1 + 1e-9);
     }
 
-    /** {@return the offset shared by all readings of this instrument} */
+    /** {@return the offset shared by all readings of this instrument where no point of comparison tells it} */
     public Shared offset() {
-        return Shared.everywhere("instrument:" + key, "offset of " + name, offsetUncertainty, Double.POSITIVE_INFINITY);
+        return Shared.everywhere(identity(), "offset of " + name, offsetUncertainty, Double.POSITIVE_INFINITY);
+    }
+
+    /** {@return the gain shared by all its readings where its points do not tell it (a part of one)} */
+    public Shared gain() {
+        return new Shared(
+                identity() + ":gain",
+                "gain of " + name,
+                correction.gain() / Math.sqrt(3),
+                Double.POSITIVE_INFINITY,
+                Scope.EVERYWHERE,
+                Shape.RECTANGULAR);
+    }
+
+    private Shared compared(int point) {
+        return Shared.everywhere(
+                identity() + ":point:" + point,
+                "comparison " + (point + 1) + " of " + name,
+                correction.uncertainty(correction.points().get(point), standardUncertainty()),
+                Double.POSITIVE_INFINITY);
+    }
+
+    private String identity() {
+        return "instrument:" + key;
+    }
+
+    /**
+     * {@return one of the errors all its readings have in common; empty where it has none of that name}
+     *
+     * @param which empty for the offset, "gain", or "point:" and its number from 0
+     */
+    public Optional<Shared> source(String which) {
+        return corrected(kind.origin + 1).shares().stream()
+                .map(Measured.Share::source)
+                .filter(each -> each.key().equals(which.isEmpty() ? identity() : identity() + ":" + which))
+                .findFirst();
+    }
+
+    /**
+     * {@return a reading put right by the points it was compared at, with its shares of what they leave unknown}
+     *
+     * @param reading as typed or timed (bench unit)
+     */
+    public Corrected corrected(double reading) {
+        List<Measured.Share> shares = new ArrayList<>();
+        List<Correction.Point> points = correction.points();
+        double value = reading;
+        if (points.isEmpty()) {
+            shares.add(new Measured.Share(offset(), 1));
+        } else {
+            List<Double> parts = correction.parts(reading, standardUncertainty());
+            for (int i = 0; i < points.size(); i++) {
+                value += parts.get(i) * points.get(i).correction();
+                shares.add(new Measured.Share(compared(i), parts.get(i)));
+            }
+        }
+        if (!correction.tellsGain()) {
+            double origin = points.isEmpty() ? kind.origin : points.get(0).reading();
+            shares.add(new Measured.Share(gain(), reading - origin));
+        }
+        return new Corrected(value, List.copyOf(shares));
     }
 
     /**

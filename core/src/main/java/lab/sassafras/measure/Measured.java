@@ -78,7 +78,7 @@ public record Measured(
 
     /**
      * {@return a reading on an instrument: its own part what the instrument allows, or what the digits written allow
-     * where they are fewer; its offset shared}
+     * where they are fewer; put right by its points of comparison, offset and gain shared}
      *
      * @param value      the number (bench unit)
      * @param lastDigit  one unit of the last digit written (bench unit)
@@ -88,12 +88,13 @@ public record Measured(
     public static Measured read(double value, double lastDigit, int decimals, Instrument instrument) {
         double byDigits = written(value, lastDigit, decimals).ownUncertainty();
         boolean coarse = instrument.coarser(lastDigit) && byDigits > instrument.standardUncertainty();
+        Instrument.Corrected corrected = instrument.corrected(value);
         return new Measured(
-                value,
+                corrected.value(),
                 coarse ? byDigits : instrument.standardUncertainty(),
                 Double.POSITIVE_INFINITY,
-                List.of(new Share(instrument.offset(), 1)),
-                decimals,
+                corrected.shares(),
+                corrected.value() == value || decimals < 0 ? decimals : decimals + 1,
                 coarse || instrument.readingUncertainty() == 0 ? Shape.RECTANGULAR : Shape.NORMAL);
     }
 

@@ -37,4 +37,15 @@ public record Shared(
     public static Shared everywhere(String key, String label, double standardUncertainty, double degreesOfFreedom) {
         return new Shared(key, label, standardUncertainty, degreesOfFreedom, Scope.EVERYWHERE);
     }
+
+    /** Identity alone: the same source under an instrument's new name is the same source. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Shared shared && shared.key.equals(key) && shared.scope == scope;
+    }
+
+    @Override
+    public int hashCode() {
+        return key.hashCode();
+    }
 }

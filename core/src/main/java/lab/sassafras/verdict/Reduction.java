@@ -32,6 +32,7 @@ import lab.sassafras.expression.Linearity;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.TimeBudget;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.statistics.Combination;
@@ -700,6 +701,12 @@ public final class Reduction {
         }
         if (needs != CalorimeterTreatment.Needs.NOTHING && pinned.isPresent()) {
             FillCheck.of(pinned.get(), first, sheet.setting().figures()).ifPresent(findings::add);
+            if (Instrument.Source.lacksGain(pinned.get().value())) {
+                findings.add(Finding.note(
+                        "calibration.no-gain",
+                        "The constant was found before the gain of instruments counted: its ± says nothing of it. "
+                                + "Adopt it anew from its calibration to have it counted."));
+            }
         } else {
             IgnoredCalorimeter.effect(sheet, conventions, first.result().unit()).ifPresent(findings::add);
         }

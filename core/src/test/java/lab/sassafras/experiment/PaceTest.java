@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -67,7 +68,7 @@ class PaceTest {
 
     /** A temperature by its trend has the trend's uncertainty, and its thermometer's offset in common with the others. */
     @Test
-    void aTemperatureByItsTrendKeepsTheThermometersOffset() {
+    void aTemperatureByItsTrendKeepsTheThermometersOffsetAndGain() {
         BenchSheet sheet = BenchSheet.of("constant-by-mixing");
         Slot slot = Experiments.find("constant-by-mixing")
                 .flatMap(each -> each.slot("hot/start"))
@@ -79,7 +80,7 @@ class PaceTest {
                 sheet.sheet().setting());
         assertThat(line.measured().ownUncertainty()).isEqualTo(0.04);
         assertThat(line.measured().shares())
-                .singleElement()
-                .satisfies(share -> assertThat(share.source()).isEqualTo(BenchSheet.THERMOMETER.offset()));
+                .extracting(Measured.Share::source)
+                .containsExactly(BenchSheet.THERMOMETER.offset(), BenchSheet.THERMOMETER.gain());
     }
 }

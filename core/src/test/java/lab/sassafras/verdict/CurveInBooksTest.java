@@ -82,7 +82,7 @@ class CurveInBooksTest {
                 .noneMatch(each -> each.matches("poured.1./start|mixed.1./final|drift.*|added.1./in"));
     }
 
-    /** The fit's own scatter is the trial's; the offset of the thermometer cancels in the change. */
+    /** The fit's own scatter is the trial's; the offset of the thermometer cancels in the change, its gain does not. */
     @Test
     void theCurveIsASourceOfItsTrialWithItsDegreesOfFreedom() {
         Estimate heat = heat(displacement(logged(any -> 21.0, since -> 69.0 - 0.01 * since)), ALONE);
@@ -91,7 +91,12 @@ class CurveInBooksTest {
                 .hasSize(2)
                 .allSatisfy(each -> assertThat(each.ofTrial()).isTrue());
         assertThat(heat.contributions())
-                .noneMatch(each -> each.label().contains("thermometer") && each.uncertainty() > 1e-9);
+                .noneMatch(each -> each.label().equals("offset of thermometer") && each.uncertainty() > 1e-9);
+        assertThat(heat.contributions())
+                .filteredOn(each -> each.label().equals("gain of thermometer"))
+                .singleElement()
+                .satisfies(each -> assertThat(each.uncertainty() / Math.abs(heat.value()))
+                        .isCloseTo(0.002 / Math.sqrt(3), within(1e-4)));
     }
 
     @Test

@@ -18,6 +18,7 @@ import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.BookTime;
+import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
@@ -154,10 +155,23 @@ final class RunChecks {
                     part.low(),
                     part.high(),
                     part.offsetUncertainty(),
-                    part.readingUncertainty() == null ? 0 : part.readingUncertainty());
+                    part.readingUncertainty() == null ? 0 : part.readingUncertainty(),
+                    correction(here, kind, part));
             if (instruments.put(instrument.key(), instrument) != null) {
                 throw wrong(here + ".key", "stands twice");
             }
+        }
+    }
+
+    private Correction correction(String field, Instrument.Kind kind, RunFile.InstrumentPart part) {
+        try {
+            return new Correction(
+                    part.gain() == null ? kind.usualGain() : part.gain(),
+                    of(part.points()).stream()
+                            .map(point -> new Correction.Point(point.reading(), point.actual(), point.uncertainty()))
+                            .toList());
+        } catch (Refused refused) {
+            throw wrong(field + ".points", "cannot be: " + refused.getMessage());
         }
     }
 
@@ -197,8 +211,11 @@ final class RunChecks {
 
     private Measured.Share share(String field, RunFile.SharePart part) {
         if (part.instrument() != null) {
-            return new Measured.Share(
-                    known(field + ".instrument", part.instrument()).offset(), part.sensitivity());
+            String which = part.of() == null ? "" : part.of();
+            return known(field + ".instrument", part.instrument())
+                    .source(which)
+                    .map(source -> new Measured.Share(source, part.sensitivity()))
+                    .orElseThrow(() -> wrong(field + ".of", "names no error of that instrument"));
         }
         if (part.source() == null || part.label() == null || part.uncertainty() == null) {
             throw wrong(field, "must name an instrument, or a source with its label and uncertainty");

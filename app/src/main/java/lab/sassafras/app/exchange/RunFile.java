@@ -36,7 +36,7 @@ record RunFile(
 
     static final String FORMAT = "sassafras-run";
     static final int VERSION = 2;
-    static final int MINOR = 2;
+    static final int MINOR = 3;
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record PeriodPart(
@@ -55,7 +55,11 @@ record RunFile(
             double low,
             double high,
             double offsetUncertainty,
-            @Nullable Double readingUncertainty) {}
+            @Nullable Double readingUncertainty,
+            @Nullable Double gain,
+            @Nullable List<PointPart> points) {}
+
+    record PointPart(double reading, double actual, double uncertainty) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record CalorimeterPart(
@@ -73,6 +77,7 @@ record RunFile(
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record SharePart(
             @Nullable String instrument,
+            @Nullable String of,
             @Nullable String source,
             @Nullable String label,
             @Nullable Double uncertainty,

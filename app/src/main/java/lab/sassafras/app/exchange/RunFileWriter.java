@@ -1,6 +1,7 @@
 package lab.sassafras.app.exchange;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,6 +9,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Stream;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
@@ -86,7 +88,7 @@ class RunFileWriter {
         return new RunFile(
                 RunFile.FORMAT,
                 RunFile.VERSION,
-                minor(clocked, observations),
+                minor(clocked, observations, used, calorimeter, calorimeters.values()),
                 entry.experiment().key(),
                 entry.entry().method(),
                 entry.entry().shelfVersion(),
@@ -108,10 +110,21 @@ class RunFileWriter {
     }
 
     /** The first minor version that has all there is in a file. */
-    private static int minor(Map<String, RunFile.TracePart> traces, List<RunFile.ObservationPart> observations) {
+    private static int minor(
+            Map<String, RunFile.TracePart> traces,
+            List<RunFile.ObservationPart> observations,
+            List<RunFile.InstrumentPart> instruments,
+            RunFile.@Nullable CalorimeterPart calorimeter,
+            Collection<RunFile.CalorimeterPart> calorimeters) {
+        boolean gain = instruments.stream().anyMatch(each -> each.gain() != null || each.points() != null)
+                || Stream.concat(Stream.ofNullable(calorimeter), calorimeters.stream())
+                        .flatMap(each -> Stream.ofNullable(each.constant()))
+                        .flatMap(each -> Stream.ofNullable(each.shares()))
+                        .flatMap(List::stream)
+                        .anyMatch(each -> each.of() != null);
         boolean trend = traces.values().stream().anyMatch(each -> each.readFor() != null || each.counted() != null)
                 || observations.stream().anyMatch(each -> each.role().equals(Role.TREND.key()));
-        return trend ? RunFile.MINOR : traces.isEmpty() ? 0 : 1;
+        return gain ? RunFile.MINOR : trend ? 2 : traces.isEmpty() ? 0 : 1;
     }
 
     private RunFile.TracePart trace(UUID id, EntrySheet entry, Names names) {
@@ -172,7 +185,16 @@ class RunFileWriter {
                 instrument.low(),
                 instrument.high(),
                 instrument.offsetUncertainty(),
-                instrument.readingUncertainty() > 0 ? instrument.readingUncertainty() : null);
+                instrument.readingUncertainty() > 0 ? instrument.readingUncertainty() : null,
+                instrument.correction().gain() == instrument.kind().usualGain()
+                        ? null
+                        : instrument.correction().gain(),
+                instrument.correction().points().isEmpty()
+                        ? null
+                        : instrument.correction().points().stream()
+                                .map(point ->
+                                        new RunFile.PointPart(point.reading(), point.actual(), point.uncertainty()))
+                                .toList());
     }
 
     private static RunFile.CalorimeterPart calorimeter(Calorimeter vessel, Names names) {
@@ -195,9 +217,17 @@ class RunFileWriter {
 
     private static RunFile.SharePart share(Measured.Share share, Names names) {
         Shared source = share.source();
-        return instrument(source.key())
-                .map(id -> new RunFile.SharePart(names.instrument(id), null, null, null, null, share.sensitivity()))
+        return Instrument.Source.of(source)
+                .map(each -> new RunFile.SharePart(
+                        names.instrument(UUID.fromString(each.instrument())),
+                        each.which().isEmpty() ? null : each.which(),
+                        null,
+                        null,
+                        null,
+                        null,
+                        share.sensitivity()))
                 .orElseGet(() -> new RunFile.SharePart(
+                        null,
                         null,
                         source.key(),
                         source.label(),
@@ -208,10 +238,6 @@ class RunFileWriter {
 
     private static @Nullable Double finite(double degrees) {
         return Double.isFinite(degrees) ? degrees : null;
-    }
-
-    private static Optional<UUID> instrument(String source) {
-        return source.startsWith("instrument:") ? Optional.of(UUID.fromString(source.substring(11))) : Optional.empty();
     }
 
     private static RunFile.ObservationPart observation(Observation observation, Names names) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Bench;
@@ -111,8 +110,8 @@ public class RunImport {
         Optional<Vessel> vessel = run.calorimeter().map(each -> vessel(each, from));
         Optional<UUID> pinned = run.calorimeter()
                 .flatMap(Calorimeter::constant)
-                .map(constant -> calibration(vessel.orElseThrow(), constant, run, here, from)
-                        .id());
+                .map(constant ->
+                        calibration(vessel.orElseThrow(), constant, here, from).id());
         Map<Instrument.Kind, UUID> defaults = new LinkedHashMap<>();
         run.defaults().forEach((kind, name) -> defaults.put(kind, here.get(name)));
         Entry entry = book.begin(
@@ -122,7 +121,7 @@ public class RunImport {
                 run.begun());
         open(entry, run);
         run.traces().forEach((name, each) -> references.put(name, traced(bench, entry, each, here)));
-        run.calorimeters().forEach((name, other) -> references.put(name, chosen(other, run, here, from)));
+        run.calorimeters().forEach((name, other) -> references.put(name, chosen(other, here, from)));
         keep(entry, run, here, references);
         run.conventions()
                 .forEach((question, school) -> book.decide(
@@ -189,10 +188,10 @@ public class RunImport {
     }
 
     /** What is kept of a vessel named for one trial: its constant, or itself while it has none. */
-    private UUID chosen(Calorimeter other, Run run, Map<String, UUID> here, BroughtIn.From from) {
+    private UUID chosen(Calorimeter other, Map<String, UUID> here, BroughtIn.From from) {
         Vessel vessel = vessel(other, from);
         return other.constant()
-                .map(constant -> calibration(vessel, constant, run, here, from).id())
+                .map(constant -> calibration(vessel, constant, here, from).id())
                 .orElse(vessel.id());
     }
 
@@ -200,13 +199,13 @@ public class RunImport {
      * The pinned constant, found on the shelf or put there as a proposal; it is in use only once somebody adopts it.
      */
     private Calibration calibration(
-            Vessel vessel, Calorimeter.Pinned pinned, Run run, Map<String, UUID> here, BroughtIn.From from) {
+            Vessel vessel, Calorimeter.Pinned pinned, Map<String, UUID> here, BroughtIn.From from) {
         Measured value = new Measured(
                 pinned.value().value(),
                 pinned.value().ownUncertainty(),
                 pinned.value().degreesOfFreedom(),
                 pinned.value().shares().stream()
-                        .map(share -> local(share, run, here))
+                        .map(share -> local(share, here))
                         .toList(),
                 -1);
         return calorimeters.calibrations(vessel).stream()
@@ -226,16 +225,13 @@ public class RunImport {
                 });
     }
 
-    private Measured.Share local(Measured.Share share, Run run, Map<String, UUID> here) {
-        return run.instruments().values().stream()
-                .filter(each -> each.offset().equals(share.source()))
-                .findFirst()
-                .map(each -> new Measured.Share(
-                        instruments
-                                .find(Objects.requireNonNull(here.get(each.key())))
-                                .orElseThrow()
-                                .offset(),
-                        share.sensitivity()))
+    /** The same source of the instrument as it is kept here; a file brings in what it could read, so it has one. */
+    private Measured.Share local(Measured.Share share, Map<String, UUID> here) {
+        return Instrument.Source.of(share.source())
+                .flatMap(source -> Optional.ofNullable(here.get(source.instrument()))
+                        .flatMap(instruments::find)
+                        .flatMap(instrument -> instrument.source(source.which())))
+                .map(source -> new Measured.Share(source, share.sensitivity()))
                 .orElse(share);
     }
 

@@ -5,6 +5,8 @@ import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
@@ -16,6 +18,8 @@ import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Scope;
+import lab.sassafras.measure.Shape;
 import lab.sassafras.measure.Shared;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
@@ -145,6 +149,9 @@ public class Calibration {
         private double degreesOfFreedom;
         private double sensitivity;
 
+        @Enumerated(EnumType.STRING)
+        private Shape shape;
+
         protected Share() {}
 
         Share(Measured.Share share) {
@@ -153,11 +160,14 @@ public class Calibration {
             this.standardUncertainty = share.source().standardUncertainty();
             this.degreesOfFreedom = Math.min(share.source().degreesOfFreedom(), KNOWN);
             this.sensitivity = share.sensitivity();
+            this.shape = share.source().shape();
         }
 
         Measured.Share share() {
             return new Measured.Share(
-                    Shared.everywhere(sourceKey, label, standardUncertainty, infinite(degreesOfFreedom)), sensitivity);
+                    new Shared(
+                            sourceKey, label, standardUncertainty, infinite(degreesOfFreedom), Scope.EVERYWHERE, shape),
+                    sensitivity);
         }
     }
 }

@@ -1,12 +1,19 @@
 package lab.sassafras.app.shelf;
 
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embeddable;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Instrument;
 import org.hibernate.annotations.Immutable;
 
@@ -30,6 +37,12 @@ class InstrumentRecord {
     private double high;
     private double offsetUncertainty;
     private double readingUncertainty;
+    private double gain;
+
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "instrument_point", joinColumns = @JoinColumn(name = "instrument_id"))
+    private List<Compared> points;
+
     private Instant createdAt;
 
     protected InstrumentRecord() {}
@@ -43,6 +56,9 @@ class InstrumentRecord {
         this.high = instrument.high();
         this.offsetUncertainty = instrument.offsetUncertainty();
         this.readingUncertainty = instrument.readingUncertainty();
+        this.gain = instrument.correction().gain();
+        this.points =
+                instrument.correction().points().stream().map(Compared::new).toList();
         this.createdAt = createdAt;
     }
 
@@ -56,6 +72,28 @@ class InstrumentRecord {
                 low,
                 high,
                 offsetUncertainty,
-                readingUncertainty);
+                readingUncertainty,
+                new Correction(gain, points.stream().map(Compared::point).toList()));
+    }
+
+    /** One comparison. */
+    @Embeddable
+    static class Compared {
+
+        private double reading;
+        private double actual;
+        private double uncertainty;
+
+        protected Compared() {}
+
+        Compared(Correction.Point point) {
+            this.reading = point.reading();
+            this.actual = point.actual();
+            this.uncertainty = point.uncertainty();
+        }
+
+        Correction.Point point() {
+            return new Correction.Point(reading, actual, uncertainty);
+        }
     }
 }

@@ -68,25 +68,6 @@ public class Instruments {
     }
 
     private static boolean alike(Instrument one, Instrument other) {
-        return new Instrument(
-                        "",
-                        one.name(),
-                        one.kind(),
-                        one.unit(),
-                        one.resolution(),
-                        one.low(),
-                        one.high(),
-                        one.offsetUncertainty(),
-                        one.readingUncertainty())
-                .equals(new Instrument(
-                        "",
-                        other.name(),
-                        other.kind(),
-                        other.unit(),
-                        other.resolution(),
-                        other.low(),
-                        other.high(),
-                        other.offsetUncertainty(),
-                        other.readingUncertainty()));
+        return one.keyed("").equals(other.keyed(""));
     }
 }

@@ -1,10 +1,13 @@
 package lab.sassafras.app.shelf;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Names;
@@ -126,6 +129,7 @@ public final class ShelfForm {
         if (!wrong.containsKey("low") && !wrong.containsKey("high") && low >= high) {
             wrong.put("high", "The range must end above where it begins.");
         }
+        Correction correction = correction(kind.orElse(Instrument.Kind.BALANCE));
         return wrong.isEmpty()
                 ? Optional.of(new Instrument(
                         "",
@@ -136,8 +140,46 @@ public final class ShelfForm {
                         low,
                         high,
                         offset,
-                        0))
+                        0,
+                        correction))
                 : Optional.empty();
+    }
+
+    /** What is known of the scale: the gain in per cent, and a line for each point: reading, true value, its ±. */
+    private Correction correction(Instrument.Kind kind) {
+        double gain = value("gain").isBlank() ? kind.usualGain() : number("gain") / 100;
+        List<Correction.Point> points = new ArrayList<>();
+        for (String line : value("points")
+                .strip()
+                .lines()
+                .limit(2L * Correction.MOST_POINTS)
+                .toList()) {
+            String[] cells = line.strip().split("[\\s;]+", -1);
+            if (cells.length != 3) {
+                wrong.put("points", "Three numbers a line: what it showed, what it was, and ±, such as “0.3 0.0 0.1”.");
+                return Correction.unknown(0);
+            }
+            double[] numbers = new double[3];
+            for (int i = 0; i < 3; i++) {
+                numbers[i] = number("points", cells[i]);
+            }
+            points.add(new Correction.Point(numbers[0], numbers[1], numbers[2]));
+        }
+        if (wrong.containsKey("gain") || wrong.containsKey("points")) {
+            return Correction.unknown(0);
+        }
+        try {
+            Correction.unknown(gain);
+        } catch (Refused refused) {
+            wrong.put("gain", refused.getMessage());
+            return Correction.unknown(0);
+        }
+        try {
+            return new Correction(gain, points);
+        } catch (Refused refused) {
+            wrong.put("points", refused.getMessage());
+            return Correction.unknown(0);
+        }
     }
 
     private void checkName(String field) {
@@ -153,8 +195,12 @@ public final class ShelfForm {
     }
 
     private double number(String field) {
+        return number(field, value(field));
+    }
+
+    private double number(String field, String text) {
         try {
-            return TypedNumber.read(value(field), figures.mark()).value();
+            return TypedNumber.read(text, figures.mark()).value();
         } catch (Refused refused) {
             wrong.put(field, refused.getMessage());
             return Double.NaN;
