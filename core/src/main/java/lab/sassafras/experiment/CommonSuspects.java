@@ -23,6 +23,8 @@ final class CommonSuspects {
                 common.add(Suspect.calorimeterIgnored());
             }
         });
+        common.add(Suspect.misread());
+        common.add(Suspect.withItsVessel());
         List<String> own = experiment.suspects().stream().map(Suspect::key).toList();
         common.removeIf(each -> own.contains(each.key()));
         return common;

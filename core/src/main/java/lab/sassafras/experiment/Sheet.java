@@ -141,6 +141,32 @@ public final class Sheet implements Evidence {
     }
 
     /**
+     * {@return the same with another number in place of one that was typed}
+     *
+     * @param typed one of its lines
+     * @param text  in place of what was typed
+     * @param more  how much more that is (bench unit)
+     */
+    public Sheet retyped(Line typed, String text, double more) {
+        Line other = new Line(
+                typed.address(),
+                typed.role(),
+                text,
+                typed.value() + more,
+                typed.decimals(),
+                typed.lastDigit(),
+                typed.unit(),
+                typed.instrument(),
+                typed.uncertainty(),
+                typed.who());
+        return new Sheet(
+                experiment,
+                lines.stream().map(each -> each.equals(typed) ? other : each).toList(),
+                setting,
+                reservations);
+    }
+
+    /**
      * A sheet nobody reads numbers from, on which nothing counts as missing: for looking at the books it leads to.
      *
      * @param lines what decides which books are drawn up

@@ -85,6 +85,12 @@ public record Suspect(
         /** The other reagent ran out. */
         record OtherReagent() implements Cause {}
 
+        /** One of the readings was misread or miswritten: by 5 or 10 degrees, or two digits in the other order. */
+        record Misread() implements Cause {}
+
+        /** A mass was read with its vessel, whose own was not taken off (g). */
+        record WithItsVessel() implements Cause {}
+
         /**
          * Another answer to a question in words, each judged by the reference that belongs to it.
          *
@@ -175,6 +181,16 @@ public record Suspect(
                         .flatMap(here -> sheet.reading(other, trial)
                                 .filter(there -> !here.instrument().equals(there.instrument())))
                         .isPresent());
+    }
+
+    /** {@return a reading misread by a mark of the thermometer, or two of its digits exchanged} */
+    static Suspect misread() {
+        return new Suspect("misread", new Cause.Misread(), 1);
+    }
+
+    /** {@return a mass read with its vessel: a boat of a gram to a beaker (no source)} */
+    static Suspect withItsVessel() {
+        return new Suspect("tare-forgotten", new Cause.WithItsVessel(), -1).upTo(120);
     }
 
     /** {@return the other of two reagents having run out} */

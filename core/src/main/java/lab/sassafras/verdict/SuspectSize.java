@@ -6,10 +6,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.Stream;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.Ties;
+import lab.sassafras.measure.Figures;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.hipparchus.exception.MathRuntimeException;
@@ -26,6 +29,8 @@ import org.hipparchus.exception.MathRuntimeException;
  * @param part     how much of the whole deviation that corrects; empty where nothing is off
  * @param explains size that would correct all of it (that unit); empty where none does, or nothing is off
  * @param believed whether that size, and its sign, can be believed
+ * @param likely   how likely an error of its usual spread leaves the result so far off (per unit of the result); 0 where nothing
+ *                 is off
  */
 public record SuspectSize(
         Suspect suspect,
@@ -36,11 +41,15 @@ public record SuspectSize(
         double reach,
         OptionalDouble part,
         OptionalDouble explains,
-        boolean believed) {
+        boolean believed,
+        double likely) {
 
-    private static final int STEPS = 20;
+    private static final int STEPS = 60;
     private static final int EVALUATIONS = 200;
-    private static final double GROWING = 1.5;
+    /** A slip that leaves less of the deviation than this is judged anew: the reference may hang on the reading too. */
+    private static final double NEAR = 0.25;
+
+    private static final double GROWING = 1.15;
     private static final double CLOSE = 1e-9;
     private static final double CLOSE_ENOUGH = 1e-4;
 
@@ -62,30 +71,76 @@ public record SuspectSize(
                 deviation
                         .flatMap(off -> otherwise(sheet, suspect, suspicion, suspicion.otherwise(answered), off))
                         .ifPresent(sizes::add);
-                continue;
+            } else if (suspect.cause() instanceof Suspect.Cause.Misread) {
+                deviation
+                        .flatMap(off -> slipped(sheet, suspect, suspicion, suspicion.misread(), off))
+                        .ifPresent(sizes::add);
+            } else if (suspect.cause() instanceof Suspect.Cause.WithItsVessel) {
+                deviation
+                        .flatMap(off -> slipped(sheet, suspect, suspicion, suspicion.withVessel(suspect), off))
+                        .ifPresent(sizes::add);
+            } else {
+                suspicion
+                        .apply(suspect)
+                        .map(applied -> of(sheet, suspect, suspicion.asItStands(), applied, deviation))
+                        .filter(size -> Double.isFinite(size.change()) && size.change() != 0)
+                        .ifPresent(sizes::add);
             }
-            suspicion
-                    .apply(suspect)
-                    .map(applied -> of(sheet, suspect, suspicion.asItStands(), applied, deviation))
-                    .filter(size -> Double.isFinite(size.change()) && size.change() != 0)
-                    .ifPresent(sizes::add);
         }
         sizes.sort(Comparator.comparing((SuspectSize size) -> !size.believed())
                 .thenComparing(size -> !size.helps())
-                .thenComparing(size -> size.believed() && size.explains().isPresent()
-                        ? Math.abs(size.explains().getAsDouble() / size.error())
-                        : -Math.abs(size.change())));
+                .thenComparing(size -> -size.likely())
+                .thenComparing(size -> -Math.abs(size.change())));
         return List.copyOf(sizes);
+    }
+
+    /**
+     * The reading that fits best as it may have been; one of many is so much the less likely. A slip that does not fit is no cause
+     * that goes some of the way.
+     */
+    private static Optional<SuspectSize> slipped(
+            Sheet sheet, Suspect suspect, Suspicion suspicion, List<Suspicion.Slipped> slips, Deviation deviation) {
+        return slips.stream()
+                .map(slip -> slipped(sheet, suspect, suspicion, slip, slips.size(), deviation))
+                .filter(size -> Double.isFinite(size.change()) && size.believed())
+                .max(Comparator.comparingDouble(SuspectSize::likely));
+    }
+
+    private static SuspectSize slipped(
+            Sheet sheet, Suspect suspect, Suspicion suspicion, Suspicion.Slipped slip, int among, Deviation deviation) {
+        SuspectSize size = of(sheet, suspect, suspicion.asItStands(), slip.applied(), Optional.of(deviation));
+        boolean near = slip.applied().steps() && Math.abs(1 - size.part().orElse(0)) < NEAR;
+        Optional<Agreement> anew = near ? suspicion.retyped(slip) : Optional.empty();
+        String label = sheet.experiment().words().label(slip.line().address().path());
+        Figures figures = sheet.setting().figures();
+        return new SuspectSize(
+                suspect,
+                size.words() + ": " + label
+                        + (slip.text().isEmpty()
+                                ? ""
+                                : ", " + figures.typed(slip.text()) + " and not "
+                                        + figures.typed(slip.line().text())),
+                size.unit(),
+                size.error(),
+                size.change(),
+                size.reach(),
+                size.part(),
+                slip.applied().steps() ? OptionalDouble.of(slip.applied().size()) : size.explains(),
+                anew.map(Agreement::agrees).orElse(size.believed()),
+                anew.map(found -> Likelihood.at(new Deviation(found.difference(), found.allowed()), 0, 0))
+                                .orElse(size.likely())
+                        / among);
     }
 
     private static SuspectSize of(
             Sheet sheet, Suspect suspect, double standing, Suspicion.Applied applied, Optional<Deviation> deviation) {
-        DoubleUnaryOperator moves = size -> applied.at().applyAsDouble(size) - standing;
-        double size = towards(suspect, telling(suspect, applied, moves), moves, deviation);
-        double change = moves.applyAsDouble(size);
+        DoubleUnaryOperator changes = size -> applied.at().applyAsDouble(size) - standing;
+        DoubleUnaryOperator moves = size -> changes.applyAsDouble(size) - applied.moved() * size;
+        double size = towards(suspect, telling(suspect, applied, changes), moves, deviation);
+        double nearer = moves.applyAsDouble(size);
         OptionalDouble explains = deviation.isEmpty() || applied.steps()
                 ? OptionalDouble.empty()
-                : reaching(deviation.get().size(), moves, size, change);
+                : reaching(deviation.get().size(), moves, size, nearer, applied.most());
         double each = suspect.measure().each();
         return new SuspectSize(
                 suspect,
@@ -94,17 +149,27 @@ public record SuspectSize(
                         ? applied.unit()
                         : suspect.measure().unit(),
                 size / each,
-                change,
-                moves.applyAsDouble(Math.copySign(Math.max(applied.most(), Math.abs(size)), size)),
+                changes.applyAsDouble(size),
+                changes.applyAsDouble(Math.copySign(Math.max(applied.most(), Math.abs(size)), size)),
                 deviation.isPresent()
-                        ? OptionalDouble.of(change / deviation.get().size())
+                        ? OptionalDouble.of(nearer / deviation.get().size())
                         : OptionalDouble.empty(),
                 explains.isPresent() ? OptionalDouble.of(explains.getAsDouble() / each) : explains,
                 deviation
                         .filter(off -> applied.steps()
-                                ? Math.abs(change - off.size()) <= off.allowed()
+                                ? Math.abs(nearer - off.size()) <= off.allowed()
                                 : believed(suspect, applied, explains))
-                        .isPresent());
+                        .isPresent(),
+                deviation
+                        .map(off -> applied.steps()
+                                ? Likelihood.at(off, nearer, 0)
+                                : Likelihood.of(
+                                        moves,
+                                        applied.size(),
+                                        applied.most(),
+                                        suspect.way() == Suspect.Sign.EITHER,
+                                        off))
+                        .orElse(0.0));
     }
 
     /** Of other answers, the one nearest to its own reference, where that is nearer than the result is to its. */
@@ -127,7 +192,14 @@ public record SuspectSize(
                             change,
                             OptionalDouble.of(1 - Math.abs(best.found().difference() / deviation.size())),
                             OptionalDouble.of(best.size()),
-                            best.found().agrees());
+                            best.found().agrees(),
+                            Likelihood.at(
+                                            new Deviation(
+                                                    best.found().difference(),
+                                                    best.found().allowed()),
+                                            0,
+                                            0)
+                                    / answers.size());
                 });
     }
 
@@ -165,7 +237,7 @@ public record SuspectSize(
 
     /** The size at which the result has moved by a deviation, looked for on the side on which it moves that way. */
     private static OptionalDouble reaching(
-            double deviation, DoubleUnaryOperator moves, double plausible, double change) {
+            double deviation, DoubleUnaryOperator moves, double plausible, double change, double most) {
         double near = 0;
         double far = Math.copySign(plausible, plausible * change * deviation);
         for (int step = 0; step < STEPS; step++) {
@@ -178,6 +250,10 @@ public record SuspectSize(
             }
             near = far;
             far *= GROWING;
+            // beyond the largest believed there may be no account any more, as where a mass would be negative
+            if (Math.abs(near) < most * (1 - 2 * CLOSE) && Math.abs(far) > most) {
+                far = Math.copySign(most * (1 - CLOSE), far);
+            }
         }
         return OptionalDouble.empty();
     }
@@ -193,6 +269,41 @@ public record SuspectSize(
         return Math.abs(missing.value(found)) <= CLOSE_ENOUGH * Math.abs(deviation)
                 ? OptionalDouble.of(found)
                 : OptionalDouble.empty();
+    }
+
+    /**
+     * Causes no result tells apart.
+     *
+     * @param first the likeliest of them
+     * @param tied  the others
+     */
+    public record Row(SuspectSize first, List<SuspectSize> tied) {
+
+        private boolean takes(SuspectSize other) {
+            return tied.size() < Ties.MOST - 1
+                    && first.believed() == other.believed()
+                    && Stream.concat(Stream.of(first), tied.stream())
+                            .allMatch(each -> Ties.tied(
+                                            each.suspect().key(),
+                                            other.suspect().key())
+                                    && each.change() * other.change() > 0);
+        }
+    }
+
+    /**
+     * {@return as they are said: those that move the same number the same way together, where the likeliest of them stands}
+     *
+     * @param ranked likeliest first
+     */
+    public static List<Row> rows(List<SuspectSize> ranked) {
+        List<Row> rows = new ArrayList<>();
+        for (SuspectSize each : ranked) {
+            rows.stream()
+                    .filter(row -> row.takes(each))
+                    .findFirst()
+                    .ifPresentOrElse(row -> row.tied().add(each), () -> rows.add(new Row(each, new ArrayList<>())));
+        }
+        return rows;
     }
 
     /** {@return whether correcting for it brings the result nearer to where it should be} */

@@ -23,12 +23,15 @@ import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Suspect.Cause;
+import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.substance.Reference;
 
 /**
  * Suspects applied to the account of one trial: for each, what the result would be at any size of the error. A reading
@@ -42,6 +45,9 @@ final class Suspicion {
     /** So much a vessel that was ignored is believed to have held, with lid, probe and stirrer (J/°C; common practice). */
     private static final double USUAL_IGNORED = 50;
 
+    /** At least this part of what was read on a balance is what was to be weighed (no source). */
+    private static final double CONTENT = 0.1;
+
     private static final Input ALONG =
             new Input("suspected:along", Symbol.of("C:suspected"), "on no account", BenchUnit.JOULES_PER_DEGREE);
 
@@ -51,6 +57,8 @@ final class Suspicion {
     private final int trial;
     private final Computation result;
     private final Later<Optional<Computation>> withParties = new Later<>(this::withParties);
+
+    private final Later<Optional<Reference>> reference = new Later<>(this::reference);
 
     Suspicion(Sheet sheet, Conventions conventions, Solution solution) {
         this.sheet = sheet;
@@ -68,8 +76,22 @@ final class Suspicion {
      * @param most  the largest to believe, as a distance (unit of the error)
      * @param unit  symbol of the error's unit
      * @param steps whether it is either so or not, and has no size between
+     * @param moved what one unit of it moves the reference by, as a temperature does (unit of the result by unit of the error)
      */
-    record Applied(DoubleUnaryOperator at, double size, double most, String unit, boolean steps) {}
+    record Applied(DoubleUnaryOperator at, double size, double most, String unit, boolean steps, double moved) {
+
+        Applied(DoubleUnaryOperator at, double size, double most, String unit, boolean steps) {
+            this(at, size, most, unit, steps, 0);
+        }
+
+        Applied movingReference(double by) {
+            return new Applied(at, size, most, unit, steps, by);
+        }
+    }
+
+    private Optional<Reference> reference() {
+        return judged(sheet).flatMap(Judged::found).map(Agreement::reference);
+    }
 
     double asItStands() {
         return result.value();
@@ -122,9 +144,76 @@ final class Suspicion {
         return all;
     }
 
+    /**
+     * A reading as it may have been.
+     *
+     * @param line    that was typed
+     * @param text    it may have had; empty where it is a size that is sought
+     * @param applied its effect
+     */
+    record Slipped(Line line, String text, Applied applied) {}
+
+    /** Every reading of this account as it may have been misread or miswritten; each is one size, and no other. */
+    List<Slipped> misread() {
+        List<Slipped> all = new ArrayList<>();
+        for (Line line : sheet.lines()) {
+            ofAccount(line)
+                    .ifPresent(input -> Slips.of(line, sheet.setting().figures().mark())
+                            .forEach(slip -> all.add(new Slipped(
+                                    line,
+                                    slip.text(),
+                                    new Applied(
+                                            step -> result.shifted(input, step),
+                                            slip.error(),
+                                            Math.abs(slip.error()),
+                                            input.unit().symbol(),
+                                            true)))));
+        }
+        return all;
+    }
+
+    /** Every mass of this account read as it stands, from which a vessel may not have been taken off. */
+    List<Slipped> withVessel(Suspect suspect) {
+        List<Slipped> all = new ArrayList<>();
+        for (Line line : sheet.lines()) {
+            if (line.role() == Role.READ
+                    && line.unit()
+                            .filter(each -> each.dimension() == Dimension.MASS)
+                            .isPresent()) {
+                ofAccount(line)
+                        .ifPresent(input -> all.add(new Slipped(
+                                line,
+                                "",
+                                new Applied(
+                                        step -> result.shifted(input, step),
+                                        suspect.size(),
+                                        Math.min(suspect.most(), (1 - CONTENT) * line.value()),
+                                        input.unit().symbol(),
+                                        false))));
+            }
+        }
+        return all;
+    }
+
+    private Optional<Input> ofAccount(Line line) {
+        return result.inputs().stream()
+                .filter(input -> input.key().equals(line.key()))
+                .findFirst();
+    }
+
+    /** How the result stands to its reference were a reading another, judged anew: the reference may hang on it too. */
+    Optional<Agreement> retyped(Slipped slip) {
+        return judged(sheet.retyped(slip.line(), slip.text(), slip.applied().size()))
+                .flatMap(Judged::found);
+    }
+
     private record Judged(double value, Optional<Agreement> found) {}
 
+    /** Of a vessel there is no reference; what it can be is judged by these very suspects. */
     private Optional<Judged> judged(Sheet other) {
+        if (other.experiment().yardstick() instanceof Yardstick.OfVessel) {
+            return Optional.empty();
+        }
         return other
                 .experiment()
                 .accounts(other, conventions)
@@ -143,7 +232,19 @@ final class Suspicion {
     /** A reading that enters the account, moved. */
     private Optional<Applied> read(Suspect suspect, Cause.Read read) {
         return input(result.inputs(), read.path())
-                .map(input -> moved(result, input, suspect, suspect.error(sheet, trial)));
+                .map(input -> moved(result, input, suspect, suspect.error(sheet, trial)))
+                .map(applied -> applied.movingReference(ofReference(read.path(), applied.size())));
+    }
+
+    /** What the reference moves by with a reading, such as a temperature or what a dilution hangs on. */
+    private double ofReference(String path, double size) {
+        Optional<Reference> stands = reference.get();
+        return stands.flatMap(any -> sheet.reading(path, trial))
+                .flatMap(line -> judged(sheet.retyped(line, line.text(), size)))
+                .flatMap(Judged::found)
+                .map(found -> (found.reference().value() - stands.get().value()) / size)
+                .filter(Double::isFinite)
+                .orElse(0.0);
     }
 
     private Applied moved(Computation account, Input input, Suspect suspect, double size) {

@@ -61,7 +61,10 @@ final class VesselPlausibility {
                                         + " J/°C cannot be. " + causes()));
     }
 
-    /** How far a constant is from what is middling for such a vessel, where it cannot be believed. */
+    /**
+     * How far a constant is from what is middling for such a vessel, where it cannot be believed; it may as well be none or twice
+     * that.
+     */
     static Optional<SuspectSize.Deviation> off(Sheet sheet, Estimate constant, Solution trial) {
         VesselPlausibility plausibility = new VesselPlausibility(sheet, constant, trial);
         return sheet.experiment().yardstick() instanceof Yardstick.OfVessel
@@ -70,7 +73,8 @@ final class VesselPlausibility {
                         .map(Calorimeter::kind)
                         .filter(kind -> constant.value() > kind.largest() || plausibility.surelyNegative())
                         .map(kind -> new SuspectSize.Deviation(
-                                kind.typical() - constant.value(), 2 * constant.uncertainty()))
+                                kind.typical() - constant.value(),
+                                Math.hypot(2 * constant.uncertainty(), kind.typical())))
                 : Optional.empty();
     }
 

@@ -119,6 +119,11 @@ public final class BenchSheet {
         return this;
     }
 
+    public BenchSheet in(Calorimeter vessel) {
+        sheet = sheet.with(sheet.setting().with(vessel));
+        return this;
+    }
+
     public Sheet sheet() {
         return sheet;
     }

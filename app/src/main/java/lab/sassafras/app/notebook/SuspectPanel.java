@@ -1,7 +1,10 @@
 package lab.sassafras.app.notebook;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.app.chart.CausesPicture;
 import lab.sassafras.expression.Estimate;
@@ -52,21 +55,25 @@ public record SuspectPanel(
         if (suspects.isEmpty()) {
             return Optional.empty();
         }
+        List<SuspectSize.Row> rows = SuspectSize.rows(suspects);
         BenchUnit unit = reduction.unit();
         double shown = presentation.unit(unit).widthToBench(1);
         boolean off = suspects.stream().anyMatch(each -> each.part().isPresent());
         CausesPicture picture = CausesPicture.of(
                 result.value() / shown,
                 reduction.agreement(sample).map(found -> band(found, shown)),
-                suspects.stream()
+                rows.stream()
+                        .map(SuspectSize.Row::first)
                         .map(each -> new CausesPicture.Moved(each.change() / shown, each.reach() / shown))
                         .toList(),
                 value -> figures.plain(Math.rint(value * 1e9) / 1e9));
-        List<SuspectLine> lines = new java.util.ArrayList<>();
-        for (int i = 0; i < suspects.size(); i++) {
-            SuspectSize each = suspects.get(i);
+        List<SuspectLine> lines = new ArrayList<>();
+        for (int i = 0; i < rows.size(); i++) {
+            SuspectSize each = rows.get(i).first();
             lines.add(new SuspectLine(
-                    each.words(),
+                    Stream.concat(Stream.of(each), rows.get(i).tied().stream())
+                            .map(SuspectSize::words)
+                            .collect(Collectors.joining(", or ")),
                     size(each.error(), each, figures),
                     presentation.change(each.change(), result.uncertainty(), unit) + " "
                             + presentation.unit(unit).symbol(),
@@ -77,7 +84,8 @@ public record SuspectPanel(
         return Optional.of(new SuspectPanel(
                 off ? "What could have done this" : "What would move it",
                 (off
-                                ? "Each suspected error in this run’s own account, at a plausible size; the most likely first."
+                                ? "Each suspected error in this run’s own account, at a plausible size; the most likely first, and those that move "
+                                        + "the same number together."
                                 : (reduction.agreement(sample).isPresent()
                                                 ? "The result agrees with its reference. "
                                                 : "There is nothing to compare the result with. ")
