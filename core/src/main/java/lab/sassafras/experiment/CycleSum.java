@@ -23,9 +23,11 @@ public record CycleSum(List<Row> rows, Row target) {
      * @param times how often it is taken, turned where negative, as written
      * @param left  of the arrow
      * @param right of the arrow
-     * @param heat  of it as it is taken (kJ/mol); empty where it is not known
+     * @param heat     of it as it is taken (kJ/mol); empty where it is not known
+     * @param decimals digits after the mark its heat has by itself; negative where its ± decides
      */
-    public record Row(String label, String times, List<Part> left, List<Part> right, OptionalDouble heat) {}
+    public record Row(
+            String label, String times, List<Part> left, List<Part> right, OptionalDouble heat, int decimals) {}
 
     /**
      * One substance.
@@ -61,9 +63,10 @@ public record CycleSum(List<Row> rows, Row target) {
                                 row.times(),
                                 struck(row.left(), left, spelledAlike),
                                 struck(row.right(), right, spelledAlike),
-                                row.heat()))
+                                row.heat(),
+                                row.decimals()))
                         .toList(),
-                new Row("target", "", left, right, OptionalDouble.empty()));
+                new Row("target", "", left, right, OptionalDouble.empty(), -1));
     }
 
     private static Row row(Legs.Leg leg, BigFraction taken) {
@@ -78,7 +81,8 @@ public record CycleSum(List<Row> rows, Row target) {
                 turned ? reagents : products,
                 leg.heat().isPresent()
                         ? OptionalDouble.of(leg.heat().getAsDouble() * taken.doubleValue())
-                        : OptionalDouble.empty());
+                        : OptionalDouble.empty(),
+                leg.decimals());
     }
 
     private static List<Part> parts(List<Term> terms, BigFraction times) {

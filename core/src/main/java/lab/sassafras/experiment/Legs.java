@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalEquation;
+import lab.sassafras.substance.Formation;
 import lab.sassafras.substance.HalvedEquation;
 import lab.sassafras.substance.Hess;
 import org.hipparchus.fraction.BigFraction;
@@ -22,6 +23,7 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
 
     private static final String FROM_SHELF = "from the shelf";
     private static final String FROM_TABLE = "from a table";
+    private static final String FROM_TABLE_WITH_ITS = "from a table, with its ±";
 
     /**
      * One leg.
@@ -32,6 +34,8 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
      * @param times         how many moles of what its heat is per belong to the equation
      * @param heat          of the equation as it is written (kJ/mol); empty where it is not known yet
      * @param concentration of its equation in what was in the vessel in the end (mol/kg); empty where it is not known
+     * @param decimals      digits after the mark its heat has where it was written down; negative where its ± decides
+     * @param rows          of the shelf its heat is made of; empty where it is from elsewhere
      */
     public record Leg(
             int index,
@@ -39,7 +43,9 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
             HalvedEquation equation,
             double times,
             OptionalDouble heat,
-            OptionalDouble concentration) {}
+            OptionalDouble concentration,
+            int decimals,
+            List<Formation.Taken> rows) {}
 
     /**
      * Where the parts of a cycle stand.
@@ -106,34 +112,52 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
                                             run.value()
                                                     .map(value -> OptionalDouble.of(value.value() * process.times()))
                                                     .orElse(OptionalDouble.empty()),
-                                            process.concentration()))));
+                                            process.concentration(),
+                                            -1,
+                                            List.of()))));
         }
         boolean shelf = sheet.stated(Address.of(group + "/from", index))
                 .filter("shelf"::equals)
                 .isPresent();
-        return sheet.stated(equation)
-                .flatMap(Legs::read)
-                .map(read -> new Leg(
-                        index,
-                        shelf ? FROM_SHELF : FROM_TABLE,
-                        read,
-                        1,
-                        shelf
-                                ? onShelf(sheet, read)
-                                : sheet.reading(Address.of(group + "/heat", index))
-                                        .map(line -> OptionalDouble.of(line.value()))
-                                        .orElse(OptionalDouble.empty()),
-                        OptionalDouble.empty()));
+        Optional<HalvedEquation> read = sheet.stated(equation).flatMap(Legs::read);
+        return shelf
+                ? read.map(each -> onShelf(sheet, index, each))
+                : read.map(each -> typed(sheet, group, index, each));
+    }
+
+    private static Leg typed(Sheet sheet, String group, int index, HalvedEquation equation) {
+        Optional<Line> heat = sheet.reading(Address.of(group + "/heat", index));
+        return new Leg(
+                index,
+                heat.filter(each -> each.uncertainty().isPresent()).isPresent() ? FROM_TABLE_WITH_ITS : FROM_TABLE,
+                equation,
+                1,
+                heat.map(line -> OptionalDouble.of(line.value())).orElse(OptionalDouble.empty()),
+                OptionalDouble.empty(),
+                heat.map(Line::decimals).orElse(-1),
+                List.of());
     }
 
     /** Heat of an equation as it is written, from formation enthalpies of one set. */
-    private static OptionalDouble onShelf(Sheet sheet, HalvedEquation equation) {
-        return sheet.setting()
-                .shelf()
-                .formation()
-                .heat(equation.whole())
-                .map(heat -> OptionalDouble.of(heat.value() / equation.times()))
-                .orElse(OptionalDouble.empty());
+    private static Leg onShelf(Sheet sheet, int index, HalvedEquation equation) {
+        Formation formation = sheet.setting().shelf().formation();
+        List<Formation.Taken> rows = formation.rows(equation.whole());
+        return new Leg(
+                index,
+                FROM_SHELF,
+                equation,
+                1,
+                formation
+                        .heat(equation.whole())
+                        .map(heat -> OptionalDouble.of(heat.value() / equation.times()))
+                        .orElse(OptionalDouble.empty()),
+                OptionalDouble.empty(),
+                rows.stream()
+                        .filter(each -> each.row().uncertainty() > 0)
+                        .mapToInt(each -> each.row().decimals())
+                        .min()
+                        .orElse(-1),
+                rows);
     }
 
     private static Optional<HalvedEquation> read(String text) {

@@ -72,6 +72,11 @@ public final class QuantitySlot extends Slot {
                 key(), unit, Optional.of(new Range(low, high)), assumed, roles, accepted, dissolved, optional());
     }
 
+    /** {@return the same, which may be taken as known with a ±, nothing being proposed for it} */
+    public QuantitySlot orTakenAsKnown() {
+        return orAssumed(Assumption.OPEN.value(), Assumption.OPEN.uncertainty());
+    }
+
     /**
      * {@return the same, which may be assumed}
      *
@@ -228,7 +233,8 @@ public final class QuantitySlot extends Slot {
         String text = given.uncertainty();
         if (text == null || text.isBlank()) {
             throw new Refused("An assumed value needs a ±: how far off may it be? "
-                    + assumed.map(each -> setting.figures().significant(each.uncertainty(), 2) + " " + unit.symbol()
+                    + assumed.filter(Assumption::proposes)
+                            .map(each -> setting.figures().significant(each.uncertainty(), 2) + " " + unit.symbol()
                                     + " is common here.")
                             .orElse(""));
         }

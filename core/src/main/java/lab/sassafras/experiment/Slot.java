@@ -69,7 +69,16 @@ public abstract class Slot {
      * @param value       (bench unit of the slot)
      * @param uncertainty standard uncertainty (bench unit of the slot)
      */
-    public record Assumption(double value, double uncertainty) {}
+    public record Assumption(double value, double uncertainty) {
+
+        /** Nothing is proposed: whoever takes the value as known has it, and its ±, from somewhere. */
+        static final Assumption OPEN = new Assumption(Double.NaN, Double.NaN);
+
+        /** {@return whether there is something to propose} */
+        public boolean proposes() {
+            return Double.isFinite(value);
+        }
+    }
 
     /**
      * A range of ordinary readings.

@@ -161,6 +161,17 @@ public record Presentation(Conventions conventions, Figures figures) {
     }
 
     /**
+     * {@return a value that was written down with its sign and its own figures, in the unit heats are shown in}
+     *
+     * @param value    (unit)
+     * @param decimals digits after the mark it has
+     * @param unit     of the number
+     */
+    public String asWritten(double value, int decimals, BenchUnit unit) {
+        return unit(unit) == unit ? figures.signed(value, decimals) : change(value, Math.pow(10, -decimals), unit);
+    }
+
+    /**
      * {@return the result as a further step of the working, where it is shown in another unit than it is computed in}
      *
      * @param result what is found

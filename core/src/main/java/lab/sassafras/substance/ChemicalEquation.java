@@ -26,6 +26,7 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
 
     private static final int KEPT = 500;
     private static final Pattern ARROW = Pattern.compile("->|→|⇌|=");
+    private static final Pattern ELECTRON = Pattern.compile("(?:\\d{1,2}\\s*)?" + ChemicalFormula.ELECTRON.pattern());
     private static final Pattern TERM = Pattern.compile("(\\d{1,2})?\\s*(\\S+?)\\s*\\((s|l|g|aq)\\)");
 
     /**
@@ -81,7 +82,8 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
     private static List<Term> side(String written) {
         List<Term> terms = new ArrayList<>();
         for (String part : written.strip().split("\\s\\+\\s|(?<=\\))\\s*\\+\\s*", -1)) {
-            Matcher term = TERM.matcher(part.strip());
+            String stated = ELECTRON.matcher(part.strip()).matches() ? part.strip() + "(g)" : part.strip();
+            Matcher term = TERM.matcher(stated);
             if (!term.matches()) {
                 throw new Refused("“" + part.strip()
                         + "” needs a formula and a state, such as 2 Ag^+(aq): (s), (l), (g) or (aq).");
@@ -90,7 +92,7 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
             if (count == 0) {
                 throw new Refused("“" + part.strip() + "” stands no times. Leave it out.");
             }
-            terms.add(new Term(count, ChemicalFormula.read(term.group(2)), term.group(3)));
+            terms.add(new Term(count, ChemicalFormula.orElectron(term.group(2)), term.group(3)));
         }
         return terms;
     }
@@ -136,14 +138,15 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
                 .sum();
     }
 
-    /** {@return moles of gas formed, less those taken up} */
+    /** {@return moles of gas formed, less those taken up; electrons are none} */
     public int gasFormed() {
         return gas(products) - gas(reagents);
     }
 
     private static int gas(List<Term> terms) {
         return terms.stream()
-                .filter(term -> term.state().equals("g"))
+                .filter(term ->
+                        term.state().equals("g") && !term.formula().atoms().isEmpty())
                 .mapToInt(Term::count)
                 .sum();
     }

@@ -19,6 +19,7 @@ import lab.sassafras.measure.Refused;
 public record ChemicalFormula(String text, Map<String, Integer> atoms, int charge) {
 
     private static final Pattern TOKEN = Pattern.compile("([A-Z][a-z]?)(\\d*)|(\\()|(\\))(\\d*)");
+    static final Pattern ELECTRON = Pattern.compile("e\\^?[-−–⁻]");
     private static final Pattern HYDRATE = Pattern.compile("(\\d*)(.+)");
     private static final Pattern CHARGED = Pattern.compile("(.+?)(?:\\^(\\d?)([+\\-−])|([+\\-−]))");
     private static final Pattern TWO_WAYS = Pattern.compile("[A-Z][a-z]?\\d+|.*\\D\\d{2,}");
@@ -56,6 +57,16 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
             MET.put(text, known);
         }
         return known;
+    }
+
+    /**
+     * {@return a formula, or the electron, which no sample is made of}
+     *
+     * @param typed as typed in an equation
+     * @throws Refused where it is neither
+     */
+    static ChemicalFormula orElectron(String typed) {
+        return ELECTRON.matcher(typed.strip()).matches() ? new ChemicalFormula("e-", Map.of(), -1) : read(typed);
     }
 
     private static ChemicalFormula parse(String text) {

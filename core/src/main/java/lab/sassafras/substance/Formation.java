@@ -7,15 +7,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Scope;
 
 /**
- * Standard enthalpies of formation at 25 °C, all of one set, and the heats of reactions that follow from them.
+ * Standard enthalpies of formation at 25 °C, all of one set as far as that goes, and the heats of reactions that follow from them.
  * Dissolved
  * substances are taken at infinite dilution.
  */
 public final class Formation {
 
-    /** The one set every row comes from. Two sets are never mixed in one difference. */
+    /** The set every row comes from that names no other. */
     public static final String SOURCE = "NBS Tables of Chemical Thermodynamic Properties (1982)";
     /** Standard uncertainty taken for a heat of reaction from this set (kJ/mol). Common practice, no source. */
     private static final double UNCERTAINTY = 0.5;
@@ -85,8 +87,46 @@ public final class Formation {
      * @param state    s, l, g or aq
      * @param name     in words
      * @param enthalpy standard enthalpy of formation at 25 °C (kJ/mol)
+     * @param decimals digits after the mark it has in the table
+     * @param known    its standard uncertainty where the table has one (kJ/mol); half a unit of its last figure else
+     * @param source   the table
      */
-    public record Row(ChemicalFormula formula, String state, String name, double enthalpy) {
+    public record Row(
+            ChemicalFormula formula,
+            String state,
+            String name,
+            double enthalpy,
+            int decimals,
+            OptionalDouble known,
+            String source) {
+
+        /** {@return name among the inputs of an account: one row is one error, wherever it enters} */
+        public String input() {
+            return "shelf:formation:" + species();
+        }
+
+        /** Whether it is nought by agreement: an element in its own state, the proton in water. */
+        private boolean agreed() {
+            return enthalpy == 0 && decimals == 0;
+        }
+
+        /** {@return its standard uncertainty (kJ/mol)} */
+        public double uncertainty() {
+            return agreed() ? 0 : known.orElseGet(() -> Math.pow(10, -decimals) / Math.sqrt(12));
+        }
+
+        /** {@return it as an input of an account (kJ/mol)} */
+        public Measured asInput() {
+            Measured value = agreed()
+                    ? Measured.exact(enthalpy)
+                    : known.isPresent()
+                            ? Measured.independent(enthalpy, known.getAsDouble())
+                            : Measured.written(enthalpy, Math.pow(10, -decimals), decimals);
+            Measured shared = value.heldInCommon(input(), "formation of " + species(), Scope.EVERYWHERE);
+            return new Measured(
+                    shared.value(), shared.ownUncertainty(), shared.degreesOfFreedom(), shared.shares(), decimals);
+        }
+
         /** {@return formula and state, as written} */
         public String species() {
             return formula.text() + "(" + state + ")";
@@ -146,6 +186,29 @@ public final class Formation {
         return equation.products().stream().allMatch(term -> of(term).isPresent())
                 ? Optional.of(sum(equation.products()))
                 : Optional.empty();
+    }
+
+    /**
+     * One row in a reaction.
+     *
+     * @param count how often it is formed, taken where negative
+     * @param row   of the table
+     */
+    public record Taken(int count, Row row) {}
+
+    /**
+     * {@return every row a heat of reaction is made of, what is formed first; empty where a substance has none}
+     *
+     * @param equation balanced
+     */
+    public List<Taken> rows(ChemicalEquation equation) {
+        if (!lacking(equation).isEmpty()) {
+            return List.of();
+        }
+        List<Taken> taken = new ArrayList<>();
+        equation.products().forEach(term -> taken.add(new Taken(term.count(), of(term).orElseThrow())));
+        equation.reagents().forEach(term -> taken.add(new Taken(-term.count(), of(term).orElseThrow())));
+        return taken;
     }
 
     private double sum(List<ChemicalEquation.Term> terms) {

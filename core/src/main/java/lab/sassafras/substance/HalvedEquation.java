@@ -12,10 +12,10 @@ import java.util.regex.Pattern;
  */
 public record HalvedEquation(ChemicalEquation whole, int times) {
 
-    private static final Pattern FRACTION =
-            Pattern.compile("(?<![A-Za-z0-9)\\]])(?:(\\d{1,2})\\s*/\\s*(\\d{1,2})|(\\d{0,2})½)(?=\\s*[A-Z(])");
-    private static final Pattern COUNTED =
-            Pattern.compile("(^|\\s\\+\\s|(?:->|→|⇌|=)\\s*)(\\d{1,2}(?=\\s*[A-Z(]))?\\s*(?=[A-Z(])");
+    private static final Pattern FRACTION = Pattern.compile(
+            "(?<![A-Za-z0-9)\\]])(?:(\\d{1,2})\\s*/\\s*(\\d{1,2})|(\\d{0,2})½)(?=\\s*(?:[A-Z(]|e\\^?[-−]))");
+    private static final Pattern COUNTED = Pattern.compile(
+            "(^|\\s\\+\\s|(?:->|→|⇌|=)\\s*)(\\d{1,2}(?=\\s*(?:[A-Z(]|e\\^?[-−])))?\\s*(?=[A-Z(]|e\\^?[-−])");
 
     /**
      * Reads an equation.

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
@@ -17,7 +18,7 @@ import lab.sassafras.measure.Measured;
 public final class ReferenceShelf {
 
     /** Goes up when a row changes, so that an entry can say which shelf it was reduced with. */
-    public static final int VERSION = 5;
+    public static final int VERSION = 6;
 
     /** Every value an account may draw on, as it first came onto a shelf: an entry begun before is worked with that. */
     private static final Map<String, Reference> LATER = Table.rows("properties.csv")
@@ -65,6 +66,7 @@ public final class ReferenceShelf {
         Map<String, Measured> all = new HashMap<>();
         LATER.values().forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
         properties.forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
+        formation.rows().forEach(each -> all.put(each.input(), each.asInput()));
         substances.forEach(each ->
                 all.put("shelf:" + each.key(), each.specificHeatOnRecord().asInput()));
         this.inputs = Map.copyOf(all);
@@ -319,7 +321,15 @@ public final class ReferenceShelf {
     }
 
     private static Formation.Row formation(String[] cell) {
-        return new Formation.Row(formula(cell[0]), state(cell[0]), cell[1], Double.parseDouble(cell[2]));
+        int decimals = cell[2].indexOf('.') < 0 ? 0 : cell[2].length() - cell[2].indexOf('.') - 1;
+        return new Formation.Row(
+                formula(cell[0]),
+                state(cell[0]),
+                cell[1],
+                Double.parseDouble(cell[2]),
+                decimals,
+                cell[3].isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(cell[3])),
+                cell[4].isEmpty() ? Formation.SOURCE : cell[4]);
     }
 
     private static Formation.Capacity capacity(String[] cell) {
@@ -327,7 +337,7 @@ public final class ReferenceShelf {
     }
 
     private static ChemicalFormula formula(String species) {
-        return ChemicalFormula.read(species.substring(0, species.lastIndexOf('(')));
+        return ChemicalFormula.orElectron(species.substring(0, species.lastIndexOf('(')));
     }
 
     private static String state(String species) {

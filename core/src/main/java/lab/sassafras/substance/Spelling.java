@@ -170,6 +170,10 @@ public final class Spelling {
             if (!term.matches()) {
                 return written.strip();
             }
+            if (ChemicalFormula.ELECTRON.matcher(term.group(2)).matches()) {
+                terms.add((term.group(1) == null || term.group(1).equals("1") ? "" : term.group(1) + " ") + "e-(g)");
+                continue;
+            }
             ChemicalFormula formula = formula(term.group(2));
             String state =
                     Optional.ofNullable(term.group(3)).or(() -> state(formula)).orElse("");

@@ -118,9 +118,9 @@ class ChemicalEquationTest {
 
     @Test
     void anEquationWithASubstanceNotOnTheShelfHasNoHeatAndSaysWhichLacks() {
-        ChemicalEquation equation = ChemicalEquation.read("Mn(s) + Cu^2+(aq) -> Mn^2+(aq) + Cu(s)");
+        ChemicalEquation equation = ChemicalEquation.read("Cd(s) + Cu^2+(aq) -> Cd^2+(aq) + Cu(s)");
         assertThat(shelf.formation().heat(equation)).isEmpty();
-        assertThat(shelf.formation().lacking(equation)).containsExactly("Mn(s)", "Mn^2+(aq)");
+        assertThat(shelf.formation().lacking(equation)).containsExactly("Cd(s)", "Cd^2+(aq)");
     }
 
     @Test

@@ -290,6 +290,69 @@ class CycleTest {
         assertThat(codes(lacking)).contains("cycle.not-on-shelf");
     }
 
+    private static BenchSheet legs(String target, String... equationsAndHeats) {
+        int count = equationsAndHeats.length / 2;
+        BenchSheet sheet = BenchSheet.parts("cycle", Map.of("leg", count)).says("target[1]/equation", target);
+        for (int i = 1; i <= count; i++) {
+            String heat = equationsAndHeats[2 * i - 1];
+            String[] typed = heat.split(" ± ", -1);
+            sheet.says("leg[" + i + "]/from", heat.isEmpty() ? "shelf" : "typed")
+                    .says("leg[" + i + "]/equation", equationsAndHeats[2 * i - 2]);
+            if (typed.length > 1) {
+                sheet.assumed("leg[" + i + "]/heat", typed[0], typed[1], "kJ/mol");
+            } else if (!heat.isEmpty()) {
+                sheet.reads("leg[" + i + "]/heat", typed[0], "kJ/mol");
+            }
+        }
+        return sheet;
+    }
+
+    /**
+     * The lattice of common salt, by hand from values of any textbook (memory): 107.3 + 495.8 + 121.7 − 348.6 − x = −411.2 makes
+     * x = −787.4, electrons written and cancelled.
+     */
+    @Test
+    void aLatticeCycleHasElectronsAndGaseousIons() {
+        BenchSheet sheet = legs(
+                "Na+(g) + Cl-(g) -> NaCl(s)",
+                "Na(s) -> Na(g)",
+                "107.3 ± 0.7",
+                "Na(g) -> Na+(g) + e-",
+                "495.8 ± 0.1",
+                "1/2 Cl2(g) -> Cl(g)",
+                "121.7 ± 0.1",
+                "Cl(g) + e^- -> Cl-(g)",
+                "-348.6 ± 0.3",
+                "Na(s) + 1/2 Cl2(g) -> NaCl(s)",
+                "-411.2 ± 0.2");
+        Solution made = solved(sheet.reduced());
+        assertThat(made.estimate().value()).isCloseTo(-787.4, within(1e-9));
+        assertThat(made.estimate().uncertainty()).isCloseTo(Math.sqrt(0.49 + 0.01 + 0.01 + 0.09 + 0.04), within(1e-9));
+        // NBS ions: −411.153 − 609.358 + 233.13 = −787.38; each typed leg has its ±, so it is judged
+        Agreement judged =
+                sheet.reduced().agreement(sheet.reduced().samples().get(0)).orElseThrow();
+        assertThat(judged.reference().value()).isCloseTo(-787.38, within(0.01));
+        assertThat(judged.agrees()).isTrue();
+        assertThat(ChemicalEquation.read("Na(g) -> Na+(g) + e-").gasFormed()).isZero();
+        Assertions.assertThatThrownBy(() -> BenchSheet.of("heat-of-solution").says("solute[1]/formula", "e-"))
+                .isInstanceOf(Refused.class);
+    }
+
+    /** One row in two legs is one error: water cancels between them, and only what stays has one. */
+    @Test
+    void legsThatShareARowOfTheShelfShareItsError() {
+        Reduction made = legs(
+                        "Mg(s) + 1/2 O2(g) -> MgO(s)",
+                        "Mg(s) + H2O(l) -> MgO(s) + H2(g)",
+                        "",
+                        "2 H2(g) + O2(g) -> 2 H2O(l)",
+                        "")
+                .reduced();
+        // magnesium oxide −601.70: half a unit of the last figure, 0.005, rectangular
+        assertThat(solved(made).estimate().uncertainty()).isCloseTo(0.005 / Math.sqrt(3), within(1e-9));
+        assertThat(made.working(1).orElseThrow().text()).contains("(−601.70 − (−285.830)) kJ/mol", "= −601.70 kJ/mol");
+    }
+
     private static List<String> codes(Reduction reduction) {
         return new ArrayList<>(reduction.findings().stream().map(Finding::code).toList());
     }

@@ -330,7 +330,7 @@ class ReactionTest {
         assertThat(message(poured("HF(aq) + OH-(aq) -> F-(aq) + H2O(l)", "weak", "HF", "OH-"), "neutralization.weak"))
                 .contains("itself gives off", "that much more");
         assertThat(message(
-                        poured("H+(aq) + NH4OH(aq) -> NH4+(aq) + H2O(l)", "weak", "H+", "NH4OH"),
+                        poured("HNO2(aq) + OH-(aq) -> NO2-(aq) + H2O(l)", "weak", "HNO2", "OH-"),
                         "neutralization.weak"))
                 .contains("the shelf does not know");
     }

@@ -137,7 +137,9 @@ public record Asking(
                 unit.map(BenchUnit::sameDimension).orElse(List.of()),
                 reagents.isEmpty() ? slot.options(words, address.path(), setting) : reagents,
                 slot.suggestions(setting),
-                slot.assumed().map(each -> new Assumed(figures.plain(each.value()), figures.plain(each.uncertainty()))),
+                slot.assumed()
+                        .filter(Slot.Assumption::proposes)
+                        .map(each -> new Assumed(figures.plain(each.value()), figures.plain(each.uncertainty()))),
                 slot.optional(),
                 standing,
                 standing.isEmpty() || otherHalf,

@@ -95,7 +95,13 @@ public record CyclePanel(List<Row> rows, EnergyPicture picture) {
 
     private static List<Row> rows(CycleSum sum, double result, double u, Presentation presentation, String shown) {
         List<Row> rows = new java.util.ArrayList<>(sum.rows().stream()
-                .map(row -> row(row, heat(row.heat(), u, presentation, shown)))
+                .map(row -> row(
+                        row,
+                        row.heat().isPresent() && row.decimals() >= 0
+                                ? presentation.asWritten(
+                                                row.heat().getAsDouble(), row.decimals(), BenchUnit.KILOJOULES_PER_MOLE)
+                                        + shown
+                                : heat(row.heat(), u, presentation, shown)))
                 .toList());
         rows.add(row(sum.target(), heat(OptionalDouble.of(result), u, presentation, shown)));
         return rows;

@@ -3,7 +3,6 @@ package lab.sassafras.experiment.cycle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.Direct;
@@ -22,7 +21,7 @@ import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Expression.Sum;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.measure.Figures;
+import lab.sassafras.substance.Formation;
 import org.hipparchus.fraction.BigFraction;
 
 /**
@@ -56,7 +55,7 @@ public final class Cycle extends LedgerExperiment {
                         Slot.choice("from", "entry", "shelf", "typed"),
                         Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE),
                         Slot.equationOfHalves("equation"),
-                        Slot.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE)));
+                        Slot.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE).orTakenAsKnown()));
     }
 
     @Override
@@ -119,12 +118,45 @@ public final class Cycle extends LedgerExperiment {
         if (!draft.answered("leg/from", i, "shelf")) {
             return draft.quantity("leg/heat", i);
         }
-        double tabulated = legs.map(each -> each.legs().get(i - 1).heat())
-                .filter(OptionalDouble::isPresent)
-                .map(OptionalDouble::getAsDouble)
-                .orElse(0.0);
-        return new Expression.Constant(tabulated, Figures.POINT.fixed(tabulated, 2), BenchUnit.KILOJOULES_PER_MOLE)
+        return legs.map(each -> each.legs().get(i - 1))
+                .map(Cycle::fromRows)
+                .orElseGet(() -> new Expression.Constant(0, "0", BenchUnit.KILOJOULES_PER_MOLE))
                 .named(Symbol.of("ΔH:shelf " + i), BenchUnit.KILOJOULES_PER_MOLE);
+    }
+
+    /** What is formed less what is taken, row by row, so that legs which share a row share its error. */
+    private static Expression fromRows(Legs.Leg leg) {
+        Optional<Expression> formed = sum(leg, true);
+        Optional<Expression> taken = sum(leg, false);
+        Expression whole = formed.isPresent() && taken.isPresent()
+                ? formed.get().minus(taken.get())
+                : formed.or(() -> taken.map(Expression::negated))
+                        .orElseGet(() -> new Expression.Constant(0, "0", BenchUnit.KILOJOULES_PER_MOLE));
+        return leg.equation().times() == 1
+                ? whole
+                : whole.over(Expression.number(
+                        leg.equation().times(), String.valueOf(leg.equation().times())));
+    }
+
+    /** Of the rows that are not nought by agreement. */
+    private static Optional<Expression> sum(Legs.Leg leg, boolean formed) {
+        List<Expression> terms = new ArrayList<>();
+        for (Formation.Taken each : leg.rows()) {
+            if (each.count() > 0 == formed && each.row().uncertainty() > 0) {
+                Expression row = new Expression.Input(
+                        each.row().input(),
+                        Symbol.of("ΔfH:" + each.row().species()),
+                        "formation of " + each.row().species(),
+                        BenchUnit.KILOJOULES_PER_MOLE);
+                int count = Math.abs(each.count());
+                terms.add(
+                        count == 1
+                                ? row
+                                : Expression.number(count, String.valueOf(count))
+                                        .times(row));
+            }
+        }
+        return terms.isEmpty() ? Optional.empty() : Optional.of(terms.size() == 1 ? terms.get(0) : new Sum(terms));
     }
 
     private static Expression term(Expression heat, BigFraction taken, Optional<List<Legs.Leg>> legs, int i) {
