@@ -47,7 +47,7 @@ final class VesselPlausibility {
         if (constant.value() >= 0) {
             return Optional.empty();
         }
-        boolean nearZero = constant.value() > -2 * constant.uncertainty();
+        boolean nearZero = nearNought(constant.value(), constant.uncertainty());
         return Optional.of(
                 nearZero
                         ? Finding.note(
@@ -78,8 +78,13 @@ final class VesselPlausibility {
                 : Optional.empty();
     }
 
+    /** Within two standard uncertainties a negative constant may as well be none, or a small one. */
+    static boolean nearNought(double constant, double uncertainty) {
+        return constant > -2 * uncertainty;
+    }
+
     private boolean surelyNegative() {
-        return constant.value() <= -2 * constant.uncertainty() && constant.value() < 0;
+        return constant.value() < 0 && !nearNought(constant.value(), constant.uncertainty());
     }
 
     private List<SuspectSize> suspects() {
