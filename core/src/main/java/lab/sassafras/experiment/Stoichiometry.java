@@ -164,7 +164,7 @@ public final class Stoichiometry {
      *
      * @param fuel            how often the fuel stands in the equation
      * @param gasPerMole      moles of gas formed, less those taken up, for each of the fuel
-     * @param productsPerMole heat of formation of what one mole of it burns to (kJ/mol)
+     * @param productsPerMole heat of formation of what one mole of it burns to, less that of water it takes up (kJ/mol)
      */
     public record Burning(int fuel, double gasPerMole, double productsPerMole) {}
 
@@ -182,7 +182,7 @@ public final class Stoichiometry {
                     .setting()
                     .shelf()
                     .formation()
-                    .ofProducts(equation)
+                    .besidesFirst(equation)
                     .map(products -> new Burning(fuel, (double) equation.gasFormed() / fuel, products / fuel));
         });
     }

@@ -67,6 +67,8 @@ public final class BenchUnit {
     public static final BenchUnit HECTOPASCALS = declare("hPa", Dimension.PRESSURE, HECTO(PASCAL));
     /** kPa. */
     public static final BenchUnit KILOPASCALS = declare("kPa", Dimension.PRESSURE, KILO(PASCAL));
+    /** bar. */
+    public static final BenchUnit BARS = declare("bar", Dimension.PRESSURE, PASCAL.multiply(100_000));
     /** 1/K. */
     public static final BenchUnit PER_KELVIN =
             declare("1/K", Dimension.of("one by the temperature"), AbstractUnit.ONE.divide(KELVIN));

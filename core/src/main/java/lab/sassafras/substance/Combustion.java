@@ -13,6 +13,10 @@ public final class Combustion {
 
     private static final Set<String> BURNT_HERE = Set.of("C", "H", "O", "N");
 
+    private static final Set<String> BURNT_IN_WATER = Set.of("C", "H", "O", "N", "S", "Cl");
+    private static final int WATERS_OF_SULFURIC = 115;
+    private static final int WATERS_OF_HYDROCHLORIC = 600;
+
     private Combustion() {}
 
     /** Hydrocarbons of so few carbon atoms are gases at the bench; of a substance known by name its state is known. */
@@ -42,9 +46,45 @@ public final class Combustion {
      */
     public static Optional<ChemicalEquation> inBomb(ChemicalFormula sample, String state) {
         try {
-            return Optional.of(of(sample, state.equals("liquid") ? "l" : "s", "l"));
+            return Optional.of(inWater(sample, state.equals("liquid") ? "l" : "s"));
         } catch (Refused nothingBurns) {
             return Optional.empty();
+        }
+    }
+
+    /**
+     * With sulfur and chlorine too, to the final states heats of formation hold for: sulfuric acid in 115 of water and
+     * hydrochloric acid in 600, the water they lack taken from what was put into the bomb.
+     */
+    private static ChemicalEquation inWater(ChemicalFormula sample, String state) {
+        Map<String, Integer> atoms = sample.atoms();
+        int sulfur = atoms.getOrDefault("S", 0);
+        int chlorine = atoms.getOrDefault("Cl", 0);
+        if (sulfur == 0 && chlorine == 0) {
+            return of(sample, state, "l");
+        }
+        if (!BURNT_IN_WATER.containsAll(atoms.keySet()) || sample.charge() != 0) {
+            throw new Refused("“" + sample.text() + "” holds an element of which it is not known what it burns to.");
+        }
+        int nitrogen = atoms.getOrDefault("N", 0);
+        int free = atoms.getOrDefault("H", 0) - 2 * sulfur - chlorine;
+        int quarters = 4 * atoms.getOrDefault("C", 0) + free + 8 * sulfur - 2 * atoms.getOrDefault("O", 0);
+        int times = quarters % 4 == 0 && free % 2 == 0 && nitrogen % 2 == 0 ? 1 : quarters % 2 == 0 ? 2 : 4;
+        int water = times * free / 2 - times * (WATERS_OF_SULFURIC * sulfur + WATERS_OF_HYDROCHLORIC * chlorine);
+        List<Term> taken = new ArrayList<>(List.of(
+                new Term(times, sample, state), new Term(times * quarters / 4, ChemicalFormula.read("O2"), "g")));
+        List<Term> formed = new ArrayList<>();
+        add(formed, times * atoms.getOrDefault("C", 0), "CO2", "g");
+        add(water < 0 ? taken : formed, Math.abs(water), "H2O", "l");
+        add(formed, times * nitrogen / 2, "N2", "g");
+        add(formed, times * sulfur, "H2SO4·" + WATERS_OF_SULFURIC + "H2O", "l");
+        add(formed, times * chlorine, "HCl·" + WATERS_OF_HYDROCHLORIC + "H2O", "l");
+        return ChemicalEquation.of(taken, formed);
+    }
+
+    private static void add(List<Term> terms, int count, String formula, String state) {
+        if (count > 0) {
+            terms.add(new Term(count, ChemicalFormula.read(formula), state));
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Scope;
@@ -177,14 +178,16 @@ public final class Formation {
     }
 
     /**
-     * {@return heat of formation of everything an equation forms (kJ per mole of it as written); empty where a substance
-     * has no row}
+     * {@return heat of formation of everything an equation forms, less that of everything it takes but its first (kJ per mole
+     * of it as written); empty where one of them has no row}
      *
      * @param equation balanced
      */
-    public Optional<Double> ofProducts(ChemicalEquation equation) {
-        return equation.products().stream().allMatch(term -> of(term).isPresent())
-                ? Optional.of(sum(equation.products()))
+    public Optional<Double> besidesFirst(ChemicalEquation equation) {
+        List<ChemicalEquation.Term> others =
+                equation.reagents().subList(1, equation.reagents().size());
+        return Stream.concat(equation.products().stream(), others.stream()).allMatch(term -> of(term).isPresent())
+                ? Optional.of(sum(equation.products()) - sum(others))
                 : Optional.empty();
     }
 

@@ -19,6 +19,7 @@ import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Constant;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -41,13 +42,20 @@ public abstract class InBomb extends LedgerExperiment {
     /** Where the temperature at the turn stands. */
     protected static final String END = "bucket/highest";
 
+    private static final String HELPER = "helper/mass";
+    private static final String DENSITY = "vacuum/pellet";
+    /** Of the air of a room (g/mL). Common practice, no source. */
+    private static final Expression AIR = new Constant(0.0012, "0.0012", BenchUnit.GRAMS_PER_MILLILITRE);
+    /** Of the weights a balance is adjusted by, by agreement (g/mL). */
+    private static final Expression WEIGHTS = new Constant(8.0, "8.0", BenchUnit.GRAMS_PER_MILLILITRE);
+
     private static final String WAY = "fuse/way";
     private static final String FIRED = "fired/at";
     private static final List<String> CHECKS = List.of("check/vessel", "check/charge", "check/leak");
-    private static final String LEFT_OUT =
-            "Left out are the correction for buoyancy (about 0.08 %: the certified value is per gram in vacuum, the pellet "
-                    + "was weighed in air; calibration and sample largely cancel it) and that to standard states (usually "
-                    + "below 0.1 %).";
+    private static final String OF_BUOYANCY =
+            "the correction for buoyancy (about 0.08 %: the certified value is per gram in vacuum, the pellet "
+                    + "was weighed in air; calibration and sample largely cancel it)";
+    private static final String OF_STATES = "that to standard states (usually below 0.1 %)";
 
     /**
      * A run in a bomb.
@@ -66,13 +74,24 @@ public abstract class InBomb extends LedgerExperiment {
                 Group.once(
                         "fuse",
                         Slot.choice("way", "mass", "length", "none"),
-                        Slot.quantity("heat", BenchUnit.JOULES_PER_GRAM).usually(1000, 20_000),
+                        Slot.quantity("heat", BenchUnit.JOULES_PER_GRAM)
+                                .usually(1000, 20_000)
+                                .orTakenAsKnown(),
                         Slot.quantity("heat-by-length", BenchUnit.JOULES_PER_CENTIMETRE)
-                                .usually(1, 15)),
+                                .usually(1, 15)
+                                .orTakenAsKnown()),
+                Group.once(
+                        "aid",
+                        Slot.quantity("heat", BenchUnit.JOULES_PER_GRAM)
+                                .usually(10_000, 50_000)
+                                .orTakenAsKnown()
+                                .ifKnown()),
+                Group.once("vacuum", Slot.density("pellet").usually(0.8, 2).ifKnown()),
                 Group.once(
                         "base",
                         Slot.concentration("concentration").usually(0.02, 0.2).ifKnown()),
                 Group.perTrial("pellet", Slot.mass("mass").usually(0.4, 1.5)),
+                Group.perTrial("helper", Slot.mass("mass").usually(0.01, 1).ifKnown()),
                 Group.perTrial(
                         "wire",
                         Slot.mass("burnt").usually(0.002, 0.05),
@@ -95,6 +114,7 @@ public abstract class InBomb extends LedgerExperiment {
                         "acid",
                         Slot.quantity("titre", BenchUnit.MILLILITRES)
                                 .usually(1, 20)
+                                .orTakenAsKnown()
                                 .ifKnown()));
     }
 
@@ -105,6 +125,9 @@ public abstract class InBomb extends LedgerExperiment {
                 Step.of("fuse/heat").when(WAY, "mass"),
                 Step.of("fuse/heat-by-length").when(WAY, "length"),
                 Step.of(PELLET),
+                Step.aside(HELPER),
+                Step.aside("aid/heat"),
+                Step.aside(DENSITY),
                 Step.full("wire/burnt").when(WAY, "mass"),
                 Step.of("wire/before").when(WAY, "length"),
                 Step.of("check/vessel"),
@@ -185,6 +208,11 @@ public abstract class InBomb extends LedgerExperiment {
                 // its heat is in the constant, where calibration and sample are fired alike
             }
         }
+        draft.quantityIfGiven(HELPER)
+                .ifPresent(mass -> parties.add(Party.process(
+                        "helper",
+                        "what it was burnt with",
+                        mass.times(draft.quantity("aid/heat")).negated())));
         draft.quantityIfGiven("acid/titre")
                 .ifPresent(titre -> parties.add(Party.process(
                         "acid",
@@ -204,12 +232,40 @@ public abstract class InBomb extends LedgerExperiment {
     }
 
     /**
-     * {@return what is left out of every run in a bomb, and how large it usually is}
+     * {@return the pellet as it was weighed, or as it would weigh in vacuum where its density was given}
      *
      * @param draft what the books are drawn up from
      */
-    protected static List<Remark> leftOut(Draft draft) {
-        Finding said = Finding.note("bomb.corrections", draft.figures().sentence(LEFT_OUT));
+    protected static Expression pellet(Draft draft) {
+        Expression weighed = draft.quantity(PELLET);
+        return draft.quantityIfGiven(DENSITY)
+                .<Expression>map(density -> weighed.plus(weighed.times(AIR.over(density)))
+                        .minus(weighed.times(AIR.over(WEIGHTS)))
+                        .named(Symbol.of("m:pellet in vacuum"), BenchUnit.GRAMS))
+                .orElse(weighed);
+    }
+
+    /**
+     * {@return what is left out of a run in a bomb, and how large it usually is}
+     *
+     * @param draft    what the books are drawn up from
+     * @param standard whether standard states are told beside it, or asked for by nobody
+     */
+    protected static List<Remark> leftOut(Draft draft, boolean standard) {
+        List<String> left = new ArrayList<>();
+        if (draft.quantityIfGiven(DENSITY).isEmpty()) {
+            left.add(OF_BUOYANCY);
+        }
+        if (!standard) {
+            left.add(OF_STATES);
+        }
+        if (left.isEmpty()) {
+            return List.of();
+        }
+        Finding said = Finding.note(
+                "bomb.corrections",
+                draft.figures()
+                        .sentence("Left out " + (left.size() > 1 ? "are " : "is ") + String.join(" and ", left) + "."));
         return List.of(bindings -> Optional.of(said));
     }
 }

@@ -2,12 +2,16 @@ package lab.sassafras.experiment.bomb.calibrated;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Draft;
+import lab.sassafras.experiment.Group;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.experiment.bomb.InBomb;
 import lab.sassafras.expression.Expression;
@@ -33,13 +37,32 @@ public final class BombConstant extends InBomb {
     }
 
     @Override
+    protected List<Group> slots() {
+        return Stream.concat(
+                        super.slots().stream(),
+                        Stream.of(Group.once(
+                                "certificate",
+                                Slot.quantity("heat", BenchUnit.JOULES_PER_GRAM)
+                                        .usually(26_000, 27_000)
+                                        .orTakenAsKnown()
+                                        .ifKnown())))
+                .toList();
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return Stream.concat(Stream.of(Step.aside("certificate/heat")), super.steps().stream())
+                .toList();
+    }
+
+    @Override
     public Yardstick yardstick() {
         return new Yardstick.OfVessel();
     }
 
     @Override
     protected Account account(Draft draft) {
-        Expression pellet = draft.quantity(PELLET);
+        Expression pellet = pellet(draft);
         Expression water = draft.quantity(WATER);
         Expression start = draft.start(START);
         Expression end = draft.end(start, START, END);
@@ -47,13 +70,15 @@ public final class BombConstant extends InBomb {
         List<Party> parties = new ArrayList<>(List.of(Party.process(
                 "combustion",
                 "benzoic acid burning",
-                pellet.times(draft.property("standard-benzoic-acid", Symbol.of("Δu:benzoic acid"))))));
+                pellet.times(draft.quantityIfGiven("certificate/heat")
+                        .map(Expression::negated)
+                        .orElseGet(() -> draft.property("standard-benzoic-acid", Symbol.of("Δu:benzoic acid")))))));
         parties.addAll(besides(draft));
         parties.add(Party.body("water", "water", water, heat, start, end));
         parties.add(Party.vessel("calorimeter", "bomb and bucket", unknown(), start, end));
         return draft.complete(draft.ledger(parties, unknown())
                 .holding(water)
-                .remarking(leftOut(draft))
+                .remarking(leftOut(draft, true))
                 .giving(new Derived(
                         words().get("with-water"),
                         Symbol.of("C:with its water"),
