@@ -26,8 +26,11 @@ final class CoolingFit {
 
     private static final boolean[] NONE = {};
     private static final int FEWEST_PAIRS = 12;
-    /** Readings that are taken together lie within this part of their time from mixing. */
+    /** Readings that are taken together lie within this part of their time from mixing; within the second where there are many. */
     private static final double FOLD = 0.02;
+
+    private static final double FOLD_OF_MANY = 0.08;
+    private static final int MANY = 3000;
     /** So many standard deviations of a correlation that is none are chance. */
     private static final double CHANCE = 2;
 
@@ -87,10 +90,14 @@ final class CoolingFit {
                 before,
                 counts,
                 model,
-                Points.of(seconds, temperatures, before, counts, FOLD),
+                Points.of(seconds, temperatures, before, counts, fold(seconds)),
                 before,
                 display < FINE,
                 noise);
+    }
+
+    private static double fold(double[] seconds) {
+        return seconds.length > MANY ? FOLD_OF_MANY : FOLD;
     }
 
     private CoolingFit(
@@ -166,7 +173,7 @@ final class CoolingFit {
     /** Fits what counts by now; the noise is what the readings scatter by about the fit, never less than given as least. */
     CoolingFit fitted(double least) {
         leastNoise = least;
-        points = Points.of(seconds, temperatures, before, counts, FOLD);
+        points = Points.of(seconds, temperatures, before, counts, fold(seconds));
         from = points.before;
         counted = points.readings(from);
         descend();

@@ -16,7 +16,7 @@ import lab.sassafras.substance.Reference;
  */
 final class AtBench {
 
-    private static final double REFERENCE_TEMPERATURE = 25;
+    static final double REFERENCE_TEMPERATURE = 25;
     /** Nearer than this, nothing is carried (°C). */
     private static final double NEAR = 0.5;
     /** Part of what is carried that stays uncertain: heat capacities change with temperature too. No source. */

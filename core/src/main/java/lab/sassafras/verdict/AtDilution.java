@@ -3,6 +3,8 @@ package lab.sassafras.verdict;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Yardstick;
@@ -18,8 +20,17 @@ import lab.sassafras.substance.DilutionHeats;
  * @param shift       (kJ per mole of the equation as written)
  * @param uncertainty standard uncertainty of it
  * @param waters      moles of water to each mole dissolved in the end
+ * @param byDegree    what it differs by more for each degree above 25 °C, by the limiting law of heat capacities (kJ/(mol·°C))
  */
-record AtDilution(double shift, double uncertainty, double waters) {
+record AtDilution(double shift, double uncertainty, double waters, double byDegree) {
+
+    /**
+     * An apparent heat capacity of two ions of one charge each grows with the root of the molality by so much (J/(mol·°C) and
+     * (mol/kg)^½): the limiting slope at 25 °C (J. E. Desnoyers and others, 1976, from memory).
+     */
+    private static final double LIMITING_SLOPE = 28.95;
+    /** Moles in a kilogram of water. */
+    private static final double IN_A_KILOGRAM = 55.51;
 
     /** Of a mixture of salt and acid or base, by the rule for mixtures (kJ/mol). Common practice, no source. */
     private static final double OF_MIXTURE = 0.5;
@@ -27,6 +38,9 @@ record AtDilution(double shift, double uncertainty, double waters) {
     private static final double IN_A_LITRE = 55;
 
     private static final double MILLILITRES_IN_LITRE = 1000;
+    /** Of which the limiting slope holds. */
+    private static final Set<String> ONE_CHARGE = Set.of(
+            "HCl", "HNO3", "NaOH", "KOH", "NaCl", "KCl", "NaNO3", "KNO3", "NH4Cl", "NH4NO3", "LiCl", "NaBr", "KBr");
 
     /** So many moles of something dissolved. */
     private record Dissolved(ChemicalFormula formula, double moles) {}
@@ -37,6 +51,7 @@ record AtDilution(double shift, double uncertainty, double waters) {
         double litres = 0;
         double extent = Double.POSITIVE_INFINITY;
         double before = 0;
+        double capacity = 0;
         double variance = 0;
         List<Dissolved> all = new ArrayList<>();
         for (Yardstick.Poured each : poured) {
@@ -61,12 +76,15 @@ record AtDilution(double shift, double uncertainty, double waters) {
                 return Optional.empty();
             }
             before += moles * row.get().value();
+            capacity -= moles * excess(IN_A_LITRE / molar.get().value());
             variance += Math.pow(moles * row.get().uncertainty(), 2);
             litres += amount.get().value() / MILLILITRES_IN_LITRE;
             extent = Math.min(extent, moles / term.get().count());
             all.add(new Dissolved(formula.get(), moles));
         }
-        return all.isEmpty() ? Optional.empty() : after(equation, heats, all, litres, extent, before, variance);
+        return all.isEmpty()
+                ? Optional.empty()
+                : after(equation, heats, all, litres, extent, before, variance, capacity);
     }
 
     private static Optional<AtDilution> after(
@@ -76,7 +94,8 @@ record AtDilution(double shift, double uncertainty, double waters) {
             double litres,
             double extent,
             double before,
-            double variance) {
+            double variance,
+            double capacity) {
         List<Dissolved> left = new ArrayList<>();
         for (Dissolved each : poured) {
             double used = extent
@@ -101,10 +120,20 @@ record AtDilution(double shift, double uncertainty, double waters) {
                 return Optional.empty();
             }
             after += each.moles() * row.get().value();
+            capacity += each.moles() * excess(waters);
             variance += Math.pow(each.moles() * row.get().uncertainty(), 2);
         }
         double mixed = left.size() > 1 ? OF_MIXTURE : 0;
-        return Optional.of(
-                new AtDilution((after - before) / extent, Math.hypot(Math.sqrt(variance) / extent, mixed), waters));
+        boolean ofOneCharge = Stream.concat(left.stream(), poured.stream())
+                .allMatch(each -> ONE_CHARGE.contains(each.formula().text()));
+        return Optional.of(new AtDilution(
+                (after - before) / extent,
+                Math.hypot(Math.sqrt(variance) / extent, mixed),
+                waters,
+                ofOneCharge ? capacity / extent : 0));
+    }
+
+    private static double excess(double waters) {
+        return LIMITING_SLOPE / 1000 * Math.sqrt(IN_A_KILOGRAM / waters);
     }
 }

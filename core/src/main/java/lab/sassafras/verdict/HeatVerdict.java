@@ -314,15 +314,17 @@ final class HeatVerdict {
 
     /** A heat at infinite dilution brought to the bench's own, with a word on it. */
     private Reference diluted(Reference infinite, AtDilution here, double each) {
+        double warmer = here.byDegree() * (bench.temperature() - AtBench.REFERENCE_TEMPERATURE);
+        double shift = (here.shift() + warmer) * each;
         String waters = "about " + figures.significant(here.waters(), 2) + " mol of water to each mole dissolved";
         findings.add(Finding.note(
                 "reaction.dilution",
                 "The reference is brought from infinite dilution to the bench’s own, before and after, " + waters
-                        + " in the end: " + figures.signed(here.shift() * each, 2) + " kJ/mol."));
+                        + " in the end: " + figures.signed(shift, 2) + " kJ/mol."));
         return new Reference(
                 infinite.key(),
                 infinite.name().replace("infinite dilution", "the bench’s dilution"),
-                infinite.value() + here.shift() * each,
+                infinite.value() + shift,
                 Math.hypot(infinite.uncertainty(), here.uncertainty() * Math.abs(each)),
                 infinite.unit(),
                 infinite.source(),

@@ -42,6 +42,15 @@ class CurveTest {
         }
     }
 
+    /** The reference method, plainly written for the tests alone ({@link Integrated}), is nowhere a quarter better. */
+    @Tag("long")
+    @ParameterizedTest
+    @EnumSource(names = {"CONSTANT_LONG", "DOUBLED_HOT", "AT_ONCE"})
+    void theReferenceMethodIsNoBetter(SlowHeat kind) {
+        assertThat(Curves.rms(Curves.read(kind, 8)))
+                .isLessThanOrEqualTo((kind == SlowHeat.AT_ONCE ? 1.5 : 1.25) * Curves.reference(kind, 8));
+    }
+
     /**
      * A sample of what {@code ./bench curves} does with 2,000 seeds: heat in shapes that are no exponential, a warm plate, a heat
      * capacity that doubles, evaporation, a record that ends early. Coverage, and no wider than half as much again as it

@@ -9,6 +9,9 @@ import lab.sassafras.measure.Figures;
 /** Every kind of slow curve read by the recommended way: coverage, how far off, how wide. */
 final class Curves {
 
+    /** The reference method takes a third of a second a curve. */
+    private static final int OF_REFERENCE = 40;
+
     private Curves() {}
 
     /** One curve read: what it is off by and half its 95 % interval (°C), whether that holds the truth. */
@@ -26,6 +29,21 @@ final class Curves {
             }
         }
         return rows;
+    }
+
+    /** What the reference method is off by over the same curves (°C, rms). */
+    static double reference(SlowHeat kind, int seeds) {
+        double sum = 0;
+        int many = 0;
+        for (int seed = 0; seed < seeds; seed++) {
+            SlowHeat.Drawn drawn = kind.draw(seed);
+            double off = Integrated.change(drawn.curve()) - drawn.rise();
+            if (Double.isFinite(off)) {
+                sum += off * off;
+                many++;
+            }
+        }
+        return Math.sqrt(sum / many);
     }
 
     static double covered(List<Row> rows) {
@@ -50,14 +68,16 @@ final class Curves {
             List<Row> rows = read(kind, seeds);
             System.out.printf(
                     Locale.ROOT,
-                    "%-15s %5d read  coverage %5.1f %%  rms %.3f °C  mean half-width %.3f °C (%.2f of 1.96 rms)  bias %+.3f%n",
+                    "%-15s %5d read  coverage %5.1f %%  rms %.3f °C  mean half-width %.3f °C (%.2f of 1.96 rms)  bias %+.3f"
+                            + "  reference %.3f °C%n",
                     kind,
                     rows.size(),
                     covered(rows),
                     rms(rows),
                     meanHalf(rows),
                     meanHalf(rows) / 1.96 / rms(rows),
-                    rows.stream().mapToDouble(Row::off).average().orElse(0));
+                    rows.stream().mapToDouble(Row::off).average().orElse(0),
+                    reference(kind, Math.min(seeds, OF_REFERENCE)));
         }
     }
 }
