@@ -203,11 +203,14 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         }
 
         /**
-         * A sum or difference of readings keeps their decimals, a reading times constants its figures. A heat is as fine
+         * The result ends on the figures it is told with. A sum or difference of readings keeps their decimals, a reading times constants its figures. A heat is as fine
          * as its own effect on the result asks; anything else goes by its uncertainty, with as many more places as a
          * reader needs who works the next line from the number shown.
          */
         private int decimals(Named step, Estimate estimate) {
+            if (step == result && estimate.uncertainty() > 0) {
+                return Figures.decimalsFor(estimate.halfWidth(0.95));
+            }
             Set<Input> inputs = step.inputs();
             boolean readings = !inputs.isEmpty()
                     && inputs.stream()
@@ -218,9 +221,6 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
                         .mapToInt(input -> bindings.of(input).decimals())
                         .min()
                         .orElse(0);
-            }
-            if (step == result) {
-                return Figures.decimalsFor(estimate.halfWidth(0.95));
             }
             if (inputs.size() == 1 && bindings.of(inputs.iterator().next()).decimals() >= 0 && estimate.value() != 0) {
                 OptionalInt kept = SignificantFigures.of(step, bindings);

@@ -350,7 +350,8 @@ class CycleTest {
                 .reduced();
         // magnesium oxide −601.70: half a unit of the last figure, 0.005, rectangular
         assertThat(solved(made).estimate().uncertainty()).isCloseTo(0.005 / Math.sqrt(3), within(1e-9));
-        assertThat(made.working(1).orElseThrow().text()).contains("(−601.70 − (−285.830)) kJ/mol", "= −601.70 kJ/mol");
+        assertThat(made.working(1).orElseThrow().text())
+                .contains("(−601.70 − (−285.830)) kJ/mol", "= −601.7000 kJ/mol");
     }
 
     private static List<String> codes(Reduction reduction) {
