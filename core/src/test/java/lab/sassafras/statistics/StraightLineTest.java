@@ -32,6 +32,14 @@ class StraightLineTest {
                 .isCloseTo(error, within(1e-12));
     }
 
+    /** Student's t for 34 degrees, two-sided 95 %: 2.0322 (any printed table, memory). */
+    @Test
+    void halfWidthsAreStudents() {
+        StraightLine norris = line("data");
+        assertThat(norris.slopeHalfWidth()).isCloseTo(2.0322 * 0.429796848199937e-3, within(1e-7));
+        assertThat(norris.interceptHalfWidth()).isCloseTo(2.0322 * 0.232818234301152, within(2e-5));
+    }
+
     @Test
     void interceptOfNorris() {
         assertThat(line("data").intercept()).isCloseTo(-0.262323073774029, within(1e-10));

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.DoubleStream;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Estimate.Contribution;
@@ -35,6 +36,21 @@ class TrialMeanTest {
         assertThat(mean.estimate().value()).isEqualTo(10);
         assertThat(mean.scatter()).hasValue(1);
         assertThat(mean.estimate().uncertainty()).isCloseTo(Math.sqrt(1.0 / 3 + 0.25), within(1e-12));
+    }
+
+    private static TrialResult ofAmount(double amount) {
+        return new TrialResult(
+                new Estimate(1, 0.1, 1e9, List.of()),
+                Optional.empty(),
+                amount > 0 ? Optional.of(amount) : Optional.empty());
+    }
+
+    /** A heat by itself grows with what was burnt: amounts over 2 % apart have no mean. Common practice, no source. */
+    @Test
+    void amountsApartByMoreThanAFiftiethAreUnlike() {
+        assertThat(TrialResult.unlike(List.of(ofAmount(1), ofAmount(0.981)))).isFalse();
+        assertThat(TrialResult.unlike(List.of(ofAmount(1), ofAmount(0.979)))).isTrue();
+        assertThat(TrialResult.unlike(List.of(ofAmount(0), ofAmount(0)))).isFalse();
     }
 
     /** An offset that pushes one trial up and the other down leaves their mean alone. */
