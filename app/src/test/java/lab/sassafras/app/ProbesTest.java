@@ -102,6 +102,8 @@ class ProbesTest extends HouseTest {
         "&from=300&to=120, Shown from, false",
         "&from=0, Shown from, false",
         "&from=NaN&to=Infinity, Shown from, false",
+        "&from=1e18&to=1000000000000000128, Shown from, false",
+        "&from=9999990&to=10000010, Shown from, false",
         "&from=9000&to=9100, Shown from 150:00, true"
     })
     void aPartOfTheTimeIsLookedAtClosely(String part, String words, boolean near) {

@@ -122,7 +122,10 @@ public record ClockScreen(
         }
         int next = 0;
         double last = read.get(read.size() - 1).seconds();
-        for (double mark = every * Math.ceil(read.get(0).seconds() / every); mark < last; mark += every) {
+        // no more than are shown: a single reading weeks later brings no million of them
+        long first = (long) Math.max(Math.ceil(read.get(0).seconds() / every), Math.ceil(last / every) - MOST_ROWS);
+        for (long i = first; i * (double) every < last; i++) {
+            double mark = i * (double) every;
             while (read.get(next).seconds() < mark - every / 2.0) {
                 next++;
             }

@@ -174,7 +174,7 @@ public record BalancePicture(
         double power = Math.pow(10, Math.floor(Math.log10(Math.max(rough, 1e-9))));
         double step = rough >= 5 * power ? 5 * power : rough >= 2 * power ? 2 * power : power;
         List<Tick> ticks = new ArrayList<>();
-        for (double at = step; at <= most * 1.001; at += step) {
+        for (double at : StraightScale.multiples(step, most * 1.001, step)) {
             String label = figures.plain(at) + (at + step > most * 1.001 ? " J" : "");
             ticks.add(new Tick(at(POST - at * scale), label));
             ticks.add(new Tick(at(POST + at * scale), label));

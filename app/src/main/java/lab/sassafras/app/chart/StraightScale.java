@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleFunction;
+import java.util.stream.IntStream;
 
 /**
  * A straight scale from a coordinate over a length.
@@ -14,6 +15,9 @@ import java.util.function.DoubleFunction;
  * @param high   number at the upper end
  */
 record StraightScale(double from, double length, double low, double high) {
+
+    /** More marks than this no scale of ours has; numbers that ask for them have none. */
+    private static final int MOST_MARKS = 60;
 
     /**
      * A mark of a scale.
@@ -53,9 +57,23 @@ record StraightScale(double from, double length, double low, double high) {
         double power = Math.pow(10, Math.floor(Math.log10(rough)));
         double step = rough >= 5 * power ? 5 * power : rough >= 2 * power ? 2 * power : power;
         List<Mark> marks = new ArrayList<>();
-        for (double value = Math.ceil(low / step - 1e-9) * step; value <= high + 1e-9 * step; value += step) {
+        for (double value : multiples(low, high + 1e-9 * step, step)) {
             marks.add(new Mark(at(value), written.apply(Math.rint(value / step) * step)));
         }
         return marks;
+    }
+
+    /**
+     * The multiples of a step from a number to another. They are counted and never stepped to: where the step is lost in the
+     * numbers themselves, as a second is among 10¹⁸ of them, adding it would never come to an end.
+     */
+    static double[] multiples(double low, double high, double step) {
+        double first = Math.ceil(low / step - 1e-9);
+        double many = Math.floor(high / step) - first + 1;
+        return many > 0 && many <= MOST_MARKS
+                ? IntStream.range(0, (int) many)
+                        .mapToDouble(i -> (first + i) * step)
+                        .toArray()
+                : new double[0];
     }
 }

@@ -417,7 +417,7 @@ public record StripPicture(
                 step = 0.5;
             }
             List<Mark> marks = new ArrayList<>();
-            for (double value = Math.ceil(low / step - 1e-9) * step; value <= high + 1e-9; value += step) {
+            for (double value : StraightScale.multiples(low, high + 1e-9, step)) {
                 marks.add(new Mark(at(value), figures.plain(Math.rint(value / unit * 100) / 100)));
             }
             return marks;

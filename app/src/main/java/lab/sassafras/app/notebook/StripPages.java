@@ -126,7 +126,10 @@ class StripPages {
 
         /** The part of the time looked at; empty for the whole, and for what cannot be one. */
         Optional<StripPicture.Part> part() {
-            return from == null || to == null || !(from < to) || to - from > LONGEST_LOOK
+            return from == null
+                            || to == null
+                            || !(from < to)
+                            || !(Math.abs(from) < LONGEST_LOOK && Math.abs(to) < LONGEST_LOOK)
                     ? Optional.empty()
                     : Optional.of(new StripPicture.Part(from, to));
         }

@@ -45,6 +45,15 @@ class ClockScreenTest extends HouseTest {
         return screen.rows().stream().map(row -> row.kind() + " " + row.time()).toList();
     }
 
+    /** Read every 30 s, and once more after eleven years: no more marks than the page has rows. */
+    @Test
+    void aReadingLongAfterBringsNoMoreMarksThanAreShown() {
+        ClockScreen screen =
+                ClockScreen.of(readings(Trace.HAND, 0, 30, 350_000_000), Optional.empty(), 60_000, Figures.POINT);
+        assertThat(screen.rows()).hasSizeLessThanOrEqualTo(300);
+        assertThat(screen.rows().get(screen.rows().size() - 2).kind()).isEqualTo(ClockScreen.Kind.MISSED);
+    }
+
     @Test
     void marksThatPassedUnreadAreMissedAndTheOneAtMixingSkipped() {
         ClockScreen screen =

@@ -73,4 +73,15 @@ class LevelsAndPartsTest {
         assertThat(number(p.reference().orElseThrow().width())).isCloseTo((other - one) / 2, within(0.2));
         assertThat(number(p.spread().width())).isCloseTo(0.56 / 0.4 * (other - one), within(0.3));
     }
+
+    /** A second is lost among 10¹⁸ of them: its multiples there are none, and nobody waits for them. */
+    @Test
+    void marksAreCountedAndNeverSteppedTo() {
+        assertThat(StraightScale.multiples(-0.1, 10, 2.5)).containsExactly(0, 2.5, 5, 7.5, 10);
+        assertThat(StraightScale.multiples(1e18, 1e18 + 128, 10)).hasSizeLessThanOrEqualTo(60);
+        assertThat(StraightScale.multiples(0, 61, 1)).isEmpty();
+        assertThat(StraightScale.multiples(1, 60, 1)).hasSize(60);
+        assertThat(StraightScale.multiples(0, Double.POSITIVE_INFINITY, 1)).isEmpty();
+        assertThat(StraightScale.multiples(0, 1, Double.NaN)).isEmpty();
+    }
 }
