@@ -63,6 +63,9 @@ final class Likelihood {
      */
     static double at(SuspectSize.Deviation deviation, double moved, double blurred) {
         double u = Math.hypot(deviation.allowed() / NORMAL_95, blurred / Math.sqrt(12));
+        if (u == 0) {
+            return 0;
+        }
         double off = (deviation.size() - moved) / u;
         return Math.exp(-0.5 * off * off) / (u * Math.sqrt(2 * Math.PI));
     }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
@@ -101,23 +100,15 @@ class LimitsTest {
         for (double heatCapacity : new double[] {49, 51}) {
             double metal = 60 * 0.385;
             double water = 80 * 4.184 + heatCapacity;
-            SuspectSize ignored = BenchSheet.of("specific-heat-of-solid")
-                    .says("seen[1]/known", "copper")
-                    .reads("sample[1]/mass", "60.0000", "g")
-                    .says("sample[1]/bath", "other")
-                    .reads("sample[1]/start", "100.0000", "°C")
-                    .reads("water[1]/mass", "80.0000", "g")
-                    .reads("water[1]/start", "20.0000", "°C")
-                    .reads(
-                            "mixed[1]/final",
-                            String.format(Locale.ROOT, "%.6f", (metal * 100 + water * 20) / (metal + water)),
-                            "°C")
-                    .reduced()
-                    .suspects()
-                    .stream()
-                    .filter(each -> each.suspect().key().equals("cup-ignored"))
-                    .findFirst()
-                    .orElseThrow();
+            SuspectSize ignored =
+                    SuspectsTest.copper()
+                            .apply((metal * 100 + water * 20) / (metal + water))
+                            .reduced()
+                            .suspects()
+                            .stream()
+                            .filter(each -> each.suspect().key().equals("cup-ignored"))
+                            .findFirst()
+                            .orElseThrow();
             assertThat(ignored.explains().orElseThrow()).isCloseTo(heatCapacity, within(0.1));
             assertThat(ignored.believed()).isEqualTo(heatCapacity < 50);
         }

@@ -52,7 +52,7 @@ class SuspectsTest {
     }
 
     /** 60 g of copper from 100 °C into 80 g of water at 20 °C. */
-    private static DoubleFunction<BenchSheet> copper() {
+    static DoubleFunction<BenchSheet> copper() {
         return end -> BenchSheet.of("specific-heat-of-solid")
                 .says("seen[1]/known", "copper")
                 .reads("sample[1]/mass", "60.0000", "g")
