@@ -3,6 +3,7 @@ package lab.sassafras.substance;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Relative apparent molar enthalpies at 25 °C: how much the heat of solution at a dilution exceeds that at infinite
@@ -25,8 +26,10 @@ public final class DilutionHeats {
      * @param waters      moles of water to each mole
      * @param value       heat of solution there less that at infinite dilution (kJ/mol)
      * @param uncertainty standard uncertainty (kJ/mol)
+     * @param strength    what one mole in a kilogram adds to the ionic strength (mol/kg for each): 1 for two ions of one
+     *                    charge, 3 where one of three has two
      */
-    public record Row(ChemicalFormula formula, double waters, double value, double uncertainty) {}
+    public record Row(ChemicalFormula formula, double waters, double value, double uncertainty, double strength) {}
 
     /** {@return every row, the most concentrated first} */
     public List<Row> rows() {
@@ -49,7 +52,8 @@ public final class DilutionHeats {
         Row last = known.get(known.size() - 1);
         if (waters >= last.waters()) {
             double thinned = Math.sqrt(last.waters() / waters);
-            return Optional.of(new Row(solute, waters, last.value() * thinned, last.uncertainty() * thinned));
+            return Optional.of(
+                    new Row(solute, waters, last.value() * thinned, last.uncertainty() * thinned, last.strength()));
         }
         int above = 0;
         while (known.get(above).waters() <= waters) {
@@ -62,6 +66,19 @@ public final class DilutionHeats {
                 solute,
                 waters,
                 from.value() + part * (to.value() - from.value()),
-                Math.max(from.uncertainty(), to.uncertainty())));
+                Math.max(from.uncertainty(), to.uncertainty()),
+                from.strength()));
+    }
+
+    /**
+     * {@return what a mole of a solute in a kilogram adds to the ionic strength; empty for one without rows}
+     *
+     * @param solute what is dissolved
+     */
+    public OptionalDouble strength(ChemicalFormula solute) {
+        return rows.stream()
+                .filter(row -> row.formula().sameAs(solute))
+                .mapToDouble(Row::strength)
+                .findFirst();
     }
 }

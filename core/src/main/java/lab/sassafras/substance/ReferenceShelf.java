@@ -18,7 +18,7 @@ import lab.sassafras.measure.Measured;
 public final class ReferenceShelf {
 
     /** Goes up when a row changes, so that an entry can say which shelf it was reduced with. */
-    public static final int VERSION = 6;
+    public static final int VERSION = 7;
 
     /** Every value an account may draw on, as it first came onto a shelf: an entry begun before is worked with that. */
     private static final Map<String, Reference> LATER = Table.rows("properties.csv")
@@ -317,7 +317,8 @@ public final class ReferenceShelf {
                 ChemicalFormula.read(cell[0]),
                 Double.parseDouble(cell[1]),
                 Double.parseDouble(cell[2]),
-                Double.parseDouble(cell[3]));
+                Double.parseDouble(cell[3]),
+                Double.parseDouble(cell[4]));
     }
 
     private static Formation.Row formation(String[] cell) {

@@ -15,7 +15,7 @@ import lab.sassafras.substance.DilutionHeats;
 /**
  * What the heat of a reaction differs by at the bench's own dilution from that at infinite dilution: the relative apparent
  * enthalpies of what is dissolved in the end, the reagent in excess too, less those of what was poured. In the mixture
- * each counts at the dilution of all together (T. F. Young and M. B. Smith, J. Phys. Chem. 58 (1954) 716, memory).
+ * each counts at the ionic strength of all together (T. F. Young and M. B. Smith, J. Phys. Chem. 58 (1954) 716, memory).
  *
  * @param shift       (kJ per mole of the equation as written)
  * @param uncertainty standard uncertainty of it
@@ -45,11 +45,20 @@ record AtDilution(double shift, double uncertainty, double waters, double byDegr
     /** So many moles of something dissolved. */
     private record Dissolved(ChemicalFormula formula, double moles) {}
 
-    /** Empty where something lacks: a concentration, or the shelf's heats of dilution of one of them. */
+    /**
+     * Empty where something lacks: a concentration, or the shelf's heats of dilution of one of them.
+     *
+     * @param most moles of the equation as written that ran, as far as what was not poured lets them
+     */
     static Optional<AtDilution> of(
-            Sheet sheet, List<Yardstick.Poured> poured, ChemicalEquation equation, DilutionHeats heats, int trial) {
+            Sheet sheet,
+            List<Yardstick.Poured> poured,
+            ChemicalEquation equation,
+            DilutionHeats heats,
+            int trial,
+            double most) {
         double litres = 0;
-        double extent = Double.POSITIVE_INFINITY;
+        double extent = most;
         double before = 0;
         double capacity = 0;
         double variance = 0;
@@ -113,9 +122,14 @@ record AtDilution(double shift, double uncertainty, double waters, double byDegr
         }
         double moles = left.stream().mapToDouble(Dissolved::moles).sum();
         double waters = (IN_A_LITRE * litres + extent * equation.netWater()) / moles;
+        double strength = left.stream()
+                .mapToDouble(
+                        each -> each.moles() * heats.strength(each.formula()).orElse(1))
+                .sum();
         double after = 0;
         for (Dissolved each : left) {
-            Optional<DilutionHeats.Row> row = heats.at(each.formula(), waters);
+            double own = heats.strength(each.formula()).orElse(1) * waters * moles / strength;
+            Optional<DilutionHeats.Row> row = heats.at(each.formula(), own);
             if (row.isEmpty()) {
                 return Optional.empty();
             }

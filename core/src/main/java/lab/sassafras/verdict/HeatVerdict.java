@@ -279,7 +279,8 @@ final class HeatVerdict {
                 yardstick.poured(),
                 equation,
                 shelf.dilutionHeats(),
-                trial.account().trial());
+                trial.account().trial(),
+                extent());
         Optional<Reference> infinite =
                 strong ? Optional.of(strongNeutralization(dilution)) : ofEquation(equation, size);
         double portion = strong ? 1.0 / equation.netWater() : size;
@@ -400,6 +401,17 @@ final class HeatVerdict {
                 .map(each -> each.estimate().value() / trial.estimate().value())
                 .findFirst()
                 .orElse(1.0);
+    }
+
+    /** How often the equation as written ran (mol): its heat over the heat of one. */
+    private double extent() {
+        return trial.derived().stream()
+                .filter(each -> each.derived().unit() == BenchUnit.JOULES)
+                .mapToDouble(each ->
+                        each.estimate().value() / 1000 / (trial.estimate().value() * runs()))
+                .filter(Double::isFinite)
+                .findFirst()
+                .orElse(Double.POSITIVE_INFINITY);
     }
 
     private Verdict verdict(Optional<Reference> reference) {

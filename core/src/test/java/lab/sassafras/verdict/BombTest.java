@@ -201,6 +201,34 @@ class BombTest {
                 .isEmpty();
     }
 
+    /** What is added to a gram of benzoic acid's energy (J). */
+    private static double inFull(double grams, String bar, String millilitres, String water) {
+        Reduction reduction = burnt("C6H5COOH", 26_434, grams)
+                .reads("oxygen[1]/pressure", bar, "bar")
+                .reads("oxygen[1]/volume", millilitres, "mL")
+                .reads("oxygen[1]/water", water, "g")
+                .reduced(ROUNDED);
+        double asWeighed = reduction.result().orElseThrow().value();
+        return (beside(reduction, "volume and water") - asWeighed) * 1000 / 122.12;
+    }
+
+    /**
+     * In full, at the certificate's own conditions: 3 g of sample and 3 g of water for each litre, 30 atm. 26 434 J/g there is
+     * 26 413 at standard states; and a certificate tells what other conditions do to its value: 20 millionths an
+     * atmosphere, 42 for a gram of sample a litre, 30 for a gram of water a litre (all from memory). A bomb closed dry has
+     * its vapour to make: 23.05 mg/L in a third of a litre, 41.5 kJ/mol.
+     */
+    @Test
+    void standardStatesInFullByPressureVolumeAndWater() {
+        double full = inFull(1, "30.3975", "333.333", "1.0");
+        assertThat(full).isCloseTo(21, within(2.0));
+        assertThat(inFull(1, "31.41075", "333.333", "1.0") - full).isCloseTo(26_434 * 20e-6, within(0.05));
+        assertThat(inFull(1.33333, "30.3975", "333.333", "1.0") - full).isCloseTo(26_434 * 42e-6, within(0.09));
+        assertThat(inFull(1, "30.3975", "333.333", "1.33333") - full).isCloseTo(26_434 * 30e-6, within(0.09));
+        assertThat(inFull(1, "30.3975", "333.333", "0.5") - inFull(1, "30.3975", "333.333", "0"))
+                .isCloseTo(0.02305 / 3 * 41_530 / 18.015 + 26_434 * 45e-6, within(0.6));
+    }
+
     /** A certificate of its own with its ±: 26 454 ± 10 for 26 434 makes the constant so much larger. */
     @Test
     void theCertificateMayBeAnothers() {

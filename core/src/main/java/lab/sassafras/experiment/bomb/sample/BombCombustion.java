@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
@@ -21,23 +20,19 @@ import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.experiment.bomb.InBomb;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
-import lab.sassafras.expression.Expression.Constant;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.statistics.Combination;
-import lab.sassafras.substance.ChemicalFormula;
 
 /** A sample burns in the bomb, at constant volume: ΔU, and from it ΔH and the heat of formation. */
 public final class BombCombustion extends InBomb {
 
-    /** 0.0030 kcal for each mole of carbon and atmosphere (kJ). */
-    private static final double WASHBURN = 0.0030 * 4.184;
-
     private static final String PRESSURE = "oxygen/pressure";
-    private static final Constant ATMOSPHERE = new Constant(1013.25, "1013.25", BenchUnit.HECTOPASCALS);
+    private static final String VOLUME = "oxygen/volume";
+    private static final String INSIDE = "oxygen/water";
 
     /** As it is offered to a class. */
     public BombCombustion() {
@@ -56,6 +51,12 @@ public final class BombCombustion extends InBomb {
                                         "oxygen",
                                         Slot.quantity("pressure", BenchUnit.HECTOPASCALS)
                                                 .usually(15_000, 45_000)
+                                                .ifKnown(),
+                                        Slot.quantity("volume", BenchUnit.MILLILITRES)
+                                                .usually(100, 600)
+                                                .ifKnown(),
+                                        Slot.quantity("water", BenchUnit.GRAMS)
+                                                .usually(0, 10)
                                                 .ifKnown())),
                         super.slots().stream())
                 .toList();
@@ -67,7 +68,9 @@ public final class BombCombustion extends InBomb {
                         Stream.of(
                                 Step.of("sample/formula").under(Question.BASIS, ResultBasis.PER_MOLE),
                                 Step.of("sample/state").under(Question.BASIS, ResultBasis.PER_MOLE),
-                                Step.aside(PRESSURE).under(Question.BASIS, ResultBasis.PER_MOLE)),
+                                Step.aside(PRESSURE).under(Question.BASIS, ResultBasis.PER_MOLE),
+                                Step.aside(VOLUME).under(Question.BASIS, ResultBasis.PER_MOLE),
+                                Step.aside(INSIDE).under(Question.BASIS, ResultBasis.PER_MOLE)),
                         super.steps().stream())
                 .toList();
     }
@@ -131,37 +134,28 @@ public final class BombCombustion extends InBomb {
         draft.chemistry()
                 .burning("sample/formula", draft.choice("sample/state").orElse("solid"))
                 .ifPresent(burning -> beside.addAll(0, atConstantPressure(burning, moles)));
-        draft.quantityIfGiven(PRESSURE)
-                .flatMap(pressure -> draft.chemistry()
-                        .formula("sample/formula")
-                        .flatMap(sample -> atStandardStates(sample, pressure, moles)))
-                .ifPresent(beside::add);
+        atStandardStates(draft, moles).ifPresent(beside::add);
         return ledger(draft, new Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, unknown())), others, unknown())
                 .against(moles, kilojoules())
                 .giving(beside.toArray(Derived[]::new));
     }
 
-    /**
-     * The energy of combustion with everything at one bar and by itself, from that in the bomb: E. W. Washburn's short formula (J.
-     * Res. NBS 10 (1933) 525, from memory) for C, H and O, good to a tenth of the correction; it leaves the water
-     * inside, some 3 g for each litre, and the volume at what is usual. The bomb's own value stays what is judged.
-     */
-    private Optional<Derived> atStandardStates(ChemicalFormula sample, Expression pressure, Named moles) {
-        int carbon = sample.atoms().getOrDefault("C", 0);
-        int hydrogen = sample.atoms().getOrDefault("H", 0);
-        int oxygen = sample.atoms().getOrDefault("O", 0);
-        if (carbon == 0 || !Set.of("C", "H", "O").containsAll(sample.atoms().keySet())) {
+    /** The energy of combustion with everything at one bar and by itself. The bomb's own value stays what is judged. */
+    private Optional<Derived> atStandardStates(Draft draft, Named moles) {
+        Optional<Expression> pressure = draft.quantityIfGiven(PRESSURE);
+        Optional<Expression> volume = draft.quantityIfGiven(VOLUME);
+        Optional<Expression> water = draft.quantityIfGiven(INSIDE);
+        Optional<StandardStates> sample =
+                draft.chemistry().formula("sample/formula").flatMap(formula -> StandardStates.of(formula.atoms()));
+        if (pressure.isEmpty() || sample.isEmpty()) {
             return Optional.empty();
         }
-        double each = WASHBURN * carbon;
-        double byPressure = each * (1 - 1.1 * (hydrogen - 2.0 * oxygen) / (4.0 * carbon));
-        Expression correction = new Constant(
-                        byPressure, String.format(Locale.ROOT, "%.5f", byPressure), BenchUnit.KILOJOULES_PER_MOLE)
-                .times(pressure.over(ATMOSPHERE))
-                .plus(new Constant(
-                        2 * each, String.format(Locale.ROOT, "%.5f", 2 * each), BenchUnit.KILOJOULES_PER_MOLE));
+        boolean full = volume.isPresent() && water.isPresent();
+        Expression correction = full
+                ? sample.get().inFull(moles, pressure.get(), volume.get(), water.get())
+                : sample.get().inShort(pressure.get());
         return Optional.of(new Derived(
-                words().get("standard"),
+                words().get(full ? "standard-in-full" : "standard"),
                 Symbol.of("ΔU:standard"),
                 BenchUnit.KILOJOULES_PER_MOLE,
                 heat -> heat.over(moles)
