@@ -376,8 +376,9 @@ final class CoolingFit {
     private double foldedSquares(LossModel.Laid laid) {
         double sum = 0;
         for (int i = 0; i < points.size; i = next(i)) {
-            double off = points.height[i] - laid.at(points.time[i], points.after[i]) - bent(laid, i);
-            double slope = points.across[i] > 0 ? laid.slope(points.time[i], points.after[i]) : 0;
+            laid.lay(points.time[i], points.after[i]);
+            double off = points.height[i] - laid.value() - bent(laid, i);
+            double slope = points.across[i] > 0 ? laid.slope() : 0;
             sum += points.weight[i] * off * off
                     + points.up[i]
                     - 2 * slope * points.together[i]
@@ -388,9 +389,7 @@ final class CoolingFit {
 
     /** What the mean of the curve within a point lies above its middle. */
     private double bent(LossModel.Laid laid, int i) {
-        return points.across[i] > 0
-                ? laid.bend(points.time[i], points.after[i]) * points.across[i] / points.weight[i] / 2
-                : 0;
+        return points.across[i] > 0 ? laid.bend() * points.across[i] / points.weight[i] / 2 : 0;
     }
 
     /** The next point that is fitted. */

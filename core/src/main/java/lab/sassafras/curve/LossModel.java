@@ -174,6 +174,9 @@ final class LossModel {
         private final double restBefore;
         private final double restAfter;
         private final double tailTime;
+        private double value;
+        private double slope;
+        private double bend;
 
         Laid(double[] where) {
             this.where = where;
@@ -191,25 +194,39 @@ final class LossModel {
             return past && tail ? value - where[TAIL] * Math.exp(-(since - tailFrom) / tailTime) : value;
         }
 
-        /** How fast it changes there (°C/s). */
-        double slope(double since, boolean past) {
+        /** Works out the temperature, how fast it changes and how fast that changes, at a time from mixing: two exponentials for three. */
+        void lay(double since, boolean past) {
             double rate = past ? after : k;
             double rest = past ? restAfter : restBefore;
-            double slope = -rate * (where[past ? END : START] - rest) * Math.exp(-rate * since);
-            return past && tail ? slope + where[TAIL] * Math.exp(-(since - tailFrom) / tailTime) / tailTime : slope;
+            double above = where[past ? END : START] - rest;
+            double left = Math.exp(-rate * since);
+            value = rest + above * left;
+            slope = -rate * above * left;
+            bend = rate * rate * above * left;
+            if (past && tail) {
+                double tailLeft = Math.exp(-(since - tailFrom) / tailTime);
+                value -= where[TAIL] * tailLeft;
+                slope += where[TAIL] * tailLeft / tailTime;
+                bend -= where[TAIL] * tailLeft / (tailTime * tailTime);
+            }
         }
 
-        /** How fast that changes (°C/s²): the bend. */
-        double bend(double since, boolean past) {
-            double rate = past ? after : k;
-            double rest = past ? restAfter : restBefore;
-            double bend = rate * rate * (where[past ? END : START] - rest) * Math.exp(-rate * since);
-            return past && tail
-                    ? bend - where[TAIL] * Math.exp(-(since - tailFrom) / tailTime) / (tailTime * tailTime)
-                    : bend;
+        /** The temperature last laid (°C). */
+        double value() {
+            return value;
         }
 
-        /** Fills in how the temperature hangs on each number. @return the temperature (°C) */
+        /** How fast it changed there (°C/s). */
+        double slope() {
+            return slope;
+        }
+
+        /** How fast that changed (°C/s²). */
+        double bend() {
+            return bend;
+        }
+
+        /** Fills in how the temperature hangs on each number, and works out its bend. @return the temperature (°C) */
         double at(double since, boolean past, double[] slopes) {
             double rate = past ? after : k;
             double rest = past ? restAfter : restBefore;
@@ -228,6 +245,7 @@ final class LossModel {
             double tailLeft = past && tail ? Math.exp(-(since - tailFrom) / tailTime) : 0;
             slopes[TAIL] = -tailLeft;
             slopes[LOG_TAIL_TIME] = -where[TAIL] * tailLeft * (since - tailFrom) / tailTime;
+            bend = rate * rate * above * left - (past && tail ? where[TAIL] * tailLeft / (tailTime * tailTime) : 0);
             return rest + above * left - where[TAIL] * tailLeft;
         }
     }
