@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import lab.sassafras.expression.Bindings;
+import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
@@ -123,5 +124,110 @@ class BooksTest {
                         .flatMap(each -> each.on(moles).stream())
                         .map(Finding::message))
                 .containsExactly("Limiting reagent: second. Of first there were 0.00500 mol more than needed (33 %).");
+    }
+
+    private static List<String> said(double value, double ofInstrument, double ofCurve) {
+        double u = Math.hypot(ofInstrument, ofCurve);
+        Solution solution =
+                Direct.of(1, MASS, UNKNOWN).solve(numbers(24)).solution().orElseThrow();
+        Estimate estimate = new Estimate(
+                value,
+                u,
+                Double.POSITIVE_INFINITY,
+                List.of(
+                        new Estimate.Contribution("m", "mass", 1, ofInstrument, null),
+                        new Estimate.Contribution("curve[1]/end", "curve", 1, ofCurve, null)));
+        return new Solution(
+                        solution.account(),
+                        solution.bindings(),
+                        solution.result(),
+                        solution.worked(),
+                        estimate,
+                        List.of(),
+                        Optional.empty(),
+                        List.of(),
+                        Optional.empty())
+                .findings().stream().map(Finding::message).toList();
+    }
+
+    /** Weak by a quarter and more, nothing at all from the whole on; and it is the curve's shape where most of u² is of it. */
+    @Test
+    void aWeakResultSaysWhatMakesItWeak() {
+        assertThat(said(-8, 2, 0)).isEmpty();
+        assertThat(said(-8, 2.1, 0)).singleElement().asString().contains("about 26 %", "what the instruments");
+        assertThat(said(-8, 8, 0)).singleElement().asString().contains("cannot be told from nothing");
+        assertThat(said(-8, 3, 4)).singleElement().asString().contains("shape of the curve");
+        assertThat(said(-8, 4, 3)).singleElement().asString().contains("what the instruments");
+    }
+
+    /** What only shares heat ends between where it began, the ends themselves counted in; a process may end anywhere. */
+    @Test
+    void anEndOutsideTheStartsIsAskedAbout() {
+        Input warm = new Input("w", Symbol.of("T:warm"), "warm", BenchUnit.DEGREES_CELSIUS);
+        List<Party> sharing = List.of(
+                Party.body("water", "water", MASS, HEAT, START, END), Party.vessel("cup", "cup", UNKNOWN, warm, END));
+        for (double end : new double[] {20, 24, 60}) {
+            assertThat(codes(sharing, end)).as("ends at " + end).doesNotContain("account.final-outside-starts");
+        }
+        assertThat(codes(sharing, 19.9)).contains("account.final-outside-starts");
+        assertThat(codes(sharing, 60.1)).contains("account.final-outside-starts");
+        List<Party> burning = List.of(
+                Party.body("water", "water", MASS, HEAT, START, END),
+                Party.process("process", "process", new Expression.Product(List.of(UNKNOWN, warm))));
+        assertThat(codes(burning, 19)).doesNotContain("account.final-outside-starts");
+    }
+
+    private static List<String> codes(List<Party> parties, double end) {
+        return Ledger.of(1, parties, UNKNOWN)
+                .solve(numbers(end).with("w", Measured.independent(60, 0.05)))
+                .findings()
+                .stream()
+                .map(Finding::code)
+                .toList();
+    }
+
+    /** In two parties at once: m c (e − t) + C (e − t) + C (e − t) = 0; in no straight line and with nothing between which to look, there is none. */
+    @Test
+    void anUnknownInSeveralPartiesIsSolvedThroughTheSum() {
+        Party one = Party.vessel("one", "one", UNKNOWN, START, END);
+        Party other = Party.vessel("other", "other", UNKNOWN, START, END);
+        Party water = Party.body("water", "water", MASS, HEAT, START, END);
+        assertThat(Ledger.of(1, List.of(water, one, other), UNKNOWN)
+                        .estimate(numbers(24))
+                        .orElseThrow()
+                        .value())
+                .isCloseTo(-209.2, within(1e-9));
+        Party square = Party.process("square", "square", UNKNOWN.times(UNKNOWN));
+        assertThat(Ledger.of(1, List.of(water, one, square), UNKNOWN).solved()).isEmpty();
+        assertThat(Ledger.of(1, List.of(water, square), UNKNOWN).solved()).isEmpty();
+        Party gone =
+                Party.process("gone", "gone", UNKNOWN.times(START.minus(START)).negated());
+        assertThat(Ledger.of(1, List.of(water, one, gone), UNKNOWN).omits()).isFalse();
+        assertThat(new Cases(1, List.of(Ledger.of(1, List.of(water, one), UNKNOWN))).omits())
+                .isFalse();
+    }
+
+    /** Equal moles: the first is said to run out; and a few thousandths left over are not worth a word. */
+    @Test
+    void whatIsEvenAndWhatIsAThousandTimesApart() {
+        Reagents reagents = new Reagents(
+                new Reagents.Reagent("first", new Input("a", Symbol.of("a"), "a", BenchUnit.MOLES), 1),
+                new Reagents.Reagent("second", new Input("b", Symbol.of("b"), "b", BenchUnit.MOLES), 1));
+        assertThat(remarks(reagents, 0.02, 0.02))
+                .anyMatch(each -> each.contains("equal within"))
+                .anyMatch(each -> each.equals("Limiting reagent: first."));
+        assertThat(remarks(reagents, 0.02, 0.020009)).anyMatch(each -> each.equals("Limiting reagent: first."));
+        assertThat(remarks(reagents, 0.02, 0.02002)).anyMatch(each -> each.contains("0.0000200 mol more"));
+        assertThat(remarks(reagents, 0.02, 5.98)).noneMatch(each -> each.contains("times apart"));
+        assertThat(remarks(reagents, 0.02, 6.02)).anyMatch(each -> each.contains("301 times apart"));
+    }
+
+    private static List<String> remarks(Reagents reagents, double one, double other) {
+        Bindings moles =
+                Bindings.of(Map.of("a", Measured.independent(one, 1e-6), "b", Measured.independent(other, 1e-6)));
+        return reagents.remarks(Figures.POINT).stream()
+                .flatMap(each -> each.on(moles).stream())
+                .map(Finding::message)
+                .toList();
     }
 }

@@ -42,8 +42,12 @@ class RecordedCurvesTest {
                                     .map(laid -> numbers(
                                             laid.at(),
                                             laid.fore().get(0).temperature(),
-                                            laid.after().get(laid.after().size() - 1).seconds(),
-                                            laid.after().get(laid.after().size() / 2).temperature()))
+                                            laid.after()
+                                                    .get(laid.after().size() - 1)
+                                                    .seconds(),
+                                            laid.after()
+                                                    .get(laid.after().size() / 2)
+                                                    .temperature()))
                                     .orElse("none"));
                 }
                 Recommendation advice = Recommendation.of(baselines, Figures.POINT);
