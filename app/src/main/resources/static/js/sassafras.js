@@ -160,20 +160,47 @@ document.addEventListener('DOMContentLoaded', () => {
   put(form.elements.date, `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`);
 });
 
-/* What is written elsewhere is told here, and its region fetched. */
-document.addEventListener('DOMContentLoaded', () => {
-  const main = document.querySelector('[data-changes]');
-  if (!main || !window.EventSource) { return; }
-  const stream = new EventSource(main.dataset.changes);
-  stream.addEventListener('changed', (event) => regions.renew(event.data).catch(() => {}));
-  window.addEventListener('pagehide', () => stream.close());
-});
-
-/* Back at the page, what others wrote meanwhile is shown. */
+/* What is written elsewhere is told here, and its region fetched. A page listens only while it is seen: a browser has six
+   connections for all its pages. Back at it, what others wrote meanwhile is shown. */
+const changes = {
+  stream: null,
+  page: Math.random().toString(36).slice(2),
+  listen() {
+    const main = document.querySelector('[data-changes]');
+    if (!main || !window.EventSource || changes.stream || document.visibilityState !== 'visible') { return; }
+    const stream = new EventSource(`${main.dataset.changes}&page=${changes.page}`);
+    changes.stream = stream;
+    stream.addEventListener('changed', (event) => regions.renew(event.data).catch(() => {}));
+    stream.addEventListener('open', () => changes.say(''));
+    stream.addEventListener('error', () => {
+      if (stream.readyState !== EventSource.CLOSED) { return; }
+      changes.stream = null;
+      changes.say('Too many pages are open: what others write is seen here only when the page is loaded again.');
+      setTimeout(changes.listen, 60000);
+    });
+  },
+  leave() {
+    if (changes.stream) { changes.stream.close(); }
+    changes.stream = null;
+  },
+  say(words) {
+    let note = document.getElementById('not-listening');
+    if (!note && words) {
+      note = document.createElement('p');
+      note.id = 'not-listening';
+      note.className = 'outbox';
+      note.setAttribute('role', 'status');
+      document.querySelector('main').prepend(note);
+    }
+    if (note) { note.textContent = words; }
+  },
+};
+document.addEventListener('DOMContentLoaded', changes.listen);
+window.addEventListener('pagehide', changes.leave);
 document.addEventListener('visibilitychange', () => {
-  if (document.visibilityState === 'visible') {
-    ['sheet', 'entries'].forEach((name) => regions.renew(name).catch(() => {}));
-  }
+  if (document.visibilityState !== 'visible') { changes.leave(); return; }
+  ['sheet', 'entries'].forEach((name) => regions.renew(name).catch(() => {}));
+  changes.listen();
 });
 
 document.addEventListener('alpine:init', () => {
@@ -207,7 +234,9 @@ document.addEventListener('alpine:init', () => {
       for (;;) {
         data.set('ago', String(Date.now() - given));
         try {
-          const answer = await fetch(form.action, { method: 'POST', body: data, headers: { Accept: 'text/html' } });
+          const answer = await fetch(form.action, {
+            method: 'POST', body: data, headers: { Accept: 'text/html', 'X-Page': changes.page },
+          });
           this.outbox = '';
           this.busy = false;
           if (answer.ok) { drafts.forget(form); }

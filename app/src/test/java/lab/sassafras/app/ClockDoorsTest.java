@@ -69,7 +69,10 @@ class ClockDoorsTest extends HouseTest {
         "'21,4', writes decimals with a point",
         "1e3, is not a plain number",
         "NaN, is not a plain number",
-        "2.1.4, two decimal marks"
+        "2.1.4, two decimal marks",
+        "99999999999999999999, Nothing at a bench is that hot",
+        "5000.1, Nothing at a bench is that hot",
+        "-273.2, Nothing at a bench is that hot"
     })
     void aTemperatureThatIsNoneIsRefusedAtItsField(String text, String why) {
         String trace = begun();

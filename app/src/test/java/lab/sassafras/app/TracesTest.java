@@ -1,8 +1,10 @@
 package lab.sassafras.app;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -12,6 +14,7 @@ import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.SettableWeather;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
@@ -25,6 +28,7 @@ import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Refused;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Readings on a clock as they are stored: only ever added, by bench, and read from by trials. */
 class TracesTest extends HouseTest {
@@ -40,6 +44,9 @@ class TracesTest extends HouseTest {
 
     @Autowired
     private Clocks clocks;
+
+    @Autowired
+    private JdbcTemplate database;
 
     private Trace begun(Bench bench, List<Reading> readings) {
         return traces.bringIn(
@@ -198,7 +205,60 @@ class TracesTest extends HouseTest {
         EntrySheet before = sheets.of(entry);
         traces.readRoom(UUID.randomUUID(), book.join(entry.period(), "Elder"), Optional.empty(), 20.5, "20.5");
         assertThat(sheets.of(entry)).isNotSameAs(before);
-        assertThat(clocks.room(entry.period())).isPresent();
+        assertThat(clocks.room(entry.period(), clocks.of(before, 1).orElseThrow()))
+                .as("what is read here is not of a run that was brought in")
+                .isEmpty();
+    }
+
+    /** A run's room is what was read while it ran, or a quarter of an hour before or after; no other hour of the period. */
+    @Test
+    void theRoomOfARunIsWhatWasReadWhileItRan() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        try {
+            SettableWeather.clockOff(Duration.ofHours(-10));
+            Trace ran = traces.begin(UUID.randomUUID(), entry.bench(), Trace.HAND, Optional.empty(), 30);
+            traces.add(UUID.randomUUID(), ran, TraceChunk.Given.typed(600, 21.4, "21.4", "Hazel"));
+            double shown = 17;
+            for (int minute : new int[] {-16, -14, 5, 24, 26}) {
+                SettableWeather.clockOff(Duration.ofHours(-10).plusMinutes(minute));
+                Bench other = book.join(entry.period(), "Elder");
+                traces.readRoom(UUID.randomUUID(), other, Optional.empty(), ++shown, "" + shown);
+            }
+            assertThat(traces.room(entry.period(), ran, 600)).containsExactly(19.0, 20.0, 21.0);
+        } finally {
+            SettableWeather.fair();
+        }
+    }
+
+    /** Numbers no thermometer shows, kept by a version that took them: left aside and said, and every page stands. */
+    @Test
+    void whatCanNeverHaveBeenReadIsLeftAsideAndSaid() {
+        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        EntrySheet before = sheets.of(entry);
+        UUID trace = UUID.fromString(Clocks.use(before, 1).orElseThrow().trace());
+        for (double[] each : new double[][] {{571, 1e300}, {572, 9.9e37}, {573, -400}}) {
+            database.update(
+                    "insert into trace_chunk (id, trace_id, seconds, temperatures, who, made_at) values (?, ?, ?, ?, 'x', now())",
+                    UUID.randomUUID(),
+                    trace,
+                    new Double[] {each[0]},
+                    new Double[] {each[1]});
+        }
+        EntrySheet after = sheets.of(entry);
+        assertThat(after.reduction().result()).isEqualTo(before.reduction().result());
+        assertThat(after.reduction().findings())
+                .filteredOn(each -> each.code().equals("curve.impossible"))
+                .singleElement()
+                .satisfies(each -> assertThat(each.message()).contains("3 readings are left aside"));
+        for (String page : new String[] {"", "/strip?trial=1", "/clock?trial=1", "/result?trial=1", "/run.json"}) {
+            assertThat(get("/entries/" + entry.id() + page).statusCode())
+                    .as(page)
+                    .isEqualTo(200);
+        }
+        assertThat(imports.take(
+                        get("/entries/" + entry.id() + "/run.json").body().getBytes(UTF_8), "again.json", "a test"))
+                .as("and its own file is read again")
+                .isNotNull();
     }
 
     /** A long record's page is short, and any of its readings can be set aside by its time. */

@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TimeBudget;
 
 /**
  * Temperatures against time as some other program wrote them: rows of a time and one or more temperatures, under
@@ -259,6 +260,7 @@ public record ClockFile(Layout layout, List<String> columns, List<Reading> readi
         List<Wrong> wrong = new ArrayList<>();
         double last = Double.NEGATIVE_INFINITY;
         for (int i = layout.heads(); i < lines.size(); i++) {
+            TimeBudget.check();
             if (lines.get(i).isBlank()) {
                 continue;
             }
@@ -272,8 +274,16 @@ public record ClockFile(Layout layout, List<String> columns, List<Reading> readi
                 if (seconds < last) {
                     throw new Refused("Its time lies before that of the line above.");
                 }
+                Reading reading = new Reading(seconds, layout.degreesIn().celsius(degrees));
+                if (!Reading.canBe(reading.temperature())) {
+                    throw new Refused("“" + cell(parts, layout.temperature(), "temperature")
+                            + "” is no temperature at a bench; a meter with no probe in it shows such numbers.");
+                }
+                if (!readings.isEmpty() && seconds - readings.get(0).seconds() >= Reading.LONGEST) {
+                    throw new Refused("Its time lies months after the first.");
+                }
                 last = seconds;
-                readings.add(new Reading(seconds, layout.degreesIn().celsius(degrees)));
+                readings.add(reading);
             } catch (Refused unread) {
                 wrong.add(new Wrong(i + 1, unread.getMessage()));
             }

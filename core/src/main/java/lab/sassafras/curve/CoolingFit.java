@@ -1,5 +1,6 @@
 package lab.sassafras.curve;
 
+import lab.sassafras.measure.TimeBudget;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
@@ -287,6 +288,7 @@ final class CoolingFit {
         double damping = 1e-3;
         double now = objective(at);
         for (int round = 0; round < ROUNDS; round++) {
+            TimeBudget.check();
             double[][] normal = new double[free.length][free.length];
             double[] downhill = new double[free.length];
             normal(at, normal, downhill);

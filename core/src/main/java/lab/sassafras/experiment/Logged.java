@@ -15,9 +15,15 @@ import lab.sassafras.measure.Instrument;
  * @param thermometer they were read on; empty where it is not on the shelf
  * @param room        temperature of the room, where it was read
  * @param sure        seconds of readings that count however far they lie off, where a person says so
+ * @param impossible  how many readings were kept once that no clock and thermometer can have shown; they do not count
  */
 public record Logged(
-        String label, List<Reading> readings, Optional<Instrument> thermometer, Optional<Room> room, Set<Double> sure) {
+        String label,
+        List<Reading> readings,
+        Optional<Instrument> thermometer,
+        Optional<Room> room,
+        Set<Double> sure,
+        int impossible) {
 
     /**
      * Readings in a room whose temperature was not read.
@@ -27,7 +33,7 @@ public record Logged(
      * @param thermometer they were read on; empty where it is not on the shelf
      */
     public Logged(String label, List<Reading> readings, Optional<Instrument> thermometer) {
-        this(label, readings, thermometer, Optional.empty(), Set.of());
+        this(label, readings, thermometer, Optional.empty(), Set.of(), 0);
     }
 
     /** What an unknown thermometer is taken to show (°C). Common practice, no source. */

@@ -72,7 +72,7 @@ final class TraceSlot extends StatedSlot {
     public List<Finding> questions(Line line, String label, Setting setting) {
         try {
             return curve(line.text(), setting, 1).isPresent()
-                    ? List.of()
+                    ? impossible(line, label, setting)
                     : List.of(Finding.question(
                                     "curve.elsewhere",
                                     label
@@ -83,6 +83,21 @@ final class TraceSlot extends StatedSlot {
             return List.of(Finding.question("curve.unread", label + ": " + unread.getMessage())
                     .at(line.address().toString()));
         }
+    }
+
+    private static List<Finding> impossible(Line line, String label, Setting setting) {
+        int many = TraceUse.of(line.text())
+                .map(use -> setting.traces().get(use.trace()))
+                .map(Logged::impossible)
+                .orElse(0);
+        return many == 0
+                ? List.of()
+                : List.of(Finding.question(
+                                "curve.impossible",
+                                label + ": " + (many == 1 ? "one reading is" : many + " readings are")
+                                        + " left aside, since nothing at a bench is as hot or as cold, or lasts as long. A meter "
+                                        + "with no probe in it shows such numbers.")
+                        .at(line.address().toString()));
     }
 
     @Override

@@ -11,7 +11,7 @@ public final class Dimension {
     /** Mass (g). */
     public static final Dimension MASS = notNegative("mass");
     /** Temperature (°C). */
-    public static final Dimension TEMPERATURE = new Dimension("temperature", -273.15, Double.POSITIVE_INFINITY, false);
+    public static final Dimension TEMPERATURE = new Dimension("temperature", -273.15, 5000, false);
     /** Volume (mL). */
     public static final Dimension VOLUME = notNegative("volume");
     /** Density (g/mL). */

@@ -1,82 +1,158 @@
 package lab.sassafras.app.bench;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.annotation.PreDestroy;
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.time.Duration;
-import java.util.List;
-import java.util.Map;
+import java.util.Arrays;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Added;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
-import org.springframework.context.event.ContextClosedEvent;
-import org.springframework.context.event.EventListener;
-import org.springframework.http.MediaType;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.Stamps;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 
 /**
  * Tells pages that stand open which of their regions has a newer version, and nothing else: a page fetches the region
- * itself, and leaves it alone where somebody types.
+ * itself, and leaves it alone where somebody types. A page that was rendered before something changed is told at once.
  */
 @Controller
 class Changes {
 
-    private static final Duration OPEN = Duration.ofHours(2);
+    private static final Logger LOG = LoggerFactory.getLogger(Changes.class);
+
+    /** A page's own name for itself, in what it sends. */
+    static final String PAGE = "X-Page";
+
     private static final String SHEET = "sheet";
     private static final String ENTRIES = "entries";
+    private static final int LONGEST_NAME = 40;
 
     private final LabBook book;
-    private final Map<UUID, List<SseEmitter>> open = new ConcurrentHashMap<>();
+    private final Stamps stamps;
+    private final Streams streams;
+    /** In which period a bench or the bench of an entry is. */
+    private final Cache<UUID, UUID> periods =
+            Caffeine.newBuilder().maximumSize(10_000).build();
 
-    Changes(LabBook book) {
+    /** Looks up whom a change concerns, so that neither a hand that keeps nor a stream waits for the book. */
+    private final ExecutorService notes = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "notes of changes");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    Changes(LabBook book, Stamps stamps, Streams streams) {
         this.book = book;
+        this.stamps = stamps;
+        this.streams = streams;
     }
 
-    /** Of one entry, or of every entry of a period. */
-    @GetMapping(path = "/{of:entries|periods}/{id}/changes", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter of(@PathVariable String of, @PathVariable UUID id) throws IOException {
-        SseEmitter stream = new SseEmitter(OPEN.toMillis());
-        List<SseEmitter> here = open.computeIfAbsent(id, any -> new CopyOnWriteArrayList<>());
-        here.add(stream);
-        stream.onCompletion(() -> here.remove(stream));
-        stream.onTimeout(stream::complete);
-        stream.onError(any -> here.remove(stream));
-        stream.send(SseEmitter.event().comment("open"));
-        return stream;
+    /**
+     * Of one entry, or of every entry of a period.
+     *
+     * @param seen how much was in the book when the page was rendered; absent where it does not say
+     * @param page the page's own name for itself
+     */
+    @GetMapping("/{of:entries|periods}/{id}/changes")
+    void of(
+            @PathVariable String of,
+            @PathVariable UUID id,
+            @RequestParam Optional<Long> seen,
+            @RequestParam(defaultValue = "") String page,
+            HttpServletRequest request,
+            HttpServletResponse response)
+            throws IOException {
+        Optional<Entry> entry = of.equals("entries") ? book.entry(id) : Optional.empty();
+        Optional<Period> period = of.equals("periods") ? book.period(id) : Optional.empty();
+        if (entry.isEmpty() && period.isEmpty()) {
+            throw new NotFound("There is nothing at that address that changes.");
+        }
+        Set<UUID> topics =
+                entry.map(each -> Set.of(each.id(), each.bench().id())).orElse(Set.of(id));
+        boolean behind = seen.isPresent()
+                && !seen.equals(
+                        entry.map(each -> stamps.of(each.id()).entry().number()).or(() -> period.map(stamps::number)));
+        Streams.Listener listener = new Streams.Listener(shortened(page), browser(request), request.getRemoteAddr());
+        if (!streams.open(listener, topics, entry.isPresent() ? SHEET : ENTRIES, behind, request, response)) {
+            response.setStatus(429);
+            response.setContentType("text/plain;charset=UTF-8");
+            response.getOutputStream()
+                    .print("Too many pages listen already. Load the page again to see what is new.\n");
+        }
     }
 
+    private static String shortened(String page) {
+        return page.length() > LONGEST_NAME ? page.substring(0, LONGEST_NAME) : page;
+    }
+
+    /** Cookies tell the browsers of one address apart; one without any is like every other without. */
+    private static String browser(HttpServletRequest request) {
+        return Stream.ofNullable(request.getCookies())
+                .flatMap(Arrays::stream)
+                .sorted(java.util.Comparator.comparing(Cookie::getName))
+                .map(Cookie::getValue)
+                .collect(Collectors.joining(" "));
+    }
+
+    /** On the hand that kept something no more than a note; all else is done by the streams' own. */
     @TransactionalEventListener(fallbackExecution = true)
     void added(Added added) {
-        tell(added.entry(), SHEET);
-        if (open.size() > 0) {
-            book.entry(added.entry()).map(Entry::period).ifPresent(period -> tell(period.id(), ENTRIES));
+        if (streams.any()) {
+            String from = page();
+            notes.execute(() -> tell(added, from));
         }
     }
 
-    /** Tells whoever listens; one that has gone is forgotten, and ended by the container. */
-    private void tell(UUID id, String region) {
-        Optional.ofNullable(open.get(id)).ifPresent(here -> here.removeIf(each -> gone(each, region)));
-    }
-
-    private static boolean gone(SseEmitter stream, String region) {
-        try {
-            stream.send(SseEmitter.event().name("changed").data(region));
-            return false;
-        } catch (IOException | IllegalStateException gone) {
-            return true;
-        }
-    }
-
-    /** Before the server stops, so that it need not wait for pages that only listen. */
-    @EventListener(ContextClosedEvent.class)
+    @PreDestroy
     void close() {
-        open.values().forEach(here -> here.forEach(SseEmitter::complete));
-        open.clear();
+        notes.shutdownNow();
+    }
+
+    private static String page() {
+        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request
+                ? Optional.ofNullable(request.getRequest().getHeader(PAGE))
+                        .map(Changes::shortened)
+                        .orElse("")
+                : "";
+    }
+
+    private void tell(Added added, String from) {
+        try {
+            streams.changed(added.id(), from);
+            Optional.ofNullable(periods.getIfPresent(added.id()))
+                    .or(() -> period(added))
+                    .ifPresent(period -> streams.changed(period, from));
+        } catch (RuntimeException away) {
+            LOG.warn("pages of a period were not told of a change", away);
+        }
+    }
+
+    private Optional<UUID> period(Added added) {
+        Optional<UUID> period = (added.of() == Added.Of.BENCH
+                        ? book.bench(added.id())
+                        : book.entry(added.id()).map(Entry::bench))
+                .map(each -> each.period().id());
+        period.ifPresent(each -> periods.put(added.id(), each));
+        return period;
     }
 }

@@ -203,7 +203,6 @@ class ClockPages {
             if (entry.observations().find(told.identity()).isPresent()) {
                 return;
             }
-            entry.experiment().mixing().ifPresent(path -> Ticks.check(entry, Address.of(path, told.trial())));
             double at = second(trace, told);
             TraceUse use = Clocks.use(entry, told.trial())
                     .map(before -> before.mixedAt(at))
@@ -344,6 +343,7 @@ class ClockPages {
         model.addAttribute(
                 "trend", place.map(each -> trends.view(entry, trial, each)).orElse(null));
         model.addAttribute("entry", entry.entry());
+        model.addAttribute("seen", entry.seen());
         model.addAttribute("title", entry.experiment().words().title());
         model.addAttribute("trial", trial);
         model.addAttribute("trials", entry.sheet().trials());

@@ -15,6 +15,7 @@ import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Address;

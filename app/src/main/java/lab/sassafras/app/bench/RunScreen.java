@@ -9,6 +9,7 @@ import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Address;
@@ -103,6 +104,7 @@ class RunScreen {
         Optional<Address> onClock = Clocks.placeOf(entry, shown.trial());
         model.addAttribute("onClock", onClock.isPresent());
         model.addAttribute("entry", entry.entry());
+        model.addAttribute("seen", entry.seen());
         model.addAttribute("title", entry.experiment().words().title());
         model.addAttribute("lead", entry.experiment().words().get("lead"));
         model.addAttribute("trial", shown.trial());

@@ -11,6 +11,7 @@ import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Trend;
@@ -121,6 +122,7 @@ class Trends {
      * @throws Refused where the readings do not reach so far, or something stands there already
      */
     void keep(EntrySheet entry, Address place, double seconds, Bench bench) {
+        Ticks.check(entry, place);
         Slot slot = slot(entry, place);
         ClockReadings readings =
                 clocks.trend(entry, place).orElseThrow(() -> new NotFound("Nothing was read on a clock there."));

@@ -6,7 +6,9 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiment;
@@ -86,14 +88,23 @@ record Run(
             List<RunFile.AsidePart> counted,
             Optional<String> readFor) {
 
-        /** Those that count. */
+        /** Those that count: of two at one instant the later, and none that was set aside or can never have been. */
         List<Reading> counting() {
+            Set<Double> aside =
+                    setAside.stream().map(RunFile.AsidePart::seconds).collect(Collectors.toSet());
             Map<Double, Timed> last = new TreeMap<>();
             readings.forEach(each -> last.put(each.seconds(), each));
             return last.values().stream()
-                    .filter(each -> setAside.stream().noneMatch(aside -> aside.seconds() == each.seconds()))
+                    .filter(each -> !aside.contains(each.seconds()))
                     .map(each -> new Reading(each.seconds(), each.temperature()))
+                    .filter(Reading::possible)
                     .toList();
+        }
+
+        int impossible() {
+            return (int) readings.stream()
+                    .filter(each -> !new Reading(each.seconds(), each.temperature()).possible())
+                    .count();
         }
     }
 

@@ -130,15 +130,15 @@ class RunFileWriter {
     private RunFile.TracePart trace(UUID id, EntrySheet entry, Names names) {
         Trace trace = traces.find(id).orElseThrow();
         List<List<Object>> readings = new ArrayList<>();
-        traces.readings(id).forEach(each -> {
+        double last = 0;
+        for (TraceChunk.Read each : traces.readings(id)) {
             readings.add(List.of(
                     each.seconds(), each.text().<Object>map(text -> text).orElse(each.temperature())));
-        });
+            last = each.seconds();
+        }
         List<RunFile.AsidePart> aside = decided(entry.decisions().readingsAside(id));
         List<RunFile.AsidePart> counted = decided(entry.decisions().readingsSure(id));
-        List<Double> room = traces.room(entry.entry().period()).stream()
-                .map(TraceChunk.Read::temperature)
-                .toList();
+        List<Double> room = traces.room(entry.entry().period(), trace, last);
         return new RunFile.TracePart(
                 trace.instrumentId().map(names::instrument).orElse(null),
                 trace.every(),

@@ -236,29 +236,15 @@ public class RunImport {
     }
 
     private UUID traced(Bench bench, Entry entry, Run.Clocked clocked, Map<String, UUID> here) {
-        List<TraceChunk.Given> readings = new ArrayList<>();
-        List<Reading> many = new ArrayList<>();
-        for (Run.Timed each : clocked.readings()) {
-            each.text()
-                    .ifPresentOrElse(
-                            text -> readings.add(
-                                    TraceChunk.Given.typed(each.seconds(), each.temperature(), text, bench.identity())),
-                            () -> many.add(new Reading(each.seconds(), each.temperature())));
-        }
-        readings.addAll(TraceChunk.Given.inPieces(many, bench.identity()));
-        Trace trace = traces.bringIn(
+        boolean typed = clocked.readings().stream().allMatch(each -> each.text().isPresent());
+        Trace trace = traces.told(
                 bench,
-                !many.isEmpty() ? Trace.FILE : besides(entry, clocked) ? Trace.TREND : Trace.HAND,
+                !typed ? Trace.FILE : besides(entry, clocked) ? Trace.TREND : Trace.HAND,
                 clocked.instrument().map(here::get),
                 clocked.every(),
                 clocked.begun(),
-                readings);
-        List<Double> known = traces.room(bench.period()).stream()
-                .map(TraceChunk.Read::temperature)
-                .toList();
-        clocked.room().stream()
-                .filter(each -> !known.contains(each))
-                .forEach(each -> traces.readRoom(UUID.randomUUID(), bench, Optional.empty(), each, each.toString()));
+                inOrder(clocked, bench),
+                clocked.room());
         clocked.setAside().forEach(each -> decided(entry, trace, each, Decision.OUT));
         clocked.counted().forEach(each -> decided(entry, trace, each, Decision.IN));
         clocked.readFor()
@@ -270,6 +256,25 @@ public class RunImport {
                         "brought in from a file",
                         bench.name()));
         return trace.id();
+    }
+
+    /** In the order of the file, which is the order: of two at one instant the later counts. */
+    private static List<TraceChunk.Given> inOrder(Run.Clocked clocked, Bench bench) {
+        List<TraceChunk.Given> readings = new ArrayList<>();
+        List<Reading> untyped = new ArrayList<>();
+        for (Run.Timed each : clocked.readings()) {
+            each.text()
+                    .ifPresentOrElse(
+                            text -> {
+                                readings.addAll(TraceChunk.Given.inPieces(untyped, bench.identity()));
+                                untyped.clear();
+                                readings.add(TraceChunk.Given.typed(
+                                        each.seconds(), each.temperature(), text, bench.identity()));
+                            },
+                            () -> untyped.add(new Reading(each.seconds(), each.temperature())));
+        }
+        readings.addAll(TraceChunk.Given.inPieces(untyped, bench.identity()));
+        return readings;
     }
 
     private void decided(Entry entry, Trace trace, RunFile.AsidePart part, String outcome) {

@@ -121,7 +121,8 @@ final class RunReplay {
                                 Room.of(each.room()),
                                 each.counted().stream()
                                         .map(RunFile.AsidePart::seconds)
-                                        .collect(Collectors.toSet()))));
+                                        .collect(Collectors.toSet()),
+                                each.impossible())));
         return all;
     }
 

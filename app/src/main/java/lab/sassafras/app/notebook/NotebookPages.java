@@ -20,6 +20,7 @@ import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.Stamps;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -48,7 +49,10 @@ class NotebookPages {
     private final EntrySheets sheets;
     private final WhoIsHere who;
 
-    NotebookPages(LabBook book, StandingLines lines, EntrySheets sheets, WhoIsHere who) {
+    private final Stamps stamps;
+
+    NotebookPages(LabBook book, StandingLines lines, EntrySheets sheets, WhoIsHere who, Stamps stamps) {
+        this.stamps = stamps;
         this.book = book;
         this.lines = lines;
         this.sheets = sheets;
@@ -78,6 +82,7 @@ class NotebookPages {
                 .or(() -> periods.stream().findFirst());
         model.addAttribute("periods", periods);
         model.addAttribute("period", shown.orElse(null));
+        model.addAttribute("seen", shown.map(stamps::number).orElse(0L));
         List<Page> pages = shown.map(this::pages).orElse(List.of());
         model.addAttribute("pages", pages);
         model.addAttribute("several", several(pages));

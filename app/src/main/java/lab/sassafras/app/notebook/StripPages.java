@@ -270,6 +270,10 @@ class StripPages {
         try {
             keeping.run();
         } catch (Refused | DataAccessException | TransactionException failed) {
+            if (failed instanceof Refused && !form.name().equals("mixing") && Clocks.use(entry, trial).isEmpty()) {
+                // without a mixing the page has no such form to say it at
+                throw failed;
+            }
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             Problem problem = new Problem(form.name(), PlainWords.of(failed), form.typed());
             return render(entry, trial, Look.WHOLE, Optional.empty(), form.stretches(), problem, model);
@@ -423,6 +427,7 @@ class StripPages {
         Sheet sheet = trying ? uses.tried(entry, trial, use.orElseThrow()) : entry.sheet();
         Reduction reduction = trying ? Reduction.of(sheet, entry.conventions()) : entry.reduction();
         model.addAttribute("entry", entry.entry());
+        model.addAttribute("seen", entry.seen());
         model.addAttribute("title", entry.experiment().words().title());
         model.addAttribute("trial", trial);
         model.addAttribute("trials", entry.sheet().trials());
@@ -438,7 +443,11 @@ class StripPages {
                 .map(readings -> new StripView(entry, trial, readings, use, sheet, reduction, laid, look.part()))
                 .orElse(null);
         model.addAttribute("view", view);
-        model.addAttribute("room", clocks.room(entry.entry().period()).orElse(null));
+        model.addAttribute(
+                "room",
+                clocks.of(entry, trial)
+                        .flatMap(readings -> clocks.room(entry.entry().period(), readings))
+                        .orElse(null));
         model.addAttribute("problem", problem);
         model.addAttribute("trying", trying);
         model.addAttribute(

@@ -3,8 +3,24 @@ package lab.sassafras.app.record;
 import java.util.UUID;
 
 /**
- * Something was added to an entry.
+ * Something was added to an entry, or read at a bench, which every entry of it may rest on.
  *
- * @param entry the entry
+ * @param of what
+ * @param id the entry or the bench
  */
-public record Added(UUID entry) {}
+public record Added(Of of, UUID id) {
+
+    /** What something was added to. */
+    public enum Of {
+        ENTRY,
+        BENCH
+    }
+
+    static Added toEntry(UUID entry) {
+        return new Added(Of.ENTRY, entry);
+    }
+
+    static Added atBench(UUID bench) {
+        return new Added(Of.BENCH, bench);
+    }
+}

@@ -261,7 +261,7 @@ public class LabBook {
                         : given.asSecondReading(),
                 madeAt));
         observation.supersedes().ifPresent(struck -> entities.persist(new Strike(struck, id)));
-        events.publishEvent(new Added(entryId));
+        events.publishEvent(Added.toEntry(entryId));
         return observation;
     }
 
@@ -347,7 +347,7 @@ public class LabBook {
                 throw new Refused("An entry holds at most " + MOST_OPENED + " of each. Begin a new entry.");
             }
             persisted(new Opened(entryId, what, number, who, now()));
-            events.publishEvent(new Added(entryId));
+            events.publishEvent(Added.toEntry(entryId));
             return number;
         });
     }
@@ -373,7 +373,7 @@ public class LabBook {
             throw new Refused("“" + outcome
                     + "” is no way to decide that. Go back and choose one of those shown; nothing was changed.");
         }
-        entryId.ifPresent(entry -> events.publishEvent(new Added(entry)));
+        entryId.ifPresent(entry -> events.publishEvent(Added.toEntry(entry)));
         return persisted(new Decision(entryId.orElse(null), kind, subject, outcome, reason, who, now()));
     }
 

@@ -61,7 +61,7 @@ public class Paces {
         if (entities.find(BenchWait.class, id) == null) {
             room.check();
             entities.persist(new BenchWait(id, entry, given, clock.instant().truncatedTo(ChronoUnit.MILLIS)));
-            events.publishEvent(new Added(entry.id()));
+            events.publishEvent(Added.toEntry(entry.id()));
         }
     }
 

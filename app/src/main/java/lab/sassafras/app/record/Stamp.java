@@ -7,4 +7,10 @@ import java.util.UUID;
  * the
  * highest sequence, because that stays the same while an earlier row is committed after a later one.
  */
-public record Stamp(UUID entry, long observations, long decisions, long openings, long chunks) {}
+public record Stamp(UUID entry, long observations, long decisions, long openings, long chunks) {
+
+    /** How much that is in all: it only grows. */
+    public long number() {
+        return observations + decisions + openings + chunks;
+    }
+}

@@ -63,6 +63,11 @@ public class Stamps {
         return entries.stream().map(each -> of(each).entry()).toList();
     }
 
+    /** How much was kept of a period in all: it only grows. */
+    public long number(Period period) {
+        return of(period).values().stream().mapToLong(Stamp::number).sum();
+    }
+
     /** Stamps of every entry of a period. */
     public Map<UUID, Stamp> of(Period period) {
         Map<UUID, long[]> counts = new HashMap<>();

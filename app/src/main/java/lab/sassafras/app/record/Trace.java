@@ -41,9 +41,18 @@ public class Trace {
     private String who;
     private Instant begunAt;
 
+    private @Nullable UUID broughtWith;
+
     protected Trace() {}
 
-    Trace(UUID id, Bench bench, String channel, Optional<UUID> instrument, int every, Instant begunAt) {
+    Trace(
+            UUID id,
+            Bench bench,
+            String channel,
+            Optional<UUID> instrument,
+            int every,
+            Instant begunAt,
+            @Nullable UUID broughtWith) {
         this.id = id;
         this.benchId = bench.id();
         this.channel = channel;
@@ -51,6 +60,12 @@ public class Trace {
         this.readEvery = every;
         this.who = bench.identity();
         this.begunAt = begunAt;
+        this.broughtWith = broughtWith;
+    }
+
+    /** The trace of a run file it came with, itself for that one; empty where it was begun in this book. */
+    public Optional<UUID> broughtWith() {
+        return Optional.ofNullable(broughtWith);
     }
 
     public UUID id() {

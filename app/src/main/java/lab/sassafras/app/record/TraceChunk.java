@@ -96,6 +96,10 @@ public class TraceChunk {
                 && Arrays.equals(temperatures, given.temperatures());
     }
 
+    Instant madeAt() {
+        return madeAt;
+    }
+
     Stream<Read> readings() {
         return IntStream.range(0, seconds.length)
                 .mapToObj(i -> new Read(id, seconds[i], temperatures[i], Optional.ofNullable(text), who, madeAt));

@@ -1,7 +1,9 @@
 package lab.sassafras.app.record;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
@@ -12,6 +14,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
+import lab.sassafras.curve.Reading;
 import lab.sassafras.measure.Refused;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -24,6 +27,9 @@ public class Traces {
 
     /** Readings a trace may hold. */
     public static final int MOST_READINGS = 100_000;
+
+    /** Before a trace begins and after it ends a thermometer in the air is read for it, too. Common practice, no source. */
+    static final Duration AROUND = Duration.ofMinutes(15);
 
     private static final Pattern IDENTITY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
@@ -56,12 +62,12 @@ public class Traces {
             return known;
         }
         room.check();
-        Trace begun = new Trace(id, bench, channel, instrument, every, now());
+        Trace begun = new Trace(id, bench, channel, instrument, every, now(), null);
         entities.persist(begun);
         return begun;
     }
 
-    /** A trace begun at a known earlier moment, with what was read on it (an import). */
+    /** A trace whose readings came from another program's file, begun at a known earlier moment. */
     public Trace bringIn(
             Bench bench,
             String channel,
@@ -69,10 +75,36 @@ public class Traces {
             int every,
             Instant begun,
             List<TraceChunk.Given> readings) {
+        return kept(new Trace(UUID.randomUUID(), bench, channel, instrument, every, begun, null), readings);
+    }
+
+    /**
+     * A trace as a run file tells it, with what was read of the room meanwhile, which stays with it and is of no other run.
+     *
+     * @param room temperatures (°C)
+     */
+    public Trace told(
+            Bench bench,
+            String channel,
+            Optional<UUID> instrument,
+            int every,
+            Instant begun,
+            List<TraceChunk.Given> readings,
+            List<Double> room) {
+        UUID id = UUID.randomUUID();
+        Trace trace = kept(new Trace(id, bench, channel, instrument, every, begun, id), readings);
+        for (Double each : room) {
+            kept(
+                    new Trace(UUID.randomUUID(), bench, Trace.ROOM, Optional.empty(), 1, begun, id),
+                    List.of(TraceChunk.Given.typed(0, each, each.toString(), bench.identity())));
+        }
+        return trace;
+    }
+
+    private Trace kept(Trace trace, List<TraceChunk.Given> readings) {
         room.check();
-        Trace trace = new Trace(UUID.randomUUID(), bench, channel, instrument, every, begun);
         entities.persist(trace);
-        readings.forEach(each -> add(UUID.randomUUID(), trace, each));
+        readings.forEach(each -> kept(UUID.randomUUID(), trace, each));
         return trace;
     }
 
@@ -89,19 +121,58 @@ public class Traces {
         }
     }
 
-    /** Readings of the room in a period, in the order they were given. */
+    /** Readings of the room made in a period, in the order they were given; those that came with run files are not of it. */
     @Transactional(readOnly = true)
     public List<TraceChunk.Read> room(Period period) {
-        return entities.createQuery(
-                        "select chunk from TraceChunk chunk join Trace trace on trace.id = chunk.traceId "
-                                + "join Bench bench on bench.id = trace.benchId "
-                                + "where trace.channel = :room and bench.period.id = :period order by chunk.seq",
-                        TraceChunk.class)
+        return roomOf(period)
                 .setParameter("room", Trace.ROOM)
-                .setParameter("period", period.id())
                 .getResultStream()
                 .flatMap(TraceChunk::readings)
                 .map(signed())
+                .toList();
+    }
+
+    private TypedQuery<TraceChunk> roomOf(Period period) {
+        return entities.createQuery(
+                        "select chunk from TraceChunk chunk join Trace trace on trace.id = chunk.traceId "
+                                + "join Bench bench on bench.id = trace.benchId "
+                                + "where trace.channel = :room and trace.broughtWith is null "
+                                + "and bench.period.id = :period order by chunk.seq",
+                        TraceChunk.class)
+                .setParameter("period", period.id());
+    }
+
+    /**
+     * Temperatures of the room that are of a trace (°C): read in its period while it ran, or a little before or after, when a
+     * hand is free; for one that came with a run file, what came with it.
+     *
+     * @param last second of its last reading
+     */
+    @Transactional(readOnly = true)
+    public List<Double> room(Period period, Trace of, double last) {
+        Optional<UUID> brought = of.broughtWith();
+        if (brought.isPresent()) {
+            return temperatures(entities.createQuery(
+                            "select chunk from TraceChunk chunk join Trace trace on trace.id = chunk.traceId "
+                                    + "where trace.channel = :room and trace.broughtWith = :trace order by chunk.seq",
+                            TraceChunk.class)
+                    .setParameter("room", Trace.ROOM)
+                    .setParameter("trace", brought.get())
+                    .getResultList());
+        }
+        Instant from = of.begunAt().minus(AROUND);
+        Instant to = of.begunAt().plusMillis((long) (1000 * last)).plus(AROUND);
+        return temperatures(roomOf(period)
+                .setParameter("room", Trace.ROOM)
+                .getResultStream()
+                .filter(each -> !each.madeAt().isBefore(from) && !each.madeAt().isAfter(to))
+                .toList());
+    }
+
+    private static List<Double> temperatures(List<TraceChunk> chunks) {
+        return chunks.stream()
+                .flatMap(TraceChunk::readings)
+                .map(TraceChunk.Read::temperature)
                 .toList();
     }
 
@@ -139,13 +210,21 @@ public class Traces {
             }
             return;
         }
+        for (double each : given.temperatures()) {
+            if (!Reading.canBe(each)) {
+                throw new Refused(
+                        "Nothing at a bench is that hot or that cold. Type what the thermometer shows, in °C.");
+            }
+        }
+        kept(id, trace, given);
+    }
+
+    /** What a run file tells is kept as it tells it: what can never have been is left aside where it is read. */
+    private void kept(UUID id, Trace trace, TraceChunk.Given given) {
         check(given);
         room.check();
         entities.persist(new TraceChunk(id, trace.id(), given, now()));
-        book.bench(trace.benchId())
-                .map(book::entriesOf)
-                .orElse(List.of())
-                .forEach(entry -> events.publishEvent(new Added(entry.id())));
+        events.publishEvent(Added.atBench(trace.benchId()));
     }
 
     private static void check(TraceChunk.Given given) {
@@ -154,7 +233,8 @@ public class Traces {
             throw new Refused("One to " + TraceChunk.MOST + " readings can be added at once.");
         }
         for (int i = 0; i < readings; i++) {
-            if (!Double.isFinite(given.temperatures()[i]) || !(given.seconds()[i] >= 0 && given.seconds()[i] < 1e7)) {
+            if (!Double.isFinite(given.temperatures()[i])
+                    || !(given.seconds()[i] >= 0 && given.seconds()[i] < Reading.LONGEST)) {
                 throw new Refused("A reading has a time from the beginning of its clock and a temperature.");
             }
         }

@@ -31,7 +31,9 @@ public record ClockReadings(Trace trace, List<Line> lines) {
         COUNTS,
         /** Another was given for the same instant later. */
         AGAIN,
-        ASIDE
+        ASIDE,
+        /** No clock and thermometer can have shown it. */
+        IMPOSSIBLE
     }
 
     /** A reading with what became of it; the reason is empty where it counts. */
@@ -66,6 +68,8 @@ public record ClockReadings(Trace trace, List<Line> lines) {
                     : Optional.ofNullable(aside.get(Decisions.reading(trace.id(), each.seconds())));
             if (i + 1 < readings.size() && readings.get(i + 1).seconds() == each.seconds()) {
                 lines.add(new Line(each, State.AGAIN, "typed again"));
+            } else if (!new Reading(each.seconds(), each.temperature()).possible()) {
+                lines.add(new Line(each, State.IMPOSSIBLE, "no such temperature"));
             } else {
                 lines.add(out.map(why -> new Line(each, State.ASIDE, why.reason()))
                         .orElse(new Line(each, State.COUNTS, "")));
@@ -80,6 +84,12 @@ public record ClockReadings(Trace trace, List<Line> lines) {
                 .filter(Line::counts)
                 .map(each -> new Reading(each.seconds(), each.read().temperature()))
                 .toList();
+    }
+
+    /** How many can never have been. */
+    public int impossible() {
+        return (int)
+                lines.stream().filter(each -> each.state() == State.IMPOSSIBLE).count();
     }
 
     /** The reading that stands at an instant. */

@@ -11,7 +11,6 @@ import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
-import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.curve.Room;
@@ -104,9 +103,11 @@ public class Clocks {
                 .findFirst();
     }
 
-    /** Temperature of the room in a period, where it was read. */
-    public Optional<Room> room(Period period) {
-        return Room.of(
-                traces.room(period).stream().map(TraceChunk.Read::temperature).toList());
+    /** Temperature of the room while something was read on a clock, where that was read. */
+    public Optional<Room> room(Period period, ClockReadings readings) {
+        double last = readings.lines().isEmpty()
+                ? 0
+                : readings.lines().get(readings.lines().size() - 1).seconds();
+        return Room.of(traces.room(period, readings.trace(), last));
     }
 }

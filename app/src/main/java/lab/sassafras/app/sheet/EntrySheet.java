@@ -50,6 +50,11 @@ public record EntrySheet(
         stamps = List.copyOf(stamps);
     }
 
+    /** How much had been kept of it when it was read: it only grows. */
+    public long seen() {
+        return stamps.get(0).number();
+    }
+
     /** The readings that could be read. */
     public Sheet sheet() {
         return readback.sheet();

@@ -186,18 +186,19 @@ public class EntrySheets {
     }
 
     private Logged logged(Entry entry, Trace trace, Decisions decisions, Shelf shelf) {
-        List<Reading> counting =
-                ClockReadings.of(trace, traces.readings(trace.id()), decisions).counting();
+        ClockReadings readings = ClockReadings.of(trace, traces.readings(trace.id()), decisions);
+        List<Reading> counting = readings.counting();
         Optional<Instrument> thermometer = trace.instrumentId().flatMap(shelf::instrument);
         return new Logged(
                 counting.size() + " readings"
                         + thermometer.map(each -> " on " + each.name()).orElse(""),
                 counting,
                 thermometer,
-                clocks.room(entry.period()),
+                clocks.room(entry.period(), readings),
                 decisions.readingsSure(trace.id()).keySet().stream()
                         .map(Decisions::second)
-                        .collect(Collectors.toSet()));
+                        .collect(Collectors.toSet()),
+                readings.impossible());
     }
 
     private boolean reaches(Entry from, UUID target, Set<UUID> leading, Set<UUID> elsewhere) {

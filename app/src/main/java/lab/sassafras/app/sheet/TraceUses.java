@@ -36,7 +36,7 @@ public class TraceUses {
     /**
      * Keeps a use of readings in the place of the one that stands.
      *
-     * @throws Refused where those readings are not at this bench
+     * @throws Refused where those readings are not at this bench, or something is not ticked off that comes before mixing
      */
     public void keep(UUID key, EntrySheet entry, int trial, TraceUse use, String reason, Bench bench) {
         Address address = place(entry, trial);
@@ -44,6 +44,7 @@ public class TraceUses {
         if (before.filter(each -> each.text().equals(use.text())).isPresent()) {
             return;
         }
+        beforeMixing(entry, trial);
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
         Filling filling = entry.readback().filling(sheets.open(entry, slot));
         Intake.Answer answer = new Intake.Answer(use.text(), null, Optional.empty(), null, bench.name());
@@ -81,6 +82,7 @@ public class TraceUses {
      */
     @Transactional
     public void pick(EntrySheet entry, int trial, String start, String end, Bench bench) {
+        beforeMixing(entry, trial);
         Span span = entry.experiment().span().orElseThrow();
         Filling filling = entry.readback().filling(entry.sheet().setting());
         for (String[] each : new String[][] {{span.start(), start}, {span.end(), end}}) {
@@ -107,6 +109,10 @@ public class TraceUses {
                             before.map(Observation::id),
                             before.isPresent() ? "picked otherwise from the curve" : null));
         }
+    }
+
+    private static void beforeMixing(EntrySheet entry, int trial) {
+        entry.experiment().mixing().ifPresent(path -> Ticks.check(entry, Address.of(path, trial)));
     }
 
     /** Keeps on which clock a trial, or a temperature by its trend, is read. */

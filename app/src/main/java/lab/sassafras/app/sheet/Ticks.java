@@ -1,14 +1,15 @@
-package lab.sassafras.app.bench;
+package lab.sassafras.app.sheet;
 
 import java.util.List;
 import java.util.stream.Collectors;
-import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.measure.Refused;
 
-/** What must be ticked off before a step that can hurt. Files tell what was done and are not asked. */
-final class Ticks {
+/**
+ * What must be ticked off before a step that can hurt. Asked where a value is kept that a hand gives; a file tells what was
+ * done and is not asked.
+ */
+public final class Ticks {
 
     private Ticks() {}
 
@@ -18,9 +19,10 @@ final class Ticks {
      * @param words in words
      * @param query of the page that asks for it
      */
-    record Open(String words, String query) {}
+    public record Open(String words, String query) {}
 
-    static List<Open> open(EntrySheet entry, Address step) {
+    /** What is still open before a step. */
+    public static List<Open> open(EntrySheet entry, Address step) {
         return entry.sheet().unticked(step).stream()
                 .map(each -> new Open(
                         entry.experiment().words().label(each.path()),
@@ -28,8 +30,8 @@ final class Ticks {
                 .toList();
     }
 
-    /** @throws Refused where anything is still open */
-    static void check(EntrySheet entry, Address step) {
+    /** Refuses where anything is still open before a step. */
+    public static void check(EntrySheet entry, Address step) {
         List<Open> open = open(entry, step);
         if (!open.isEmpty()) {
             throw new Refused("Not yet. First tick off: "

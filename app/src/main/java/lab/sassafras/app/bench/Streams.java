@@ -1,0 +1,365 @@
+package lab.sassafras.app.bench;
+
+import jakarta.annotation.PreDestroy;
+import jakarta.servlet.AsyncContext;
+import jakarta.servlet.AsyncEvent;
+import jakarta.servlet.AsyncListener;
+import jakarta.servlet.ServletOutputStream;
+import jakarta.servlet.WriteListener;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/**
+ * Streams that pages hold open. Each has one pending set of regions, which cannot grow; it is written by a thread of the
+ * streams' own, never by a hand that keeps something, and never waits: where a client takes nothing, the rest is written
+ * once it does, or its stream is ended after two seconds. How many there may be is bounded for a browser, for an address
+ * and in all.
+ */
+@Component
+class Streams {
+
+    /** Streams at once: a browser has six connections for all its pages. */
+    static final int OF_A_BROWSER = 8;
+
+    static final int OF_AN_ADDRESS = 256;
+    static final int IN_ALL = 512;
+    /** A stream that says nothing for so long says that it is still there. */
+    static final Duration HEARTBEAT = Duration.ofSeconds(15);
+    /** A client that takes nothing for so long is gone. */
+    static final Duration PATIENCE = Duration.ofSeconds(2);
+    /** A region is told at most so often. */
+    static final Duration AT_MOST_EVERY = Duration.ofSeconds(1);
+
+    private static final long TICK = 100;
+
+    private final Duration heartbeat;
+    private final Map<UUID, Set<Stream>> byTopic = new HashMap<>();
+    private final Map<String, Integer> many = new HashMap<>();
+    private final Set<Stream> all = new HashSet<>();
+    private boolean closed;
+    private final ScheduledExecutorService writer = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "streams");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    private final Future<?> looking;
+
+    Streams() {
+        this(HEARTBEAT);
+    }
+
+    Streams(Duration heartbeat) {
+        this.heartbeat = heartbeat;
+        looking = writer.scheduleWithFixedDelay(this::lookAfterAll, TICK, TICK, TimeUnit.MILLISECONDS);
+    }
+
+    /**
+     * Who listens.
+     *
+     * @param page    the page's own name for itself; what it wrote itself does not come back to it
+     * @param browser whatever tells browsers of one address apart
+     * @param address it comes from
+     */
+    record Listener(String page, String browser, String address) {
+
+        List<String> counted() {
+            return List.of("", "address " + address, "browser " + address + " " + browser);
+        }
+    }
+
+    /**
+     * Opens a stream; empty and nothing begun where there are too many already.
+     *
+     * @param topics what it is told of
+     * @param region which region of its page that is
+     */
+    boolean open(
+            Listener listener,
+            Set<UUID> topics,
+            String region,
+            boolean behind,
+            HttpServletRequest request,
+            HttpServletResponse response)
+            throws IOException {
+        Stream stream = new Stream(listener, topics, region);
+        if (!counted(stream)) {
+            return false;
+        }
+        try {
+            response.setContentType("text/event-stream;charset=UTF-8");
+            response.setHeader("Cache-Control", "no-store");
+            AsyncContext async = request.startAsync();
+            async.setTimeout(0);
+            stream.begin(async, response.getOutputStream());
+        } catch (IOException | RuntimeException failed) {
+            stream.end();
+            throw failed;
+        }
+        if (behind) {
+            stream.pend(region);
+        }
+        return true;
+    }
+
+    private synchronized boolean counted(Stream stream) {
+        List<String> keys = stream.listener.counted();
+        int[] most = {IN_ALL, OF_AN_ADDRESS, OF_A_BROWSER};
+        for (int i = 0; i < most.length; i++) {
+            if (closed || many.getOrDefault(keys.get(i), 0) >= most[i]) {
+                return false;
+            }
+        }
+        keys.forEach(each -> many.merge(each, 1, Integer::sum));
+        all.add(stream);
+        stream.topics.forEach(
+                each -> byTopic.computeIfAbsent(each, any -> new HashSet<>()).add(stream));
+        return true;
+    }
+
+    private synchronized void forget(Stream stream) {
+        if (all.remove(stream)) {
+            stream.listener.counted().forEach(each -> many.computeIfPresent(each, (any, n) -> n > 1 ? n - 1 : null));
+            stream.topics.forEach(each -> byTopic.computeIfPresent(each, (any, streams) -> {
+                streams.remove(stream);
+                return streams.isEmpty() ? null : streams;
+            }));
+        }
+    }
+
+    /** Whether anybody listens at all. */
+    synchronized boolean any() {
+        return !all.isEmpty();
+    }
+
+    synchronized int size() {
+        return all.size();
+    }
+
+    /** How many topics are held: as many as are listened to. */
+    synchronized int topics() {
+        return byTopic.size();
+    }
+
+    private synchronized List<Stream> of(UUID topic) {
+        return new ArrayList<>(byTopic.getOrDefault(topic, Set.of()));
+    }
+
+    private synchronized List<Stream> everyOne() {
+        return new ArrayList<>(all);
+    }
+
+    private void later(Runnable work) {
+        if (!writer.isShutdown()) {
+            writer.execute(work);
+        }
+    }
+
+    /** Tells all who listen to a topic, but the page it came from. */
+    void changed(UUID topic, String from) {
+        for (Stream each : of(topic)) {
+            if (from.isEmpty() || !from.equals(each.listener.page())) {
+                each.pend(each.region);
+            }
+        }
+    }
+
+    private void lookAfterAll() {
+        everyOne().forEach(Stream::lookAfter);
+    }
+
+    /** Before the server stops, so that it need not wait for pages that only listen. */
+    @EventListener(ContextClosedEvent.class)
+    @PreDestroy
+    void close() {
+        synchronized (this) {
+            closed = true;
+        }
+        everyOne().forEach(Stream::end);
+        looking.cancel(false);
+        writer.shutdown();
+    }
+
+    /** One page that listens. */
+    private final class Stream implements WriteListener, AsyncListener {
+
+        private final Listener listener;
+        private final Set<UUID> topics;
+        private final String region;
+        private final Set<String> pending = new HashSet<>();
+        private final Map<String, Long> told = new LinkedHashMap<>();
+        private AsyncContext async;
+        private ServletOutputStream out;
+        private boolean greeted;
+        private long lastWritten = System.nanoTime();
+        private long blockedSince;
+        private boolean ended;
+
+        @SuppressWarnings("NullAway.Init")
+        Stream(Listener listener, Set<UUID> topics, String region) {
+            this.listener = listener;
+            this.topics = topics;
+            this.region = region;
+        }
+
+        void begin(AsyncContext context, ServletOutputStream stream) {
+            synchronized (this) {
+                async = context;
+                out = stream;
+            }
+            context.addListener(this);
+            stream.setWriteListener(this);
+        }
+
+        void pend(String what) {
+            synchronized (this) {
+                pending.add(what);
+            }
+            later(this::write);
+        }
+
+        /** Told from time to time: what waited its second is written, a long silence broken, one that takes nothing ended. */
+        void lookAfter() {
+            boolean stuck;
+            synchronized (this) {
+                stuck = blockedSince != 0 && System.nanoTime() - blockedSince > PATIENCE.toNanos();
+            }
+            if (stuck) {
+                end();
+            } else {
+                write();
+            }
+        }
+
+        private void write() {
+            boolean broken = false;
+            synchronized (this) {
+                try {
+                    if (greeted && !ended) {
+                        write(System.nanoTime());
+                    }
+                } catch (IOException | RuntimeException gone) {
+                    broken = true;
+                }
+            }
+            if (broken) {
+                end();
+            }
+        }
+
+        private void write(long now) throws IOException {
+            boolean silent = now - lastWritten > heartbeat.toNanos();
+            if (pending.isEmpty() && !silent && blockedSince == 0) {
+                return;
+            }
+            if (!out.isReady()) {
+                blockedSince = blockedSince == 0 ? now : blockedSince;
+                return;
+            }
+            blockedSince = 0;
+            StringBuilder text = new StringBuilder();
+            for (Iterator<String> each = pending.iterator(); each.hasNext(); ) {
+                String name = each.next();
+                Long last = told.get(name);
+                if (last == null || now - last >= AT_MOST_EVERY.toNanos()) {
+                    text.append("event:changed\ndata:").append(name).append("\n\n");
+                    told.put(name, now);
+                    each.remove();
+                }
+            }
+            if (text.isEmpty() && silent) {
+                text.append(":\n\n");
+            }
+            if (!text.isEmpty()) {
+                out.write(text.toString().getBytes(StandardCharsets.UTF_8));
+                lastWritten = now;
+                if (out.isReady()) {
+                    out.flush();
+                } else {
+                    blockedSince = now;
+                }
+            }
+        }
+
+        void end() {
+            AsyncContext context;
+            synchronized (this) {
+                if (ended) {
+                    return;
+                }
+                ended = true;
+                context = async;
+            }
+            forget(this);
+            if (context != null) {
+                try {
+                    context.complete();
+                } catch (IllegalStateException over) {
+                    // the container ended it first
+                }
+            }
+        }
+
+        @Override
+        public void onWritePossible() throws IOException {
+            synchronized (this) {
+                if (!greeted) {
+                    greeted = true;
+                    out.write(":open\n\n".getBytes(StandardCharsets.UTF_8));
+                    if (out.isReady()) {
+                        out.flush();
+                    }
+                }
+                blockedSince = 0;
+            }
+            later(this::write);
+        }
+
+        @Override
+        public void onError(Throwable failure) {
+            end();
+        }
+
+        @Override
+        public void onComplete(AsyncEvent event) {
+            synchronized (this) {
+                ended = true;
+            }
+            forget(this);
+        }
+
+        @Override
+        public void onTimeout(AsyncEvent event) {
+            end();
+        }
+
+        @Override
+        public void onError(AsyncEvent event) {
+            end();
+        }
+
+        @Override
+        public void onStartAsync(AsyncEvent event) {
+            // begun once
+        }
+    }
+}

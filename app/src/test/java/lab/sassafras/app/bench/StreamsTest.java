@@ -1,0 +1,162 @@
+package lab.sassafras.app.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import jakarta.servlet.AsyncContext;
+import jakarta.servlet.ServletOutputStream;
+import jakarta.servlet.WriteListener;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** Streams beside clients that take everything, take nothing, or open too many; no container is asked. */
+class StreamsTest {
+
+    private static final UUID TOPIC = UUID.randomUUID();
+
+    private final Streams streams = new Streams(Duration.ofMillis(300));
+
+    @AfterEach
+    void close() {
+        streams.close();
+    }
+
+    /** A client at the other end of a stream. */
+    private static final class Client extends ServletOutputStream {
+
+        private final StringBuffer told = new StringBuffer();
+        private final AsyncContext async = mock(AsyncContext.class);
+        private volatile boolean awake = true;
+
+        @Override
+        public boolean isReady() {
+            return awake;
+        }
+
+        @Override
+        public void setWriteListener(WriteListener listener) {
+            try {
+                listener.onWritePossible();
+            } catch (IOException never) {
+                throw new IllegalStateException(never);
+            }
+        }
+
+        @Override
+        public void write(int one) {
+            told.append((char) one);
+        }
+
+        int times(String what) {
+            return told.toString().split(what, -1).length - 1;
+        }
+    }
+
+    private boolean open(Client client, Streams.Listener listener, boolean behind) {
+        try {
+            HttpServletRequest request = mock(HttpServletRequest.class);
+            when(request.startAsync()).thenReturn(client.async);
+            HttpServletResponse response = mock(HttpServletResponse.class);
+            when(response.getOutputStream()).thenReturn(client);
+            return streams.open(listener, Set.of(TOPIC), "sheet", behind, request, response);
+        } catch (IOException never) {
+            throw new IllegalStateException(never);
+        }
+    }
+
+    private static Streams.Listener listener(String page, int browser, int address) {
+        return new Streams.Listener(page, "b" + browser, "10.0.0." + address);
+    }
+
+    private static void within(long milliseconds, BooleanSupplier what) throws InterruptedException {
+        long until = System.nanoTime() + milliseconds * 1_000_000;
+        while (!what.getAsBoolean() && System.nanoTime() < until) {
+            Thread.sleep(10);
+        }
+        assertThat(what.getAsBoolean()).isTrue();
+    }
+
+    /** A hundred changes in a moment are told twice: at once, and what came since a second later. Its own never come back. */
+    @Test
+    void aRegionIsToldAtOnceAndThenAtMostOnceASecond() throws InterruptedException {
+        Client one = new Client();
+        Client own = new Client();
+        open(one, listener("one", 1, 1), false);
+        open(own, listener("own", 2, 1), false);
+        for (int i = 0; i < 100; i++) {
+            streams.changed(TOPIC, "own");
+        }
+        within(500, () -> one.times("event:changed\ndata:sheet") == 1);
+        streams.changed(TOPIC, "");
+        within(2000, () -> one.times("event:changed") == 2 && own.times("event:changed") == 1);
+        Thread.sleep(1200);
+        assertThat(one.times("event:changed")).isEqualTo(2);
+    }
+
+    @Test
+    void aPageThatIsBehindIsToldAsItOpensAndASilentOneIsKeptAwake() throws InterruptedException {
+        Client behind = new Client();
+        open(behind, listener("p", 1, 1), true);
+        within(500, () -> behind.times("event:changed") == 1);
+        within(1500, () -> behind.times("\n:\n\n") + behind.times("^:\n\n") >= 1);
+    }
+
+    /** One that takes nothing is ended after two seconds, not before and not never; the others are told meanwhile. */
+    @Test
+    void aClientThatSleepsHoldsUpNobody() throws InterruptedException {
+        Client asleep = new Client();
+        Client awake = new Client();
+        open(asleep, listener("a", 1, 1), false);
+        open(awake, listener("b", 2, 1), false);
+        asleep.awake = false;
+        streams.changed(TOPIC, "");
+        within(500, () -> awake.times("event:changed") == 1);
+        Thread.sleep(1200);
+        assertThat(streams.size()).isEqualTo(2);
+        within(2000, () -> streams.size() == 1);
+        verify(asleep.async).complete();
+    }
+
+    @Test
+    void thereAreAtMostEightOfABrowserAndSoManyOfAnAddressAndInAll() throws IOException {
+        for (int i = 0; i < Streams.OF_A_BROWSER; i++) {
+            assertThat(open(new Client(), listener("p" + i, 1, 1), false)).isTrue();
+        }
+        assertThat(open(new Client(), listener("p", 1, 1), false)).isFalse();
+        int opened = Streams.OF_A_BROWSER;
+        for (int address = 1; address <= 3; address++) {
+            while (open(new Client(), listener("p", opened, address), false)) {
+                opened++;
+            }
+            assertThat(opened).isEqualTo(Math.min(256 * address, 512));
+        }
+        assertThat(streams.topics()).isEqualTo(1);
+        streams.close();
+        assertThat(streams.size()).isZero();
+        assertThat(streams.topics()).isZero();
+        assertThat(open(new Client(), listener("late", 1, 9), false)).isFalse();
+    }
+
+    @Test
+    void whatTheContainerCannotBeginIsForgotten() throws IOException {
+        HttpServletRequest request = mock(HttpServletRequest.class);
+        when(request.startAsync()).thenThrow(new IllegalStateException("no"));
+        HttpServletResponse response = mock(HttpServletResponse.class);
+        try {
+            streams.open(listener("p", 1, 1), Set.of(TOPIC), "sheet", false, request, response);
+        } catch (IllegalStateException expected) {
+            verify(response).setContentType(any());
+        }
+        assertThat(streams.size()).isZero();
+    }
+}
