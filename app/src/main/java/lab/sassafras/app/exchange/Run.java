@@ -10,9 +10,11 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lab.sassafras.curve.Reading;
+import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
 
@@ -60,6 +62,15 @@ record Run(
         String combination,
         Map<String, Clocked> traces,
         String newer) {
+
+    /** Whether an observation names another run, a vessel or readings on a clock. */
+    boolean namesElsewhere(Observed each) {
+        return !each.text().isEmpty()
+                && experiment
+                        .slot(Address.read(each.at()).path())
+                        .flatMap(Slot::elsewhere)
+                        .isPresent();
+    }
 
     record InPeriod(String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {}
 

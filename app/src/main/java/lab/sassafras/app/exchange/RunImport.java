@@ -297,13 +297,16 @@ public class RunImport {
                 .isPresent();
     }
 
-    /** What a file's own name stands for here; a stretch of readings on a clock names its trace within. */
+    /**
+     * What a file's own name stands for here; a stretch of readings on a clock names its trace within. What the file
+     * does not hold, since it was struck out there, stays as it was told.
+     */
     private static String local(String text, Map<String, UUID> references) {
         return TraceUse.of(text)
                 .flatMap(use -> Optional.ofNullable(references.get(use.trace()))
                         .map(id -> use.named(id.toString()).text()))
                 .or(() -> Optional.ofNullable(references.get(text)).map(UUID::toString))
-                .orElseThrow();
+                .orElse(text);
     }
 
     private void open(Entry entry, Run run) {
@@ -322,18 +325,13 @@ public class RunImport {
         for (Run.Observed each : run.observations()) {
             UUID id = UUID.randomUUID();
             kept.put(each.id(), id);
-            boolean reference = run.experiment()
-                            .slot(Address.read(each.at()).path())
-                            .flatMap(Slot::elsewhere)
-                            .isPresent()
-                    && !each.text().isEmpty();
             book.keep(
                     id,
                     entry.id(),
                     new Observation.Given(
                             each.at(),
                             each.role().key(),
-                            reference ? local(each.text(), references) : each.text(),
+                            run.namesElsewhere(each) ? local(each.text(), references) : each.text(),
                             each.unit().orElse(null),
                             each.instrument().map(here::get),
                             each.uncertainty().orElse(null),

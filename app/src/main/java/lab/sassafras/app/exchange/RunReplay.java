@@ -29,9 +29,16 @@ final class RunReplay {
     private final Run run;
     private final Filling filling;
     private final Set<String> met = new HashSet<>();
+    /** What was struck out later and names something that is not in the file: told as it was, and of no result. */
+    private final Set<String> gone = new HashSet<>();
+
+    private final Set<String> struckOut;
 
     private RunReplay(Run run) {
         this.run = run;
+        this.struckOut = run.observations().stream()
+                .flatMap(each -> each.supersedes().stream())
+                .collect(Collectors.toSet());
         this.filling = new Filling(run.experiment(), setting(run));
     }
 
@@ -54,11 +61,14 @@ final class RunReplay {
             }
             each.supersedes().ifPresent(struck -> refuseUnlessStanding(struck, each));
             if (!each.text().isEmpty()) {
-                take(each);
+                takeOrLetGo(each);
             } else {
-                filling.strike(each.supersedes()
+                String struck = each.supersedes()
                         .orElseThrow(
-                                () -> new Refused("an empty text only strikes another out, and this one names none.")));
+                                () -> new Refused("an empty text only strikes another out, and this one names none."));
+                if (!gone.remove(struck)) {
+                    filling.strike(struck);
+                }
             }
         } catch (Refused refused) {
             throw new Refused(each.path() + ": " + refused.getMessage());
@@ -66,11 +76,24 @@ final class RunReplay {
     }
 
     private void refuseUnlessStanding(String struck, Run.Observed by) {
-        if (!filling.stands(struck)) {
+        if (!filling.stands(struck) && !gone.contains(struck)) {
             throw new Refused("it strikes out “" + struck + "”, which does not stand at that point.");
         }
         if (by.reason().filter(reason -> !reason.isBlank()).isEmpty()) {
             throw new Refused("striking out needs a reason.");
+        }
+    }
+
+    /** Another run, vessel or clock that was named by mistake and taken back need not be in the file. */
+    private void takeOrLetGo(Run.Observed each) {
+        try {
+            take(each);
+        } catch (Refused unknown) {
+            if (!struckOut.contains(each.id()) || !run.namesElsewhere(each)) {
+                throw unknown;
+            }
+            each.supersedes().filter(filling::stands).ifPresent(filling::strike);
+            gone.add(each.id());
         }
     }
 
@@ -82,7 +105,7 @@ final class RunReplay {
                 each.instrument().map(run.instruments()::get),
                 each.uncertainty().orElse(null),
                 each.who());
-        if (each.supersedes().isPresent()) {
+        if (each.supersedes().filter(struck -> !gone.contains(struck)).isPresent()) {
             filling.correct(each.supersedes().get(), each.id(), address, each.role(), given);
         } else {
             filling.take(each.id(), address, each.role(), given);

@@ -270,7 +270,9 @@ class StripPages {
         try {
             keeping.run();
         } catch (Refused | DataAccessException | TransactionException failed) {
-            if (failed instanceof Refused && !form.name().equals("mixing") && Clocks.use(entry, trial).isEmpty()) {
+            if (failed instanceof Refused
+                    && !form.name().equals("mixing")
+                    && Clocks.use(entry, trial).isEmpty()) {
                 // without a mixing the page has no such form to say it at
                 throw failed;
             }

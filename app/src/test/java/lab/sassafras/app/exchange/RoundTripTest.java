@@ -1,0 +1,198 @@
+package lab.sassafras.app.exchange;
+
+import static java.nio.charset.StandardCharsets.UTF_8;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.UUID;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
+import lab.sassafras.app.Hand;
+import lab.sassafras.app.HouseTest;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Decisions;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
+import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.Clocks;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.expression.Estimate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/**
+ * Whatever was done to a run: its file, brought in again beside it, gives the same file and the same number. Other seeds:
+ * {@code -Dsassafras.histories=300}.
+ */
+class RoundTripTest extends HouseTest {
+
+    private static final List<String> TEXTS = List.of("10.00", "20.5", "90.00", "50.0", "Copper", "NaCl", "all", "yes");
+    private static final int STEPS = 30;
+
+    @Autowired
+    private Traces traces;
+
+    @Autowired
+    private EntrySheets sheets;
+
+    static LongStream seeds() {
+        return LongStream.range(0, Long.getLong("sassafras.histories", 20));
+    }
+
+    private static List<String> examples() {
+        try (Stream<Path> files = Files.list(Path.of("../docs/examples"))) {
+            return files.map(each -> each.getFileName().toString())
+                    .filter(each -> each.endsWith(".json"))
+                    .map(each -> each.substring(0, each.length() - 5))
+                    .sorted()
+                    .toList();
+        } catch (IOException missing) {
+            throw new UncheckedIOException(missing);
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void aFileBroughtInAgainGivesTheSameFileAndTheSameNumber(long seed) {
+        Random random = new Random(seed);
+        List<String> all = examples();
+        Entry entry = imports.take(example(all.get((int) (seed % all.size()))), "run.json", "a test");
+        Hand hand = new Hand(address(""));
+        hand.join("/periods/" + entry.period().id(), entry.bench().name());
+        for (int step = 0; step < STEPS; step++) {
+            step(random, entry, hand);
+        }
+        comesBack(entry);
+    }
+
+    private void comesBack(Entry entry) {
+        String file = get("/entries/" + entry.id() + "/run.json").body();
+        Entry again = imports.take(file.getBytes(UTF_8), "again.json", "a test");
+        assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(file);
+        Optional<Estimate> here = sheets.of(entry).reduction().result();
+        Optional<Estimate> there = sheets.of(again).reduction().result();
+        assertThat(there.map(Estimate::value)).isEqualTo(here.map(Estimate::value));
+        assertThat(there.map(Estimate::uncertainty)).isEqualTo(here.map(Estimate::uncertainty));
+    }
+
+    private void step(Random random, Entry entry, Hand hand) {
+        String path = "/entries/" + entry.id();
+        List<Observation> all = book.observations(entry.id()).all();
+        Observation any = all.get(random.nextInt(all.size()));
+        String text = TEXTS.get(random.nextInt(TEXTS.size()));
+        switch (random.nextInt(9)) {
+            case 0 -> hand.post(path + "/open", "what=" + LabBook.TRIAL);
+            case 1 ->
+                hand.keep(
+                        path,
+                        UUID.randomUUID(),
+                        any.address(),
+                        any.role(),
+                        text,
+                        any.unit().orElse(""));
+            case 2, 3 ->
+                hand.post(
+                        path + "/observations",
+                        "at=" + Hand.encoded(any.address()) + "&role=" + any.role() + "&text="
+                                + Hand.encoded(random.nextBoolean() ? text : any.text()) + "&unit="
+                                + Hand.encoded(any.unit().orElse("")) + "&uncertainty=0.5&reason=slip&sure="
+                                + Hand.encoded(text) + "&supersedes=" + any.id());
+            case 4 ->
+                hand.post(
+                        path + "/observations",
+                        "at=" + Hand.encoded(any.address()) + "&role=" + any.role() + "&text=&reason=slip&supersedes="
+                                + any.id());
+            case 5 ->
+                hand.post(
+                        path + "/trials/" + (1 + random.nextInt(2)),
+                        "outcome=" + (random.nextBoolean() ? "out" : "in") + "&reason=why");
+            default -> onTheClock(random, entry, hand);
+        }
+    }
+
+    /** Two readings at one instant, one set aside and one taken back, the room. */
+    private void onTheClock(Random random, Entry entry, Hand hand) {
+        int trial = 1 + random.nextInt(2);
+        Clocks.use(sheets.of(entry), trial)
+                .map(use -> traces.find(UUID.fromString(use.trace())).orElseThrow())
+                .ifPresent(trace -> {
+                    double second = 10.0 * random.nextInt(60);
+                    double temperature = Math.rint(200 + 100 * random.nextDouble()) / 10;
+                    traces.add(
+                            UUID.randomUUID(),
+                            trace,
+                            random.nextBoolean()
+                                    ? TraceChunk.Given.typed(second, temperature, "" + temperature, "Hazel")
+                                    : new TraceChunk.Given(
+                                            new double[] {second, second},
+                                            new double[] {temperature, temperature + 0.1},
+                                            null,
+                                            "Hazel"));
+                    hand.post(
+                            "/entries/" + entry.id() + "/strip/readings",
+                            "trial=" + trial + "&seconds=" + second + "&outcome="
+                                    + (random.nextBoolean() ? "out" : "in") + "&reason=touched");
+                    hand.post(
+                            "/entries/" + entry.id() + "/strip/mixing",
+                            "trial=" + trial + "&time=3:0" + random.nextInt(9));
+                });
+    }
+
+    /** A run named by mistake and taken back need not be in the file, and does not stop it from being read. */
+    @Test
+    void aReferenceThatWasCorrectedIsReadBack() {
+        Entry one = imports.take(example("heat-of-solution"), "one.json", "a test");
+        Entry other = imports.take(example("heat-of-solution"), "other.json", "a test");
+        Hand hand = new Hand(address(""));
+        hand.join("/periods/" + one.period().id(), "Hazel");
+        String path = hand.begin("cycle").replaceAll("\\?.*", "");
+        Entry cycle = book.entry(UUID.fromString(path.replaceAll(".*/", ""))).orElseThrow();
+        hand.keep(path, UUID.randomUUID(), "leg[1]/from", "stated", "entry", "");
+        hand.keep(path, UUID.randomUUID(), "leg[1]/run", "stated", one.id().toString(), "");
+        for (Entry instead : List.of(other, one, other)) {
+            Observation standing =
+                    book.observations(cycle.id()).standingAt("leg[1]/run").get(0);
+            String correction = "at=" + Hand.encoded("leg[1]/run") + "&role=stated&text=" + instead.id()
+                    + "&reason=the+other&supersedes=" + standing.id();
+            assertThat(hand.post(path + "/observations", correction).statusCode())
+                    .isEqualTo(302);
+            comesBack(cycle);
+        }
+    }
+
+    /** Of two at one instant the later counts, typed or not, in the file and in every book it is brought into. */
+    @Test
+    void theOrderOfReadingsOfOneInstantIsTheOrder() {
+        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        Trace trace = traces.find(UUID.fromString(
+                        Clocks.use(sheets.of(entry), 1).orElseThrow().trace()))
+                .orElseThrow();
+        traces.add(
+                UUID.randomUUID(), trace, new TraceChunk.Given(new double[] {90}, new double[] {20.9}, null, "Hazel"));
+        traces.add(UUID.randomUUID(), trace, TraceChunk.Given.typed(90, 21.2, "21.2", "Hazel"));
+        traces.add(
+                UUID.randomUUID(), trace, new TraceChunk.Given(new double[] {90}, new double[] {21.1}, null, "Hazel"));
+        book.decide(
+                Optional.of(entry.id()),
+                Decision.Kind.READING,
+                Decisions.reading(trace.id(), 120),
+                Decision.OUT,
+                "touched",
+                "Hazel");
+        traces.readRoom(UUID.randomUUID(), entry.bench(), Optional.empty(), 19.5, "19.5");
+        comesBack(entry);
+        assertThat(Instant.now()).isAfter(trace.begunAt());
+    }
+}
