@@ -17,6 +17,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -251,5 +252,36 @@ class ClockDoorsTest extends HouseTest {
         byte[] million = new byte[12_000_000];
         java.util.Arrays.fill(million, (byte) '1');
         assertThat(hand.upload(path, "million.csv", million).statusCode()).isEqualTo(413);
+    }
+
+    /** The wall clock set back: a mark of now would lie before what was read; a time that is typed is taken as it is. */
+    @Test
+    void nowIsRefusedWhileTheComputersClockStandsBeforeTheLastReading() {
+        String trace = begun();
+        SettableWeather.clockOff(Duration.ofMinutes(10));
+        assertThat(reading(trace, "21.4", "").statusCode()).isEqualTo(302);
+        SettableWeather.clockOff(Duration.ofMinutes(5));
+        HttpResponse<String> now = reading(trace, "21.5", "");
+        assertThat(now.statusCode()).isEqualTo(422);
+        assertThat(now.body()).contains("was set back", "before the last reading, at 10:0");
+        assertThat(hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace).body())
+                .contains("was set back");
+        assertThat(reading(trace, "21.5", "4:00").statusCode()).isEqualTo(302);
+        SettableWeather.clockOff(Duration.ofMinutes(-70));
+        assertThat(hand.get(entry + "/clock").body())
+                .doesNotContain("-59", ":0-")
+                .contains("4:00");
+        SettableWeather.clockOff(Duration.ofMinutes(11));
+        assertThat(reading(trace, "21.6", "").statusCode()).isEqualTo(302);
+    }
+
+    /** Where a page is to lead back to is a place of its own entry, whatever is sent. */
+    @ParameterizedTest
+    @ValueSource(strings = {"a\nSet-Cookie: x=y", "//elsewhere.example", "sample[1]/start\r\n", "&x=1", "clock\n"})
+    void aWayBackThatIsNoPlaceIsNone(String back) {
+        HttpResponse<String> answer = hand.post(entry + "/broken-off", "trial=1&back=" + encoded(back));
+        assertThat(answer.statusCode()).isEqualTo(302);
+        assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith(entry + "?trial=1");
+        assertThat(answer.headers().allValues("Set-Cookie")).noneMatch(each -> each.contains("x=y"));
     }
 }

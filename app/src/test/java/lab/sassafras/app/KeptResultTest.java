@@ -2,13 +2,16 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.notebook.Adoption;
+import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Shown;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -73,6 +76,26 @@ class KeptResultTest extends HouseTest {
         EntrySheet adopted = changed(entry, shelved);
         calorimeters.decide(constant, Decision.ASIDE, "for the test", "Hawthorn");
         changed(entry, adopted);
+    }
+
+    /** A bench called otherwise, and conventions settled anew while nothing is read yet, are in the page at once. */
+    @Test
+    void itIsMadeAnewByWhatIsChangedAroundIt() {
+        Period period = period("Settled anew");
+        Bench bench = book.join(period, "Juniper");
+        Entry entry = book.begin(
+                bench, new Entry.Plan("heat-of-solution", 1, 1, Optional.empty(), Optional.empty(), Map.of()));
+        EntrySheet first = sheets.of(entry);
+        book.rename(bench, "Elder");
+        assertThat(sheets.of(book.entry(entry.id()).orElseThrow())
+                        .entry()
+                        .bench()
+                        .name())
+                .isEqualTo("Elder");
+        book.settle(period, Map.of("water", "4.18"));
+        EntrySheet settled = sheets.of(book.entry(entry.id()).orElseThrow());
+        assertThat(settled.conventions()).isNotEqualTo(first.conventions());
+        assertThat(sheets.of(book.entry(entry.id()).orElseThrow())).isSameAs(settled);
     }
 
     /** An entry that draws on another is worked anew when that one changes. */

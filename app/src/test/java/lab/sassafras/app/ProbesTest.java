@@ -95,6 +95,46 @@ class ProbesTest extends HouseTest {
         assertThat(hand.get(entry + "/strip").body()).contains("Nothing was read on a clock in this trial yet");
     }
 
+    /** What an old tab or a script may say of the columns; and of a file that is sent twice one is kept. */
+    @Test
+    void aFileIsKeptWholeOrNotAtAllAndOnce() {
+        for (String columns : new String[] {
+            "&temperature=-1", "&time=-1", "&time=40", "&temperature=2147483647", "&heads=99999", "&column-999=new"
+        }) {
+            HttpResponse<String> refused = keep(columns);
+            assertThat(refused.statusCode()).as(columns).isEqualTo(422);
+            assertThat(clocks()).as(columns).isEmpty();
+        }
+        assertThat(keep("&column-2=new").statusCode()).isEqualTo(302);
+        assertThat(keep("&column-2=new").statusCode()).isIn(302, 422);
+        assertThat(clocks()).containsOnlyKeys("curve[1]/trace", "curve[2]/trace");
+        assertThat(book.opened(UUID.fromString(id()), "trial")).isEqualTo(2);
+    }
+
+    /** A meter with no probe in it, text of another program, very many columns. */
+    @Test
+    void numbersThatAreNoTemperaturesAreNamedByTheirLine() {
+        String odd = "time (s);T (°C)\n0;21.3\n30;9.9E37\n60;1e300\n90;-300\n120;5000\n150;21.5\n1e9;21.6\n";
+        String shown = looked(odd.getBytes(StandardCharsets.UTF_8));
+        assertThat(shown)
+                .contains("“9.9E37” is no temperature", "“1e300” is no temperature", "“-300” is no temperature")
+                .contains("months after the first")
+                .doesNotContain("“5000” is no temperature");
+        String utf16 = "time (s);T (°C)\n0;21.3\n30;21.4\n60;21.5\n";
+        assertThat(looked(utf16.getBytes(StandardCharsets.UTF_16))).contains("21.4", "T (°C)");
+        assertThat(looked(utf16.getBytes(StandardCharsets.UTF_16LE))).contains("Save it as text in UTF-8");
+        String wide = "21.3;".repeat(100_000);
+        assertThat(looked((wide + "\n" + wide + "\n").getBytes(StandardCharsets.UTF_8))
+                        .length())
+                .isLessThan(100_000);
+    }
+
+    private String looked(byte[] file) {
+        return hand.upload("/import/clock?trial=1&entry=" + id(), "odd.csv", file)
+                .body()
+                .replace("&quot;", "\"");
+    }
+
     /** A close look is asked for in seconds; what cannot be one shows the whole. */
     @ParameterizedTest
     @CsvSource({

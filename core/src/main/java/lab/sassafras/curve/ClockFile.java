@@ -32,6 +32,9 @@ public record ClockFile(Layout layout, List<String> columns, List<Reading> readi
             Pattern.compile("(?:\\d{4}-\\d\\d-\\d\\d[T ]+|\\d{1,2}[./]\\d{1,2}[./]\\d{4} +)?"
                     + "(?:(\\d{1,2}):)?(\\d{1,3}):([0-5]\\d)(?:[.,](\\d{1,6}))?Z?");
 
+    /** Columns that are offered to choose from. */
+    public static final int MOST_COLUMNS = 40;
+
     /** What stands between two values of a line. */
     public enum Separator {
         /** A tab. */
@@ -311,7 +314,7 @@ public record ClockFile(Layout layout, List<String> columns, List<Reading> readi
                 ? layout.separator().split(lines.get(heads)).size()
                 : 0;
         List<String> above = heads == 0 ? List.of() : layout.separator().split(lines.get(heads - 1));
-        return IntStream.range(0, wide)
+        return IntStream.range(0, Math.min(MOST_COLUMNS, wide))
                 .mapToObj(i -> i < above.size() && !above.get(i).isEmpty() ? above.get(i) : "column " + (i + 1))
                 .toList();
     }

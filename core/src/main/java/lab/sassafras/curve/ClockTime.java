@@ -17,6 +17,9 @@ public final class ClockTime {
      * @param seconds (s)
      */
     public static String write(double seconds) {
+        if (seconds < 0) {
+            return "−" + write(-seconds);
+        }
         long tenths = Math.round(seconds * 10);
         long whole = tenths / 10;
         return whole / 60 + ":" + (whole % 60 < 10 ? "0" : "") + whole % 60

@@ -308,6 +308,11 @@ class ClockPages {
             if (running > ClockScreen.LONGEST.toSeconds() || trace.channel().equals(Trace.FILE)) {
                 throw new Refused("This clock runs no longer. Give the time, in minutes and seconds.");
             }
+            double last = traces.last(trace);
+            if (running < last) {
+                throw new Refused("The clock of this computer was set back: it stands before the last reading, at "
+                        + ClockTime.write(last) + ". Give the time, in minutes and seconds.");
+            }
             double waited = Math.max(0, told.ago() == null ? 0 : told.ago()) / 1000.0;
             return Math.max(0, Math.rint((running - waited) * 10) / 10);
         }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Bench;
@@ -35,6 +36,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** What a class goes by at the bench: its times, the waits begun by them, and a transfer broken off. */
 @Controller
 class PacePages {
+
+    /** A page leads back to a place of its own entry and nowhere else. */
+    private static final Pattern PLACE = Pattern.compile("[a-z][a-z-]{0,30}\\[\\d{1,3}\\]/[a-z][a-z-]{0,30}");
 
     private final LabBook book;
     private final Paces paces;
@@ -178,7 +182,7 @@ class PacePages {
         if (where.equals("clock")) {
             return "/clock?trial=" + trial;
         }
-        return where.isEmpty()
+        return !PLACE.matcher(where).matches()
                 ? "?trial=" + trial
                 : "?at=" + where.replace("[", "%5B").replace("]", "%5D");
     }

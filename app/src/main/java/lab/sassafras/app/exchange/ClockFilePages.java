@@ -43,6 +43,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -69,6 +71,7 @@ class ClockFilePages {
     private final HouseSettings settings;
     private final WhoIsHere who;
     private final Clock clock;
+    private final TransactionTemplate whole;
     /** Files shown and not kept yet, for as long as somebody may take to look. */
     private final Cache<UUID, Waiting> waiting = Caffeine.newBuilder()
             .maximumSize(MOST_WAITING)
@@ -84,7 +87,9 @@ class ClockFilePages {
             Instruments instruments,
             HouseSettings settings,
             WhoIsHere who,
-            Clock clock) {
+            Clock clock,
+            PlatformTransactionManager transactions) {
+        this.whole = new TransactionTemplate(transactions);
         this.book = book;
         this.sheets = sheets;
         this.clocks = clocks;
@@ -117,6 +122,9 @@ class ClockFilePages {
             if (!lines.isEmpty() && !lines.matches("\\d{1,5}")) {
                 throw new Refused("Write how many lines stand above the first reading, as a whole number.");
             }
+            if (beyond(time) || beyond(temperature)) {
+                throw new Refused("There is no such column. Choose one of the first " + ClockFile.MOST_COLUMNS + ".");
+            }
             ClockFile.Separator between = separator == null ? guessed.separator() : separator;
             DecimalMark decimals = mark == null ? guessed.mark() : mark;
             if (between == ClockFile.Separator.COMMA && decimals == DecimalMark.COMMA) {
@@ -131,6 +139,10 @@ class ClockFilePages {
                     temperature == null ? guessed.temperature() : temperature,
                     degreesIn == null ? guessed.degreesIn() : degreesIn);
         }
+    }
+
+    private static boolean beyond(@Nullable Integer column) {
+        return column != null && (column < 0 || column >= ClockFile.MOST_COLUMNS);
     }
 
     /** A reading as the page shows it. */
@@ -155,7 +167,7 @@ class ClockFilePages {
         try {
             upload = Upload.of(request, settings.limits().file());
             UUID pending = UUID.randomUUID();
-            Waiting file = new Waiting(upload.name(), new String(upload.bytes(), StandardCharsets.UTF_8));
+            Waiting file = new Waiting(upload.name(), upload.text());
             ClockFile.Layout layout = ClockFile.guess(file.text());
             waiting.put(pending, file);
             return shown(entry, trial, pending, file, layout, model);
@@ -205,9 +217,20 @@ class ClockFilePages {
             others.values().forEach(ClockFilePages::checked);
             Optional<UUID> thermometer =
                     instrument.filter(each -> instruments.find(each).isPresent());
-            kept(entry, trial, own, thermometer, bench);
-            others.forEach((column, other) -> kept(entry, Objects.requireNonNull(places.get(column)), other, bench));
-            waiting.invalidate(pending);
+            if (!waiting.asMap().remove(pending, file)) {
+                // sent twice: the other one keeps it
+                return "redirect:/entries/" + id + "/strip?trial=" + trial;
+            }
+            try {
+                whole.executeWithoutResult(any -> {
+                    kept(entry, trial, own, thermometer, bench);
+                    others.forEach(
+                            (column, other) -> kept(entry, Objects.requireNonNull(places.get(column)), other, bench));
+                });
+            } catch (RuntimeException failed) {
+                waiting.put(pending, file);
+                throw failed;
+            }
             return "redirect:/entries/" + id + "/strip?trial=" + trial;
         } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

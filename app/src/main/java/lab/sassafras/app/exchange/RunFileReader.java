@@ -30,10 +30,17 @@ class RunFileReader {
         JsonNode tree = tree(bytes);
         refuseTooDeep(tree, 0, "");
         withoutNulls(tree);
-        boolean newer = tree.path("version").asInt(0) == RunFile.VERSION
-                && tree.path("minor").asInt(0) > RunFile.MINOR;
+        boolean newer = whole(tree.path("version")) == RunFile.VERSION && whole(tree.path("minor")) > RunFile.MINOR;
         schema.check(tree, newer);
-        return RunChecks.checked(json.treeToValue(tree, RunFile.class));
+        try {
+            return RunChecks.checked(json.treeToValue(tree, RunFile.class));
+        } catch (JacksonException beyond) {
+            throw new Refused("A number in this file is beyond what one can be there. Nothing was read from it.");
+        }
+    }
+
+    private static long whole(JsonNode node) {
+        return node.isNumber() && node.canConvertToLong() ? node.longValue() : 0;
     }
 
     /** What says whether two files hold the same, however they are laid out (SHA-256, hexadecimal). */

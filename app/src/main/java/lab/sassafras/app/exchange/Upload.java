@@ -3,6 +3,7 @@ package lab.sassafras.app.exchange;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import lab.sassafras.app.door.TooSlow;
 import lab.sassafras.measure.Refused;
 import org.apache.commons.fileupload2.core.FileItemInput;
@@ -24,6 +25,22 @@ record Upload(String name, byte[] bytes) {
 
     static final Upload NONE = new Upload("", new byte[0]);
     private static final String CHOOSE = "No file was chosen. Choose one and try again.";
+
+    /**
+     * Its text: UTF-8, or UTF-16 where it begins by saying so, as some programs write it.
+     *
+     * @throws Refused where it is no text of either
+     */
+    String text() {
+        boolean little = bytes.length > 1 && (bytes[0] & 0xff) == 0xff && (bytes[1] & 0xff) == 0xfe;
+        boolean big = bytes.length > 1 && (bytes[0] & 0xff) == 0xfe && (bytes[1] & 0xff) == 0xff;
+        String text = new String(bytes, little || big ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
+        if (text.indexOf('\0') >= 0) {
+            throw new Refused(
+                    "This is no text, or it is written in UTF-16 without saying so. Save it as text in UTF-8.");
+        }
+        return text;
+    }
 
     /** What was sent is more than a run file can be. */
     static final class TooLarge extends Refused {

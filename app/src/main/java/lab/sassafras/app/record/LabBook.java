@@ -347,6 +347,7 @@ public class LabBook {
                 throw new Refused("An entry holds at most " + MOST_OPENED + " of each. Begin a new entry.");
             }
             persisted(new Opened(entryId, what, number, who, now()));
+            entities.flush();
             events.publishEvent(Added.toEntry(entryId));
             return number;
         });

@@ -3,11 +3,13 @@ package lab.sassafras.app.record;
 import java.util.UUID;
 
 /**
- * How much was kept of an entry. Rows are only ever added, so equal stamps mean that nothing changed; counts, and not
- * the
- * highest sequence, because that stays the same while an earlier row is committed after a later one.
+ * How much was kept of an entry. Rows are only ever added, so equal stamps mean that nothing changed; counts, and not the
+ * highest sequence, because that stays the same while an earlier row is committed after a later one. What may be called
+ * or settled otherwise stands in it as it is.
+ *
+ * @param around name of its bench and conventions of its period
  */
-public record Stamp(UUID entry, long observations, long decisions, long openings, long chunks) {
+public record Stamp(UUID entry, long observations, long decisions, long openings, long chunks, String around) {
 
     /** How much that is in all: it only grows. */
     public long number() {

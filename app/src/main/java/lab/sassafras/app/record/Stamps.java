@@ -20,9 +20,15 @@ public class Stamps {
             + "join bench source on source.id = trace.bench_id join bench on bench.period_id = source.period_id "
             + "join entry on entry.bench_id = bench.id and (source.id = bench.id or trace.channel = 'room') ";
 
+    /** What a bench is called and what its period goes by. */
+    private static final String AROUND =
+            "bench.name || ' ' || coalesce((select listagg(question || '=' || school, ' ') "
+                    + "within group (order by question) from period_school where period_id = bench.period_id), '')";
+
     private static final String OF_ONE = "select (select count(*) from observation where entry_id = ?), "
             + "(select count(*) from decision where entry_id = ?), (select count(*) from opened where entry_id = ?), "
-            + "(select count(*) from " + CHUNKS + "where entry.id = ?), ";
+            + "(select count(*) from " + CHUNKS + "where entry.id = ?), (select " + AROUND
+            + " from entry join bench on bench.id = entry.bench_id where entry.id = ?), ";
     private static final String OF_SHELF = "(select count(*) from vessel), (select count(*) from instrument), "
             + "(select count(*) from calibration), (select count(*) from decision where entry_id is null), (select count(*) from own_substance)";
 
@@ -43,8 +49,15 @@ public class Stamps {
         return database.queryForObject(
                 OF_ONE + OF_SHELF,
                 (row, any) -> new Now(
-                        new Stamp(entry, row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4)),
-                        new Shelf(row.getLong(5), row.getLong(6), row.getLong(7), row.getLong(8), row.getLong(9))),
+                        new Stamp(
+                                entry,
+                                row.getLong(1),
+                                row.getLong(2),
+                                row.getLong(3),
+                                row.getLong(4),
+                                row.getString(5)),
+                        new Shelf(row.getLong(6), row.getLong(7), row.getLong(8), row.getLong(9), row.getLong(10))),
+                entry,
                 entry,
                 entry,
                 entry,
@@ -71,6 +84,15 @@ public class Stamps {
     /** Stamps of every entry of a period. */
     public Map<UUID, Stamp> of(Period period) {
         Map<UUID, long[]> counts = new HashMap<>();
+        Map<UUID, String> around = new HashMap<>();
+        database.query(
+                "select entry.id, " + AROUND
+                        + " from entry join bench on bench.id = entry.bench_id where bench.period_id = ?",
+                row -> {
+                    around.put(row.getObject(1, UUID.class), row.getString(2));
+                    counts.put(row.getObject(1, UUID.class), new long[4]);
+                },
+                period.id());
         List<String> tables = List.of("observation", "decision", "opened");
         for (int i = 0; i < tables.size(); i++) {
             int column = i;
@@ -91,7 +113,8 @@ public class Stamps {
                 },
                 period.id());
         Map<UUID, Stamp> stamps = new HashMap<>();
-        counts.forEach((entry, count) -> stamps.put(entry, new Stamp(entry, count[0], count[1], count[2], count[3])));
+        counts.forEach((entry, count) -> stamps.put(
+                entry, new Stamp(entry, count[0], count[1], count[2], count[3], around.getOrDefault(entry, ""))));
         return stamps;
     }
 }

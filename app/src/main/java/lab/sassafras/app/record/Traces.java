@@ -240,6 +240,18 @@ public class Traces {
         }
     }
 
+    /** Second of the last reading of a trace; 0 while it has none. */
+    @Transactional(readOnly = true)
+    public double last(Trace trace) {
+        return entities.createQuery("from TraceChunk where traceId = :trace", TraceChunk.class)
+                .setParameter("trace", trace.id())
+                .getResultStream()
+                .flatMap(TraceChunk::readings)
+                .mapToDouble(TraceChunk.Read::seconds)
+                .max()
+                .orElse(0);
+    }
+
     /** Every reading of a trace, in order of time; of two at one instant the one given later comes later. */
     @Transactional(readOnly = true)
     public List<TraceChunk.Read> readings(UUID trace) {

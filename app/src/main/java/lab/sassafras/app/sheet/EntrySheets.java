@@ -47,6 +47,7 @@ import lab.sassafras.measure.TimeBudget;
 import lab.sassafras.verdict.Reduction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Assembles sheets from the book and the shelf, and keeps the ones looked at lately with what they came to. A kept
@@ -95,10 +96,16 @@ public class EntrySheets {
             return known.sheet;
         }
         EntrySheet sheet = read(entry, book.rows(entry.id()), now.entry(), shelves.at(now.shelf()), path);
-        if (!path.circle) {
+        if (!path.circle && !beingWritten()) {
             whole.put(entry.id(), new Kept(sheet, now.shelf()));
         }
         return sheet;
+    }
+
+    /** What is read while something is being kept may be taken back yet. */
+    private static boolean beingWritten() {
+        return TransactionSynchronizationManager.isActualTransactionActive()
+                && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
     }
 
     /**

@@ -117,7 +117,7 @@ public class StandingLines {
     }
 
     private static Stamp own(Entry entry, Map<UUID, Stamp> now) {
-        return now.getOrDefault(entry.id(), new Stamp(entry.id(), 0, 0, 0, 0));
+        return now.getOrDefault(entry.id(), new Stamp(entry.id(), 0, 0, 0, 0, ""));
     }
 
     /** Works out every line of a period that is not kept. */

@@ -33,6 +33,8 @@ class TraceInFileTest extends HouseTest {
                 "[ 60.0, \"21.0\" ] | [ 60.0, \"warm\" ] | traces.trace-1.readings[2] cannot stand: “warm” is not a plain number",
                 "[ 60.0, \"21.0\" ] | [ 60.0, \"21,0\" ] | writes decimals with a point",
                 "\"still rising\" | \"still rising\", \"weather\" : 1 | weather is not a field",
+                "\"minor\" : 1 | \"minor\" : 99999999999 | beyond what one can be",
+                "\"every\" : 30 | \"every\" : 1e400 | traces.trace-1.every",
                 "\"every\" : 30 | \"room\" : [ 900 ], \"every\" : 30 | must be a temperature from -60 to 100"
             })
     void whatIsWrongWithItIsSaidWithItsPlace(String what, String to, String why) {
