@@ -160,7 +160,7 @@ class BadInputTest extends HouseTest {
             return body;
         }));
         assertThat(answer.statusCode()).isEqualTo(413);
-        assertThat(answer.body()).contains("larger than 5 MB");
+        assertThat(answer.body()).contains("larger than 8 MB");
 
         Path large = Files.createTempFile("run", ".json");
         Files.write(large, new byte[50 << 20]);
@@ -168,7 +168,7 @@ class BadInputTest extends HouseTest {
             browser.allowing("413").open("/import");
             browser.page().setInputFiles("#file", large);
             browser.page().click("button.act");
-            assertThat(browser.text(".problem")).contains("larger than 5 MB", "Nothing was read from it");
+            assertThat(browser.text(".problem")).contains("larger than 8 MB", "Nothing was read from it");
         } finally {
             Files.delete(large);
         }

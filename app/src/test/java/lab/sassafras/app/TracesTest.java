@@ -327,4 +327,29 @@ class TracesTest extends HouseTest {
                 "J");
         assertThat(clocks.of(sheets.of(entry), 1).orElseThrow().counting()).hasSize(18);
     }
+
+    /** A record is full at a hundred thousand: refused in words, nothing cut off; and its file, of several MB, is read again. */
+    @Test
+    void aFullRecordTakesNoMoreAndComesBackWhole() {
+        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        Trace trace = begun(
+                entry.bench(),
+                IntStream.range(0, Traces.MOST_READINGS)
+                        .mapToObj(i -> new Reading(i / 10.0, 21 + i % 7 / 100.0))
+                        .toList());
+        uses.keep(
+                UUID.randomUUID(),
+                sheets.of(entry),
+                1,
+                TraceUse.whole(trace.id().toString(), 1000),
+                "the long one",
+                entry.bench());
+        assertThatThrownBy(
+                        () -> traces.add(UUID.randomUUID(), trace, TraceChunk.Given.typed(99_999, 21, "21", "Hazel")))
+                .hasMessageContaining("holds 100000 readings, and no more go in");
+        byte[] file = get("/entries/" + entry.id() + "/run.json").body().getBytes(UTF_8);
+        assertThat(file.length).isGreaterThan(1_500_000);
+        Hand hand = new Hand(address(""));
+        assertThat(hand.upload("run.json", file).statusCode()).isEqualTo(302);
+    }
 }

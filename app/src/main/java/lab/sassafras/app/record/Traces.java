@@ -216,7 +216,19 @@ public class Traces {
                         "Nothing at a bench is that hot or that cold. Type what the thermometer shows, in °C.");
             }
         }
+        if (many(trace) + given.seconds().length > MOST_READINGS) {
+            throw new Refused("This record holds " + MOST_READINGS
+                    + " readings, and no more go in. Begin another clock; nothing that was kept is lost.");
+        }
         kept(id, trace, given);
+    }
+
+    private long many(Trace trace) {
+        return ((Number) entities.createNativeQuery(
+                                "select coalesce(sum(cardinality(seconds)), 0) from trace_chunk where trace_id = :trace")
+                        .setParameter("trace", trace.id())
+                        .getSingleResult())
+                .longValue();
     }
 
     /** What a run file tells is kept as it tells it: what can never have been is left aside where it is read. */

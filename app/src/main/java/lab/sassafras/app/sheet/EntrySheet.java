@@ -50,6 +50,13 @@ public record EntrySheet(
         stamps = List.copyOf(stamps);
     }
 
+    /** How many readings on clocks it holds at hand. */
+    int readings() {
+        return sheet().setting().traces().values().stream()
+                .mapToInt(each -> each.readings().size())
+                .sum();
+    }
+
     /** How much had been kept of it when it was read: it only grows. */
     public long seen() {
         return stamps.get(0).number();

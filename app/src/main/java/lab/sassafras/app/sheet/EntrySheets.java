@@ -67,13 +67,20 @@ public class EntrySheets {
 
     EntrySheets(LabBook book, Traces traces, Shelves shelves, Stamps stamps, Clocks clocks, HouseSettings settings) {
         this.clocks = clocks;
-        this.whole =
-                Caffeine.newBuilder().maximumSize(settings.limits().entries()).build();
+        this.whole = Caffeine.newBuilder()
+                .maximumWeight((long) OF_AN_ENTRY * settings.limits().entries())
+                .weigher((UUID id, Kept kept) -> OF_AN_ENTRY + kept.sheet.readings() / READINGS_FOR_ONE)
+                .build();
         this.book = book;
         this.traces = traces;
         this.shelves = shelves;
         this.stamps = stamps;
     }
+
+    /** What is kept is weighed: an entry counts ten, and every five hundred readings on its clocks one more. */
+    private static final int OF_AN_ENTRY = 10;
+
+    private static final int READINGS_FOR_ONE = 500;
 
     private record Kept(EntrySheet sheet, Stamps.Shelf shelf) {}
 
