@@ -62,7 +62,8 @@ class EverySlotTest {
                 given("1", "furlong"),
                 given("1", dimension == Dimension.MASS ? "°C" : "g"));
         Stream<Intake.Answer> below = dimension.floor().isPresent() ? Stream.of(given("-274", unit)) : Stream.empty();
-        Stream<Intake.Answer> above = dimension.ceiling().isPresent() ? Stream.of(given("101", unit)) : Stream.empty();
+        Stream<Intake.Answer> above = dimension.ceiling().stream()
+                .mapToObj(ceiling -> given(Figures.POINT.plain(Math.nextUp((float) ceiling)), unit));
         return Stream.of(always, below, above).flatMap(each -> each);
     }
 

@@ -309,7 +309,8 @@ class ClockPages {
                 throw new Refused("This clock runs no longer. Give the time, in minutes and seconds.");
             }
             double last = traces.last(trace);
-            if (running < last) {
+            // a mark may be typed a little before it has come
+            if (running + trace.every() < last) {
                 throw new Refused("The clock of this computer was set back: it stands before the last reading, at "
                         + ClockTime.write(last) + ". Give the time, in minutes and seconds.");
             }

@@ -16,6 +16,7 @@ import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TimeBudget;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -270,6 +271,7 @@ public class Traces {
         return entities.createQuery("from TraceChunk where traceId = :trace order by seq", TraceChunk.class)
                 .setParameter("trace", trace)
                 .getResultStream()
+                .peek(any -> TimeBudget.check())
                 .flatMap(TraceChunk::readings)
                 .map(signed())
                 .sorted(Comparator.comparingDouble(TraceChunk.Read::seconds))

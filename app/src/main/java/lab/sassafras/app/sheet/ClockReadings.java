@@ -12,6 +12,7 @@ import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.TimeBudget;
 
 /**
  * The readings of one trace as they stand: of two at one instant the later given counts, and what was set aside does
@@ -62,6 +63,9 @@ public record ClockReadings(Trace trace, List<Line> lines) {
         Map<String, Decision> aside = decisions.readingsAside(trace.id());
         List<Line> lines = new ArrayList<>();
         for (int i = 0; i < readings.size(); i++) {
+            if (i % 1000 == 0) {
+                TimeBudget.check();
+            }
             TraceChunk.Read each = readings.get(i);
             Optional<Decision> out = aside.isEmpty()
                     ? Optional.empty()
