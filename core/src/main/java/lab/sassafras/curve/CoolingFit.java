@@ -428,6 +428,11 @@ final class CoolingFit {
         return LossModel.cooling(at, since, past);
     }
 
+    /** The fit at many times, what does not change worked once. */
+    LossModel.Laid laid() {
+        return model.new Laid(at);
+    }
+
     /** What a reading lies off the fit by (°C). */
     double off(int i) {
         return offs[i];

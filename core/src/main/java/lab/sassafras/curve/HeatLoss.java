@@ -261,14 +261,19 @@ final class HeatLoss {
         double variance = 0;
         double[] by = new double[LossModel.NUMBERS];
         int end = reading(fit.end());
+        LossModel.Laid laid = cooling.laid();
+        double here = shown(of.before, cooling, laid);
         for (int i = of.before; i < end; i++) {
             double step = of.seconds[i + 1] - of.seconds[i];
             double sooner = i > of.before ? of.seconds[i] - of.seconds[i - 1] : 0;
-            area += step * (shown(i, cooling) + shown(i + 1, cooling)) / 2;
-            variance += Math.pow((step + sooner) / 2 * noise, 2) * together;
+            double next = shown(i + 1, cooling, laid);
+            area += step * (here + next) / 2;
+            here = next;
+            double reach = (step + sooner) / 2 * noise;
+            variance += reach * reach * together;
         }
         if (until > 0) {
-            Gap gap = new Gap(of.seconds[of.before], shown(of.before, cooling), cooling, noise);
+            Gap gap = new Gap(of.seconds[of.before], shown(of.before, cooling, laid), cooling, noise);
             area += gap.area();
             variance += gap.variance();
             by[LossModel.START] = rate * gap.byStart();
@@ -290,8 +295,8 @@ final class HeatLoss {
     }
 
     /** A reading; one that lies far beyond the cooling curve touched something, and counts as on it: no heat is given back. */
-    private double shown(int i, CoolingFit cooling) {
-        double curve = cooling.cooling(of.seconds[i], true);
+    private double shown(int i, CoolingFit cooling, LossModel.Laid laid) {
+        double curve = laid.coolingAfter(of.seconds[i]);
         double beyond = (of.temperatures[i] - curve) * Math.signum(curve - cooling.at(LossModel.START));
         return beyond > TOUCHED * noise ? curve : of.temperatures[i];
     }

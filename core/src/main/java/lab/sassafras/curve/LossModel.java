@@ -194,6 +194,11 @@ final class LossModel {
             return past && tail ? value - where[TAIL] * Math.exp(-(since - tailFrom) / tailTime) : value;
         }
 
+        /** The cooling curve after mixing, without a tail (°C). */
+        double coolingAfter(double since) {
+            return restAfter + (where[END] - restAfter) * Math.exp(-after * since);
+        }
+
         /** Works out the temperature, how fast it changes and how fast that changes, at a time from mixing: two exponentials for three. */
         void lay(double since, boolean past) {
             double rate = past ? after : k;
