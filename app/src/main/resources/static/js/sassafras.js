@@ -164,7 +164,14 @@ document.addEventListener('DOMContentLoaded', () => {
    connections for all its pages. Back at it, what others wrote meanwhile is shown. */
 const changes = {
   stream: null,
-  page: Math.random().toString(36).slice(2),
+  page: (() => {
+    const fresh = Math.random().toString(36).slice(2);
+    try {
+      const kept = window.sessionStorage.getItem('tab') || fresh;
+      window.sessionStorage.setItem('tab', kept);
+      return kept;
+    } catch (shut) { return fresh; }
+  })(),
   listen() {
     const main = document.querySelector('[data-changes]');
     if (!main || !window.EventSource || changes.stream || document.visibilityState !== 'visible') { return; }

@@ -76,11 +76,18 @@ class Streams {
     /**
      * Who listens.
      *
-     * @param page    the page's own name for itself; what it wrote itself does not come back to it
+     * @param page    what the page calls the tab it is in; what it wrote itself does not come back to it
      * @param browser whatever tells browsers of one address apart
      * @param address it comes from
      */
     record Listener(String page, String browser, String address) {
+
+        boolean tab(Listener other) {
+            return !page.isEmpty()
+                    && page.equals(other.page)
+                    && browser.equals(other.browser)
+                    && address.equals(other.address);
+        }
 
         List<String> counted() {
             return List.of("", "address " + address, "browser " + address + " " + browser);
@@ -102,6 +109,8 @@ class Streams {
             HttpServletResponse response)
             throws IOException {
         Stream stream = new Stream(listener, topics, region);
+        // a browser does not say that a page was left, but which page came in its place in the same tab
+        everyOne().stream().filter(each -> each.listener.tab(listener)).forEach(Stream::end);
         if (!counted(stream)) {
             return false;
         }

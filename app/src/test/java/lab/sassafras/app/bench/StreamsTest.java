@@ -132,7 +132,7 @@ class StreamsTest {
         for (int i = 0; i < Streams.OF_A_BROWSER; i++) {
             assertThat(open(new Client(), listener("p" + i, 1, 1), false)).isTrue();
         }
-        assertThat(open(new Client(), listener("p", 1, 1), false)).isFalse();
+        assertThat(open(new Client(), listener("ninth", 1, 1), false)).isFalse();
         int opened = Streams.OF_A_BROWSER;
         for (int address = 1; address <= 3; address++) {
             while (open(new Client(), listener("p", opened, address), false)) {
@@ -145,6 +145,20 @@ class StreamsTest {
         assertThat(streams.size()).isZero();
         assertThat(streams.topics()).isZero();
         assertThat(open(new Client(), listener("late", 1, 9), false)).isFalse();
+    }
+
+    /** Twenty pages one after another in one tab: each takes the place of the one before, which nobody said goodbye for. */
+    @Test
+    void thePageATabGoesOnToTakesThePlaceOfTheOneBefore() {
+        Client first = new Client();
+        open(first, listener("tab", 1, 1), false);
+        for (int i = 0; i < 20; i++) {
+            assertThat(open(new Client(), listener("tab", 1, 1), false)).isTrue();
+        }
+        verify(first.async).complete();
+        open(new Client(), listener("tab", 2, 1), false);
+        open(new Client(), listener("another", 1, 1), false);
+        assertThat(streams.size()).isEqualTo(3);
     }
 
     @Test
