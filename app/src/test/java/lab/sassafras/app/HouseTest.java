@@ -139,6 +139,13 @@ public abstract class HouseTest {
         return imports.take(demo(name), name, "a test");
     }
 
+    /** A file of the demo in a period of its own, at whose benches nobody else reads. */
+    protected Entry alone(String name) {
+        String file = new String(demo(name), java.nio.charset.StandardCharsets.UTF_8)
+                .replaceFirst("\"title\"\\s*:\\s*\"[^\"]*\"", "\"title\" : \"Alone " + UUID.randomUUID() + "\"");
+        return imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), name, "a test");
+    }
+
     protected HttpResponse<String> get(String path) {
         return send(HttpRequest.newBuilder(URI.create(address(path)))
                 .header("Accept", "text/html,*/*")

@@ -40,7 +40,7 @@ class OnTheClockTest extends HouseTest {
 
     @Test
     void everyReadingKeepsItsOwnTimeAndSpaceMarksTheMixing() {
-        Entry entry = imported("4-still-at-the-bench.json");
+        Entry entry = alone("4-still-at-the-bench.json");
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
             browser.page().click("text=Read on a clock");
@@ -191,7 +191,7 @@ class OnTheClockTest extends HouseTest {
 
     @Test
     void aFileFromAnywhereIsShownBeforeItIsKeptAndLeavesAsCsv() throws IOException {
-        Entry entry = imported("4-still-at-the-bench.json");
+        Entry entry = alone("4-still-at-the-bench.json");
         Path file = Files.createTempFile("probe", ".csv");
         Files.writeString(
                 file,

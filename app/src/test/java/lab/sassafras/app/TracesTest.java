@@ -67,7 +67,7 @@ class TracesTest extends HouseTest {
 
     @Test
     void aReadingGivenTwiceUnderOneKeyIsKeptOnceAndAnotherUnderItIsRefused() {
-        Trace trace = begun(imported("4-still-at-the-bench.json").bench(), List.of());
+        Trace trace = begun(alone("4-still-at-the-bench.json").bench(), List.of());
         UUID key = UUID.randomUUID();
         traces.add(key, trace, TraceChunk.Given.typed(30, 21.4, "21.4", "Juniper"));
         traces.add(key, trace, TraceChunk.Given.typed(30, 21.4, "21.4", "Juniper"));
@@ -82,7 +82,7 @@ class TracesTest extends HouseTest {
 
     @Test
     void whatIsNoReadingIsRefused() {
-        Trace trace = begun(imported("4-still-at-the-bench.json").bench(), List.of());
+        Trace trace = begun(alone("4-still-at-the-bench.json").bench(), List.of());
         for (double[] wrong :
                 new double[][] {{-1, 21}, {Double.NaN, 21}, {1e9, 21}, {30, Double.NaN}, {30, Double.POSITIVE_INFINITY}
                 }) {
@@ -102,7 +102,7 @@ class TracesTest extends HouseTest {
     /** As many as a record may hold come back in order of time, whatever order they were given in. */
     @Test
     void veryManyReadingsLieInFewRowsAndComeBackInOrder() {
-        Bench bench = imported("4-still-at-the-bench.json").bench();
+        Bench bench = alone("4-still-at-the-bench.json").bench();
         List<Reading> many = IntStream.range(0, 20_000)
                 .mapToObj(i -> new Reading((i * 7919L) % 20_000, 21 + i % 10 / 10.0))
                 .toList();
@@ -115,7 +115,7 @@ class TracesTest extends HouseTest {
 
     @Test
     void theTrialsClockIsItsOwnOrElseTheNewestNoTrialIsReadFrom() {
-        Entry entry = imported("4-still-at-the-bench.json");
+        Entry entry = alone("4-still-at-the-bench.json");
         assertThat(clocks.of(sheets.of(entry), 1)).isEmpty();
         Trace older = begun(entry.bench(), curve());
         Trace newer = begun(entry.bench(), curve());
@@ -152,7 +152,7 @@ class TracesTest extends HouseTest {
 
     @Test
     void aUseOfReadingsIsReplacedWithAReasonAndStruckOut() {
-        Entry entry = imported("4-still-at-the-bench.json");
+        Entry entry = alone("4-still-at-the-bench.json");
         String trace = begun(entry.bench(), curve()).id().toString();
         uses.keep(UUID.randomUUID(), sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
         uses.keep(UUID.randomUUID(), sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
@@ -213,7 +213,7 @@ class TracesTest extends HouseTest {
     /** A run's room is what was read while it ran, or a quarter of an hour before or after; no other hour of the period. */
     @Test
     void theRoomOfARunIsWhatWasReadWhileItRan() {
-        Entry entry = imported("4-still-at-the-bench.json");
+        Entry entry = alone("4-still-at-the-bench.json");
         try {
             SettableWeather.clockOff(Duration.ofHours(-10));
             Trace ran = traces.begin(UUID.randomUUID(), entry.bench(), Trace.HAND, Optional.empty(), 30);
@@ -264,7 +264,7 @@ class TracesTest extends HouseTest {
     /** A long record's page is short, and any of its readings can be set aside by its time. */
     @Test
     void oneOfVeryManyIsSetAsideByItsTime() {
-        Entry entry = imported("4-still-at-the-bench.json");
+        Entry entry = alone("4-still-at-the-bench.json");
         Trace trace = begun(
                 entry.bench(),
                 IntStream.range(0, 5_000)
@@ -295,7 +295,7 @@ class TracesTest extends HouseTest {
     /** Of two at one instant the later given counts, and a reading set aside does not. */
     @Test
     void oneInstantHasOneReading() {
-        Entry entry = imported("4-still-at-the-bench.json");
+        Entry entry = alone("4-still-at-the-bench.json");
         Trace trace = begun(entry.bench(), curve());
         traces.add(UUID.randomUUID(), trace, TraceChunk.Given.typed(60, 21.7, "21.7", "Juniper"));
         uses.keep(
