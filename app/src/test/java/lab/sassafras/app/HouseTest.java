@@ -141,7 +141,11 @@ public abstract class HouseTest {
 
     /** A file of the demo in a period of its own, at whose benches nobody else reads. */
     protected Entry alone(String name) {
-        String file = new String(demo(name), java.nio.charset.StandardCharsets.UTF_8)
+        return alone(demo(name), name);
+    }
+
+    protected Entry alone(byte[] run, String name) {
+        String file = new String(run, java.nio.charset.StandardCharsets.UTF_8)
                 .replaceFirst("\"title\"\\s*:\\s*\"[^\"]*\"", "\"title\" : \"Alone " + UUID.randomUUID() + "\"");
         return imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), name, "a test");
     }

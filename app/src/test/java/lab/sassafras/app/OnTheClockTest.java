@@ -84,7 +84,7 @@ class OnTheClockTest extends HouseTest {
 
     @Test
     void theStripGivesTheChangeEveryWayAndIsMovedByHand() {
-        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        Entry entry = alone(example("solid-with-solution-on-a-clock"), "run.json");
         String strip = "/entries/" + entry.id() + "/strip";
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Hazel").open(strip);
@@ -136,6 +136,7 @@ class OnTheClockTest extends HouseTest {
             assertThat(browser.text("[data-live=why]")).contains("was not read");
             browser.open("/entries/" + entry.id() + "/clock");
             browser.page().click("text=Read the room");
+            assertThat(browser.text("details[open]")).contains("does not count for this run");
             browser.page().fill("#room", "210");
             browser.page().press("#room", "Enter");
             assertThat(browser.text("#room-problem")).contains("210 °C is no room to work in");

@@ -370,7 +370,10 @@ class ClockPages {
                 traces.room(entry.entry().period()).stream()
                         .map(each -> each.text().orElse(""))
                         .toList());
-        model.addAttribute("roomAsked", entry.conventions().in(Question.CHANGE).goesByTheRoom());
+        boolean late = readings.isPresent() && !clocks.roomCounts(readings.get());
+        model.addAttribute("roomLate", late);
+        model.addAttribute(
+                "roomAsked", !late && entry.conventions().in(Question.CHANGE).goesByTheRoom());
         model.addAttribute("usual", USUAL);
         model.addAttribute(
                 "thermometers",

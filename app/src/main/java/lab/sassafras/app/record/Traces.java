@@ -161,13 +161,21 @@ public class Traces {
                     .setParameter("trace", brought.get())
                     .getResultList());
         }
-        Instant from = of.begunAt().minus(AROUND);
-        Instant to = of.begunAt().plusMillis((long) (1000 * last)).plus(AROUND);
         return temperatures(roomOf(period)
                 .setParameter("room", Trace.ROOM)
                 .getResultStream()
-                .filter(each -> !each.madeAt().isBefore(from) && !each.madeAt().isAfter(to))
+                .filter(each -> isOf(of, last, each.madeAt()))
                 .toList());
+    }
+
+    /**
+     * Whether what is read of the room at an instant is of a trace: never of one that came with a run file.
+     *
+     * @param last second of its last reading
+     */
+    public static boolean isOf(Trace of, double last, Instant at) {
+        Instant end = of.begunAt().plusMillis((long) (1000 * last));
+        return of.broughtWith().isEmpty() && !at.isBefore(of.begunAt().minus(AROUND)) && !at.isAfter(end.plus(AROUND));
     }
 
     private static List<Double> temperatures(List<TraceChunk> chunks) {

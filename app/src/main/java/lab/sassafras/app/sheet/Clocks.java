@@ -105,9 +105,17 @@ public class Clocks {
 
     /** Temperature of the room while something was read on a clock, where that was read. */
     public Optional<Room> room(Period period, ClockReadings readings) {
-        double last = readings.lines().isEmpty()
+        return Room.of(traces.room(period, readings.trace(), last(readings)));
+    }
+
+    /** Whether the room read now would be of what was read on a clock: not long after it, nor of a run brought in. */
+    public boolean roomCounts(ClockReadings readings) {
+        return Traces.isOf(readings.trace(), last(readings), clock.instant());
+    }
+
+    private static double last(ClockReadings readings) {
+        return readings.lines().isEmpty()
                 ? 0
                 : readings.lines().get(readings.lines().size() - 1).seconds();
-        return Room.of(traces.room(period, readings.trace(), last));
     }
 }
