@@ -1,6 +1,7 @@
 package lab.sassafras;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -20,6 +21,7 @@ class ArrowsTest {
             "account",
             "curve",
             "convention",
+            "presentation",
             "experiment",
             "calibration",
             "verdict");
@@ -44,6 +46,15 @@ class ArrowsTest {
                         .check(core);
             }
         }
+    }
+
+    @Test
+    void everyRoomStandsInTheList() {
+        assertThat(core.stream()
+                        .map(each -> each.getPackageName().split("\\.", -1))
+                        .filter(each -> each.length > 2)
+                        .map(each -> each[2]))
+                .isSubsetOf(ROOMS);
     }
 
     @Test

@@ -63,7 +63,9 @@ class BombPagesTest extends HouseTest {
     @Test
     void aRunBroughtInGivesEnergyEnthalpyAndFormation() {
         String entry = "/entries/"
-                + imports.take(example("bomb-combustion"), "run.json", "a test").id();
+                + imports.take(example("bomb-combustion"), "run.json", A_TEST)
+                        .orThrow()
+                        .id();
         assertThat(page(entry, "/result"))
                 .contains("energy of combustion per mole, at constant volume")
                 .contains("enthalpy of combustion, to liquid water", "enthalpy of formation of the sample")

@@ -82,7 +82,8 @@ class BoundedWorkTest extends HouseTest {
             observations.add(more);
         }
         assertThat(reduce(run.toString()).statusCode()).isEqualTo(200);
-        Entry entry = imports.take(run.toString().getBytes(StandardCharsets.UTF_8), "large.json", "a test");
+        Entry entry = imports.take(run.toString().getBytes(StandardCharsets.UTF_8), "large.json", A_TEST)
+                .orThrow();
         for (String page : List.of("", "/result", "/result?trial=50", "/observations.csv", "/run.json")) {
             assertThat(get("/entries/" + entry.id() + page).statusCode())
                     .as(page)
@@ -104,7 +105,11 @@ class BoundedWorkTest extends HouseTest {
                                 + "\"ownUncertainty\": 0.4, \"fill\": 100, \"from\": \"elsewhere\"}}")
                         .formatted(cup.name())));
         int instruments = this.instruments.all().size();
-        Entry brought = imports.take(run.toString().getBytes(StandardCharsets.UTF_8), name, "bench Rowan");
+        Entry brought = imports.take(
+                        run.toString().getBytes(StandardCharsets.UTF_8),
+                        name,
+                        lab.sassafras.app.record.Actor.bringing("bench Rowan"))
+                .orThrow();
         Shelf shelf = shelves.now();
         assertThat(shelf.inUse(cup).map(Calibration::id)).contains(own.id());
         assertThat(this.instruments.all())

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.UUID;
-import lab.sassafras.app.notebook.Adoption;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.usecase.AdoptConstant;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -17,7 +19,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 class DecisionsTest extends HouseTest {
 
     @Autowired
-    private Adoption adoption;
+    private AdoptConstant adopting;
+
+    @Autowired
+    private EntrySheets sheets;
 
     @Tag("browser")
     @Test
@@ -41,7 +46,8 @@ class DecisionsTest extends HouseTest {
     @Test
     void aNewerConstantIsOfferedAndNeverAppliedByItself() {
         Entry found = imported("1-calibration.json");
-        Calibration first = adoption.adopt(found, "first", "Hawthorn", newest(found));
+        Calibration first = adopting.adopt(sheets.of(found), "first", newest(found), Actor.house("Hawthorn"))
+                .orThrow();
         try (BenchBrowser browser = browser()) {
             browser.join(found.period().id(), "Hawthorn").open("/bench");
             browser.page().check("input[value=specific-heat-of-solid]");
@@ -56,7 +62,8 @@ class DecisionsTest extends HouseTest {
                     "out",
                     "splashed",
                     "Hawthorn");
-            adoption.adopt(found, "without the splashed trial", "Hawthorn", newest(found));
+            adopting.adopt(sheets.of(found), "without the splashed trial", newest(found), Actor.house("Hawthorn"))
+                    .orThrow();
             browser.open(result);
             assertThat(browser.text(".left")).contains("9.6 ± 3.5", "A newer constant was adopted", "8.9 ±");
             browser.page().click("text=Use the newer one");
@@ -154,7 +161,8 @@ class DecisionsTest extends HouseTest {
         assertThat(get(path + "/result").body()).contains("the slope of the line through the trials, 5 trials");
         String file = get(path + "/run.json").body();
         assertThat(file).contains("\"combination\" : \"line\"");
-        Entry again = imports.take(file.getBytes(StandardCharsets.UTF_8), "slope.json", "a test");
+        Entry again = imports.take(file.getBytes(StandardCharsets.UTF_8), "slope.json", A_TEST)
+                .orThrow();
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(file);
         hand.post(path + "/combination", "combination=mean");
         assertThat(get(path + "/result").body()).contains("mean of 5 trials");

@@ -43,7 +43,8 @@ class ExchangeTest extends HouseTest {
         assertThat(schema.validate(file.replaceFirst("\"text\" : \"[^\"]*\"", "\"text\" : 20.0"), InputFormat.JSON))
                 .isNotEmpty();
         assertThat(reduce(file).statusCode()).isEqualTo(200);
-        Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", "a test");
+        Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", A_TEST)
+                .orThrow();
         assertThat(get("/entries/" + taken.id() + "/run.json").body()).isEqualTo(file.strip());
     }
 
@@ -183,7 +184,8 @@ class ExchangeTest extends HouseTest {
                                 + "      \"reading\" : 99.8,\n      \"actual\" : 100.0,\n      \"uncertainty\" : 0.1\n    } ]");
         JsonNode answer = JSON.readTree(reduce(file).body());
         assertThat(answer.at("/findings").toString()).contains("corrected by the 2 points it was compared at");
-        Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "points.json", "a test");
+        Entry taken = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "points.json", A_TEST)
+                .orThrow();
         assertThat(get("/entries/" + taken.id() + "/run.json").body()).isEqualTo(file.strip());
         assertThat(JSON.readTree(reduce(file.replace("\"actual\" : 100.0", "\"actual\" : 10.0"))
                                 .body())
@@ -199,7 +201,8 @@ class ExchangeTest extends HouseTest {
         assertThat(reduce(later).statusCode()).isEqualTo(200);
         assertThat(reduce(later.replaceFirst("\"minor\" : 7", "\"minor\" : 0")).body())
                 .contains("weather is not a field of a run file, version 2.3");
-        Entry taken = imports.take(later.getBytes(java.nio.charset.StandardCharsets.UTF_8), "later.json", "a test");
+        Entry taken = imports.take(later.getBytes(java.nio.charset.StandardCharsets.UTF_8), "later.json", A_TEST)
+                .orThrow();
         assertThat(get("/entries/" + taken.id() + "/result").body())
                 .contains("later.json (format 2.7, of which this version reads 2.3; what it adds was not kept)");
     }

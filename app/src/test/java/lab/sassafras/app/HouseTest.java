@@ -16,7 +16,7 @@ import java.time.ZoneId;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import lab.sassafras.app.exchange.RunImport;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
@@ -26,6 +26,7 @@ import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.app.usecase.BringInRun;
 import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.DecimalMark;
@@ -51,6 +52,9 @@ public abstract class HouseTest {
     @LocalServerPort
     private int port;
 
+    /** Who brings in a file where it does not matter who. */
+    protected static final Actor A_TEST = Actor.bringing("a test");
+
     @Autowired
     protected LabBook book;
 
@@ -64,7 +68,7 @@ public abstract class HouseTest {
     protected Shelves shelves;
 
     @Autowired
-    protected RunImport imports;
+    protected BringInRun imports;
 
     private final HttpClient http = HttpClient.newHttpClient();
 
@@ -136,7 +140,7 @@ public abstract class HouseTest {
     }
 
     protected Entry imported(String name) {
-        return imports.take(demo(name), name, "a test");
+        return imports.take(demo(name), name, A_TEST).orThrow();
     }
 
     /** A file of the demo in a period of its own, at whose benches nobody else reads. */
@@ -147,7 +151,8 @@ public abstract class HouseTest {
     protected Entry alone(byte[] run, String name) {
         String file = new String(run, java.nio.charset.StandardCharsets.UTF_8)
                 .replaceFirst("\"title\"\\s*:\\s*\"[^\"]*\"", "\"title\" : \"Alone " + UUID.randomUUID() + "\"");
-        return imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), name, "a test");
+        return imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), name, A_TEST)
+                .orThrow();
     }
 
     protected HttpResponse<String> get(String path) {

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import lab.sassafras.app.notebook.Adoption;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
@@ -15,6 +15,7 @@ import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Shown;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.usecase.AdoptConstant;
 import lab.sassafras.calibration.FoundConstant;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -27,7 +28,7 @@ class KeptResultTest extends HouseTest {
     private EntrySheets sheets;
 
     @Autowired
-    private Adoption adoption;
+    private AdoptConstant adopting;
 
     @Autowired
     private JdbcTemplate database;
@@ -72,7 +73,8 @@ class KeptResultTest extends HouseTest {
         calorimeters.add("a cup for the shelf", lab.sassafras.experiment.VesselKind.GLASS_BEAKER);
         EntrySheet shelved = changed(entry, opened);
         Entry found = imported("1-calibration.json");
-        var constant = adoption.adopt(found, "for the test", "Hawthorn", newest(found));
+        var constant = adopting.adopt(sheets.of(found), "for the test", newest(found), Actor.house("Hawthorn"))
+                .orThrow();
         EntrySheet adopted = changed(entry, shelved);
         calorimeters.decide(constant, Decision.ASIDE, "for the test", "Hawthorn");
         changed(entry, adopted);

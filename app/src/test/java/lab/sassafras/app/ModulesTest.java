@@ -1,13 +1,146 @@
 package lab.sassafras.app;
 
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.core.domain.properties.CanBeAnnotated.Predicates.annotatedWith;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaCall;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.lang.ArchCondition;
+import com.tngtech.archunit.lang.ConditionEvents;
+import com.tngtech.archunit.lang.SimpleConditionEvent;
+import jakarta.persistence.EntityManager;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.usecase.UseCase;
+import lab.sassafras.experiment.Doubt;
+import lab.sassafras.experiment.Filling;
 import org.junit.jupiter.api.Test;
 import org.springframework.modulith.core.ApplicationModules;
+import org.springframework.stereotype.Controller;
 
-/** The arrows between the modules of the application. */
+/** The arrows between the modules of the application, and the one way in. */
 class ModulesTest {
+
+    /** What writes, by the class that does. */
+    private static final Map<String, Set<String>> WRITES = Map.of(
+            "LabBook",
+            Set.of("openPeriod", "join", "rename", "remove", "settle", "begin", "keep", "open", "decide", "broughtIn"),
+            "Traces",
+            Set.of("begin", "bringIn", "add", "readRoom"),
+            "Paces",
+            Set.of("choose", "wait"),
+            "Calorimeters",
+            Set.of("add", "adopt", "rename", "decide"),
+            "Instruments",
+            Set.of("add"),
+            "OwnSubstances",
+            Set.of("add", "decide"));
+
+    private static final JavaClasses APP = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("lab.sassafras.app");
 
     @Test
     void modulesKnowOnlyWhatTheySayTheyKnow() {
         ApplicationModules.of(SassafrasApplication.class).verify();
+    }
+
+    @Test
+    void aPageTranslatesAndKeepsNothing() {
+        DescribedPredicate<JavaClass> keeping = DescribedPredicate.describe(
+                "what keeping needs",
+                each -> List.of(Observation.class, Filling.class, Doubt.class, EntityManager.class).stream()
+                        .anyMatch(each::isEquivalentTo));
+        noClasses()
+                .that()
+                .areAnnotatedWith(Controller.class)
+                .should()
+                .dependOnClassesThat(keeping)
+                .check(APP);
+    }
+
+    @Test
+    void onlyAUseCaseWrites() {
+        classes()
+                .that(DescribedPredicate.not(resideInAnyPackage("..usecase..", "..record..", "..shelf..")))
+                .should(callNothingThatWrites())
+                .check(APP);
+        assertThat(WRITES.keySet())
+                .allMatch(name ->
+                        APP.stream().anyMatch(each -> each.getSimpleName().equals(name)));
+        WRITES.forEach((name, methods) -> assertThat(APP.stream()
+                        .filter(each -> each.getSimpleName().equals(name))
+                        .flatMap(each -> each.getMethods().stream())
+                        .map(each -> each.getName()))
+                .as(name)
+                .containsAll(methods));
+    }
+
+    private static ArchCondition<JavaClass> callNothingThatWrites() {
+        return new ArchCondition<>("call nothing that writes") {
+            @Override
+            public void check(JavaClass page, ConditionEvents events) {
+                for (JavaCall<?> call : page.getMethodCallsFromSelf()) {
+                    boolean writes = WRITES.getOrDefault(call.getTargetOwner().getSimpleName(), Set.of())
+                                    .contains(call.getName())
+                            && !call.getTarget().getRawParameterTypes().isEmpty()
+                            && !reads(call);
+                    if (writes) {
+                        events.add(SimpleConditionEvent.violated(page, call.getDescription()));
+                    }
+                }
+            }
+        };
+    }
+
+    /** What came with a file is asked for under the name by which it is noted. */
+    private static boolean reads(JavaCall<?> call) {
+        return call.getName().equals("broughtIn")
+                && call.getTarget().getRawParameterTypes().size() == 1;
+    }
+
+    @Test
+    void noUseCaseCallsAnother() {
+        assertThat(APP.stream().filter(each -> each.isAnnotatedWith(UseCase.class)))
+                .hasSizeBetween(8, 12);
+        APP.stream()
+                .filter(each -> each.isAnnotatedWith(UseCase.class))
+                .forEach(each -> noClasses()
+                        .that()
+                        .areAnnotatedWith(UseCase.class)
+                        .and(DescribedPredicate.not(DescribedPredicate.<JavaClass>describe("itself", each::equals)))
+                        .should()
+                        .dependOnClassesThat(DescribedPredicate.describe(each.getSimpleName(), each::equals))
+                        .check(APP));
+        noClasses()
+                .that(annotatedWith(UseCase.class))
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("..bench..", "..notebook..", "..exchange..", "..shelfpages..", "..door..")
+                .check(APP);
+    }
+
+    /** Who acts is resolved at the door and nowhere else. */
+    @Test
+    void nobodyButTheDoorAsksWhoIsHere() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("..door..")
+                .and()
+                .doNotHaveSimpleName("PeriodPages") // where a hand sits down and leaves
+                .should()
+                .dependOnClassesThat()
+                .areAssignableTo(WhoIsHere.class)
+                .check(APP);
     }
 }

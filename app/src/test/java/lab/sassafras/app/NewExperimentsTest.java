@@ -228,7 +228,8 @@ class NewExperimentsTest extends HouseTest {
         JsonNode answer = JSON.readTree(reduce(even).body());
         assertThat(answer.at("/trials/0/draws/bearsOutLinear").asBoolean()).isFalse();
         assertThat(answer.at("/trials/0/draws/high").asDouble()).isLessThan(-54);
-        Entry entry = imports.take(even.getBytes(StandardCharsets.UTF_8), "run.json", "a test");
+        Entry entry = imports.take(even.getBytes(StandardCharsets.UTF_8), "run.json", A_TEST)
+                .orThrow();
         assertThat(get("/entries/" + entry.id() + "/result").body())
                 .contains("class=\"between\"", "that of 50 000 random draws", "equal within their uncertainty");
     }

@@ -38,7 +38,8 @@ class OnlyAddedTest extends HouseTest {
             })
     void whatWasReadOrDecidedIsNeitherChangedNorRemoved(String statement) {
         Entry entry = imported("2-grey-slug.json");
-        imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        imports.take(example("solid-with-solution-on-a-clock"), "run.json", A_TEST)
+                .orThrow();
         get("/entries/" + entry.id() + "/result");
         book.decide(
                 java.util.Optional.of(entry.id()),

@@ -26,7 +26,8 @@ class StandingLinesTest extends HouseTest {
                 .replaceFirst("\"title\"\\s*:\\s*\"[^\"]*\"", "\"title\": \"A large class\"");
         Entry last = null;
         for (int i = 0; i < 40; i++) {
-            last = imports.take(file.getBytes(StandardCharsets.UTF_8), "slug.json", "a test");
+            last = imports.take(file.getBytes(StandardCharsets.UTF_8), "slug.json", A_TEST)
+                    .orThrow();
         }
         Period period = last.period();
         List<Entry> entries = book.entriesOf(period);

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
@@ -22,7 +23,8 @@ import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
-import lab.sassafras.app.sheet.TraceUses;
+import lab.sassafras.app.usecase.TakeFromClock;
+import lab.sassafras.app.usecase.TellWaits;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Refused;
@@ -37,7 +39,10 @@ class TracesTest extends HouseTest {
     private Traces traces;
 
     @Autowired
-    private TraceUses uses;
+    private TakeFromClock taking;
+
+    @Autowired
+    private TellWaits telling;
 
     @Autowired
     private EntrySheets sheets;
@@ -120,13 +125,7 @@ class TracesTest extends HouseTest {
         Trace older = begun(entry.bench(), curve());
         Trace newer = begun(entry.bench(), curve());
         assertThat(clocks.of(sheets.of(entry), 1)).map(ClockReadings::id).contains(newer.id());
-        uses.keep(
-                UUID.randomUUID(),
-                sheets.of(entry),
-                1,
-                TraceUse.whole(older.id().toString(), 180),
-                "",
-                entry.bench());
+        keep(sheets.of(entry), 1, TraceUse.whole(older.id().toString(), 180), "", entry.bench());
         assertThat(clocks.of(sheets.of(entry), 1)).map(ClockReadings::id).contains(older.id());
         book.open(entry.id(), "trial", "Juniper");
         assertThat(clocks.of(sheets.of(entry), 2)).map(ClockReadings::id).contains(newer.id());
@@ -134,13 +133,8 @@ class TracesTest extends HouseTest {
         Entry other = imported("2-grey-slug.json");
         Trace elsewhere = begun(book.join(other.period(), "Somewhere else"), curve());
         assertThat(clocks.of(sheets.of(other), 1)).isEmpty();
-        assertThatThrownBy(() -> uses.keep(
-                        UUID.randomUUID(),
-                        sheets.of(other),
-                        1,
-                        TraceUse.whole(elsewhere.id().toString(), 180),
-                        "",
-                        other.bench()))
+        assertThatThrownBy(() ->
+                        keep(sheets.of(other), 1, TraceUse.whole(elsewhere.id().toString(), 180), "", other.bench()))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("not at this bench");
         // nor is one begun yesterday
@@ -154,22 +148,24 @@ class TracesTest extends HouseTest {
     void aUseOfReadingsIsReplacedWithAReasonAndStruckOut() {
         Entry entry = alone("4-still-at-the-bench.json");
         String trace = begun(entry.bench(), curve()).id().toString();
-        uses.keep(UUID.randomUUID(), sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
-        uses.keep(UUID.randomUUID(), sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
-        uses.keep(
-                UUID.randomUUID(), sheets.of(entry), 1, TraceUse.whole(trace, 175), "seen on the video", entry.bench());
+        keep(sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
+        keep(sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
+        keep(sheets.of(entry), 1, TraceUse.whole(trace, 175), "seen on the video", entry.bench());
         assertThat(book.observations(entry.id()).at("curve[1]/trace")).hasSize(2);
         assertThat(Clocks.use(sheets.of(entry), 1)).map(TraceUse::mixing).contains(175.0);
-        uses.strike(sheets.of(entry), 1, "begun anew", entry.bench());
+        telling.brokenOff(sheets.of(entry), 1, "begun anew", Actor.at(entry.bench()))
+                .orThrow();
         assertThat(Clocks.use(sheets.of(entry), 1)).isEmpty();
-        uses.strike(sheets.of(entry), 1, "begun anew", entry.bench());
+        telling.brokenOff(sheets.of(entry), 1, "begun anew", Actor.at(entry.bench()))
+                .orThrow();
         assertThat(book.observations(entry.id()).at("curve[1]/trace")).hasSize(3);
     }
 
     /** A kept result is made anew by a reading, by setting one aside, and by a reading of the room at another bench. */
     @Test
     void aKeptResultFollowsTheReadings() {
-        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", A_TEST)
+                .orThrow();
         EntrySheet first = sheets.of(entry);
         assertThat(sheets.of(entry)).isSameAs(first);
         UUID trace = UUID.fromString(Clocks.use(first, 1).orElseThrow().trace());
@@ -233,7 +229,8 @@ class TracesTest extends HouseTest {
     /** Numbers no thermometer shows, kept by a version that took them: left aside and said, and every page stands. */
     @Test
     void whatCanNeverHaveBeenReadIsLeftAsideAndSaid() {
-        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", A_TEST)
+                .orThrow();
         EntrySheet before = sheets.of(entry);
         UUID trace = UUID.fromString(Clocks.use(before, 1).orElseThrow().trace());
         for (double[] each : new double[][] {{571, 1e300}, {572, 9.9e37}, {573, -400}}) {
@@ -256,7 +253,12 @@ class TracesTest extends HouseTest {
                     .isEqualTo(200);
         }
         assertThat(imports.take(
-                        get("/entries/" + entry.id() + "/run.json").body().getBytes(UTF_8), "again.json", "a test"))
+                                get("/entries/" + entry.id() + "/run.json")
+                                        .body()
+                                        .getBytes(UTF_8),
+                                "again.json",
+                                A_TEST)
+                        .orThrow())
                 .as("and its own file is read again")
                 .isNotNull();
     }
@@ -270,13 +272,7 @@ class TracesTest extends HouseTest {
                 IntStream.range(0, 5_000)
                         .mapToObj(i -> new Reading(i / 5.0, 21 + i % 3 / 10.0))
                         .toList());
-        uses.keep(
-                UUID.randomUUID(),
-                sheets.of(entry),
-                1,
-                TraceUse.whole(trace.id().toString(), 180),
-                "",
-                entry.bench());
+        keep(sheets.of(entry), 1, TraceUse.whole(trace.id().toString(), 180), "", entry.bench());
         String strip = "/entries/" + entry.id() + "/strip";
         assertThat(get(strip).body()).hasSizeLessThan(150_000).contains("The first 100 of 5000");
         Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Juniper");
@@ -298,13 +294,7 @@ class TracesTest extends HouseTest {
         Entry entry = alone("4-still-at-the-bench.json");
         Trace trace = begun(entry.bench(), curve());
         traces.add(UUID.randomUUID(), trace, TraceChunk.Given.typed(60, 21.7, "21.7", "Juniper"));
-        uses.keep(
-                UUID.randomUUID(),
-                sheets.of(entry),
-                1,
-                TraceUse.whole(trace.id().toString(), 180),
-                "",
-                entry.bench());
+        keep(sheets.of(entry), 1, TraceUse.whole(trace.id().toString(), 180), "", entry.bench());
         ClockReadings read = clocks.of(sheets.of(entry), 1).orElseThrow();
         assertThat(read.lines()).hasSize(19);
         assertThat(read.counting()).hasSize(18).contains(new Reading(60, 21.7)).doesNotContain(new Reading(60, 21.0));
@@ -331,19 +321,14 @@ class TracesTest extends HouseTest {
     /** A record is full at a hundred thousand: refused in words, nothing cut off; and its file, of several MB, is read again. */
     @Test
     void aFullRecordTakesNoMoreAndComesBackWhole() {
-        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", A_TEST)
+                .orThrow();
         Trace trace = begun(
                 entry.bench(),
                 IntStream.range(0, Traces.MOST_READINGS)
                         .mapToObj(i -> new Reading(i / 10.0, 21 + i % 7 / 100.0))
                         .toList());
-        uses.keep(
-                UUID.randomUUID(),
-                sheets.of(entry),
-                1,
-                TraceUse.whole(trace.id().toString(), 1000),
-                "the long one",
-                entry.bench());
+        keep(sheets.of(entry), 1, TraceUse.whole(trace.id().toString(), 1000), "the long one", entry.bench());
         assertThatThrownBy(
                         () -> traces.add(UUID.randomUUID(), trace, TraceChunk.Given.typed(99_999, 21, "21", "Hazel")))
                 .hasMessageContaining("holds 100000 readings, and no more go in");
@@ -351,5 +336,9 @@ class TracesTest extends HouseTest {
         assertThat(file.length).isGreaterThan(1_500_000);
         Hand hand = new Hand(address(""));
         assertThat(hand.upload("run.json", file).statusCode()).isEqualTo(302);
+    }
+
+    private void keep(EntrySheet entry, int trial, TraceUse use, String reason, Bench bench) {
+        taking.stated(entry, trial, use, reason, Actor.at(bench)).orThrow();
     }
 }

@@ -174,7 +174,8 @@ class WaitsTest extends HouseTest {
         assertThat(page("")).containsPattern("by its trend ±0.078 56.00 °C");
         String file = hand.get(entry + "/run.json").body();
         assertThat(file).contains("\"readFor\" : \"second[1]/start\"", "\"role\" : \"trend\"", "\"minor\" : 2");
-        Entry again = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", "a test");
+        Entry again = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", A_TEST)
+                .orThrow();
         assertThat(get("/entries/" + again.id() + "/run.json").body()).contains("\"readFor\" : \"second[1]/start\"");
         assertThat(hand.get(entry + "/clock?trial=1&at=" + Hand.encoded("second[1]/amount"))
                         .statusCode())

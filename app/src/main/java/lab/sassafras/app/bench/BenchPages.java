@@ -1,6 +1,5 @@
 package lab.sassafras.app.bench;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,22 +7,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.sheet.EntryLine;
-import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Experiment;
+import lab.sassafras.app.usecase.BeginEntry;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
-import lab.sassafras.measure.Refused;
-import lab.sassafras.substance.ReferenceShelf;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,20 +30,20 @@ class BenchPages {
 
     private final LabBook book;
     private final Shelves shelves;
-    private final WhoIsHere who;
+    private final BeginEntry beginning;
 
-    BenchPages(LabBook book, Shelves shelves, WhoIsHere who) {
+    BenchPages(LabBook book, Shelves shelves, BeginEntry beginning) {
         this.book = book;
         this.shelves = shelves;
-        this.who = who;
+        this.beginning = beginning;
     }
 
     /** A vessel to choose, with its constant in words. */
     public record VesselChoice(String id, String words) {}
 
     @GetMapping("/bench")
-    String bench(HttpServletRequest request, Model model) {
-        Bench bench = who.benchOrAsk(request);
+    String bench(Actor actor, Model model) {
+        Bench bench = actor.bench();
         Figures figures = bench.period().figures();
         model.addAttribute("bench", bench);
         model.addAttribute(
@@ -111,34 +105,17 @@ class BenchPages {
 
     @PostMapping("/entries")
     String begin(
-            HttpServletRequest request,
+            Actor actor,
             @RequestParam(defaultValue = "") String experiment,
             @RequestParam Optional<UUID> vessel,
             @RequestParam Optional<UUID> balance,
             @RequestParam Optional<UUID> thermometer,
             @RequestParam Optional<UUID> cylinder) {
-        Bench bench = who.benchOrAsk(request);
-        Experiment kind = Experiments.find(experiment).orElseThrow(() -> new Refused("Choose an experiment to begin."));
-        Shelf shelf = shelves.now();
-        Optional<Vessel> chosen =
-                kind.calorimeter() == Calorimeter.Use.NONE ? Optional.empty() : vessel.flatMap(shelf::vessel);
-        if (kind.calorimeter() == Calorimeter.Use.FINDS_CONSTANT && chosen.isEmpty()) {
-            throw new Refused("Choose the vessel whose constant is to be found. Vessels are added on the shelf.");
-        }
-        Optional<UUID> pinned = kind.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT
-                ? chosen.flatMap(shelf::inUse).map(Calibration::id)
-                : Optional.empty();
         Map<Instrument.Kind, UUID> with = new LinkedHashMap<>();
         balance.ifPresent(id -> with.put(Instrument.Kind.BALANCE, id));
         thermometer.ifPresent(id -> with.put(Instrument.Kind.THERMOMETER, id));
         cylinder.ifPresent(id -> with.put(Instrument.Kind.CYLINDER, id));
-        if (with.values().stream().anyMatch(id -> shelf.instrument(id).isEmpty())) {
-            throw new Refused("That instrument is not here.");
-        }
-        Entry entry = book.begin(
-                bench,
-                new Entry.Plan(
-                        kind.key(), kind.method(), ReferenceShelf.VERSION, chosen.map(Vessel::id), pinned, with));
-        return "redirect:/entries/" + entry.id();
+        return "redirect:/entries/"
+                + beginning.begin(experiment, vessel, with, actor).orThrow().id();
     }
 }

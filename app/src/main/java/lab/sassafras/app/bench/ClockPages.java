@@ -1,43 +1,35 @@
 package lab.sassafras.app.bench;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.PlainWords;
-import lab.sassafras.app.door.WhoIsHere;
-import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Trace;
-import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.ClassPaces;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.app.sheet.TraceUses;
 import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.usecase.Answer;
+import lab.sassafras.app.usecase.AppendReadings;
+import lab.sassafras.app.usecase.TakeFromClock;
 import lab.sassafras.convention.Question;
-import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Stated;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Pace;
 import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.experiment.Words;
-import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
-import lab.sassafras.measure.Refused;
-import lab.sassafras.measure.TypedNumber;
 import org.jspecify.annotations.Nullable;
-import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -49,16 +41,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ClockPages {
 
-    private static final double COLDEST_ROOM = -20;
-    private static final double HOTTEST_ROOM = 60;
     private static final List<Integer> USUAL = List.of(5, 10, 15, 20, 30, 60, 120);
 
     private final Clocks clocks;
     private final RunScreen screens;
     private final Traces traces;
-    private final TraceUses uses;
     private final Instruments instruments;
-    private final WhoIsHere who;
+    private final AppendReadings appending;
+    private final TakeFromClock taking;
+    private final ClassPaces paces;
     private final WaitScreen waits;
     private final Trends trends;
     private final Clock clock;
@@ -67,9 +58,10 @@ class ClockPages {
             Clocks clocks,
             RunScreen screens,
             Traces traces,
-            TraceUses uses,
             Instruments instruments,
-            WhoIsHere who,
+            AppendReadings appending,
+            TakeFromClock taking,
+            ClassPaces paces,
             WaitScreen waits,
             Trends trends,
             Clock clock) {
@@ -77,9 +69,10 @@ class ClockPages {
         this.clocks = clocks;
         this.screens = screens;
         this.traces = traces;
-        this.uses = uses;
         this.instruments = instruments;
-        this.who = who;
+        this.appending = appending;
+        this.taking = taking;
+        this.paces = paces;
         this.waits = waits;
         this.clock = clock;
     }
@@ -116,6 +109,10 @@ class ClockPages {
             return key == null ? UUID.randomUUID() : key;
         }
 
+        long waited() {
+            return ago == null ? 0 : ago;
+        }
+
         static String written(@Nullable String text) {
             return text == null ? "" : text.strip();
         }
@@ -138,191 +135,88 @@ class ClockPages {
 
     @PostMapping("/entries/{id}/clock")
     String begin(
-            @PathVariable UUID id,
-            @ModelAttribute Told told,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
+            @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
         EntrySheet entry = entry(id, told.trial());
-        Bench bench = who.benchOrAsk(request);
-        return done(entry, told, "begin", response, model, () -> {
-            int every = every(Told.written(told.every()));
-            Optional<UUID> thermometer = Optional.ofNullable(told.instrument())
-                    .flatMap(instruments::find)
-                    .map(each -> UUID.fromString(each.key()));
-            Optional<Address> place = told.place();
-            place.ifPresentOrElse(
-                    each -> Trends.slot(entry, each),
-                    () -> uses.strike(entry, told.trial(), "clock begun anew", bench));
-            Trace begun = traces.begin(
-                    told.identity(),
-                    entry.entry().bench(),
-                    place.isPresent() ? Trace.TREND : Trace.HAND,
-                    thermometer,
-                    every);
-            uses.name(entry, place.or(() -> Clocks.placeOf(entry, told.trial())).orElseThrow(), begun, bench);
-        });
+        told.place().ifPresent(each -> Trends.slot(entry, each));
+        Answer<?> answer = appending.begin(
+                entry,
+                told.trial(),
+                told.place(),
+                told.identity(),
+                Told.written(told.every()),
+                told.instrument(),
+                actor);
+        return done(entry, told, "begin", answer, response, model);
     }
 
     @PostMapping("/entries/{id}/clock/readings")
     String read(
-            @PathVariable UUID id,
-            @ModelAttribute Told told,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
+            @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
         EntrySheet entry = entry(id, told.trial());
-        Bench bench = who.benchOrAsk(request);
-        Trace trace = trace(entry, told);
-        return done(entry, told, "reading", response, model, () -> {
-            String text = Told.written(told.text());
-            TypedNumber number =
-                    TypedNumber.read(text, entry.entry().period().figures().mark());
-            trace.instrumentId()
-                    .flatMap(instruments::find)
-                    .ifPresent(
-                            each -> within(each, number, entry.entry().period().figures()));
-            traces.add(
-                    told.identity(),
-                    trace,
-                    TraceChunk.Given.typed(second(trace, told), number.value(), text, bench.identity()));
-        });
+        Answer<?> answer = appending.read(
+                entry,
+                trace(entry, told),
+                told.identity(),
+                Told.written(told.text()),
+                Told.written(told.time()),
+                told.waited(),
+                actor);
+        return done(entry, told, "reading", answer, response, model);
     }
 
     @PostMapping("/entries/{id}/clock/mixing")
     String mixing(
-            @PathVariable UUID id,
-            @ModelAttribute Told told,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
+            @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
         EntrySheet entry = entry(id, told.trial());
-        Bench bench = who.benchOrAsk(request);
-        Trace trace = trace(entry, told);
-        return done(entry, told, "mixing", response, model, () -> {
-            if (entry.observations().find(told.identity()).isPresent()) {
-                return;
-            }
-            double at = second(trace, told);
-            TraceUse use = Clocks.use(entry, told.trial())
-                    .map(before -> before.mixedAt(at))
-                    .orElseGet(() -> TraceUse.whole(trace.id().toString(), at)
-                            .waiting(waits.amount(entry, Pace.Kind.ONCE)
-                                    .map(minutes -> 60 * minutes)
-                                    .orElse(Stated.USUAL.once())));
-            uses.keep(told.identity(), entry, told.trial(), use, "mixing marked again", bench);
-        });
+        double waiting =
+                paces.amount(entry, Pace.Kind.ONCE).map(minutes -> 60 * minutes).orElse(Stated.USUAL.once());
+        Answer<?> answer = taking.mixed(
+                entry,
+                told.trial(),
+                trace(entry, told),
+                told.identity(),
+                Told.written(told.time()),
+                told.waited(),
+                waiting,
+                actor);
+        return done(entry, told, "mixing", answer, response, model);
     }
 
     /** Keeps where the trend stood at a moment as the reading it is about. */
     @PostMapping("/entries/{id}/clock/trend")
     String trend(
-            @PathVariable UUID id,
-            @ModelAttribute Told told,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
+            @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
         EntrySheet entry = entry(id, told.trial());
-        Bench bench = who.benchOrAsk(request);
         Address place = told.place().orElseThrow(() -> new NotFound("There is no trend of nothing."));
-        return done(
-                entry,
-                told,
-                "trend",
-                response,
-                model,
-                () -> trends.keep(entry, place, ClockTime.read(Told.written(told.time())), bench));
+        Trends.slot(entry, place);
+        Answer<?> answer = taking.trend(entry, place, Told.written(told.time()), actor);
+        return done(entry, told, "trend", answer, response, model);
     }
 
     /** A reading of the room, for the whole period. */
     @PostMapping("/entries/{id}/clock/room")
     String room(
-            @PathVariable UUID id,
-            @ModelAttribute Told told,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
+            @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
         EntrySheet entry = entry(id, told.trial());
-        who.benchOrAsk(request);
-        return done(entry, told, "room", response, model, () -> {
-            Figures figures = entry.entry().period().figures();
-            TypedNumber number = TypedNumber.read(Told.written(told.text()), figures.mark());
-            Optional<Instrument> thermometer =
-                    Optional.ofNullable(told.instrument()).flatMap(instruments::find);
-            thermometer.ifPresent(each -> within(each, number, figures));
-            if (number.value() < COLDEST_ROOM || number.value() > HOTTEST_ROOM) {
-                throw new Refused(
-                        number.text() + " °C is no room to work in. Type what a thermometer in the air shows.");
-            }
-            traces.readRoom(
-                    told.identity(),
-                    entry.entry().bench(),
-                    thermometer.map(each -> UUID.fromString(each.key())),
-                    number.value(),
-                    number.text());
-        });
+        Answer<?> answer = appending.room(entry, told.identity(), Told.written(told.text()), told.instrument());
+        return done(entry, told, "room", answer, response, model);
     }
 
-    /** Keeps, and shows the page again; what is refused stays in its field with the reason beside it. */
+    /** Shows the page again; what is refused stays in its field with the reason beside it. */
     private String done(
-            EntrySheet entry, Told told, String form, HttpServletResponse response, Model model, Runnable keeping) {
-        try {
-            keeping.run();
-        } catch (Refused | DataAccessException | TransactionException failed) {
+            EntrySheet entry, Told told, String form, Answer<?> answer, HttpServletResponse response, Model model) {
+        if (answer.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             String typed = form.equals("begin") ? Told.written(told.every()) : Told.written(told.text());
+            String why = PlainWords.of(answer.refusal().get());
             return render(
-                    entry,
-                    told.trial(),
-                    told.place(),
-                    new Problem(form, PlainWords.of(failed), typed, Told.written(told.time())),
-                    model);
+                    entry, told.trial(), told.place(), new Problem(form, why, typed, Told.written(told.time())), model);
         }
         String clock = "redirect:/entries/" + entry.entry().id() + "/clock?trial=" + told.trial();
         return told.place()
                 .map(each ->
                         clock + "&at=" + each.toString().replace("[", "%5B").replace("]", "%5D"))
                 .orElse(clock);
-    }
-
-    private static int every(String typed) {
-        if (!typed.matches("\\d{1,4}") || Integer.parseInt(typed) < 1 || Integer.parseInt(typed) > 3600) {
-            throw new Refused("Write the interval in whole seconds, from 1 to 3600.");
-        }
-        return Integer.parseInt(typed);
-    }
-
-    private static void within(Instrument instrument, TypedNumber number, Figures figures) {
-        if (number.value() < instrument.low() || number.value() > instrument.high()) {
-            throw new Refused(number.text() + " °C cannot be read on " + instrument.name() + " ("
-                    + figures.plain(instrument.low()) + " to " + figures.plain(instrument.high()) + " °C).");
-        }
-    }
-
-    /** The second something is about: as typed, or else now, less the time it waited in the page. */
-    private double second(Trace trace, Told told) {
-        Instant now = clock.instant();
-        double running = Duration.between(trace.begunAt(), now).toMillis() / 1000.0;
-        String at = Told.written(told.time());
-        if (at.isEmpty()) {
-            if (running > ClockScreen.LONGEST.toSeconds() || trace.channel().equals(Trace.FILE)) {
-                throw new Refused("This clock runs no longer. Give the time, in minutes and seconds.");
-            }
-            double last = traces.last(trace);
-            // a mark may be typed a little before it has come
-            if (running + trace.every() < last) {
-                throw new Refused("The clock of this computer was set back: it stands before the last reading, at "
-                        + ClockTime.write(last) + ". Give the time, in minutes and seconds.");
-            }
-            double waited = Math.max(0, told.ago() == null ? 0 : told.ago()) / 1000.0;
-            return Math.max(0, Math.rint((running - waited) * 10) / 10);
-        }
-        double typed = ClockTime.read(at);
-        if (typed > running + trace.every()) {
-            throw new Refused(ClockTime.write(typed) + " has not come yet: the clock stands at "
-                    + ClockTime.write(Math.floor(running)) + ".");
-        }
-        return typed;
     }
 
     private Trace trace(EntrySheet entry, Told told) {
@@ -395,7 +289,7 @@ class ClockPages {
                                 place.isPresent()
                                         ? Optional.empty()
                                         : Clocks.use(entry, trial).map(TraceUse::mixing),
-                                withdrawn(entry, trial, each),
+                                ClockScreen.withdrawn(entry, trial, each),
                                 Duration.between(each.trace().begunAt(), clock.instant())
                                         .toMillis(),
                                 entry.entry().period().figures()))
@@ -411,24 +305,7 @@ class ClockPages {
                                 .map(Instrument::resolution)
                                 .orElse(0.1),
                         entry.entry().period().figures()));
-        model.addAttribute("bath", waits.amount(entry, Pace.Kind.BATH).isPresent());
+        model.addAttribute("bath", paces.amount(entry, Pace.Kind.BATH).isPresent());
         return "clock";
-    }
-
-    /** Mixings on this clock that were broken off. */
-    private static List<ClockScreen.Row> withdrawn(EntrySheet entry, int trial, ClockReadings readings) {
-        return Clocks.placeOf(entry, trial)
-                .map(address -> entry.observations().at(address.toString()))
-                .orElse(List.of())
-                .stream()
-                .flatMap(each -> TraceUse.of(each.text())
-                        .filter(use -> use.trace().equals(readings.id().toString()))
-                        .flatMap(use -> entry.observations()
-                                .strikerOf(each)
-                                .filter(Observation::strikeOut)
-                                .map(striker -> ClockScreen.withdrawn(
-                                        use.mixing(), striker.reason().orElse("struck out"))))
-                        .stream())
-                .toList();
     }
 }

@@ -1,13 +1,17 @@
 package lab.sassafras.app.bench;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.Clocks;
+import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.curve.ClockTime;
+import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Figures;
 import org.jspecify.annotations.Nullable;
 
@@ -31,7 +35,6 @@ public record ClockScreen(
         @Nullable String mixing,
         boolean fromFile) {
 
-    static final Duration LONGEST = Duration.ofHours(12);
     private static final int MOST_ROWS = 300;
 
     /** Kinds of row. */
@@ -58,7 +61,7 @@ public record ClockScreen(
 
     /** Whether it runs still: nobody stands half a day at a cup, and what came from a file never ran. */
     public boolean running() {
-        return age < LONGEST.toMillis() && !fromFile;
+        return age < Traces.LONGEST.toMillis() && !fromFile;
     }
 
     /** The clock as it stands. */
@@ -80,8 +83,24 @@ public record ClockScreen(
         return of(readings, mixing, List.of(), age, figures);
     }
 
-    /** A moment of mixing that was broken off. */
-    static Row withdrawn(double seconds, String reason) {
+    /** Mixings on a clock that were broken off. */
+    static List<Row> withdrawn(EntrySheet entry, int trial, ClockReadings readings) {
+        return Clocks.placeOf(entry, trial)
+                .map(address -> entry.observations().at(address.toString()))
+                .orElse(List.of())
+                .stream()
+                .flatMap(each -> TraceUse.of(each.text())
+                        .filter(use -> use.trace().equals(readings.id().toString()))
+                        .flatMap(use -> entry.observations()
+                                .strikerOf(each)
+                                .filter(Observation::strikeOut)
+                                .map(striker ->
+                                        withdrawn(use.mixing(), striker.reason().orElse("struck out"))))
+                        .stream())
+                .toList();
+    }
+
+    private static Row withdrawn(double seconds, String reason) {
         return new Row(Kind.WITHDRAWN, seconds, ClockTime.write(seconds), "", "withdrawn: " + reason);
     }
 

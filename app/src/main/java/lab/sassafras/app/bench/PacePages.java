@@ -1,6 +1,5 @@
 package lab.sassafras.app.bench;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -10,20 +9,13 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.WhoIsHere;
-import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.BenchWait;
-import lab.sassafras.app.record.BenchWait.Outcome;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.ClassPace;
-import lab.sassafras.app.record.LabBook;
-import lab.sassafras.app.record.Observation;
-import lab.sassafras.app.record.Paces;
+import lab.sassafras.app.sheet.ClassPaces;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.app.sheet.TraceUses;
-import lab.sassafras.experiment.Pace;
+import lab.sassafras.app.usecase.TellWaits;
 import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.Figures;
-import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -40,20 +32,14 @@ class PacePages {
     /** A page leads back to a place of its own entry and nowhere else. */
     private static final Pattern PLACE = Pattern.compile("[a-z][a-z-]{0,30}\\[\\d{1,3}\\]/[a-z][a-z-]{0,30}");
 
-    private final LabBook book;
-    private final Paces paces;
     private final RunScreen screens;
-    private final WaitScreen waits;
-    private final TraceUses uses;
-    private final WhoIsHere who;
+    private final ClassPaces paces;
+    private final TellWaits telling;
 
-    PacePages(LabBook book, Paces paces, RunScreen screens, WaitScreen waits, TraceUses uses, WhoIsHere who) {
-        this.book = book;
-        this.paces = paces;
+    PacePages(RunScreen screens, ClassPaces paces, TellWaits telling) {
         this.screens = screens;
-        this.waits = waits;
-        this.uses = uses;
-        this.who = who;
+        this.paces = paces;
+        this.telling = telling;
     }
 
     /**
@@ -87,9 +73,9 @@ class PacePages {
             EntrySheet entry, int trial, Map<String, String> typed, Map<String, String> problems, Model model) {
         Figures figures = entry.entry().period().figures();
         Words words = entry.experiment().words();
-        Map<String, ClassPace> chosen = waits.chosen(entry);
+        Map<String, ClassPace> chosen = paces.chosen(entry);
         List<Row> rows = new ArrayList<>();
-        waits.of(entry)
+        paces.of(entry)
                 .forEach((pace, amount) -> rows.add(new Row(
                         pace.key(),
                         words.label(pace.path()),
@@ -114,14 +100,13 @@ class PacePages {
             @PathVariable UUID id,
             @RequestParam(defaultValue = "1") int trial,
             @RequestParam Map<String, String> form,
-            HttpServletRequest request,
+            Actor actor,
             HttpServletResponse response,
             Model model) {
-        Bench bench = who.benchOrAsk(request);
         EntrySheet entry = screens.entry(id);
         Map<String, String> problems = new HashMap<>();
         Map<String, Double> changed = new HashMap<>();
-        waits.of(entry).forEach((pace, amount) -> {
+        paces.of(entry).forEach((pace, amount) -> {
             String text = form.getOrDefault(pace.key(), "").strip();
             try {
                 double given = pace.read(text, entry.entry().period().figures());
@@ -136,8 +121,7 @@ class PacePages {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return render(entry, trial, form, problems, model);
         }
-        changed.forEach((pace, amount) ->
-                paces.choose(entry.entry().period(), entry.experiment().key(), pace, amount, bench.name()));
+        telling.goBy(entry, changed, actor).orThrow();
         return "redirect:/entries/" + id + "?trial=" + trial;
     }
 
@@ -150,32 +134,14 @@ class PacePages {
             @RequestParam String what,
             @RequestParam(defaultValue = "") String back,
             @RequestParam Optional<UUID> key,
-            HttpServletRequest request) {
-        Bench bench = who.benchOrAsk(request);
+            Actor actor) {
         EntrySheet entry = entry(id, trial);
-        double minutes = waits.of(entry).entrySet().stream()
-                .filter(each ->
-                        each.getKey().key().equals(pace) && each.getKey().kind().timer())
-                .findFirst()
-                .map(Map.Entry::getValue)
-                .orElseThrow(() -> new NotFound("This experiment waits for nothing of that name."));
-        keep(entry, key, trial, pace, minutes, what.equals("end") ? Outcome.ENDED : Outcome.BEGUN, "", bench);
+        if (paces.of(entry).keySet().stream().noneMatch(each -> each.key().equals(pace))) {
+            throw new NotFound("This experiment waits for nothing of that name.");
+        }
+        telling.wait(entry, trial, pace, key.orElseGet(UUID::randomUUID), what.equals("end"), actor)
+                .orThrow();
         return "redirect:/entries/" + id + back(back, trial);
-    }
-
-    private void keep(
-            EntrySheet entry,
-            Optional<UUID> key,
-            int trial,
-            String pace,
-            double minutes,
-            Outcome outcome,
-            String reason,
-            Bench bench) {
-        paces.wait(
-                key.orElseGet(UUID::randomUUID),
-                entry.entry(),
-                new BenchWait.Given(trial, pace, 60 * minutes, outcome, reason, bench.name()));
     }
 
     private static String back(String where, int trial) {
@@ -194,35 +160,10 @@ class PacePages {
             @RequestParam int trial,
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(defaultValue = "") String back,
-            HttpServletRequest request) {
-        Bench bench = who.benchOrAsk(request);
+            Actor actor) {
         EntrySheet entry = entry(id, trial);
-        String why = reason.isBlank()
-                ? "the transfer was broken off"
-                : Names.checked(reason.strip(), "A reason", KeepPages.LONGEST_REASON);
-        uses.strike(entry, trial, why, bench);
-        entry.experiment().mixing().map(path -> entry.sheet().address(path, trial)).stream()
-                .flatMap(address -> entry.observations().standingAt(address.toString()).stream())
-                .forEach(moment -> book.keep(UUID.randomUUID(), id, struck(moment, why, bench)));
-        waits.of(entry).forEach((pace, minutes) -> {
-            if (pace.kind() == Pace.Kind.BATH) {
-                keep(entry, Optional.empty(), trial, pace.key(), minutes, Outcome.BROKEN_OFF, why, bench);
-            }
-        });
+        telling.brokenOff(entry, trial, reason, actor).orThrow();
         return "redirect:/entries/" + id + back(back, trial);
-    }
-
-    private static Observation.Given struck(Observation moment, String why, Bench bench) {
-        return new Observation.Given(
-                moment.address(),
-                moment.role(),
-                "",
-                null,
-                Optional.empty(),
-                null,
-                bench.name(),
-                Optional.of(moment.id()),
-                why);
     }
 
     private EntrySheet entry(UUID id, int trial) {

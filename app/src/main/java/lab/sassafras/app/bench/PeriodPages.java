@@ -1,6 +1,5 @@
 package lab.sassafras.app.bench;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -10,13 +9,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.usecase.Answer;
+import lab.sassafras.app.usecase.SetUpPeriod;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
-import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -31,21 +33,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class PeriodPages {
 
-    static final int LONGEST_NAME = 60;
-
     private final LabBook book;
+    private final SetUpPeriod settingUp;
     private final WhoIsHere who;
     private final Clock clock;
 
-    PeriodPages(LabBook book, WhoIsHere who, Clock clock) {
+    PeriodPages(LabBook book, SetUpPeriod settingUp, WhoIsHere who, Clock clock) {
+        this.settingUp = settingUp;
         this.book = book;
         this.who = who;
         this.clock = clock;
     }
 
     @GetMapping("/")
-    String front(HttpServletRequest request) {
-        return who.bench(request).isPresent() ? "redirect:/bench" : "redirect:/periods";
+    String front(Optional<Actor> actor) {
+        return actor.isPresent() ? "redirect:/bench" : "redirect:/periods";
     }
 
     @GetMapping("/periods")
@@ -68,11 +70,9 @@ class PeriodPages {
             model.addAttribute("fresh", false);
             return form(model, form);
         }
-        Period period = book.openPeriod(form.title(), form.date(), form.zone(), form.mark(), form.schools());
-        form.benchesOf()
-                .flatMap(book::period)
-                .ifPresent(other -> book.benches(other).forEach(bench -> book.join(period, bench.name())));
-        return "redirect:/periods/" + period.id();
+        Answer<Period> opened =
+                settingUp.open(form.title(), form.date(), form.zone(), form.mark(), form.schools(), form.benchesOf());
+        return "redirect:/periods/" + opened.orThrow().id();
     }
 
     private String form(Model model, NewPeriod form) {
@@ -96,17 +96,13 @@ class PeriodPages {
             Model model,
             HttpServletResponse response) {
         Period period = find(id);
-        String bench = name.strip();
-        try {
-            if (bench.isEmpty()) {
-                throw new Refused("Give your bench a name, such as Hawthorn or Bench 4.");
-            }
-            who.sitDown(book.join(period, Names.checked(bench, "A bench name", LONGEST_NAME)), response);
-            return "redirect:/bench";
-        } catch (Refused refused) {
+        Answer<Bench> joined = settingUp.join(period, name);
+        if (joined.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return period(period, model, name, refused.getMessage());
+            return period(period, model, name, PlainWords.of(joined.refusal().get()));
         }
+        who.sitDown(joined.orThrow(), response);
+        return "redirect:/bench";
     }
 
     /** A list of benches made at once. */
@@ -118,8 +114,7 @@ class PeriodPages {
             HttpServletResponse response) {
         Period period = find(id);
         try {
-            BenchNames.read(names)
-                    .forEach(name -> book.join(period, Names.checked(name, "A bench name", LONGEST_NAME)));
+            settingUp.benches(period, BenchNames.read(names)).orThrow();
             return "redirect:/periods/" + id;
         } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -141,9 +136,9 @@ class PeriodPages {
                 .findFirst()
                 .orElseThrow(() -> new NotFound("There is no bench at that address."));
         if (away.isPresent()) {
-            book.remove(meant);
+            settingUp.remove(meant).orThrow();
         } else {
-            book.rename(meant, Names.checked(name.strip(), "A bench name", LONGEST_NAME));
+            settingUp.rename(meant, name).orThrow();
         }
         return "redirect:/periods/" + id;
     }
@@ -151,10 +146,7 @@ class PeriodPages {
     @PostMapping("/periods/{id}/conventions")
     String conventions(@PathVariable UUID id, @RequestParam Map<String, String> typed) {
         NewPeriod form = new NewPeriod(typed);
-        Conventions.unknown(form.schools()).ifPresent(name -> {
-            throw new Refused("There is no such convention: " + name + ".");
-        });
-        book.settle(find(id), form.schools());
+        settingUp.settle(find(id), form.schools()).orThrow();
         return "redirect:/periods/" + id;
     }
 

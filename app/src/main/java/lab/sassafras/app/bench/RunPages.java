@@ -1,20 +1,16 @@
 package lab.sassafras.app.bench;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.WhoIsHere;
-import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
+import lab.sassafras.app.usecase.BeginEntry;
 import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
-import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,14 +22,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class RunPages {
 
-    private final LabBook book;
     private final RunScreen screens;
-    private final WhoIsHere who;
+    private final BeginEntry beginning;
 
-    RunPages(LabBook book, RunScreen screens, WhoIsHere who) {
-        this.book = book;
+    RunPages(RunScreen screens, BeginEntry beginning) {
         this.screens = screens;
-        this.who = who;
+        this.beginning = beginning;
     }
 
     @GetMapping("/entries/{id}")
@@ -63,18 +57,9 @@ class RunPages {
     }
 
     @PostMapping("/entries/{id}/open")
-    String open(@PathVariable UUID id, @RequestParam String what, HttpServletRequest request) {
-        Bench bench = who.benchOrAsk(request);
+    String open(@PathVariable UUID id, @RequestParam String what, Actor actor) {
         EntrySheet entry = screens.entry(id);
-        boolean known = what.equals(LabBook.TRIAL)
-                || entry.experiment()
-                        .group(what)
-                        .filter(group -> group.cardinality() == Cardinality.PER_PART)
-                        .isPresent();
-        if (!known) {
-            throw new Refused("There is nothing of that name to add.");
-        }
-        int number = book.open(id, what, bench.name());
+        int number = beginning.more(entry, what, actor).orThrow();
         String first = entry.experiment()
                 .group(what)
                 .map(group -> "?at=" + group.key() + "%5B" + number + "%5D/"

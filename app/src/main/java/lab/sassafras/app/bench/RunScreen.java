@@ -6,6 +6,7 @@ import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.sheet.ClassPaces;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -32,8 +33,10 @@ class RunScreen {
     private final EntrySheets sheets;
     private final Instruments instruments;
     private final WaitScreen waits;
+    private final ClassPaces paces;
 
-    RunScreen(LabBook book, EntrySheets sheets, Instruments instruments, WaitScreen waits) {
+    RunScreen(LabBook book, EntrySheets sheets, Instruments instruments, WaitScreen waits, ClassPaces paces) {
+        this.paces = paces;
         this.waits = waits;
         this.book = book;
         this.sheets = sheets;
@@ -198,7 +201,7 @@ class RunScreen {
 
     /** Whether what is looked at is a moment of mixing that may be withdrawn, its bath beginning anew. */
     private boolean breakable(EntrySheet entry, Optional<Sheet.Ask> now) {
-        return waits.amount(entry, Pace.Kind.BATH).isPresent()
+        return paces.amount(entry, Pace.Kind.BATH).isPresent()
                 && now.filter(ask -> entry.experiment()
                                 .mixing()
                                 .equals(Optional.of(ask.address().path())))

@@ -3,46 +3,29 @@ package lab.sassafras.app.bench;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.app.sheet.Ticks;
-import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Trend;
 import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Filling;
-import lab.sassafras.experiment.Intake;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Slot;
-import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
-import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Temperatures beside the calorimeter's that change while a hand waits, such as a poured bath's: read from their trend. */
 @Component
-@Transactional
 class Trends {
 
-    private static final double USUAL_DISPLAY = 0.1;
-
-    private final LabBook book;
     private final Clocks clocks;
-    private final Instruments instruments;
     private final WaitScreen waits;
 
-    Trends(LabBook book, Clocks clocks, Instruments instruments, WaitScreen waits) {
-        this.book = book;
+    Trends(Clocks clocks, WaitScreen waits) {
         this.clocks = clocks;
-        this.instruments = instruments;
         this.waits = waits;
     }
 
@@ -74,7 +57,7 @@ class Trends {
         String time = ClockTime.write(Math.rint(moment.orElseThrow()));
         Figures figures = entry.entry().period().figures();
         try {
-            Trend trend = at(readings.get(), Math.rint(moment.get()));
+            Trend trend = clocks.trendAt(readings.get(), Math.rint(moment.get()));
             String says = "At " + time + " it stood at " + written(trend, figures) + " ± "
                     + figures.significant(trend.uncertainty(), 2) + " °C, by the trend of " + trend.readings()
                     + " readings.";
@@ -100,59 +83,8 @@ class Trends {
                         readings.counting().get(readings.counting().size() - 1).seconds());
     }
 
-    private Trend at(ClockReadings readings, double seconds) {
-        return Trend.at(
-                readings.counting(),
-                seconds,
-                readings.trace()
-                        .instrumentId()
-                        .flatMap(instruments::find)
-                        .map(Instrument::resolution)
-                        .orElse(USUAL_DISPLAY));
-    }
-
     private static String written(Trend trend, Figures figures) {
         return figures.fixed(trend.temperature(), 2);
-    }
-
-    /**
-     * Writes down where the trend stood.
-     *
-     * @param seconds the moment, on its clock (s)
-     * @throws Refused where the readings do not reach so far, or something stands there already
-     */
-    void keep(EntrySheet entry, Address place, double seconds, Bench bench) {
-        Ticks.check(entry, place);
-        Slot slot = slot(entry, place);
-        ClockReadings readings =
-                clocks.trend(entry, place).orElseThrow(() -> new NotFound("Nothing was read on a clock there."));
-        Trend trend = at(readings, seconds);
-        Figures figures = entry.entry().period().figures();
-        Optional<Observation> before =
-                entry.observations().standingAt(place.toString()).stream().reduce((earlier, later) -> later);
-        String uncertainty = figures.fixed(trend.uncertainty(), 3);
-        String unit = slot.unit(Role.TREND).map(BenchUnit::symbol).orElse(null);
-        String text = written(trend, figures);
-        Intake.Answer answer = new Intake.Answer(
-                text, unit, readings.trace().instrumentId().flatMap(instruments::find), uncertainty, bench.name());
-        Filling filling = entry.readback().filling(entry.sheet().setting());
-        before.filter(each -> filling.stands(each.id()))
-                .ifPresentOrElse(
-                        each -> filling.correct(each.id(), UUID.randomUUID(), place, Role.TREND, answer),
-                        () -> filling.take(UUID.randomUUID(), place, Role.TREND, answer));
-        book.keep(
-                UUID.randomUUID(),
-                entry.entry().id(),
-                new Observation.Given(
-                        place.toString(),
-                        Role.TREND.key(),
-                        text,
-                        unit,
-                        readings.trace().instrumentId(),
-                        uncertainty,
-                        bench.name(),
-                        before.map(Observation::id),
-                        before.isPresent() ? "read from its trend at " + ClockTime.write(seconds) : null));
     }
 
     /** The slot a trend is read for. @throws NotFound where there is none */

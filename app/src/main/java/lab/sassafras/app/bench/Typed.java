@@ -1,6 +1,8 @@
 package lab.sassafras.app.bench;
 
+import java.util.Objects;
 import java.util.UUID;
+import lab.sassafras.app.usecase.KeepObservation;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,13 +35,13 @@ public record Typed(
 
     static final Typed NOTHING = new Typed(null, "", "", "", "", null, "", null, "", null, null);
 
-    boolean correcting() {
-        return supersedes != null;
+    /** Whether it only strikes something out. */
+    boolean striking() {
+        return supersedes != null && words().isEmpty();
     }
 
-    /** Whether somebody was asked about this very value and said that it is so. */
-    boolean confirmed() {
-        return sure != null && sure.strip().equals(words());
+    UUID struck() {
+        return Objects.requireNonNull(supersedes);
     }
 
     String words() {
@@ -48,5 +50,21 @@ public record Typed(
 
     UUID identity() {
         return key == null ? UUID.randomUUID() : key;
+    }
+
+    /** As the use case takes it; it is sure where somebody was asked about this very value and said that it is so. */
+    KeepObservation.Given given() {
+        return new KeepObservation.Given(
+                identity(),
+                at,
+                role,
+                words(),
+                unit,
+                instrument,
+                uncertainty,
+                supersedes,
+                reason,
+                sure != null && sure.strip().equals(words()),
+                ago == null ? 0 : ago);
     }
 }

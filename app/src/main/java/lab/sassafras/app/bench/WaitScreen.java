@@ -4,18 +4,16 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import lab.sassafras.app.record.BenchWait;
-import lab.sassafras.app.record.ClassPace;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Paces;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.ClassPaces;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -33,47 +31,20 @@ import org.springframework.stereotype.Component;
 @Component
 class WaitScreen {
 
-    private static final Duration LONGEST = Duration.ofHours(12);
-
     private final Paces paces;
+    private final ClassPaces ofClass;
     private final LabBook book;
     private final EntrySheets sheets;
     private final Traces traces;
     private final Clock clock;
 
-    WaitScreen(Paces paces, LabBook book, EntrySheets sheets, Traces traces, Clock clock) {
+    WaitScreen(Paces paces, ClassPaces ofClass, LabBook book, EntrySheets sheets, Traces traces, Clock clock) {
         this.paces = paces;
+        this.ofClass = ofClass;
         this.book = book;
         this.sheets = sheets;
         this.traces = traces;
         this.clock = clock;
-    }
-
-    /** The paces of an entry's experiment with what its class goes by (min, or °C of a rise). */
-    Map<Pace, Double> of(EntrySheet entry) {
-        Map<String, ClassPace> chosen = chosen(entry);
-        Map<Pace, Double> all = new LinkedHashMap<>();
-        entry.experiment()
-                .paces()
-                .forEach(each -> all.put(
-                        each,
-                        Optional.ofNullable(chosen.get(each.key()))
-                                .map(ClassPace::amount)
-                                .orElse(each.usual())));
-        return all;
-    }
-
-    /** What the class chose for itself, by the key of the pace. */
-    Map<String, ClassPace> chosen(EntrySheet entry) {
-        return paces.chosen(entry.entry().period(), entry.experiment().key());
-    }
-
-    /** What the class goes by, by kind; empty where the experiment knows none of that kind. */
-    Optional<Double> amount(EntrySheet entry, Pace.Kind kind) {
-        return of(entry).entrySet().stream()
-                .filter(each -> each.getKey().kind() == kind)
-                .map(Map.Entry::getValue)
-                .findFirst();
     }
 
     /** What is waited for, seen from a trial of an entry with something asked. */
@@ -81,7 +52,7 @@ class WaitScreen {
         List<Waiting.Timer> timers = new ArrayList<>();
         paces.waits(entry.entry().bench()).stream()
                 .filter(each ->
-                        !each.ended() && each.madeAt().isAfter(clock.instant().minus(LONGEST)))
+                        !each.ended() && each.madeAt().isAfter(clock.instant().minus(Traces.LONGEST)))
                 .forEach(each -> timer(entry, trial, each).ifPresent(timers::add));
         once(entry, trial).ifPresent(timers::add);
         List<Waiting.Begin> begins =
@@ -91,7 +62,7 @@ class WaitScreen {
 
     private List<Waiting.Begin> begins(EntrySheet entry, int trial, Sheet.Ask ask, List<Waiting.Timer> running) {
         Figures figures = entry.entry().period().figures();
-        return of(entry).entrySet().stream()
+        return ofClass.of(entry).entrySet().stream()
                 .filter(each -> each.getKey().path().equals(ask.address().path())
                         && each.getKey().kind().timer()
                         && each.getKey().kind() != Pace.Kind.ONCE
@@ -156,7 +127,7 @@ class WaitScreen {
                 .filter(each -> entry.sheet().reading(each.path(), trial).isEmpty())
                 .findFirst();
         return pace.flatMap(each -> mixedAt(entry, trial).map(mixed -> {
-                    double minutes = of(entry).getOrDefault(each, each.usual());
+                    double minutes = ofClass.of(entry).getOrDefault(each, each.usual());
                     return new Waiting.Timer(
                             entry.entry().id(),
                             trial,
@@ -168,7 +139,7 @@ class WaitScreen {
                             left(mixed, minutes * 60),
                             link(entry.entry(), entry.sheet().address(each.path(), trial)));
                 }))
-                .filter(each -> each.left() > -LONGEST.toMillis());
+                .filter(each -> each.left() > -Traces.LONGEST.toMillis());
     }
 
     /** When a trial was mixed, by its clock or by its own mark. */
@@ -194,21 +165,20 @@ class WaitScreen {
                 .exposed(trial)
                 .flatMap(each -> last(entry, each.place())
                         .map(weighed -> Duration.between(weighed, clock.instant()))
-                        .filter(age -> age.compareTo(LONGEST) < 0)
+                        .filter(age -> age.compareTo(Traces.LONGEST) < 0)
                         .map(age -> new Waiting.Exposed(each.name(), age.toMillis())));
     }
 
     /** What the clock of a trial goes by: how long before mixing and up to when is read (s), and the rise to stop at. */
     ClockPlan.Times times(EntrySheet entry) {
         return new ClockPlan.Times(
-                Math.round(60 * amount(entry, Pace.Kind.BEFORE).orElse(0.0)),
-                Math.round(60 * amount(entry, Pace.Kind.UNTIL).orElse(0.0)),
+                Math.round(60 * ofClass.amount(entry, Pace.Kind.BEFORE).orElse(0.0)),
+                Math.round(60 * ofClass.amount(entry, Pace.Kind.UNTIL).orElse(0.0)),
                 rise(entry));
     }
 
     private Optional<Double> rise(EntrySheet entry) {
-        return Stream.of(entry)
-                .flatMap(each -> of(each).entrySet().stream())
+        return ofClass.of(entry).entrySet().stream()
                 .filter(each -> each.getKey().kind() == Pace.Kind.RISE
                         && entry.sheet().asks(1).stream()
                                 .anyMatch(ask -> ask.address()

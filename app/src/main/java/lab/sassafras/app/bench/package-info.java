@@ -4,6 +4,7 @@
  * <p>Rule: every page here is made from what an experiment declares. A value is kept the moment it is given; what is
  * refused stays in its field with the reason beside it.
  */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "sheet", "door", "chart"})
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"record", "shelf", "sheet", "usecase", "door", "chart"})
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.bench;

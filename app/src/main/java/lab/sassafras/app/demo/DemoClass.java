@@ -3,15 +3,18 @@ package lab.sassafras.app.demo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Optional;
-import lab.sassafras.app.exchange.RunImport;
-import lab.sassafras.app.notebook.Adoption;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.shelf.Calibration;
-import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
+import lab.sassafras.app.usecase.AdoptConstant;
+import lab.sassafras.app.usecase.BringInRun;
+import lab.sassafras.app.usecase.KeepShelf;
+import lab.sassafras.app.usecase.TakeDecision;
 import org.springframework.boot.CommandLineRunner;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
@@ -22,18 +25,31 @@ import org.springframework.transaction.annotation.Transactional;
 @Profile("demo")
 class DemoClass implements CommandLineRunner {
 
-    private final LabBook book;
-    private final RunImport imports;
-    private final Adoption adoption;
-    private final Shelves shelves;
-    private final Calorimeters calorimeters;
+    private static final Actor HAWTHORN = Actor.house("Hawthorn");
 
-    DemoClass(LabBook book, RunImport imports, Adoption adoption, Shelves shelves, Calorimeters calorimeters) {
+    private final LabBook book;
+    private final BringInRun imports;
+    private final AdoptConstant adopting;
+    private final TakeDecision deciding;
+    private final KeepShelf keeping;
+    private final Shelves shelves;
+    private final EntrySheets sheets;
+
+    DemoClass(
+            LabBook book,
+            BringInRun imports,
+            AdoptConstant adopting,
+            TakeDecision deciding,
+            KeepShelf keeping,
+            Shelves shelves,
+            EntrySheets sheets) {
         this.book = book;
         this.imports = imports;
-        this.adoption = adoption;
+        this.adopting = adopting;
+        this.deciding = deciding;
+        this.keeping = keeping;
         this.shelves = shelves;
-        this.calorimeters = calorimeters;
+        this.sheets = sheets;
     }
 
     @Override
@@ -43,15 +59,12 @@ class DemoClass implements CommandLineRunner {
             return;
         }
         Entry calibrated = take("1-calibration.json");
-        Calibration constant = adoption.adopt(calibrated, "three trials that agree", "Hawthorn", Optional.empty());
+        Calibration constant = adopting.adopt(
+                        sheets.of(calibrated), "three trials that agree", Optional.empty(), HAWTHORN)
+                .orThrow();
         Entry slug = take("2-grey-slug.json");
-        book.decide(
-                Optional.of(slug.id()),
-                Decision.Kind.PIN,
-                "calibration",
-                constant.id().toString(),
-                "the constant found the same evening",
-                "Hawthorn");
+        deciding.pin(sheets.of(slug), constant.id(), "the constant found the same evening", HAWTHORN)
+                .orThrow();
         take("3-too-much-for-a-cup.json");
         take("4-still-at-the-bench.json");
         take("5-ice.json");
@@ -75,7 +88,8 @@ class DemoClass implements CommandLineRunner {
 
     private Entry take(String name) throws IOException {
         try (InputStream file = getClass().getResourceAsStream("/demo/" + name)) {
-            return imports.take(file.readAllBytes(), name, "the demo");
+            return imports.take(file.readAllBytes(), name, Actor.house("the demo"))
+                    .orThrow();
         }
     }
 
@@ -85,6 +99,7 @@ class DemoClass implements CommandLineRunner {
         shelf.vessels().stream()
                 .filter(vessel -> shelf.inUse(vessel).isEmpty())
                 .flatMap(vessel -> shelf.calibrations(vessel).stream().limit(1))
-                .forEach(each -> calorimeters.decide(each, Decision.ADOPTED, "found earlier this term", "Hawthorn"));
+                .forEach(each -> keeping.decide(each, Decision.ADOPTED, "found earlier this term", HAWTHORN)
+                        .orThrow());
     }
 }

@@ -3,6 +3,7 @@ package lab.sassafras.app.door;
 import jakarta.persistence.PersistenceException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.DiskRoom;
 import lab.sassafras.measure.Refused;
@@ -39,7 +40,7 @@ public class PlainWords {
         return who.bench(request);
     }
 
-    @ExceptionHandler(WhoIsHere.NobodyHere.class)
+    @ExceptionHandler(Actor.NobodyHere.class)
     ModelAndView nobodyHere() {
         return new ModelAndView("redirect:/periods");
     }

@@ -25,17 +25,12 @@ public class WhoIsHere {
         this.book = book;
     }
 
-    public Optional<Bench> bench(HttpServletRequest request) {
+    Optional<Bench> bench(HttpServletRequest request) {
         return Arrays.stream(Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]))
                 .filter(cookie -> cookie.getName().equals(COOKIE))
                 .findFirst()
                 .flatMap(cookie -> identity(cookie.getValue()))
                 .flatMap(book::bench);
-    }
-
-    /** The bench, for pages that need one. */
-    public Bench benchOrAsk(HttpServletRequest request) {
-        return bench(request).orElseThrow(NobodyHere::new);
     }
 
     public void sitDown(Bench bench, HttpServletResponse response) {
@@ -64,10 +59,5 @@ public class WhoIsHere {
         } catch (IllegalArgumentException e) {
             return Optional.empty();
         }
-    }
-
-    /** A page was asked for that needs a bench, and nobody has joined one. */
-    static final class NobodyHere extends RuntimeException {
-        private static final long serialVersionUID = 1L;
     }
 }

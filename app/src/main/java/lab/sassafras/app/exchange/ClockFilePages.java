@@ -6,32 +6,28 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.WhoIsHere;
-import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.door.PlainWords;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.LabBook;
-import lab.sassafras.app.record.Trace;
-import lab.sassafras.app.record.TraceChunk;
-import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.runfile.ObservationTable;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
-import lab.sassafras.app.sheet.TraceUses;
 import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.usecase.Answer;
+import lab.sassafras.app.usecase.AppendReadings;
 import lab.sassafras.curve.ClockFile;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
@@ -43,8 +39,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -59,19 +53,13 @@ class ClockFilePages {
     private static final int MOST_WAITING = 20;
     private static final int SHOWN = 6;
     private static final int MOST_WRONG = 20;
-    private static final String NEW_TRIAL = "new";
-    private static final String TRIAL = "trial ";
 
     private final LabBook book;
     private final EntrySheets sheets;
     private final Clocks clocks;
-    private final Traces traces;
-    private final TraceUses uses;
+    private final AppendReadings appending;
     private final Instruments instruments;
     private final HouseSettings settings;
-    private final WhoIsHere who;
-    private final Clock clock;
-    private final TransactionTemplate whole;
     /** Files shown and not kept yet, for as long as somebody may take to look. */
     private final Cache<UUID, Waiting> waiting = Caffeine.newBuilder()
             .maximumSize(MOST_WAITING)
@@ -82,23 +70,15 @@ class ClockFilePages {
             LabBook book,
             EntrySheets sheets,
             Clocks clocks,
-            Traces traces,
-            TraceUses uses,
+            AppendReadings appending,
             Instruments instruments,
-            HouseSettings settings,
-            WhoIsHere who,
-            Clock clock,
-            PlatformTransactionManager transactions) {
-        this.whole = new TransactionTemplate(transactions);
+            HouseSettings settings) {
         this.book = book;
         this.sheets = sheets;
         this.clocks = clocks;
-        this.traces = traces;
-        this.uses = uses;
+        this.appending = appending;
         this.instruments = instruments;
         this.settings = settings;
-        this.who = who;
-        this.clock = clock;
     }
 
     private record Waiting(String name, String text) {}
@@ -157,12 +137,12 @@ class ClockFilePages {
     String take(
             @RequestParam("entry") UUID id,
             @RequestParam(defaultValue = "1") int trial,
+            Actor actor,
             HttpServletRequest request,
             HttpServletResponse response,
             Model model)
             throws IOException {
         EntrySheet entry = entry(id, trial);
-        who.benchOrAsk(request);
         Upload upload = Upload.NONE;
         try {
             upload = Upload.of(request, settings.limits().file());
@@ -191,11 +171,10 @@ class ClockFilePages {
             @RequestParam Optional<UUID> instrument,
             @RequestParam Map<String, String> form,
             @ModelAttribute Said said,
-            HttpServletRequest request,
+            Actor actor,
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = entry(id, trial);
-        Bench bench = who.benchOrAsk(request);
         Waiting file = waiting.getIfPresent(pending);
         if (file == null) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -211,26 +190,19 @@ class ClockFilePages {
                 return shown(entry, trial, pending, file, layout, model);
             }
             ClockFile own = ClockFile.read(file.text(), layout);
-            Map<Integer, ClockFile> others = new LinkedHashMap<>();
-            places.keySet().forEach(column -> others.put(column, ClockFile.read(file.text(), of(layout, column))));
-            checked(own);
-            others.values().forEach(ClockFilePages::checked);
-            Optional<UUID> thermometer =
-                    instrument.filter(each -> instruments.find(each).isPresent());
-            if (!waiting.asMap().remove(pending, file)) {
-                // sent twice: the other one keeps it
-                return "redirect:/entries/" + id + "/strip?trial=" + trial;
+            List<Map.Entry<String, List<Reading>>> others = new ArrayList<>();
+            places.forEach((column, place) -> others.add(Map.entry(
+                    place, ClockFile.read(file.text(), of(layout, column)).readings())));
+            if (waiting.asMap().remove(pending, file)) {
+                Answer<?> answer = appending.file(entry, trial, own.readings(), others, instrument, actor);
+                if (answer.refusal().isPresent()) {
+                    waiting.put(pending, file);
+                    response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+                    model.addAttribute("problem", PlainWords.of(answer.refusal().get()));
+                    return shown(entry, trial, pending, file, guessed, model);
+                }
             }
-            try {
-                whole.executeWithoutResult(any -> {
-                    kept(entry, trial, own, thermometer, bench);
-                    others.forEach(
-                            (column, other) -> kept(entry, Objects.requireNonNull(places.get(column)), other, bench));
-                });
-            } catch (RuntimeException failed) {
-                waiting.put(pending, file);
-                throw failed;
-            }
+            // sent twice, the other one keeps it
             return "redirect:/entries/" + id + "/strip?trial=" + trial;
         } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -249,7 +221,7 @@ class ClockFilePages {
                     if (known.stream().noneMatch(each -> each.value().equals(place))) {
                         throw new Refused("Another probe cannot be of “" + place + "”. Choose one of those shown.");
                     }
-                    if (!place.equals(NEW_TRIAL) && places.containsValue(place)) {
+                    if (!place.equals(AppendReadings.NEW_TRIAL) && places.containsValue(place)) {
                         throw new Refused("Two probes cannot both be of one thing. Choose another for one of them.");
                     }
                     places.put(column, place);
@@ -268,49 +240,6 @@ class ClockFilePages {
                 layout.timeIn(),
                 column,
                 layout.degreesIn());
-    }
-
-    /** Another probe of the same file, for a trial of its own or for a trend. */
-    private void kept(EntrySheet entry, String place, ClockFile file, Bench bench) {
-        if (place.equals(NEW_TRIAL)) {
-            int opened = book.open(entry.entry().id(), LabBook.TRIAL, bench.name());
-            kept(entry(entry.entry().id(), opened), opened, file, Optional.empty(), bench);
-        } else if (place.startsWith(TRIAL)) {
-            int trial = Integer.parseInt(place.substring(TRIAL.length()));
-            kept(entry(entry.entry().id(), trial), trial, file, Optional.empty(), bench);
-        } else {
-            uses.name(entry, Address.read(place), bringIn(entry, file, Optional.empty(), bench), bench);
-        }
-    }
-
-    private static void checked(ClockFile file) {
-        List<Reading> readings = file.readings();
-        if (readings.size() < 2) {
-            throw new Refused("At least two lines have to be readable as a time and a temperature.");
-        }
-        if (readings.size() > Traces.MOST_READINGS) {
-            throw new Refused("There are " + readings.size() + " readings in it; a record holds at most "
-                    + Traces.MOST_READINGS + ". Take every tenth, or the part about the mixing.");
-        }
-    }
-
-    private void kept(EntrySheet entry, int trial, ClockFile file, Optional<UUID> thermometer, Bench bench) {
-        uses.strike(entry, trial, "readings brought in from a file", bench);
-        Trace trace = bringIn(entry, file, thermometer, bench);
-        uses.name(entry, Clocks.placeOf(entry, trial).orElseThrow(), trace, bench);
-    }
-
-    private Trace bringIn(EntrySheet entry, ClockFile file, Optional<UUID> thermometer, Bench bench) {
-        List<Reading> readings = file.readings();
-        double lasts = readings.get(readings.size() - 1).seconds();
-        int every = (int) Math.max(1, Math.min(3600, Math.round(lasts / (readings.size() - 1))));
-        return traces.bringIn(
-                entry.entry().bench(),
-                Trace.FILE,
-                thermometer,
-                every,
-                clock.instant().minusSeconds((long) lasts),
-                TraceChunk.Given.inPieces(readings, bench.identity()));
     }
 
     @GetMapping("/entries/{id}/clock.csv")
@@ -376,10 +305,10 @@ class ClockFilePages {
         List<Place> places = new ArrayList<>();
         for (int other = 1; other <= entry.sheet().trials(); other++) {
             if (other != trial) {
-                places.add(new Place(TRIAL + other, TRIAL + other));
+                places.add(new Place(AppendReadings.TRIAL + other, AppendReadings.TRIAL + other));
             }
         }
-        places.add(new Place(NEW_TRIAL, "another trial"));
+        places.add(new Place(AppendReadings.NEW_TRIAL, "another trial"));
         entry.sheet().asks(trial).stream()
                 .filter(ask -> entry.experiment().span().stream()
                         .noneMatch(span -> span.start().equals(ask.address().path())

@@ -12,18 +12,23 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.WhoIsHere;
-import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.runfile.ObservationTable;
+import lab.sassafras.app.runfile.ReducedFile;
+import lab.sassafras.app.runfile.RunFileWriter;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenTime;
+import lab.sassafras.app.usecase.BringInRun;
+import lab.sassafras.app.usecase.ReduceRun;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
 import org.slf4j.Logger;
@@ -51,10 +56,9 @@ class ExchangePages {
     private final RunFileWriter writer;
     private static final Logger LOG = LoggerFactory.getLogger(ExchangePages.class);
 
-    private final RunFileReader reader;
+    private final ReduceRun reducing;
     private final HouseSettings settings;
-    private final RunImport imports;
-    private final WhoIsHere who;
+    private final BringInRun imports;
     /** Files that were here before, for as long as somebody may take to answer. */
     private final Cache<UUID, Upload> asked = Caffeine.newBuilder()
             .maximumSize(MOST_ASKED)
@@ -65,17 +69,15 @@ class ExchangePages {
             LabBook book,
             EntrySheets sheets,
             RunFileWriter writer,
-            RunFileReader reader,
+            ReduceRun reducing,
             HouseSettings settings,
-            RunImport imports,
-            WhoIsHere who) {
+            BringInRun imports) {
         this.book = book;
         this.sheets = sheets;
         this.writer = writer;
-        this.reader = reader;
+        this.reducing = reducing;
         this.settings = settings;
         this.imports = imports;
-        this.who = who;
     }
 
     @GetMapping("/entries/{id}/run.json")
@@ -124,7 +126,8 @@ class ExchangePages {
     }
 
     @PostMapping("/import")
-    String take(HttpServletRequest request, Model model, HttpServletResponse response) throws IOException {
+    String take(Optional<Actor> actor, HttpServletRequest request, Model model, HttpServletResponse response)
+            throws IOException {
         Upload upload = Upload.NONE;
         try {
             upload = Upload.of(request, settings.limits().file());
@@ -132,7 +135,7 @@ class ExchangePages {
             if (!earlier.isEmpty()) {
                 return ask(upload, earlier, model);
             }
-            return taken(upload, request);
+            return taken(upload, actor);
         } catch (Refused refused) {
             return refused(upload, refused, model, response);
         }
@@ -140,7 +143,7 @@ class ExchangePages {
 
     /** Brings in a file that was brought in before, now that somebody said so. */
     @PostMapping("/import/again")
-    String again(@RequestParam UUID pending, HttpServletRequest request, Model model, HttpServletResponse response) {
+    String again(@RequestParam UUID pending, Optional<Actor> actor, Model model, HttpServletResponse response) {
         Upload upload = asked.getIfPresent(pending);
         if (upload == null) {
             return refused(
@@ -150,14 +153,13 @@ class ExchangePages {
                     response);
         }
         asked.invalidate(pending);
-        return taken(upload, request);
+        return taken(upload, actor);
     }
 
-    private String taken(Upload upload, HttpServletRequest request) {
-        String by =
-                who.bench(request).map(Bench::name).map(name -> "bench " + name).orElse("somebody at no bench");
+    private String taken(Upload upload, Optional<Actor> actor) {
+        Actor by = actor.orElseGet(() -> Actor.bringing("somebody at no bench"));
         return "redirect:/entries/"
-                + imports.take(upload.bytes(), upload.name(), by).id() + "/result";
+                + imports.take(upload.bytes(), upload.name(), by).orThrow().id() + "/result";
     }
 
     private String ask(Upload upload, List<BroughtIn> earlier, Model model) {
@@ -199,7 +201,7 @@ class ExchangePages {
     ResponseEntity<Object> reduce(HttpServletRequest request) throws IOException {
         try (InputStream body = request.getInputStream()) {
             byte[] bytes = Upload.bytes(body, settings.limits().file());
-            return ResponseEntity.ok(ReducedFile.of(RunReplay.reduction(reader.read(bytes))));
+            return ResponseEntity.ok(ReducedFile.of(reducing.reduce(bytes).orThrow()));
         } catch (Refused refused) {
             return problem(status(refused), refused.getMessage());
         } catch (TimeBudget.OutOfTime late) {

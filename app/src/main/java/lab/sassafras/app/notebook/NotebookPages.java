@@ -1,6 +1,5 @@
 package lab.sassafras.app.notebook;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -15,7 +14,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
@@ -47,16 +46,14 @@ class NotebookPages {
     private final LabBook book;
     private final StandingLines lines;
     private final EntrySheets sheets;
-    private final WhoIsHere who;
 
     private final Stamps stamps;
 
-    NotebookPages(LabBook book, StandingLines lines, EntrySheets sheets, WhoIsHere who, Stamps stamps) {
+    NotebookPages(LabBook book, StandingLines lines, EntrySheets sheets, Stamps stamps) {
         this.stamps = stamps;
         this.book = book;
         this.lines = lines;
         this.sheets = sheets;
-        this.who = who;
     }
 
     /** An entry in the list with what it came to. */
@@ -74,11 +71,11 @@ class NotebookPages {
             String aside) {}
 
     @GetMapping("/notebook")
-    String notebook(@RequestParam Optional<UUID> period, HttpServletRequest request, Model model) {
+    String notebook(@RequestParam Optional<UUID> period, Optional<Actor> actor, Model model) {
         List<Period> periods = book.periods();
         Optional<Period> shown = period.map(id ->
                         book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address.")))
-                .or(() -> who.bench(request).map(Bench::period))
+                .or(() -> actor.flatMap(Actor::seat).map(Bench::period))
                 .or(() -> periods.stream().findFirst());
         model.addAttribute("periods", periods);
         model.addAttribute("period", shown.orElse(null));

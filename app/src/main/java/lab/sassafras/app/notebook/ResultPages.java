@@ -1,15 +1,12 @@
 package lab.sassafras.app.notebook;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.account.Finding;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.WhoIsHere;
-import lab.sassafras.app.record.Decision;
-import lab.sassafras.app.record.Decisions;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -19,10 +16,8 @@ import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
-import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.convention.Question;
-import lab.sassafras.measure.Names;
-import lab.sassafras.measure.Refused;
+import lab.sassafras.app.usecase.AdoptConstant;
+import lab.sassafras.app.usecase.TakeDecision;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,29 +29,28 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ResultPages {
 
-    private static final int LONGEST_REASON = 200;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
     private final LabBook book;
     private final EntrySheets sheets;
     private final Shelves shelves;
-    private final Adoption adoption;
+    private final AdoptConstant adopting;
+    private final TakeDecision deciding;
     private final FirstShown firstShown;
-    private final WhoIsHere who;
 
     ResultPages(
             LabBook book,
             EntrySheets sheets,
             Shelves shelves,
-            Adoption adoption,
-            FirstShown firstShown,
-            WhoIsHere who) {
+            AdoptConstant adopting,
+            TakeDecision deciding,
+            FirstShown firstShown) {
         this.book = book;
         this.sheets = sheets;
         this.shelves = shelves;
-        this.adoption = adoption;
+        this.adopting = adopting;
+        this.deciding = deciding;
         this.firstShown = firstShown;
-        this.who = who;
     }
 
     @GetMapping("/entries/{id}/result")
@@ -131,22 +125,12 @@ class ResultPages {
             @PathVariable int number,
             @RequestParam String outcome,
             @RequestParam(defaultValue = "") String reason,
-            HttpServletRequest request) {
+            Actor actor) {
         EntrySheet entry = sheet(id);
         if (number < 1 || number > entry.sheet().trials()) {
             throw new NotFound("This entry has no trial " + number + ".");
         }
-        book.decide(
-                Optional.of(id),
-                Decision.Kind.TRIAL,
-                Decisions.trial(number),
-                outcome,
-                checked(
-                        reason,
-                        outcome.equals(Decision.OUT)
-                                ? "Say why the trial is left out."
-                                : "Say why the trial counts again."),
-                who.benchOrAsk(request).name());
+        deciding.trial(entry, number, outcome, reason, actor).orThrow();
         return "redirect:/entries/" + id + "/result?trial=" + number;
     }
 
@@ -155,19 +139,8 @@ class ResultPages {
             @PathVariable UUID id,
             @RequestParam String outcome,
             @RequestParam(defaultValue = "") String reason,
-            HttpServletRequest request) {
-        sheet(id);
-        book.decide(
-                Optional.of(id),
-                Decision.Kind.ENTRY,
-                Decisions.ENTRY,
-                outcome,
-                checked(
-                        reason,
-                        outcome.equals(Decision.OUT)
-                                ? "Say why the entry is set aside."
-                                : "Say why the entry counts again."),
-                who.benchOrAsk(request).name());
+            Actor actor) {
+        deciding.aside(sheet(id), outcome, reason, actor).orThrow();
         return "redirect:/entries/" + id + "/result";
     }
 
@@ -177,57 +150,21 @@ class ResultPages {
             @RequestParam String question,
             @RequestParam String school,
             @RequestParam Optional<Integer> strip,
-            HttpServletRequest request) {
-        sheet(id);
-        if (Question.all().stream()
-                .noneMatch(each ->
-                        each.key().equals(question) && each.school(school).isPresent())) {
-            throw new Refused("There is no such convention.");
-        }
-        book.decide(
-                Optional.of(id),
-                Decision.Kind.SCHOOL,
-                question,
-                school,
-                "chosen for this entry",
-                who.benchOrAsk(request).name());
+            Actor actor) {
+        deciding.school(sheet(id), question, school, actor).orThrow();
         return "redirect:/entries/" + id
                 + strip.map(trial -> "/strip?trial=" + trial).orElse("/result");
     }
 
     @PostMapping("/entries/{id}/combination")
-    String combination(@PathVariable UUID id, @RequestParam String combination, HttpServletRequest request) {
-        if (sheet(id).experiment().combinations().stream()
-                .noneMatch(each -> each.key().equals(combination))) {
-            throw new Refused("The trials of this experiment are not taken together that way.");
-        }
-        book.decide(
-                Optional.of(id),
-                Decision.Kind.COMBINATION,
-                Decisions.TRIALS,
-                combination,
-                "chosen for this entry",
-                who.benchOrAsk(request).name());
+    String combination(@PathVariable UUID id, @RequestParam String combination, Actor actor) {
+        deciding.combination(sheet(id), combination, actor).orThrow();
         return "redirect:/entries/" + id + "/result";
     }
 
     @PostMapping("/entries/{id}/pin")
-    String pin(@PathVariable UUID id, @RequestParam UUID calibration, HttpServletRequest request) {
-        EntrySheet entry = sheet(id);
-        Calibration chosen = shelves.now()
-                .calibration(calibration)
-                .filter(each -> entry.vessel()
-                        .map(Vessel::id)
-                        .filter(each.vesselId()::equals)
-                        .isPresent())
-                .orElseThrow(() -> new Refused("That constant does not belong to this entry's vessel."));
-        book.decide(
-                Optional.of(id),
-                Decision.Kind.PIN,
-                "calibration",
-                chosen.id().toString(),
-                "newer constant taken",
-                who.benchOrAsk(request).name());
+    String pin(@PathVariable UUID id, @RequestParam UUID calibration, Actor actor) {
+        deciding.pin(sheet(id), calibration, "newer constant taken", actor).orThrow();
         return "redirect:/entries/" + id + "/result";
     }
 
@@ -236,21 +173,9 @@ class ResultPages {
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String reason,
             @RequestParam Optional<UUID> seen,
-            HttpServletRequest request) {
-        Calibration adopted = adoption.adopt(
-                sheet(id).entry(),
-                checked(reason, "Say why this constant is adopted."),
-                who.benchOrAsk(request).name(),
-                seen);
+            Actor actor) {
+        Calibration adopted = adopting.adopt(sheet(id), reason, seen, actor).orThrow();
         return "redirect:/shelf/vessels/" + adopted.vesselId();
-    }
-
-    private static String checked(String reason, String otherwise) {
-        String text = reason.strip();
-        if (text.isEmpty()) {
-            throw new Refused(otherwise + " Go back; nothing was changed.");
-        }
-        return Names.checked(text, "A reason", LONGEST_REASON);
     }
 
     private EntrySheet sheet(UUID id) {

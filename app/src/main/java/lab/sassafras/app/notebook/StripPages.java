@@ -1,6 +1,5 @@
 package lab.sassafras.app.notebook;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,18 +8,16 @@ import java.util.UUID;
 import lab.sassafras.app.chart.StripPicture;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.PlainWords;
-import lab.sassafras.app.door.WhoIsHere;
-import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.Decision;
-import lab.sassafras.app.record.Decisions;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
-import lab.sassafras.app.sheet.TraceUses;
+import lab.sassafras.app.usecase.Answer;
+import lab.sassafras.app.usecase.TakeDecision;
+import lab.sassafras.app.usecase.TakeFromClock;
 import lab.sassafras.convention.Question;
-import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Reading;
@@ -28,15 +25,12 @@ import lab.sassafras.curve.Windows;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Figures;
-import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
 import lab.sassafras.verdict.Reduction;
 import org.jspecify.annotations.Nullable;
-import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -48,22 +42,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class StripPages {
 
-    private static final int LONGEST_REASON = 200;
     private static final double COVERAGE = 0.95;
     private static final double LONGEST_LOOK = 1e7;
 
     private final LabBook book;
     private final EntrySheets sheets;
     private final Clocks clocks;
-    private final TraceUses uses;
-    private final WhoIsHere who;
+    private final TakeFromClock taking;
+    private final TakeDecision deciding;
 
-    StripPages(LabBook book, EntrySheets sheets, Clocks clocks, TraceUses uses, WhoIsHere who) {
+    StripPages(LabBook book, EntrySheets sheets, Clocks clocks, TakeFromClock taking, TakeDecision deciding) {
         this.book = book;
         this.sheets = sheets;
         this.clocks = clocks;
-        this.uses = uses;
-        this.who = who;
+        this.taking = taking;
+        this.deciding = deciding;
     }
 
     /**
@@ -175,18 +168,17 @@ class StripPages {
             @RequestParam int trial,
             @ModelAttribute Stretches stretches,
             @RequestParam(defaultValue = "") String reason,
-            HttpServletRequest request,
+            Actor actor,
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = entry(id, trial);
-        Bench bench = who.benchOrAsk(request);
-        return done(entry, trial, new Form("stretches", reason, stretches), response, model, () -> {
-            TraceUse use =
-                    use(entry, trial).with(stretches.given() ? Optional.of(stretches.windows()) : Optional.empty());
-            uses.tried(entry, trial, use);
-            String why = checked(reason, "Say why these stretches are taken.");
-            uses.keep(UUID.randomUUID(), entry, trial, use, why, bench);
-        });
+        Answer<?> answer = Answer.translating(() -> taking.chosen(
+                entry,
+                trial,
+                use(entry, trial).with(stretches.given() ? Optional.of(stretches.windows()) : Optional.empty()),
+                reason,
+                actor));
+        return done(entry, trial, new Form("stretches", reason, stretches), answer, response, model);
     }
 
     @PostMapping("/entries/{id}/strip/mixing")
@@ -194,18 +186,12 @@ class StripPages {
             @PathVariable UUID id,
             @RequestParam int trial,
             @RequestParam(defaultValue = "") String time,
-            HttpServletRequest request,
+            Actor actor,
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = entry(id, trial);
-        Bench bench = who.benchOrAsk(request);
-        return done(entry, trial, new Form("mixing", time, Stretches.NONE), response, model, () -> {
-            double at = ClockTime.read(time);
-            TraceUse use = Clocks.use(entry, trial)
-                    .map(each -> each.mixedAt(at))
-                    .orElseGet(() -> TraceUse.whole(readings(entry, trial).id().toString(), at));
-            uses.keep(UUID.randomUUID(), entry, trial, use, "mixing marked again", bench);
-        });
+        Answer<?> answer = taking.mixed(entry, trial, readings(entry, trial), time, actor);
+        return done(entry, trial, new Form("mixing", time, Stretches.NONE), answer, response, model);
     }
 
     /** Keeps after what wait a single reading is taken, or to what part of the change lines are carried. */
@@ -216,13 +202,12 @@ class StripPages {
             @RequestParam int trial,
             @RequestParam(name = "time", defaultValue = "") String time,
             @RequestParam(name = "part", defaultValue = "") String part,
-            HttpServletRequest request,
+            Actor actor,
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = entry(id, trial);
-        Bench bench = who.benchOrAsk(request);
         boolean once = what.equals("once");
-        return done(entry, trial, new Form(what, once ? time : part, Stretches.NONE), response, model, () -> {
+        Answer<?> answer = Answer.translating(() -> {
             TraceUse before = use(entry, trial);
             TraceUse use = once
                     ? before.waiting(ClockTime.read(time))
@@ -231,8 +216,9 @@ class StripPages {
                                     entry.entry().period().figures().mark())
                             .value());
             String why = once ? "read after another wait" : "carried to another part of the rise";
-            uses.keep(UUID.randomUUID(), entry, trial, use, why, bench);
+            return taking.stated(entry, trial, use, why, actor);
         });
+        return done(entry, trial, new Form(what, once ? time : part, Stretches.NONE), answer, response, model);
     }
 
     /** Keeps two temperatures that a person picked from the curve, and puts them in force. */
@@ -242,34 +228,24 @@ class StripPages {
             @RequestParam int trial,
             @RequestParam(defaultValue = "") String start,
             @RequestParam(defaultValue = "") String end,
-            HttpServletRequest request,
+            Actor actor,
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = entry(id, trial);
-        Bench bench = who.benchOrAsk(request);
         model.addAttribute("pickedStart", start);
         model.addAttribute("pickedEnd", end);
-        return done(entry, trial, new Form("pick", "", Stretches.NONE), response, model, () -> {
-            uses.pick(entry, trial, start.strip(), end.strip(), bench);
-            book.decide(
-                    Optional.of(id),
-                    Decision.Kind.SCHOOL,
-                    Question.CHANGE.key(),
-                    TemperatureChange.PICKED.key(),
-                    "picked from the curve",
-                    bench.name());
-        });
+        Answer<?> answer = taking.picked(entry, trial, start.strip(), end.strip(), actor);
+        return done(entry, trial, new Form("pick", "", Stretches.NONE), answer, response, model);
     }
 
     /** A form of this page as it was sent. */
     private record Form(String name, String typed, Stretches stretches) {}
 
-    /** Keeps, and shows the strip again; what is refused stays in its field with the reason beside it. */
+    /** Shows the strip again; what is refused stays in its field with the reason beside it. */
     private String done(
-            EntrySheet entry, int trial, Form form, HttpServletResponse response, Model model, Runnable keeping) {
-        try {
-            keeping.run();
-        } catch (Refused | DataAccessException | TransactionException failed) {
+            EntrySheet entry, int trial, Form form, Answer<?> answer, HttpServletResponse response, Model model) {
+        if (answer.refusal().isPresent()) {
+            RuntimeException failed = answer.refusal().get();
             if (failed instanceof Refused
                     && !form.name().equals("mixing")
                     && Clocks.use(entry, trial).isEmpty()) {
@@ -291,32 +267,14 @@ class StripPages {
             @RequestParam(defaultValue = "") String time,
             @RequestParam String outcome,
             @RequestParam(defaultValue = "") String reason,
-            HttpServletRequest request) {
+            Actor actor) {
         EntrySheet entry = entry(id, trial);
-        Bench bench = who.benchOrAsk(request);
         ClockReadings readings = readings(entry, trial);
         double at = seconds.or(() -> readings.written(ClockTime.write(ClockTime.read(time))))
                 .filter(each -> readings.at(each).isPresent())
                 .orElseThrow(() -> new NotFound("There is no reading at that moment."));
-        book.decide(
-                Optional.of(id),
-                Decision.Kind.READING,
-                Decisions.reading(readings.id(), at),
-                outcome,
-                checked(
-                        reason,
-                        outcome.equals(Decision.OUT)
-                                ? "Say why the reading is set aside."
-                                : "Say why the reading counts again."),
-                bench.name());
+        deciding.reading(entry, readings.id(), at, outcome, reason, actor).orThrow();
         return "redirect:/entries/" + id + "/strip?trial=" + trial;
-    }
-
-    private static String checked(String reason, String otherwise) {
-        if (reason.isBlank()) {
-            throw new Refused(otherwise + " Nothing was changed.");
-        }
-        return Names.checked(reason.strip(), "A reason", LONGEST_REASON);
     }
 
     private EntrySheet entry(UUID id, int trial) {
@@ -426,7 +384,7 @@ class StripPages {
         Optional<TraceUse> kept = Clocks.use(entry, trial);
         Optional<TraceUse> use = kept.map(each -> tried.isPresent() ? each.with(tried) : each);
         boolean trying = !use.equals(kept);
-        Sheet sheet = trying ? uses.tried(entry, trial, use.orElseThrow()) : entry.sheet();
+        Sheet sheet = trying ? sheets.tried(entry, trial, use.orElseThrow()) : entry.sheet();
         Reduction reduction = trying ? Reduction.of(sheet, entry.conventions()) : entry.reduction();
         model.addAttribute("entry", entry.entry());
         model.addAttribute("seen", entry.seen());

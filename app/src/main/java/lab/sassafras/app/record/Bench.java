@@ -24,6 +24,8 @@ public class Bench {
     private String name;
     private Instant createdAt;
 
+    private boolean simulated;
+
     protected Bench() {}
 
     Bench(UUID id, Period period, String name, Instant createdAt) {
@@ -35,6 +37,11 @@ public class Bench {
 
     void rename(String other) {
         this.name = other;
+    }
+
+    /** Whether no hand did it and no probe measured it, but a simulation. */
+    public boolean simulated() {
+        return simulated;
     }
 
     public UUID id() {

@@ -4,6 +4,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
@@ -69,26 +70,30 @@ public class Decision {
     private String outcome;
     private String reason;
     private String who;
+    private @Nullable String broughtBy;
     private Instant madeAt;
 
     protected Decision() {}
 
-    Decision(
-            @Nullable UUID entryId,
-            Kind kind,
-            String subject,
-            String outcome,
-            String reason,
-            String who,
-            Instant madeAt) {
+    Decision(@Nullable UUID entryId, Taken taken, Instant madeAt) {
         this.id = UUID.randomUUID();
         this.entryId = entryId;
-        this.kind = kind.name();
-        this.subject = subject;
-        this.outcome = outcome;
-        this.reason = reason;
-        this.who = who;
+        this.kind = taken.kind().name();
+        this.subject = taken.subject();
+        this.outcome = taken.outcome();
+        this.reason = taken.reason();
+        this.who = taken.who();
+        this.broughtBy = taken.broughtBy().orElse(null);
         this.madeAt = madeAt;
+    }
+
+    /** What is decided, by whom, and who brought it where that was somebody else. */
+    public record Taken(
+            Kind kind, String subject, String outcome, String reason, String who, Optional<String> broughtBy) {}
+
+    /** Who brought it, where that was not who took it. */
+    public Optional<String> broughtBy() {
+        return Optional.ofNullable(broughtBy);
     }
 
     @Nullable

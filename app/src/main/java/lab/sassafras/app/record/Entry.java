@@ -40,6 +40,8 @@ public class Entry {
     private @Nullable UUID calibrationId;
     private Instant createdAt;
 
+    private boolean simulated;
+
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "entry_instrument", joinColumns = @JoinColumn(name = "entry_id"))
     @MapKeyColumn(name = "kind")
@@ -70,6 +72,11 @@ public class Entry {
             Optional<UUID> vesselId,
             Optional<UUID> calibrationId,
             Map<Instrument.Kind, UUID> instruments) {}
+
+    /** Whether no hand did it and no probe measured it, but a simulation. */
+    public boolean simulated() {
+        return simulated;
+    }
 
     public UUID id() {
         return id;

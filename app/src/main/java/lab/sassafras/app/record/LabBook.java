@@ -370,12 +370,18 @@ public class LabBook {
     /** Takes a decision; without an entry it is about the shelf. */
     public Decision decide(
             Optional<UUID> entryId, Decision.Kind kind, String subject, String outcome, String reason, String who) {
-        if (!kind.knows(outcome)) {
+        return decide(entryId, new Decision.Taken(kind, subject, outcome, reason, who, Optional.empty()));
+    }
+
+    /** As above, for one that somebody else may have brought. */
+    public Decision decide(Optional<UUID> entryId, Decision.Taken taken) {
+        String outcome = taken.outcome();
+        if (!taken.kind().knows(outcome)) {
             throw new Refused("“" + outcome
                     + "” is no way to decide that. Go back and choose one of those shown; nothing was changed.");
         }
         entryId.ifPresent(entry -> events.publishEvent(Added.toEntry(entry)));
-        return persisted(new Decision(entryId.orElse(null), kind, subject, outcome, reason, who, now()));
+        return persisted(new Decision(entryId.orElse(null), taken, now()));
     }
 
     @Transactional(readOnly = true)

@@ -32,6 +32,7 @@ public class Observation {
     private Instant madeAt;
     private @Nullable UUID supersedes;
     private @Nullable String reason;
+    private @Nullable String broughtBy;
 
     protected Observation() {}
 
@@ -47,10 +48,11 @@ public class Observation {
         this.who = given.who();
         this.supersedes = given.supersedes().orElse(null);
         this.reason = given.reason();
+        this.broughtBy = given.broughtBy().orElse(null);
         this.madeAt = madeAt;
     }
 
-    /** What is kept of a value; unit, uncertainty and reason may be null. */
+    /** What is kept of a value, by whom, and who brought it where that was somebody else; unit, uncertainty and reason may be null. */
     public record Given(
             String address,
             String role,
@@ -60,11 +62,27 @@ public class Observation {
             @Nullable String uncertainty,
             String who,
             Optional<UUID> supersedes,
-            @Nullable String reason) {
+            @Nullable String reason,
+            Optional<String> broughtBy) {
+
+        /** What whoever it is by keeps without another hand between. */
+        public Given(
+                String address,
+                String role,
+                String text,
+                @Nullable String unit,
+                Optional<UUID> instrumentId,
+                @Nullable String uncertainty,
+                String who,
+                Optional<UUID> supersedes,
+                @Nullable String reason) {
+            this(address, role, text, unit, instrumentId, uncertainty, who, supersedes, reason, Optional.empty());
+        }
 
         /** The same, striking nothing out: what it was to strike out another hand struck out first. */
         Given asSecondReading() {
-            return new Given(address, role, text, unit, instrumentId, uncertainty, who, Optional.empty(), reason);
+            return new Given(
+                    address, role, text, unit, instrumentId, uncertainty, who, Optional.empty(), reason, broughtBy);
         }
     }
 
@@ -116,6 +134,11 @@ public class Observation {
 
     public String who() {
         return who;
+    }
+
+    /** Who brought it, where that was not who it is by. */
+    public Optional<String> broughtBy() {
+        return Optional.ofNullable(broughtBy);
     }
 
     public Instant madeAt() {

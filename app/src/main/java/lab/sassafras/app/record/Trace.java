@@ -41,6 +41,8 @@ public class Trace {
     private String who;
     private Instant begunAt;
 
+    private boolean simulated;
+
     private @Nullable UUID broughtWith;
 
     protected Trace() {}
@@ -66,6 +68,11 @@ public class Trace {
     /** The trace of a run file it came with, itself for that one; empty where it was begun in this book. */
     public Optional<UUID> broughtWith() {
         return Optional.ofNullable(broughtWith);
+    }
+
+    /** Whether no hand did it and no probe measured it, but a simulation. */
+    public boolean simulated() {
+        return simulated;
     }
 
     public UUID id() {

@@ -34,6 +34,7 @@ public class TraceChunk {
     private double[] temperatures;
     private @Nullable String text;
     private String who;
+    private @Nullable String broughtBy;
     private Instant madeAt;
 
     protected TraceChunk() {}
@@ -45,6 +46,7 @@ public class TraceChunk {
         this.temperatures = given.temperatures().clone();
         this.text = given.text();
         this.who = given.who();
+        this.broughtBy = given.broughtBy().orElse(null);
         this.madeAt = madeAt;
     }
 
@@ -54,7 +56,18 @@ public class TraceChunk {
             double[] seconds,
             double[] temperatures,
             @Nullable String text,
-            String who) {
+            String who,
+            Optional<String> broughtBy) {
+
+        /** What whoever it is by keeps without another hand between. */
+        public Given(double[] seconds, double[] temperatures, @Nullable String text, String who) {
+            this(seconds, temperatures, text, who, Optional.empty());
+        }
+
+        /** The same, brought by another than who it is by. */
+        public Given brought(Optional<String> by) {
+            return new Given(seconds, temperatures, text, who, by);
+        }
 
         /** One reading as typed. */
         public static Given typed(double seconds, double temperature, String text, String who) {
@@ -94,6 +107,11 @@ public class TraceChunk {
                 && IntStream.range(0, seconds.length)
                         .allMatch(i -> Math.abs(seconds[i] - given.seconds()[i]) <= RECKONED_AGAIN)
                 && Arrays.equals(temperatures, given.temperatures());
+    }
+
+    /** Who brought them, where that was not who they are by. */
+    public Optional<String> broughtBy() {
+        return Optional.ofNullable(broughtBy);
     }
 
     Instant madeAt() {

@@ -34,6 +34,9 @@ public class Traces {
 
     private static final Pattern IDENTITY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
+    /** A clock is the one of a run, and a wait is waited for, no longer than this. */
+    public static final Duration LONGEST = Duration.ofHours(12);
+
     private final EntityManager entities;
     private final LabBook book;
     private final Clock clock;

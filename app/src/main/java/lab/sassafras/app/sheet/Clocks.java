@@ -12,12 +12,16 @@ import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.curve.Room;
+import lab.sassafras.curve.Trend;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.TraceUse;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,13 +31,18 @@ import org.springframework.transaction.annotation.Transactional;
 public class Clocks {
 
     /** A clock begun earlier is no longer the one of this run. */
-    private static final Duration LONGEST = Duration.ofHours(12);
+    private static final Duration LONGEST = Traces.LONGEST;
+
+    /** What a thermometer that is not on the shelf is taken to show (°C). */
+    private static final double USUAL_DISPLAY = 0.1;
 
     private final LabBook book;
     private final Traces traces;
+    private final Instruments instruments;
     private final Clock clock;
 
-    Clocks(LabBook book, Traces traces, Clock clock) {
+    Clocks(LabBook book, Traces traces, Instruments instruments, Clock clock) {
+        this.instruments = instruments;
         this.book = book;
         this.traces = traces;
         this.clock = clock;
@@ -46,6 +55,11 @@ public class Clocks {
                         .filter(slot -> slot.elsewhere().equals(Optional.of(Slot.Elsewhere.TRACE)))
                         .map(slot -> Address.of(group.key() + "/" + slot.key(), trial)))
                 .findFirst();
+    }
+
+    /** As above. @throws Refused where the experiment reads nothing on a clock */
+    public static Address place(EntrySheet entry, int trial) {
+        return placeOf(entry, trial).orElseThrow(() -> new Refused("This experiment reads nothing on a clock."));
     }
 
     /** Which stretch of which readings a trial is read from. */
@@ -70,6 +84,18 @@ public class Clocks {
     /** The readings whose trend gives what stands at an address; empty while no clock was begun for it. */
     public Optional<ClockReadings> trend(EntrySheet entry, Address address) {
         return named(entry, address).flatMap(id -> readings(entry, id));
+    }
+
+    /** Where the trend of readings stood at a moment (s). @throws Refused where they do not reach so far */
+    public Trend trendAt(ClockReadings readings, double seconds) {
+        return Trend.at(
+                readings.counting(),
+                seconds,
+                readings.trace()
+                        .instrumentId()
+                        .flatMap(instruments::find)
+                        .map(Instrument::resolution)
+                        .orElse(USUAL_DISPLAY));
     }
 
     private static Optional<String> named(EntrySheet entry, Address address) {

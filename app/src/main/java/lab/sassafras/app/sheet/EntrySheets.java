@@ -31,14 +31,18 @@ import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
+import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.experiment.Filling;
 import lab.sassafras.experiment.Intake;
 import lab.sassafras.experiment.Logged;
 import lab.sassafras.experiment.Readback;
+import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Setting;
+import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.expression.Estimate;
@@ -177,6 +181,28 @@ public class EntrySheets {
                         names.filter(Slot.Elsewhere.ENTRY::equals)
                                 .map(any -> referable(entry.entry()))
                                 .orElse(Map.of()));
+    }
+
+    /**
+     * The sheet as it would be with another use in the place of the one that stands; nothing is kept.
+     *
+     * @throws Refused where those readings are not at this bench
+     */
+    public Sheet tried(EntrySheet entry, int trial, TraceUse use) {
+        Address address = Clocks.place(entry, trial);
+        boolean sameReadings = Clocks.use(entry, trial)
+                .filter(each -> each.trace().equals(use.trace()))
+                .isPresent();
+        Slot slot = entry.experiment().slot(address.path()).orElseThrow();
+        Filling filling = entry.readback().filling(sameReadings ? entry.sheet().setting() : open(entry, slot));
+        Intake.Answer answer = new Intake.Answer(use.text(), null, Optional.empty(), null, "");
+        entry.observations().standingAt(address.toString()).stream()
+                .reduce((earlier, later) -> later)
+                .filter(each -> filling.stands(each.id()))
+                .ifPresentOrElse(
+                        each -> filling.correct(each.id(), UUID.randomUUID(), address, Role.STATED, answer),
+                        () -> filling.take(UUID.randomUUID(), address, Role.STATED, answer));
+        return filling.sheet().with(entry.sheet().setting());
     }
 
     private Map<String, Logged> ofBench(EntrySheet entry) {

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.experiment.Address;
@@ -270,6 +272,19 @@ public final class WrittenSheet {
                         each.unit().orElse(""),
                         entry.unreadable(each).orElse("")))
                 .toList();
+    }
+
+    /** Where a kept value is asked for now, if it is. */
+    public static Optional<Sheet.Ask> asking(EntrySheet entry, UUID kept) {
+        return entry.observations()
+                .find(kept)
+                .flatMap(observation -> address(observation)
+                        .flatMap(address -> IntStream.rangeClosed(
+                                        1, entry.sheet().trials())
+                                .mapToObj(trial ->
+                                        new WrittenSheet(entry, trial).ask(address, Role.of(observation.role())))
+                                .flatMap(Optional::stream)
+                                .findFirst()));
     }
 
     private String numbered(Address address) {

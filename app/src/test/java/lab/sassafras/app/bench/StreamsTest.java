@@ -3,6 +3,7 @@ package lab.sassafras.app.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.timeout;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
@@ -124,7 +125,7 @@ class StreamsTest {
         Thread.sleep(1200);
         assertThat(streams.size()).isEqualTo(2);
         within(2000, () -> streams.size() == 1);
-        verify(asleep.async).complete();
+        verify(asleep.async, timeout(1000)).complete();
     }
 
     @Test

@@ -68,7 +68,8 @@ class RoundTripTest extends HouseTest {
     void aFileBroughtInAgainGivesTheSameFileAndTheSameNumber(long seed) {
         Random random = new Random(seed);
         List<String> all = examples();
-        Entry entry = imports.take(example(all.get((int) (seed % all.size()))), "run.json", "a test");
+        Entry entry = imports.take(example(all.get((int) (seed % all.size()))), "run.json", A_TEST)
+                .orThrow();
         Hand hand = new Hand(address(""));
         hand.join("/periods/" + entry.period().id(), entry.bench().name());
         for (int step = 0; step < STEPS; step++) {
@@ -79,7 +80,7 @@ class RoundTripTest extends HouseTest {
 
     private void comesBack(Entry entry) {
         String file = get("/entries/" + entry.id() + "/run.json").body();
-        Entry again = imports.take(file.getBytes(UTF_8), "again.json", "a test");
+        Entry again = imports.take(file.getBytes(UTF_8), "again.json", A_TEST).orThrow();
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(file);
         Optional<Estimate> here = sheets.of(entry).reduction().result();
         Optional<Estimate> there = sheets.of(again).reduction().result();
@@ -153,8 +154,10 @@ class RoundTripTest extends HouseTest {
     /** A run named by mistake and taken back need not be in the file, and does not stop it from being read. */
     @Test
     void aReferenceThatWasCorrectedIsReadBack() {
-        Entry one = imports.take(example("heat-of-solution"), "one.json", "a test");
-        Entry other = imports.take(example("heat-of-solution"), "other.json", "a test");
+        Entry one =
+                imports.take(example("heat-of-solution"), "one.json", A_TEST).orThrow();
+        Entry other =
+                imports.take(example("heat-of-solution"), "other.json", A_TEST).orThrow();
         Hand hand = new Hand(address(""));
         hand.join("/periods/" + one.period().id(), "Hazel");
         String path = hand.begin("cycle").replaceAll("\\?.*", "");
@@ -175,7 +178,8 @@ class RoundTripTest extends HouseTest {
     /** Of two at one instant the later counts, typed or not, in the file and in every book it is brought into. */
     @Test
     void theOrderOfReadingsOfOneInstantIsTheOrder() {
-        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", "a test");
+        Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", A_TEST)
+                .orThrow();
         Trace trace = traces.find(UUID.fromString(
                         Clocks.use(sheets.of(entry), 1).orElseThrow().trace()))
                 .orElseThrow();

@@ -58,7 +58,8 @@ class TraceInFileTest extends HouseTest {
     @Test
     void numbersAndTextsComeBackAsTheyWere() {
         String file = changed("[ 60.0, \"21.0\" ], [ 90.0, \"21.0\" ]", "[ 60.0, 21.04 ], [ 90.0, \"21.00\" ]");
-        Entry taken = imports.take(file.getBytes(StandardCharsets.UTF_8), "run.json", "a test");
+        Entry taken = imports.take(file.getBytes(StandardCharsets.UTF_8), "run.json", A_TEST)
+                .orThrow();
         assertThat(get("/entries/" + taken.id() + "/run.json").body())
                 .contains("[ 60.0, 21.04 ]", "[ 90.0, \"21.00\" ]", "\"still rising\"");
     }
@@ -68,7 +69,8 @@ class TraceInFileTest extends HouseTest {
     void stretchesMovedByHandTravelWithTheRun() {
         String moved = "mixing 180 before 0 to 150 after 270 to 540";
         String file = changed("mixing 180", moved);
-        Entry taken = imports.take(file.getBytes(StandardCharsets.UTF_8), "run.json", "a test");
+        Entry taken = imports.take(file.getBytes(StandardCharsets.UTF_8), "run.json", A_TEST)
+                .orThrow();
         assertThat(get("/entries/" + taken.id() + "/run.json").body()).isEqualTo(file.strip());
         assertThat(get("/entries/" + taken.id() + "/strip").body()).contains("4:30 to 9:00 after", "chosen by hand");
     }

@@ -59,7 +59,8 @@ class CapacityFromWarmingTest extends HouseTest {
         assertThat(reduced.at("/trials/0/derived/0/value").asDouble()).isCloseTo(75.0 / 60, within(1e-6));
         assertThat(reduced.at("/findings").toString()).contains("warming.told");
 
-        Entry again = imports.take(three.getBytes(StandardCharsets.UTF_8), "warming.json", "a test");
+        Entry again = imports.take(three.getBytes(StandardCharsets.UTF_8), "warming.json", A_TEST)
+                .orThrow();
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(three);
         assertThat(get("/entries/" + again.id() + "/result").body())
                 .contains("Power against rate of temperature change", "the slope of the line through the trials");

@@ -81,7 +81,8 @@ class GeneralExperimentTest extends HouseTest {
         double expected = (4.184 * (50 * -6 + 40 * 4) + 60 * 25 / 63.546 * 24) / 6 - spoonConstant;
         assertThat(reduced.at("/unknown/value").asDouble()).isCloseTo(expected, within(0.01));
 
-        Entry again = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", "a test");
+        Entry again = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", A_TEST)
+                .orThrow();
         assertThat(again.id()).isNotEqualTo(entry.id());
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(file);
         assertThat(UUID.fromString(book.observations(again.id())

@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -20,7 +20,7 @@ import lab.sassafras.verdict.Verdict;
 import org.jspecify.annotations.Nullable;
 
 /** A reduction as the API answers it: numbers locale-free and in full, words beside them. */
-record ReducedFile(
+public record ReducedFile(
         String experiment,
         Map<String, String> conventions,
         Result unknown,
@@ -35,7 +35,7 @@ record ReducedFile(
         @Nullable PredictionPart prediction,
         List<FindingPart> findings) {
 
-    record Result(
+    public record Result(
             String name,
             String symbol,
             @Nullable Double value,
@@ -45,12 +45,13 @@ record ReducedFile(
             @Nullable IntervalPart interval) {}
 
     /** The interval to be gone by, and whether it is that of random draws. */
-    record IntervalPart(double low, double high, double probability, boolean drawn) {}
+    public record IntervalPart(double low, double high, double probability, boolean drawn) {}
 
-    record DerivedPart(String name, double value, @Nullable Double standardUncertainty, String unit) {}
+    public record DerivedPart(
+            String name, double value, @Nullable Double standardUncertainty, String unit) {}
 
     /** The trials of one sample: what they come to and by what, their scatter, and the line through them. */
-    record SamplePart(
+    public record SamplePart(
             String name,
             List<Integer> trials,
             @Nullable Double value,
@@ -59,7 +60,7 @@ record ReducedFile(
             String combination,
             @Nullable LinePart line) {}
 
-    record LinePart(
+    public record LinePart(
             double slope,
             double slopeStandardError,
             double intercept,
@@ -67,13 +68,14 @@ record ReducedFile(
             String unit,
             boolean missesZero) {}
 
-    record Heat(String party, String label, double heat, double standardUncertainty, String unit, String words) {}
+    public record Heat(
+            String party, String label, double heat, double standardUncertainty, String unit, String words) {}
 
     /**
      * The result of a trial by random draws: mean and 95 % interval, and whether the linear answer may stand beside
      * it.
      */
-    record Draws(
+    public record Draws(
             int draws,
             double value,
             @Nullable Double standardUncertainty,
@@ -81,7 +83,7 @@ record ReducedFile(
             double high,
             boolean bearsOutLinear) {}
 
-    record TrialPart(
+    public record TrialPart(
             int trial,
             String sample,
             boolean leftOut,
@@ -96,9 +98,9 @@ record ReducedFile(
             @Nullable String workingLatex,
             List<Account.Missing> missing) {}
 
-    record BudgetPart(String source, double share) {}
+    public record BudgetPart(String source, double share) {}
 
-    record AlternativePart(
+    public record AlternativePart(
             String question,
             String school,
             @Nullable Double value,
@@ -109,7 +111,7 @@ record ReducedFile(
      * A suspected error of a plausible size, what correcting for it would change, and the size that would explain the whole
      * deviation.
      */
-    record SuspectPart(
+    public record SuspectPart(
             String key,
             String words,
             double size,
@@ -118,10 +120,10 @@ record ReducedFile(
             @Nullable Double explains,
             boolean believed) {}
 
-    record CandidatePart(String substance, double compatibility, List<String> objections) {}
+    public record CandidatePart(String substance, double compatibility, List<String> objections) {}
 
     /** How the result stands to the reference value it is judged by. */
-    record AgreementPart(
+    public record AgreementPart(
             String reference,
             double value,
             double standardUncertainty,
@@ -131,11 +133,11 @@ record ReducedFile(
             boolean agrees,
             String words) {}
 
-    record PredictionPart(double predicted, @Nullable Double read, String unit) {}
+    public record PredictionPart(double predicted, @Nullable Double read, String unit) {}
 
-    record FindingPart(String grade, String code, String message, String about) {}
+    public record FindingPart(String grade, String code, String message, String about) {}
 
-    static ReducedFile of(Reduction reduction) {
+    public static ReducedFile of(Reduction reduction) {
         Optional<Estimate> mean = reduction.result();
         Result unknown = new Result(
                 reduction.unknown(),

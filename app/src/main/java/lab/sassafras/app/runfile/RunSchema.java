@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import com.networknt.schema.Error;
 import com.networknt.schema.Schema;

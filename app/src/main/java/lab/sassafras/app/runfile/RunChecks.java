@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import java.time.DateTimeException;
 import java.time.ZoneId;

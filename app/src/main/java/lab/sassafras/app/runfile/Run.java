@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import java.time.Instant;
 import java.time.LocalDate;
@@ -42,7 +42,7 @@ import lab.sassafras.measure.Instrument;
  *                     none
  * @param combination  what makes the result of the trials; empty for what the experiment usually does
  */
-record Run(
+public record Run(
         Experiment experiment,
         int method,
         int shelf,
@@ -64,7 +64,7 @@ record Run(
         String newer) {
 
     /** Whether an observation names another run, a vessel or readings on a clock. */
-    boolean namesElsewhere(Observed each) {
+    public boolean namesElsewhere(Observed each) {
         return !each.text().isEmpty()
                 && experiment
                         .slot(Address.read(each.at()).path())
@@ -72,9 +72,10 @@ record Run(
                         .isPresent();
     }
 
-    record InPeriod(String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {}
+    public record InPeriod(
+            String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {}
 
-    record Observed(
+    public record Observed(
             String id,
             String at,
             Role role,
@@ -89,7 +90,7 @@ record Run(
             String path) {}
 
     /** Readings on a clock. */
-    record Clocked(
+    public record Clocked(
             Optional<String> instrument,
             int every,
             Instant begun,
@@ -120,7 +121,7 @@ record Run(
     }
 
     /** One reading on a clock, with its text where a person typed it. */
-    record Timed(double seconds, double temperature, Optional<String> text) {}
+    public record Timed(double seconds, double temperature, Optional<String> text) {}
 
-    record Decided(int trial, String outcome, String reason, String who) {}
+    public record Decided(int trial, String outcome, String reason, String who) {}
 }

@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,11 +1,13 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.usecase;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Decision;
@@ -17,6 +19,10 @@ import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.runfile.Run;
+import lab.sassafras.app.runfile.RunFile;
+import lab.sassafras.app.runfile.RunFileReader;
+import lab.sassafras.app.runfile.RunReplay;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Instruments;
@@ -32,7 +38,6 @@ import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.TimeBudget;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -41,10 +46,10 @@ import org.springframework.transaction.support.TransactionTemplate;
  * entry
  * needs, marks all of it as brought in, makes no constant the one in use, and changes nothing that is here.
  */
-@Service
-public class RunImport {
+@UseCase(needs = Right.EVERYONE, serves = Bringer.TELLING)
+public class BringInRun {
 
-    private static final Logger LOG = LoggerFactory.getLogger(RunImport.class);
+    private static final Logger LOG = LoggerFactory.getLogger(BringInRun.class);
 
     private final RunFileReader reader;
     private final LabBook book;
@@ -53,7 +58,7 @@ public class RunImport {
     private final Traces traces;
     private final TransactionTemplate transaction;
 
-    RunImport(
+    BringInRun(
             RunFileReader reader,
             LabBook book,
             Instruments instruments,
@@ -74,24 +79,26 @@ public class RunImport {
     }
 
     /**
-     * Reads a file, works it out to see that it can stand, and then keeps it as a new entry, in its own period and at
-     * its
-     * own bench.
+     * Reads a file, works it out to see that it can stand, and then keeps it as a new entry, in its own period and at its own
+     * bench.
      *
      * @param name what the file is called
      * @param who  who brings it in
      */
-    public Entry take(byte[] file, String name, String who) {
-        Run run = reader.read(file);
-        RunReplay.reduction(run);
-        String called = run.newer().isEmpty()
-                ? shortened(name, 200)
-                : shortened(name, 120) + " (format " + run.newer() + ", of which this version reads " + RunFile.VERSION
-                        + "." + RunFile.MINOR + "; what it adds was not kept)";
-        BroughtIn.From from = new BroughtIn.From(called, reader.digest(file), shortened(who, 60));
-        Entry entry = transaction.execute(status -> take(run, from));
-        LOG.info("brought in {} as entry {}, by {}", from.fileName(), entry.id(), from.who());
-        return entry;
+    public Answer<Entry> take(byte[] file, String name, Actor who) {
+        return Answer.of(() -> {
+            Run run = reader.read(file);
+            RunReplay.reduction(run);
+            String called = run.newer().isEmpty()
+                    ? shortened(name, 200)
+                    : shortened(name, 120) + " (format " + run.newer() + ", of which this version reads "
+                            + RunFile.VERSION + "." + RunFile.MINOR + "; what it adds was not kept)";
+            BroughtIn.From from = new BroughtIn.From(
+                    called, reader.digest(file), shortened(who.asBringer().name(), 60));
+            Entry entry = Objects.requireNonNull(transaction.execute(status -> take(run, from)));
+            LOG.info("brought in {} as entry {}, by {}", from.fileName(), entry.id(), from.who());
+            return entry;
+        });
     }
 
     private static String shortened(String text, int longest) {
@@ -120,34 +127,31 @@ public class RunImport {
                         run.experiment().key(), run.method(), run.shelf(), vessel.map(Vessel::id), pinned, defaults),
                 run.begun());
         open(entry, run);
-        run.traces().forEach((name, each) -> references.put(name, traced(bench, entry, each, here)));
+        run.traces().forEach((name, each) -> references.put(name, traced(bench, entry, each, here, from)));
         run.calorimeters().forEach((name, other) -> references.put(name, chosen(other, here, from)));
-        keep(entry, run, here, references);
+        keep(entry, run, here, references, from);
         run.conventions()
-                .forEach((question, school) -> book.decide(
-                        Optional.of(entry.id()),
-                        Decision.Kind.SCHOOL,
-                        question,
-                        school,
-                        "as in the file",
-                        run.bench()));
+                .forEach((question, school) ->
+                        decide(entry, Decision.Kind.SCHOOL, question, school, "as in the file", run.bench(), from));
         if (!run.combination().isEmpty()) {
-            book.decide(
-                    Optional.of(entry.id()),
+            decide(
+                    entry,
                     Decision.Kind.COMBINATION,
                     Decisions.TRIALS,
                     run.combination(),
                     "as in the file",
-                    run.bench());
+                    run.bench(),
+                    from);
         }
         run.decisions()
-                .forEach(each -> book.decide(
-                        Optional.of(entry.id()),
+                .forEach(each -> decide(
+                        entry,
                         Decision.Kind.TRIAL,
                         Decisions.trial(each.trial()),
                         each.outcome(),
                         each.reason(),
-                        each.who()));
+                        each.who(),
+                        from));
         book.broughtIn(entry.id(), BroughtIn.What.ENTRY, from);
         return entry;
     }
@@ -235,7 +239,7 @@ public class RunImport {
                 .orElse(share);
     }
 
-    private UUID traced(Bench bench, Entry entry, Run.Clocked clocked, Map<String, UUID> here) {
+    private UUID traced(Bench bench, Entry entry, Run.Clocked clocked, Map<String, UUID> here, BroughtIn.From from) {
         boolean typed = clocked.readings().stream().allMatch(each -> each.text().isPresent());
         Trace trace = traces.told(
                 bench,
@@ -243,18 +247,21 @@ public class RunImport {
                 clocked.instrument().map(here::get),
                 clocked.every(),
                 clocked.begun(),
-                inOrder(clocked, bench),
+                inOrder(clocked, bench).stream()
+                        .map(each -> each.brought(brought(bench.name(), from)))
+                        .toList(),
                 clocked.room());
-        clocked.setAside().forEach(each -> decided(entry, trace, each, Decision.OUT));
-        clocked.counted().forEach(each -> decided(entry, trace, each, Decision.IN));
+        clocked.setAside().forEach(each -> decided(entry, trace, each, Decision.OUT, from));
+        clocked.counted().forEach(each -> decided(entry, trace, each, Decision.IN, from));
         clocked.readFor()
-                .ifPresent(address -> book.decide(
-                        Optional.of(entry.id()),
+                .ifPresent(address -> decide(
+                        entry,
                         Decision.Kind.CLOCK,
                         address,
                         trace.id().toString(),
                         "brought in from a file",
-                        bench.name()));
+                        bench.name(),
+                        from));
         return trace.id();
     }
 
@@ -277,14 +284,32 @@ public class RunImport {
         return readings;
     }
 
-    private void decided(Entry entry, Trace trace, RunFile.AsidePart part, String outcome) {
-        book.decide(
-                Optional.of(entry.id()),
+    private void decided(Entry entry, Trace trace, RunFile.AsidePart part, String outcome, BroughtIn.From from) {
+        decide(
+                entry,
                 Decision.Kind.READING,
                 Decisions.reading(trace.id(), part.seconds()),
                 outcome,
                 part.reason(),
-                part.who());
+                part.who(),
+                from);
+    }
+
+    private void decide(
+            Entry entry,
+            Decision.Kind kind,
+            String subject,
+            String outcome,
+            String reason,
+            String who,
+            BroughtIn.From from) {
+        book.decide(
+                Optional.of(entry.id()), new Decision.Taken(kind, subject, outcome, reason, who, brought(who, from)));
+    }
+
+    /** Who brought what the file says is by somebody; empty where they brought it themselves. */
+    private static Optional<String> brought(String by, BroughtIn.From from) {
+        return Optional.of(from.who()).filter(who -> !who.equals(by) && !who.equals("bench " + by));
     }
 
     /** Whether readings are of something beside the calorimeter, for its trend. */
@@ -320,7 +345,7 @@ public class RunImport {
         });
     }
 
-    private void keep(Entry entry, Run run, Map<String, UUID> here, Map<String, UUID> references) {
+    private void keep(Entry entry, Run run, Map<String, UUID> here, Map<String, UUID> references, BroughtIn.From from) {
         Map<String, UUID> kept = new LinkedHashMap<>();
         for (Run.Observed each : run.observations()) {
             UUID id = UUID.randomUUID();
@@ -337,7 +362,8 @@ public class RunImport {
                             each.uncertainty().orElse(null),
                             each.who(),
                             each.supersedes().map(kept::get),
-                            each.reason().orElse(null)),
+                            each.reason().orElse(null),
+                            brought(each.who(), from)),
                     each.when());
         }
     }

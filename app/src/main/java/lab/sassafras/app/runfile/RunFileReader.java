@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -15,7 +15,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Reads a run file strictly: it must fit the schema, and every name inside must be resolved. */
 @Component
-class RunFileReader {
+public class RunFileReader {
 
     private static final int DEEPEST = 4;
 
@@ -25,8 +25,8 @@ class RunFileReader {
             .build();
     private final RunSchema schema = new RunSchema(json);
 
-    /** @throws Refused naming the place where the file is not a run file */
-    Run read(byte[] bytes) {
+    /** {@return the run a file tells of} @throws Refused naming the place where the file is not a run file */
+    public Run read(byte[] bytes) {
         JsonNode tree = tree(bytes);
         refuseTooDeep(tree, 0, "");
         withoutNulls(tree);
@@ -44,7 +44,7 @@ class RunFileReader {
     }
 
     /** What says whether two files hold the same, however they are laid out (SHA-256, hexadecimal). */
-    String digest(byte[] bytes) {
+    public String digest(byte[] bytes) {
         try {
             return HexFormat.of()
                     .formatHex(MessageDigest.getInstance("SHA-256").digest(json.writeValueAsBytes(tree(bytes))));

@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * by a minor number; {@code docs/run-file.md} says what each field is, and the schema beside it what may stand there.
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-record RunFile(
+public record RunFile(
         String format,
         int version,
         @Nullable Integer minor,
@@ -34,12 +34,12 @@ record RunFile(
         @Nullable Map<String, RunFile> references,
         @Nullable Map<String, TracePart> traces) {
 
-    static final String FORMAT = "sassafras-run";
-    static final int VERSION = 2;
-    static final int MINOR = 3;
+    public static final String FORMAT = "sassafras-run";
+    public static final int VERSION = 2;
+    public static final int MINOR = 3;
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record PeriodPart(
+    public record PeriodPart(
             String title,
             String date,
             String zone,
@@ -47,7 +47,7 @@ record RunFile(
             @Nullable Map<String, String> conventions) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record InstrumentPart(
+    public record InstrumentPart(
             String key,
             String name,
             String kind,
@@ -59,14 +59,14 @@ record RunFile(
             @Nullable Double gain,
             @Nullable List<PointPart> points) {}
 
-    record PointPart(double reading, double actual, double uncertainty) {}
+    public record PointPart(double reading, double actual, double uncertainty) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record CalorimeterPart(
+    public record CalorimeterPart(
             String name, String kind, @Nullable ConstantPart constant) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record ConstantPart(
+    public record ConstantPart(
             double value,
             double ownUncertainty,
             @Nullable Double degreesOfFreedom,
@@ -75,7 +75,7 @@ record RunFile(
             @Nullable List<SharePart> shares) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record SharePart(
+    public record SharePart(
             @Nullable String instrument,
             @Nullable String of,
             @Nullable String source,
@@ -85,7 +85,7 @@ record RunFile(
             double sensitivity) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record ObservationPart(
+    public record ObservationPart(
             String id,
             String at,
             String role,
@@ -100,7 +100,7 @@ record RunFile(
 
     /** Readings on a clock, each as its second and its temperature: a string where a person typed it. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record TracePart(
+    public record TracePart(
             @Nullable String instrument,
             int every,
             String begun,
@@ -111,7 +111,7 @@ record RunFile(
             @Nullable String readFor) {}
 
     /** A reading set aside. */
-    record AsidePart(double seconds, String reason, String who) {}
+    public record AsidePart(double seconds, String reason, String who) {}
 
-    record DecisionPart(int trial, String outcome, String reason, String who) {}
+    public record DecisionPart(int trial, String outcome, String reason, String who) {}
 }

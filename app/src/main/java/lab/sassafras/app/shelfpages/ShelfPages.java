@@ -1,6 +1,5 @@
-package lab.sassafras.app.shelf;
+package lab.sassafras.app.shelfpages;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -11,16 +10,23 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.shelf.Calorimeters;
+import lab.sassafras.app.shelf.OwnSubstance;
+import lab.sassafras.app.shelf.OwnSubstances;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.app.usecase.KeepShelf;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
-import lab.sassafras.measure.Names;
 import lab.sassafras.substance.Formation;
 import lab.sassafras.substance.ReferenceShelf;
 import org.jspecify.annotations.Nullable;
@@ -38,26 +44,18 @@ class ShelfPages {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
-    private final Instruments instruments;
     private final Calorimeters calorimeters;
     private final Shelves shelves;
     private final OwnSubstances own;
     private final LabBook book;
-    private final WhoIsHere who;
+    private final KeepShelf keeping;
 
-    ShelfPages(
-            Instruments instruments,
-            Calorimeters calorimeters,
-            Shelves shelves,
-            OwnSubstances own,
-            LabBook book,
-            WhoIsHere who) {
-        this.instruments = instruments;
+    ShelfPages(Calorimeters calorimeters, Shelves shelves, OwnSubstances own, LabBook book, KeepShelf keeping) {
         this.calorimeters = calorimeters;
         this.shelves = shelves;
         this.own = own;
         this.book = book;
-        this.who = who;
+        this.keeping = keeping;
     }
 
     /** A calibration as the page shows it: how it came, and whether it may be used. */
@@ -77,17 +75,17 @@ class ShelfPages {
     }
 
     @GetMapping("/shelf")
-    String shelf(HttpServletRequest request, Model model) {
-        return page("overview", request, model);
+    String shelf(Optional<Actor> actor, Model model) {
+        return page("overview", actor, model);
     }
 
     @GetMapping("/shelf/vessels/{id}")
-    String vessel(@PathVariable UUID id, HttpServletRequest request, Model model) {
+    String vessel(@PathVariable UUID id, Optional<Actor> actor, Model model) {
         Shelf shelf = shelves.now();
         Vessel vessel = shelf.vessel(id).orElseThrow(() -> new NotFound("There is no vessel at that address."));
         Optional<UUID> inUse = shelf.inUse(vessel).map(Calibration::id);
-        Figures figures = figures(request);
-        ZoneId zone = zone(request);
+        Figures figures = figures(actor);
+        ZoneId zone = zone(actor);
         model.addAttribute("vessel", vessel);
         model.addAttribute(
                 "calibrations",
@@ -102,7 +100,7 @@ class ShelfPages {
                                 shelf.broughtIn(each) && shelf.takenUp(each).isEmpty()))
                         .toList());
         model.addAttribute("broughtIn", broughtIn(id, zone));
-        return page("vessel", request, model);
+        return page("vessel", actor, model);
     }
 
     /** By whom and when a thing came in with a file; null where it did not. */
@@ -112,46 +110,46 @@ class ShelfPages {
                 .orElse(null);
     }
 
-    private ZoneId zone(HttpServletRequest request) {
-        return who.bench(request).map(Bench::period).map(Period::zone).orElse(ZoneId.systemDefault());
+    private ZoneId zone(Optional<Actor> actor) {
+        return actor.flatMap(Actor::seat).map(Bench::period).map(Period::zone).orElse(ZoneId.systemDefault());
     }
 
     @GetMapping("/shelf/instruments/{id}")
-    String instrument(@PathVariable UUID id, HttpServletRequest request, Model model) {
-        model.addAttribute("broughtIn", broughtIn(id, zone(request)));
+    String instrument(@PathVariable UUID id, Optional<Actor> actor, Model model) {
+        model.addAttribute("broughtIn", broughtIn(id, zone(actor)));
         model.addAttribute(
                 "instrument",
                 shelves.now()
                         .instrument(id)
                         .orElseThrow(() -> new NotFound("There is no instrument at that address.")));
-        return page("instrument", request, model);
+        return page("instrument", actor, model);
     }
 
     @GetMapping("/shelf/substances/{key}")
-    String substance(@PathVariable String key, HttpServletRequest request, Model model) {
+    String substance(@PathVariable String key, Optional<Actor> actor, Model model) {
         model.addAttribute(
                 "substance",
                 handbook().find(key).orElseThrow(() -> new NotFound("The reference shelf has nothing of that name.")));
-        return page("substance", request, model);
+        return page("substance", actor, model);
     }
 
     @GetMapping("/shelf/water")
-    String water(HttpServletRequest request, Model model) {
+    String water(Optional<Actor> actor, Model model) {
         model.addAttribute("water", Question.WATER);
         model.addAttribute("temperatures", List.of(10, 20, 25, 30, 40, 60, 80));
         model.addAttribute("liquidWater", lab.sassafras.substance.LiquidWater.specificHeat());
-        return page("water", request, model);
+        return page("water", actor, model);
     }
 
     /** Heats of solution, formation enthalpies, or single values with the certified standards. */
     @GetMapping("/shelf/{list:solutions|formation|values}")
-    String list(@PathVariable String list, HttpServletRequest request, Model model) {
+    String list(@PathVariable String list, Optional<Actor> actor, Model model) {
         model.addAttribute("solutions", handbook().heatsOfSolution());
         model.addAttribute("formation", ReferenceShelf.standard().formation().rows());
         model.addAttribute("formationSource", Formation.SOURCE);
         model.addAttribute("reactions", ReferenceShelf.standard().reactions());
         model.addAttribute("values", ReferenceShelf.standard().properties());
-        return page(list, request, model);
+        return page(list, actor, model);
     }
 
     private ReferenceShelf handbook() {
@@ -164,37 +162,29 @@ class ShelfPages {
             @PathVariable String things,
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String name,
-            HttpServletRequest request) {
+            Actor actor) {
         Shelf shelf = shelves.now();
         if (shelf.vessel(id).isEmpty() && shelf.instrument(id).isEmpty()) {
             throw new NotFound("There is nothing at that address.");
         }
-        calorimeters.rename(
-                id,
-                Names.checked(name.strip(), "A name", 60),
-                who.benchOrAsk(request).name());
+        keeping.rename(id, name, actor).orThrow();
         return "redirect:/shelf/" + things + "/" + id;
     }
 
     @GetMapping("/shelf/own")
-    String own(HttpServletRequest request, Model model) {
-        return ownForm(new ShelfForm(Map.of("kind", OwnSubstance.Kind.SOLID.name()), figures(request)), request, model);
+    String own(Optional<Actor> actor, Model model) {
+        return ownForm(new ShelfForm(Map.of("kind", OwnSubstance.Kind.SOLID.name()), figures(actor)), actor, model);
     }
 
     @PostMapping("/shelf/own")
-    String addOwn(
-            @RequestParam Map<String, String> typed,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
-        Bench bench = who.benchOrAsk(request);
-        ShelfForm form = new ShelfForm(typed, figures(request));
+    String addOwn(@RequestParam Map<String, String> typed, Actor actor, HttpServletResponse response, Model model) {
+        ShelfForm form = new ShelfForm(typed, figures(Optional.of(actor)));
         Optional<OwnSubstance.Given> given = form.substance();
         if (given.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return ownForm(form, request, model);
+            return ownForm(form, Optional.of(actor), model);
         }
-        own.add(given.get(), bench.name());
+        keeping.own(given.get(), actor).orThrow();
         return "redirect:/shelf/own";
     }
 
@@ -204,21 +194,18 @@ class ShelfPages {
             @PathVariable UUID id,
             @RequestParam String outcome,
             @RequestParam(defaultValue = "") String reason,
-            HttpServletRequest request) {
-        own.decide(
-                own.find(id).orElseThrow(() -> new NotFound("There is no such value.")),
-                outcome,
-                Names.checked(reason, "A reason", 200),
-                who.benchOrAsk(request).name());
+            Actor actor) {
+        OwnSubstance meant = own.find(id).orElseThrow(() -> new NotFound("There is no such value."));
+        keeping.decide(meant, outcome, reason, actor).orThrow();
         return "redirect:/shelf/own";
     }
 
     /** A value of one's own as the page shows it. */
     public record OwnLine(OwnSubstance substance, String value, Optional<Decision> struck) {}
 
-    private String ownForm(ShelfForm form, HttpServletRequest request, Model model) {
+    private String ownForm(ShelfForm form, Optional<Actor> actor, Model model) {
         Shelf shelf = shelves.now();
-        Figures figures = figures(request);
+        Figures figures = figures(actor);
         model.addAttribute("form", form);
         model.addAttribute("ownKinds", Arrays.asList(OwnSubstance.Kind.values()));
         model.addAttribute(
@@ -230,53 +217,47 @@ class ShelfPages {
                                         + each.kind().unit(),
                                 shelf.struck(each)))
                         .toList());
-        return page("own", request, model);
+        return page("own", actor, model);
     }
 
     @GetMapping("/shelf/new/instrument")
-    String blankInstrument(HttpServletRequest request, Model model) {
+    String blankInstrument(Optional<Actor> actor, Model model) {
         return form(
                 "new-instrument",
-                new ShelfForm(Map.of("resolution", "", "kind", Instrument.Kind.THERMOMETER.name()), figures(request)),
-                request,
+                new ShelfForm(Map.of("resolution", "", "kind", Instrument.Kind.THERMOMETER.name()), figures(actor)),
+                actor,
                 model);
     }
 
     @GetMapping("/shelf/new")
-    String blank(HttpServletRequest request, Model model) {
-        return form("new", new ShelfForm(Map.of(), figures(request)), request, model);
+    String blank(Optional<Actor> actor, Model model) {
+        return form("new", new ShelfForm(Map.of(), figures(actor)), actor, model);
     }
 
     @PostMapping("/shelf/vessels")
     String addVessel(
-            @RequestParam Map<String, String> typed,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
-        ShelfForm form = new ShelfForm(typed, figures(request));
+            @RequestParam Map<String, String> typed, Optional<Actor> actor, HttpServletResponse response, Model model) {
+        ShelfForm form = new ShelfForm(typed, figures(actor));
         Optional<VesselKind> kind = form.vesselKind();
         if (!form.checksVessel() || kind.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return form("new", form, request, model);
+            return form("new", form, actor, model);
         }
         return "redirect:/shelf/vessels/"
-                + calorimeters.add(form.name("vessel"), kind.get()).id();
+                + keeping.vessel(form.name("vessel"), kind.get()).orThrow().id();
     }
 
     @PostMapping("/shelf/instruments")
     String addInstrument(
-            @RequestParam Map<String, String> typed,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
-        ShelfForm form = new ShelfForm(typed, figures(request));
+            @RequestParam Map<String, String> typed, Optional<Actor> actor, HttpServletResponse response, Model model) {
+        ShelfForm form = new ShelfForm(typed, figures(actor));
         Optional<Instrument> instrument = form.instrument();
         if (instrument.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return form("new-instrument", form, request, model);
+            return form("new-instrument", form, actor, model);
         }
         return "redirect:/shelf/instruments/"
-                + instruments.add(instrument.get()).key();
+                + keeping.instrument(instrument.get()).orThrow().key();
     }
 
     @PostMapping("/shelf/calibrations/{id}")
@@ -284,32 +265,31 @@ class ShelfPages {
             @PathVariable UUID id,
             @RequestParam String outcome,
             @RequestParam(defaultValue = "") String reason,
-            HttpServletRequest request) {
+            Actor actor) {
         Calibration calibration = calorimeters
                 .calibration(id)
                 .orElseThrow(() -> new NotFound("There is no calibration at that address."));
-        calorimeters.decide(
-                calibration,
-                outcome,
-                Names.checked(reason, "A reason", 200),
-                who.benchOrAsk(request).name());
+        keeping.decide(calibration, outcome, reason, actor).orThrow();
         return "redirect:/shelf/vessels/" + calibration.vesselId();
     }
 
-    private Figures figures(HttpServletRequest request) {
-        return who.bench(request).map(Bench::period).map(Period::figures).orElse(Figures.POINT);
+    private Figures figures(Optional<Actor> actor) {
+        return actor.flatMap(Actor::seat)
+                .map(Bench::period)
+                .map(Period::figures)
+                .orElse(Figures.POINT);
     }
 
-    private String form(String which, ShelfForm form, HttpServletRequest request, Model model) {
+    private String form(String which, ShelfForm form, Optional<Actor> actor, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("vesselKinds", VesselKind.all());
         model.addAttribute("instrumentKinds", Arrays.asList(Instrument.Kind.values()));
-        return page(which, request, model);
+        return page(which, actor, model);
     }
 
-    private String page(String taken, HttpServletRequest request, Model model) {
+    private String page(String taken, Optional<Actor> actor, Model model) {
         model.addAttribute("taken", taken);
-        model.addAttribute("figures", figures(request));
+        model.addAttribute("figures", figures(actor));
         model.addAttribute("vessels", shelves.now().vessels());
         model.addAttribute("instruments", shelves.now().instruments());
         model.addAttribute("substances", handbook().all());

@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -24,7 +24,7 @@ import lab.sassafras.verdict.Reduction;
  * on,
  * each once, then its own observations.
  */
-final class RunReplay {
+public final class RunReplay {
 
     private final Run run;
     private final Filling filling;
@@ -47,7 +47,7 @@ final class RunReplay {
      *
      * @throws Refused naming the observation that cannot stand
      */
-    static Reduction reduction(Run run) {
+    public static Reduction reduction(Run run) {
         TimeBudget.check();
         RunReplay replay = new RunReplay(run);
         run.observations().forEach(replay::play);

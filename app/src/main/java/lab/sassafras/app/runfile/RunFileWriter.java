@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import java.util.ArrayList;
 import java.util.Collection;
@@ -38,7 +38,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Writes an entry as a run file. The names inside are small and stable, so that the same entry gives the same file. */
 @Component
-class RunFileWriter {
+public class RunFileWriter {
 
     private final LabBook book;
     private final EntrySheets sheets;
@@ -54,7 +54,7 @@ class RunFileWriter {
         this.traces = traces;
     }
 
-    byte[] write(Entry entry) {
+    public byte[] write(Entry entry) {
         return json.writeValueAsBytes(file(sheets.of(entry)));
     }
 

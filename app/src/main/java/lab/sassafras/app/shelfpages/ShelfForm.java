@@ -1,4 +1,4 @@
-package lab.sassafras.app.shelf;
+package lab.sassafras.app.shelfpages;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -6,6 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Figures;

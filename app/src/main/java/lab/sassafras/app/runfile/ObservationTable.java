@@ -1,4 +1,4 @@
-package lab.sassafras.app.exchange;
+package lab.sassafras.app.runfile;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -15,7 +15,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /** The observations of an entry as CSV: one row for each thing ever typed, whether or not this version can read it. */
-final class ObservationTable {
+public final class ObservationTable {
 
     private static final CSVFormat FORMAT = CSVFormat.RFC4180
             .builder()
@@ -53,7 +53,7 @@ final class ObservationTable {
     private ObservationTable() {}
 
     /** Every observation of several entries, each row with its entry. */
-    static String csv(List<EntrySheet> entries) {
+    public static String csv(List<EntrySheet> entries) {
         StringBuilder table = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(table, OF_PERIOD)) {
             for (EntrySheet entry : entries) {
@@ -73,7 +73,7 @@ final class ObservationTable {
         return table.toString();
     }
 
-    static String csv(EntrySheet entry) {
+    public static String csv(EntrySheet entry) {
         StringBuilder table = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(table, FORMAT)) {
             for (Observation each : entry.observations().all()) {
@@ -86,7 +86,7 @@ final class ObservationTable {
     }
 
     /** Readings on a clock, in order of time: seconds from its beginning, and the temperature as typed. */
-    static String csv(ClockReadings clock) {
+    public static String csv(ClockReadings clock) {
         StringBuilder table = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(table, OF_CLOCK)) {
             for (ClockReadings.Line each : clock.lines()) {

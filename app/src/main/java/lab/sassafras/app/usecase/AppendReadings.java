@@ -1,0 +1,230 @@
+package lab.sassafras.app.usecase;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
+import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.Clocks;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TypedNumber;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Keeps readings as they come: a clock begun, a temperature typed at its mark, the room's, and what a file holds. */
+@UseCase(needs = Right.EVERYONE, serves = Bringer.PUSHING)
+public class AppendReadings {
+
+    /** What a file's column is of that begins a trial of its own. */
+    public static final String NEW_TRIAL = "new";
+
+    /** What a file's column is of, before a trial's number. */
+    public static final String TRIAL = "trial ";
+
+    private static final double COLDEST_ROOM = -20;
+    private static final double HOTTEST_ROOM = 60;
+
+    private final WayIn way;
+    private final OnClock onClock;
+    private final LabBook book;
+    private final EntrySheets sheets;
+    private final Traces traces;
+    private final Instruments instruments;
+    private final Clock clock;
+    private final TransactionTemplate whole;
+
+    AppendReadings(
+            WayIn way,
+            OnClock onClock,
+            LabBook book,
+            EntrySheets sheets,
+            Traces traces,
+            Instruments instruments,
+            Clock clock,
+            PlatformTransactionManager transactions) {
+        this.way = way;
+        this.onClock = onClock;
+        this.book = book;
+        this.sheets = sheets;
+        this.traces = traces;
+        this.instruments = instruments;
+        this.clock = clock;
+        this.whole = new TransactionTemplate(transactions);
+    }
+
+    /**
+     * Begins a clock; what its trial was read from before is struck out.
+     *
+     * @param place      of a temperature read from its trend; empty for the trial's own curve
+     * @param key        identity of the clock
+     * @param every      how often is read, as typed (s)
+     * @param instrument read on, if it is on the shelf
+     */
+    public Answer<Boolean> begin(
+            EntrySheet entry,
+            int trial,
+            Optional<Address> place,
+            UUID key,
+            String every,
+            @Nullable UUID instrument,
+            Actor actor) {
+        return Answer.of(() -> {
+            int seconds = every(every);
+            if (place.isEmpty()) {
+                strike(entry, trial, "clock begun anew", actor);
+            }
+            Trace begun = traces.begin(
+                    key,
+                    entry.entry().bench(),
+                    place.isPresent() ? Trace.TREND : Trace.HAND,
+                    thermometer(instrument).map(each -> UUID.fromString(each.key())),
+                    seconds);
+            onClock.name(entry, place.orElseGet(() -> Clocks.place(entry, trial)), begun, actor);
+        });
+    }
+
+    private static int every(String typed) {
+        if (!typed.matches("\\d{1,4}") || Integer.parseInt(typed) < 1 || Integer.parseInt(typed) > 3600) {
+            throw new Refused("Write the interval in whole seconds, from 1 to 3600.");
+        }
+        return Integer.parseInt(typed);
+    }
+
+    /**
+     * Keeps a typed reading.
+     *
+     * @param key  identity it is kept under
+     * @param text temperature as typed
+     * @param time its time as typed; empty for now
+     * @param ago  how long ago it was given (ms)
+     */
+    public Answer<Boolean> read(
+            EntrySheet entry, Trace trace, UUID key, String text, String time, long ago, Actor actor) {
+        return Answer.of(() -> {
+            Figures figures = entry.entry().period().figures();
+            TypedNumber number = TypedNumber.read(text, figures.mark());
+            trace.instrumentId().flatMap(instruments::find).ifPresent(each -> within(each, number, figures));
+            traces.add(
+                    key,
+                    trace,
+                    TraceChunk.Given.typed(onClock.second(trace, time, ago), number.value(), text, actor.identity()));
+        });
+    }
+
+    /** Keeps a reading of the room, for the whole period. */
+    public Answer<Boolean> room(EntrySheet entry, UUID key, String text, @Nullable UUID instrument) {
+        return Answer.of(() -> {
+            Figures figures = entry.entry().period().figures();
+            TypedNumber number = TypedNumber.read(text, figures.mark());
+            Optional<Instrument> on = thermometer(instrument);
+            on.ifPresent(each -> within(each, number, figures));
+            if (number.value() < COLDEST_ROOM || number.value() > HOTTEST_ROOM) {
+                throw new Refused(
+                        number.text() + " °C is no room to work in. Type what a thermometer in the air shows.");
+            }
+            traces.readRoom(
+                    key,
+                    entry.entry().bench(),
+                    on.map(each -> UUID.fromString(each.key())),
+                    number.value(),
+                    number.text());
+        });
+    }
+
+    /**
+     * Keeps what a file holds, all of it or nothing: its own column for a trial, others for what they are of.
+     *
+     * @param readings of the trial
+     * @param others   readings of other columns, by what they are of: {@link #NEW_TRIAL}, {@link #TRIAL} with a number, or the
+     *                 address of a temperature read from its trend
+     * @param instrument the trial's were read on, if it is on the shelf
+     */
+    public Answer<Boolean> file(
+            EntrySheet entry,
+            int trial,
+            List<Reading> readings,
+            List<Map.Entry<String, List<Reading>>> others,
+            Optional<UUID> instrument,
+            Actor actor) {
+        return Answer.of(() -> {
+            checked(readings);
+            others.forEach(each -> checked(each.getValue()));
+            Optional<UUID> thermometer =
+                    instrument.filter(each -> instruments.find(each).isPresent());
+            whole.executeWithoutResult(status -> {
+                ofTrial(entry, trial, readings, thermometer, actor);
+                others.forEach(each -> other(entry, each.getKey(), each.getValue(), actor));
+            });
+        });
+    }
+
+    private static void checked(List<Reading> readings) {
+        if (readings.size() < 2) {
+            throw new Refused("At least two lines have to be readable as a time and a temperature.");
+        }
+        if (readings.size() > Traces.MOST_READINGS) {
+            throw new Refused("There are " + readings.size() + " readings in it; a record holds at most "
+                    + Traces.MOST_READINGS + ". Take every tenth, or the part about the mixing.");
+        }
+    }
+
+    /** Another probe of the same file, for a trial of its own or for a trend. */
+    private void other(EntrySheet entry, String place, List<Reading> readings, Actor actor) {
+        UUID id = entry.entry().id();
+        if (place.equals(NEW_TRIAL)) {
+            int opened = book.open(id, LabBook.TRIAL, actor.name());
+            ofTrial(sheets.of(entry.entry()), opened, readings, Optional.empty(), actor);
+        } else if (place.startsWith(TRIAL)) {
+            int trial = Integer.parseInt(place.substring(TRIAL.length()));
+            ofTrial(sheets.of(entry.entry()), trial, readings, Optional.empty(), actor);
+        } else {
+            onClock.name(entry, Address.read(place), broughtIn(entry, readings, Optional.empty(), actor), actor);
+        }
+    }
+
+    private void ofTrial(EntrySheet entry, int trial, List<Reading> readings, Optional<UUID> thermometer, Actor actor) {
+        strike(entry, trial, "readings brought in from a file", actor);
+        onClock.name(entry, Clocks.place(entry, trial), broughtIn(entry, readings, thermometer, actor), actor);
+    }
+
+    private Trace broughtIn(EntrySheet entry, List<Reading> readings, Optional<UUID> thermometer, Actor actor) {
+        double lasts = readings.get(readings.size() - 1).seconds();
+        int every = (int) Math.max(1, Math.min(3600, Math.round(lasts / (readings.size() - 1))));
+        return traces.bringIn(
+                entry.entry().bench(),
+                Trace.FILE,
+                thermometer,
+                every,
+                clock.instant().minusSeconds((long) lasts),
+                TraceChunk.Given.inPieces(readings, actor.identity()));
+    }
+
+    private void strike(EntrySheet entry, int trial, String reason, Actor actor) {
+        WayIn.standing(entry, Clocks.place(entry, trial))
+                .ifPresent(each -> way.struck(UUID.randomUUID(), each, reason, actor));
+    }
+
+    private Optional<Instrument> thermometer(@Nullable UUID instrument) {
+        return Optional.ofNullable(instrument).flatMap(instruments::find);
+    }
+
+    private static void within(Instrument instrument, TypedNumber number, Figures figures) {
+        if (number.value() < instrument.low() || number.value() > instrument.high()) {
+            throw new Refused(number.text() + " °C cannot be read on " + instrument.name() + " ("
+                    + figures.plain(instrument.low()) + " to " + figures.plain(instrument.high()) + " °C).");
+        }
+    }
+}

@@ -1,0 +1,83 @@
+package lab.sassafras.app.usecase;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.experiment.Calorimeter;
+import lab.sassafras.experiment.Cardinality;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.substance.ReferenceShelf;
+
+/** Begins an entry at a bench, or one more trial or part of it. */
+@UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
+public class BeginEntry {
+
+    private final LabBook book;
+    private final Shelves shelves;
+
+    BeginEntry(LabBook book, Shelves shelves) {
+        this.book = book;
+        this.shelves = shelves;
+    }
+
+    /**
+     * Begins an entry.
+     *
+     * @param experiment key of its experiment
+     * @param vessel     in hand, if any
+     * @param with       instruments in hand, by kind
+     */
+    public Answer<Entry> begin(String experiment, Optional<UUID> vessel, Map<Instrument.Kind, UUID> with, Actor actor) {
+        return Answer.of(() -> {
+            Experiment kind =
+                    Experiments.find(experiment).orElseThrow(() -> new Refused("Choose an experiment to begin."));
+            Shelf shelf = shelves.now();
+            Optional<Vessel> chosen =
+                    kind.calorimeter() == Calorimeter.Use.NONE ? Optional.empty() : vessel.flatMap(shelf::vessel);
+            if (kind.calorimeter() == Calorimeter.Use.FINDS_CONSTANT && chosen.isEmpty()) {
+                throw new Refused("Choose the vessel whose constant is to be found. Vessels are added on the shelf.");
+            }
+            Optional<UUID> pinned = kind.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT
+                    ? chosen.flatMap(shelf::inUse).map(Calibration::id)
+                    : Optional.empty();
+            if (with.values().stream().anyMatch(id -> shelf.instrument(id).isEmpty())) {
+                throw new Refused("That instrument is not here.");
+            }
+            return book.begin(
+                    actor.bench(),
+                    new Entry.Plan(
+                            kind.key(), kind.method(), ReferenceShelf.VERSION, chosen.map(Vessel::id), pinned, with));
+        });
+    }
+
+    /**
+     * Opens one more trial, or one more of what there are several of.
+     *
+     * @param what {@link LabBook#TRIAL}, or the key of a group
+     * @return its number
+     */
+    public Answer<Integer> more(EntrySheet entry, String what, Actor actor) {
+        return Answer.of(() -> {
+            boolean known = what.equals(LabBook.TRIAL)
+                    || entry.experiment()
+                            .group(what)
+                            .filter(group -> group.cardinality() == Cardinality.PER_PART)
+                            .isPresent();
+            if (!known) {
+                throw new Refused("There is nothing of that name to add.");
+            }
+            return book.open(entry.entry().id(), what, actor.name());
+        });
+    }
+}

@@ -1,0 +1,117 @@
+package lab.sassafras.app.usecase;
+
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.Ticks;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Doubt;
+import lab.sassafras.experiment.Line;
+import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Slot;
+import lab.sassafras.measure.Refused;
+import org.jspecify.annotations.Nullable;
+
+/** Keeps what a hand reads or says at a place of the sheet, or strikes out what stands there. */
+@UseCase(needs = Right.EVERYONE, serves = Bringer.ASKED)
+public class KeepObservation {
+
+    private static final String WHY = "Say why the value is struck out. The old one stays visible with the reason.";
+
+    private final WayIn way;
+    private final Instruments instruments;
+    private final Clock clock;
+
+    KeepObservation(WayIn way, Instruments instruments, Clock clock) {
+        this.way = way;
+        this.instruments = instruments;
+        this.clock = clock;
+    }
+
+    /**
+     * What is given.
+     *
+     * @param key         identity of what is kept, so that giving it again keeps nothing twice
+     * @param at          address it is given for
+     * @param role        key of how it was got
+     * @param text        as typed
+     * @param unit        symbol of its unit
+     * @param instrument  read on, if any
+     * @param uncertainty as typed, for an assumed value
+     * @param corrects    what it corrects, if anything
+     * @param reason      why that was wrong
+     * @param sure        whether somebody was asked about this very value and said that it is so
+     * @param ago         how long ago it was given, where it waited in the page (ms)
+     */
+    public record Given(
+            UUID key,
+            String at,
+            String role,
+            String text,
+            @Nullable String unit,
+            @Nullable UUID instrument,
+            @Nullable String uncertainty,
+            @Nullable UUID corrects,
+            @Nullable String reason,
+            boolean sure,
+            long ago) {}
+
+    /** Keeps a value; asks first where it is doubtful and nobody is sure. */
+    public Answer<UUID> keep(EntrySheet entry, Given given, Actor actor) {
+        try {
+            Address at = Address.read(given.at());
+            Ticks.check(entry, at);
+            Role role = Role.of(given.role()).orElseThrow(() -> new Refused("Say how the value was got."));
+            @Nullable String reason = given.corrects() == null ? null : Reason.checked(given.reason(), WHY);
+            boolean marked = WayIn.slot(entry, at).field() == Slot.Field.MOMENT
+                    && given.text().isEmpty();
+            Value value = new Value(
+                    given.key(),
+                    at,
+                    role,
+                    marked ? moment(given) : given.text(),
+                    given.unit(),
+                    Optional.ofNullable(given.instrument()).flatMap(instruments::find),
+                    given.uncertainty(),
+                    Optional.ofNullable(given.corrects()),
+                    reason);
+            Line line = WayIn.taken(way.filling(entry, at), value, actor);
+            Optional<String> question = given.sure()
+                    ? Optional.empty()
+                    : Doubt.about(entry.sheet(), line)
+                            .or(() -> marked ? Optional.empty() : Doubt.readBack(entry.sheet(), line, given.text()));
+            if (question.isPresent()) {
+                return new Answer.Asked<>(question.get());
+            }
+            return Answer.of(() -> way.kept(entry, value, line, actor));
+        } catch (Refused refused) {
+            return new Answer.NotKept<>(refused);
+        }
+    }
+
+    /** Strikes a value out and puts nothing in its place, whatever it was and whether or not this version can read it. */
+    public Answer<UUID> strike(EntrySheet entry, UUID struck, UUID key, @Nullable String reason, Actor actor) {
+        return Answer.of(() -> {
+            Observation standing = entry.observations()
+                    .find(struck)
+                    .orElseThrow(() -> new Refused("That value is not one of this entry. Look at the sheet again."));
+            String why = Reason.checked(reason, WHY);
+            if (entry.unreadable(standing).isEmpty() && entry.observations().stands(standing)) {
+                entry.readback().filling(entry.sheet().setting()).strike(struck);
+            }
+            return way.struck(key, standing, why, actor);
+        });
+    }
+
+    /** The moment a button was pressed, which may lie back where the page could not send at once. */
+    private String moment(Given given) {
+        long ago = Math.max(0, Math.min(given.ago(), Traces.LONGEST.toMillis()));
+        return clock.instant().minusMillis(ago).truncatedTo(ChronoUnit.MILLIS).toString();
+    }
+}

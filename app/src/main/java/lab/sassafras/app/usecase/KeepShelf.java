@@ -1,0 +1,66 @@
+package lab.sassafras.app.usecase;
+
+import java.util.UUID;
+import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.shelf.Calorimeters;
+import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.shelf.OwnSubstance;
+import lab.sassafras.app.shelf.OwnSubstances;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Names;
+
+/** Adds to the shelf, calls what stands there otherwise, and says what of it may be used. */
+@UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
+public class KeepShelf {
+
+    /** Longest name of a thing on the shelf. */
+    private static final int LONGEST_NAME = 60;
+
+    private final Calorimeters calorimeters;
+    private final Instruments instruments;
+    private final OwnSubstances own;
+
+    KeepShelf(Calorimeters calorimeters, Instruments instruments, OwnSubstances own) {
+        this.calorimeters = calorimeters;
+        this.instruments = instruments;
+        this.own = own;
+    }
+
+    /** Adds a vessel. */
+    public Answer<Vessel> vessel(String name, VesselKind kind) {
+        return Answer.of(() -> calorimeters.add(name, kind));
+    }
+
+    /** Adds an instrument. */
+    public Answer<Instrument> instrument(Instrument instrument) {
+        return Answer.of(() -> instruments.add(instrument));
+    }
+
+    /** Adds a value of one's own. */
+    public Answer<OwnSubstance> own(OwnSubstance.Given given, Actor actor) {
+        return Answer.of(() -> own.add(given, actor.name()));
+    }
+
+    /** Strikes a value of one's own out, or takes it up again. */
+    public Answer<Boolean> decide(OwnSubstance substance, String outcome, String reason, Actor actor) {
+        return Answer.of(() -> own.decide(substance, outcome, why(reason), actor.name()));
+    }
+
+    /** Says whether a constant may be used for new entries. */
+    public Answer<Boolean> decide(Calibration constant, String outcome, String reason, Actor actor) {
+        return Answer.of(() -> calorimeters.decide(constant, outcome, why(reason), actor.name()));
+    }
+
+    /** Calls a vessel or an instrument otherwise, from now on and in what was written before. */
+    public Answer<Boolean> rename(UUID thing, String name, Actor actor) {
+        return Answer.of(
+                () -> calorimeters.rename(thing, Names.checked(name.strip(), "A name", LONGEST_NAME), actor.name()));
+    }
+
+    private static String why(String reason) {
+        return Names.checked(reason, "A reason", Reason.LONGEST);
+    }
+}

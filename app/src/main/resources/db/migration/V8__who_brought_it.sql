@@ -1,0 +1,9 @@
+-- Who brought a row that is by somebody else, such as the values of a run file; null where who it is by kept it.
+alter table observation add column brought_by varchar(60);
+alter table decision add column brought_by varchar(60);
+alter table trace_chunk add column brought_by varchar(60);
+
+-- What no hand did and no probe measured, but a simulation.
+alter table bench add column simulated boolean default false not null;
+alter table entry add column simulated boolean default false not null;
+alter table trace add column simulated boolean default false not null;
