@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Tracing;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,6 +37,7 @@ public final class BenchBrowser implements AutoCloseable {
                 .setLocale(locale)
                 .setTimezoneId(zone)
                 .setViewportSize(1280, 800));
+        context.tracing().start(new Tracing.StartOptions().setSnapshots(true));
         page = context.newPage();
         page.setDefaultTimeout(30_000);
         page.onPageError(complaints::add);
@@ -186,6 +188,7 @@ public final class BenchBrowser implements AutoCloseable {
 
     @Override
     public void close() {
+        context.tracing().stop(new Tracing.StopOptions().setPath(KeptTraces.next()));
         context.close();
         assertThat(complaints).as("complaints of the browser").isEmpty();
     }

@@ -7,7 +7,10 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** A bomb as a bench meets it: nothing is fired before its cautions are ticked, and the constant found serves the sample. */
+/**
+ * A bomb as a bench meets it: nothing is fired before its cautions are ticked, and the constant found serves the
+ * sample.
+ */
 class BombPagesTest extends HouseTest {
 
     private Hand hand;

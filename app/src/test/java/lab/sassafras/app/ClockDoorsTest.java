@@ -21,7 +21,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** What an old tab or a script may send to the clock and the strip: always an answer in words, and nothing half kept. */
+/**
+ * What an old tab or a script may send to the clock and the strip: always an answer in words, and nothing half kept.
+ */
 class ClockDoorsTest extends HouseTest {
 
     private static final Pattern TRACE = Pattern.compile("name=\"trace\" value=\"([^\"]+)\"");
@@ -180,7 +182,9 @@ class ClockDoorsTest extends HouseTest {
         assertThat(hand.get(entry + "/result").body()).contains("There is no reading on this curve");
     }
 
-    /** What is stated beside the curve is checked, kept with the trial, and travels; readings are signed by identity. */
+    /**
+     * What is stated beside the curve is checked, kept with the trial, and travels; readings are signed by identity.
+     */
     @Test
     void anotherWaitAnotherPartAndAReadingThatCountsAllTheSame() {
         String trace = begun();
@@ -255,7 +259,9 @@ class ClockDoorsTest extends HouseTest {
         assertThat(hand.upload(path, "million.csv", million).statusCode()).isEqualTo(413);
     }
 
-    /** The wall clock set back: a mark of now would lie before what was read; a time that is typed is taken as it is. */
+    /**
+     * The wall clock set back: a mark of now would lie before what was read; a time that is typed is taken as it is.
+     */
     @Test
     void nowIsRefusedWhileTheComputersClockStandsBeforeTheLastReading() {
         String trace = begun();

@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -172,7 +173,10 @@ class ExchangeTest extends HouseTest {
         }
     }
 
-    /** A thermometer two tenths low at both its points: what it read counts two tenths higher, here and after a round trip. */
+    /**
+     * A thermometer two tenths low at both its points: what it read counts two tenths higher, here and after a round
+     * trip.
+     */
     @Test
     void pointsAndGainsTravelWithTheRunAndCorrectIt() throws IOException {
         String file = Files.readString(DOCS.resolve("examples/specific-heat-of-liquid.json"))
@@ -205,5 +209,25 @@ class ExchangeTest extends HouseTest {
                 .orThrow();
         assertThat(get("/entries/" + taken.id() + "/result").body())
                 .contains("later.json (format 2.7, of which this version reads 2.3; what it adds was not kept)");
+    }
+
+    /**
+     * A value in a file is by whom it says; whoever brings the file is named beside it, and what is their own is not.
+     */
+    @Test
+    void aRowSaysWhoItIsByAndWhoBroughtIt() {
+        Entry brought = alone("1-calibration.json");
+        assertThat(book.observations(brought.id()).all())
+                .isNotEmpty()
+                .allSatisfy(each -> assertThat(each.broughtBy()).contains("a test"))
+                .allSatisfy(
+                        each -> assertThat(each.who()).isEqualTo(brought.bench().name()));
+        Entry own = imports.take(demo("1-calibration.json"), "run.json", Actor.at(brought.bench()))
+                .orThrow();
+        assertThat(own.simulated()).isFalse();
+        assertThat(book.observations(own.id()).all())
+                .allSatisfy(each -> assertThat(each.broughtBy()).isEmpty());
+        assertThat(book.decisions(brought.id()).all())
+                .allSatisfy(each -> assertThat(each.broughtBy()).contains("a test"));
     }
 }

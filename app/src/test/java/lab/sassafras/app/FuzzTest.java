@@ -27,8 +27,9 @@ import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /**
- * Requests nobody means well with, over every route by the framework's own list and every field each reads: never a fault of
- * the house, nothing that outlasts its time, and every page stands afterwards. More of them: {@code ./bench fuzz}.
+ * Requests nobody means well with, over every route by the framework's own list and every field each reads: never a
+ * fault of the house, nothing that outlasts its time, and every page stands afterwards. More of them: {@code ./bench
+ * fuzz}.
  */
 class FuzzTest extends HouseTest {
 

@@ -31,6 +31,7 @@ import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
@@ -47,6 +48,7 @@ import org.springframework.util.FileSystemUtils;
             "sassafras.arrival-time=2s"
         })
 @Import(SettableWeather.class)
+@ExtendWith(KeptTraces.class)
 public abstract class HouseTest {
 
     @LocalServerPort

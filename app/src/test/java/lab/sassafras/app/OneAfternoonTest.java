@@ -127,7 +127,10 @@ class OneAfternoonTest extends HouseTest {
         assertThat(Address.read("shelf[1]/solid").index()).isEqualTo(1);
     }
 
-    /** The first demo salt agrees with its reference; set aside it is struck in the list with its reason, and taken back. */
+    /**
+     * The first demo salt agrees with its reference; set aside it is struck in the list with its reason, and taken
+     * back.
+     */
     @Test
     void theListSaysWhoIsOffHowFarTheyAreAndWhatWasSetAside() {
         Entry entry = imported("8-salt.json");
@@ -161,7 +164,10 @@ class OneAfternoonTest extends HouseTest {
                 .contains("print-page", "Specific heat of a solid", "(95 %)", "ΔT(water)");
     }
 
-    /** 30 g of hot into 60 g of cold water that ends far too hot: negative beyond its ±, and no reason makes it a constant. */
+    /**
+     * 30 g of hot into 60 g of cold water that ends far too hot: negative beyond its ±, and no reason makes it a
+     * constant.
+     */
     @Test
     void aConstantThatCannotBeIsNotAdoptedWhateverTheReason() {
         Entry entry = imported("3-too-much-for-a-cup.json");

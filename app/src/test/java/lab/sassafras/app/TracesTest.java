@@ -206,7 +206,9 @@ class TracesTest extends HouseTest {
                 .isEmpty();
     }
 
-    /** A run's room is what was read while it ran, or a quarter of an hour before or after; no other hour of the period. */
+    /**
+     * A run's room is what was read while it ran, or a quarter of an hour before or after; no other hour of the period.
+     */
     @Test
     void theRoomOfARunIsWhatWasReadWhileItRan() {
         Entry entry = alone("4-still-at-the-bench.json");
@@ -318,7 +320,10 @@ class TracesTest extends HouseTest {
         assertThat(clocks.of(sheets.of(entry), 1).orElseThrow().counting()).hasSize(18);
     }
 
-    /** A record is full at a hundred thousand: refused in words, nothing cut off; and its file, of several MB, is read again. */
+    /**
+     * A record is full at a hundred thousand: refused in words, nothing cut off; and its file, of several MB, is read
+     * again.
+     */
     @Test
     void aFullRecordTakesNoMoreAndComesBackWhole() {
         Entry entry = imports.take(example("solid-with-solution-on-a-clock"), "run.json", A_TEST)

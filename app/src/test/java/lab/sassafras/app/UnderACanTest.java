@@ -7,7 +7,10 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** A burner under a can, as a bench meets it: the flame's cautions before the hand moves, the equation, and where the heat went. */
+/**
+ * A burner under a can, as a bench meets it: the flame's cautions before the hand moves, the equation, and where the
+ * heat went.
+ */
 class UnderACanTest extends HouseTest {
 
     private Hand hand;

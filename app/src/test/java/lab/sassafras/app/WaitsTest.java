@@ -16,7 +16,9 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
-/** What a bench waits for: by the times of its class, several at once, through reloads, and begun anew after a mishap. */
+/**
+ * What a bench waits for: by the times of its class, several at once, through reloads, and begun anew after a mishap.
+ */
 class WaitsTest extends HouseTest {
 
     @Autowired

@@ -16,12 +16,15 @@ import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /**
- * Every route that writes, by the framework's own list, and what becomes of it where something that can hurt is not ticked
- * off. A route that is new must say here which it is.
+ * Every route that writes, by the framework's own list, and what becomes of it where something that can hurt is not
+ * ticked off. A route that is new must say here which it is.
  */
 class WritingRoutesTest extends HouseTest {
 
-    /** Who brings what a route keeps: a hand that is asked, a file that tells, readings that are pushed, or no value at all. */
+    /**
+     * Who brings what a route keeps: a hand that is asked, a file that tells, readings that are pushed, or no value at
+     * all.
+     */
     private enum Bringer {
         /** A value of the run itself: refused while its step is not ticked off. */
         ASKED,
@@ -101,7 +104,10 @@ class WritingRoutesTest extends HouseTest {
         assertThat(writing).isEqualTo(ROUTES.keySet());
     }
 
-    /** Every hand that would have a bomb's trial read from a clock, or its temperatures kept, is told what is to be ticked off. */
+    /**
+     * Every hand that would have a bomb's trial read from a clock, or its temperatures kept, is told what is to be
+     * ticked off.
+     */
     @Test
     void withoutItsTicksNoHandKeepsAnythingOfABombsFiring() {
         hand.post(entry + "/clock", "trial=1&every=30");

@@ -55,7 +55,10 @@ public class ReductionBenchmark {
         reduced(salt, hole);
     }
 
-    /** A run reduced and judged, by the linear interval: agreement, and every suspect with the size that would explain it. */
+    /**
+     * A run reduced and judged, by the linear interval: agreement, and every suspect with the size that would explain
+     * it.
+     */
     @Benchmark
     @OutputTimeUnit(TimeUnit.MICROSECONDS)
     public void verdictOfASalt(Blackhole hole) {

@@ -23,8 +23,7 @@ import lab.sassafras.statistics.TrialPoint;
  * @param remarks  what is said of the numbers
  * @param refusal  why there is no result
  * @param computed the result, what multiplies the unknown, both sides of every demand, and then all that is read off
- *                 the books,
- *                 on one tape
+ *                 the books, on one tape
  */
 record Attempt(
         Books<?> books,

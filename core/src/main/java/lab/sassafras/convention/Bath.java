@@ -17,7 +17,9 @@ public enum Bath {
         this.fixedPoint = fixedPoint;
     }
 
-    /** {@return what the shelf calls the temperature such a bath is taken to have; empty where it has none of its own} */
+    /**
+     * {@return what the shelf calls the temperature such a bath is taken to have; empty where it has none of its own}
+     */
     public Optional<String> fixedPoint() {
         return fixedPoint.isEmpty() ? Optional.empty() : Optional.of(fixedPoint);
     }

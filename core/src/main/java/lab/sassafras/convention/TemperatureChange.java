@@ -152,8 +152,8 @@ public enum TemperatureChange implements School {
     };
 
     /**
-     * Group of what was typed of a drift before there were readings on a clock. It is still read where it stands, and no
-     * longer asked: two readings before and two after on the clock are the same.
+     * Group of what was typed of a drift before there were readings on a clock. It is still read where it stands, and
+     * no longer asked: two readings before and two after on the clock are the same.
      */
     public static final String DRIFT = "drift";
 

@@ -341,7 +341,9 @@ public final class Baselines {
         }
     }
 
-    /** What a reading lies off the middle of its neighbours by: on a slope, standing out from the median is no spike. */
+    /**
+     * What a reading lies off the middle of its neighbours by: on a slope, standing out from the median is no spike.
+     */
     private double beside(int i) {
         return Math.abs(temperatures[i] - (temperatures[i - 1] + temperatures[i + 1]) / 2);
     }
@@ -437,7 +439,8 @@ public final class Baselines {
     }
 
     /**
-     * {@return when the temperature began to change (s from the mark, negative before it), where that is not at the mark}
+     * {@return when the temperature began to change (s from the mark, negative before it), where that is not at the
+     * mark}
      */
     public OptionalDouble begins() {
         return Beginning.of(this);
@@ -496,7 +499,9 @@ public final class Baselines {
         return List.copyOf(all);
     }
 
-    /** Whether more than half of neighbouring readings are the same: the display is coarse, and they share its rounding. */
+    /**
+     * Whether more than half of neighbouring readings are the same: the display is coarse, and they share its rounding.
+     */
     boolean coarse() {
         return coarse;
     }

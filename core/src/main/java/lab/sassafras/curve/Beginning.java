@@ -3,8 +3,8 @@ package lab.sassafras.curve;
 import java.util.OptionalDouble;
 
 /**
- * When the temperature began to change, by the readings themselves: before the mark, the readings next to it already lie off
- * the line of those before them; after it, the first ones still lie on it.
+ * When the temperature began to change, by the readings themselves: before the mark, the readings next to it already
+ * lie off the line of those before them; after it, the first ones still lie on it.
  */
 final class Beginning {
 

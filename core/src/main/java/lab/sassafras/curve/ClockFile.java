@@ -16,8 +16,8 @@ import lab.sassafras.measure.TimeBudget;
 
 /**
  * Temperatures against time as some other program wrote them: rows of a time and one or more temperatures, under
- * whatever heads. How the file is laid out is proposed and can be said otherwise; a line that cannot be read is named by
- * its number and left out, and no number is guessed at.
+ * whatever heads. How the file is laid out is proposed and can be said otherwise; a line that cannot be read is named
+ * by its number and left out, and no number is guessed at.
  *
  * @param layout   how it was read
  * @param columns  names of its columns, in order

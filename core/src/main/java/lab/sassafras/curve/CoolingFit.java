@@ -27,7 +27,10 @@ final class CoolingFit {
 
     private static final boolean[] NONE = {};
     private static final int FEWEST_PAIRS = 12;
-    /** Readings that are taken together lie within this part of their time from mixing; within the second where there are many. */
+    /**
+     * Readings that are taken together lie within this part of their time from mixing; within the second where there
+     * are many.
+     */
     private static final double FOLD = 0.02;
 
     private static final double FOLD_OF_MANY = 0.08;
@@ -171,7 +174,9 @@ final class CoolingFit {
         return this;
     }
 
-    /** Fits what counts by now; the noise is what the readings scatter by about the fit, never less than given as least. */
+    /**
+     * Fits what counts by now; the noise is what the readings scatter by about the fit, never less than given as least.
+     */
     CoolingFit fitted(double least) {
         leastNoise = least;
         points = Points.of(seconds, temperatures, before, counts, fold(seconds));
@@ -341,8 +346,8 @@ final class CoolingFit {
     }
 
     /**
-     * Whether its tail is heat that comes late: it goes the way of the change, is over before the vessel has cooled, and does
-     * not begin behind the start. A tail that does not bends the cooling curve in its place.
+     * Whether its tail is heat that comes late: it goes the way of the change, is over before the vessel has cooled,
+     * and does not begin behind the start. A tail that does not bends the cooling curve in its place.
      */
     boolean comesLate() {
         double tail = at[LossModel.TAIL];
@@ -355,7 +360,10 @@ final class CoolingFit {
         return objective(at);
     }
 
-    /** Looks for what neighbouring readings have in common, the steps of a coarse display too, once it is known what each lies off by. */
+    /**
+     * Looks for what neighbouring readings have in common, the steps of a coarse display too, once it is known what
+     * each lies off by.
+     */
     CoolingFit found() {
         correlation = correlation(FINE);
         return this;
@@ -459,15 +467,17 @@ final class CoolingFit {
         return noise;
     }
 
-    /** Whether this fit, with a tail, takes so much off the squares of one without that it is not for its two numbers. */
+    /**
+     * Whether this fit, with a tail, takes so much off the squares of one without that it is not for its two numbers.
+     */
     boolean betterThan(CoolingFit plain) {
         return plain.squares() - squares() > BETTER * noise * noise;
     }
 
     /**
-     * Whether a tail might take so much off the squares: what one of a few lengths would take off by itself, the other numbers
-     * following it, is no less than half of that. It costs a hundredth of the fit. Where readings scatter
-     * more about the fit than about their neighbours, or the constant is an unusual one, it is not left at that.
+     * Whether a tail might take so much off the squares: what one of a few lengths would take off by itself, the other
+     * numbers following it, is no less than half of that. It costs a hundredth of the fit. Where readings scatter more
+     * about the fit than about their neighbours, or the constant is an unusual one, it is not left at that.
      *
      * @param usual what a reading scatters by about its neighbours (°C)
      */

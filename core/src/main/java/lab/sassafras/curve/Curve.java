@@ -37,7 +37,8 @@ public record Curve(
      * @param room     what surrounds the calorimeter, where it was read
      * @param windows  which readings are baseline, where a person says so
      * @param stated   what else a person says about it
-     * @param ratio    heat capacity before mixing, as a part of that after it; 1 where little was added, or nobody knows
+     * @param ratio    heat capacity before mixing, as a part of that after it; 1 where little was added, or nobody
+     *                 knows
      * @throws Refused where nothing was read before mixing, or nothing after it
      */
     public Curve {

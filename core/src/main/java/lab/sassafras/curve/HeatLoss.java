@@ -9,11 +9,11 @@ import lab.sassafras.curve.Outcome.Change;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The heat lost while the main period lasted, integrated over the readings (Regnault–Pfaundler): the end is the cooling curve
- * where the main period is taken to end, less what it would have lost to there. Nobody knows where it ends, nor whether
- * what follows still carries a tail of heat, so a dozen ends are tried, each with a tail and without; every one is weighed by
- * how well it fits and how many readings it leaves to the integral (weights of H. Akaike, IEEE Trans. Autom. Control 19
- * (1974) 716, memory), and what they differ by is part of the uncertainty.
+ * The heat lost while the main period lasted, integrated over the readings (Regnault–Pfaundler): the end is the cooling
+ * curve where the main period is taken to end, less what it would have lost to there. Nobody knows where it ends, nor
+ * whether what follows still carries a tail of heat, so a dozen ends are tried, each with a tail and without; every one
+ * is weighed by how well it fits and how many readings it leaves to the integral (weights of H. Akaike, IEEE Trans.
+ * Autom. Control 19 (1974) 716, memory), and what they differ by is part of the uncertainty.
  */
 final class HeatLoss {
 
@@ -233,7 +233,9 @@ final class HeatLoss {
         return tried;
     }
 
-    /** The fit that begins where the main period is surely over, with the tail it may still have: what is left is noise. */
+    /**
+     * The fit that begins where the main period is surely over, with the tail it may still have: what is left is noise.
+     */
     private Fit late(List<Fit> fits) {
         int surely = of.laterPart();
         return fits.stream()
@@ -294,7 +296,10 @@ final class HeatLoss {
                 tail * (1 - rate * tailTime) * Math.exp((until - of.seconds[of.seconds.length - 1]) / tailTime));
     }
 
-    /** A reading; one that lies far beyond the cooling curve touched something, and counts as on it: no heat is given back. */
+    /**
+     * A reading; one that lies far beyond the cooling curve touched something, and counts as on it: no heat is given
+     * back.
+     */
     private double shown(int i, CoolingFit cooling, LossModel.Laid laid) {
         double curve = laid.coolingAfter(of.seconds[i]);
         double beyond = (of.temperatures[i] - curve) * Math.signum(curve - cooling.at(LossModel.START));
@@ -327,8 +332,8 @@ final class HeatLoss {
     }
 
     /**
-     * From mixing to the first reading nobody looked. What the temperature lay short of the cooling curve by fell from the
-     * whole change to what the first reading shows: exponentially, or straight at most.
+     * From mixing to the first reading nobody looked. What the temperature lay short of the cooling curve by fell from
+     * the whole change to what the first reading shows: exponentially, or straight at most.
      *
      * @param length of it (s)
      * @param first  the first reading (°C)
@@ -420,7 +425,10 @@ final class HeatLoss {
         return left / Math.abs(change.difference());
     }
 
-    /** How likely it is that all heat had come by the first reading: that no reading is left to the integral, and no tail. */
+    /**
+     * How likely it is that all heat had come by the first reading: that no reading is left to the integral, and no
+     * tail.
+     */
     double atOnce() {
         return tried.stream()
                 .filter(each -> each.end() == points.before && !each.fit().hasTail())

@@ -1,8 +1,9 @@
 package lab.sassafras.curve;
 
 /**
- * A straight line through readings, by least squares in closed form about their middle. Readings whose noise hangs together
- * are whitened first: of each only that part counts which the one before did not tell (first-order autoregression).
+ * A straight line through readings, by least squares in closed form about their middle. Readings whose noise hangs
+ * together are whitened first: of each only that part counts which the one before did not tell (first-order
+ * autoregression).
  *
  * @param readings how many
  * @param worth    how many independent ones they are worth
@@ -55,7 +56,8 @@ record LineFit(int readings, double worth, double middle, double height, double 
     }
 
     /**
-     * The same where the noise of a reading hangs together with that of the one before, the less the longer between them.
+     * The same where the noise of a reading hangs together with that of the one before, the less the longer between
+     * them.
      *
      * @param memory time in which what they have in common falls to a part in e (s); 0 for nothing in common
      */

@@ -6,13 +6,13 @@ import java.util.List;
 /**
  * How a calorimeter loses heat before mixing and after it: {@code dT/dt = −k (T − R) + w} before, with the room R and a
  * source w such as a stirrer on a warm plate, and the same divided by how much the heat capacity grew after, with a
- * further source for what evaporates from hot contents. Where the heat comes late or the thermometer follows late, what the
- * readings lie short of the cooling curve by dies away exponentially from a stated time on.
+ * further source for what evaporates from hot contents. Where the heat comes late or the thermometer follows late, what
+ * the readings lie short of the cooling curve by dies away exponentially from a stated time on.
  *
- * <p>What is common to all cups is given as little weight as it deserves: k is one in 3,000 s within a factor of e, the room
- * lies within 10 °C of the readings before, or within its uncertainty of what was read, w is none within 5·10⁻⁴ °C/s, the
- * heat capacity known to 5 %, and to 30 % beside a source of 4·10⁻³ °C/s more than 12 °C from the room (common practice, no
- * source).
+ * <p>What is common to all cups is given as little weight as it deserves: k is one in 3,000 s within a factor of e, the
+ * room lies within 10 °C of the readings before, or within its uncertainty of what was read, w is none within 5·10⁻⁴
+ * °C/s, the heat capacity known to 5 %, and to 30 % beside a source of 4·10⁻³ °C/s more than 12 °C from the room
+ * (common practice, no source).
  */
 final class LossModel {
 
@@ -199,7 +199,10 @@ final class LossModel {
             return restAfter + (where[END] - restAfter) * Math.exp(-after * since);
         }
 
-        /** Works out the temperature, how fast it changes and how fast that changes, at a time from mixing: two exponentials for three. */
+        /**
+         * Works out the temperature, how fast it changes and how fast that changes, at a time from mixing: two
+         * exponentials for three.
+         */
         void lay(double since, boolean past) {
             double rate = past ? after : k;
             double rest = past ? restAfter : restBefore;

@@ -1,9 +1,9 @@
 package lab.sassafras.curve;
 
 /**
- * Readings taken together with their neighbours as far as no curve bends between them: within a stated part of their time
- * from mixing. That keeps what a fit costs from growing with the readings. Within what was taken together squares about the
- * means are kept, so that a straight slope through it loses nothing.
+ * Readings taken together with their neighbours as far as no curve bends between them: within a stated part of their
+ * time from mixing. That keeps what a fit costs from growing with the readings. Within what was taken together squares
+ * about the means are kept, so that a straight slope through it loses nothing.
  */
 final class Points {
 

@@ -3,9 +3,9 @@ package lab.sassafras.curve;
 import lab.sassafras.measure.Figures;
 
 /**
- * Whether readings stand still over a stretch: the line through them changes over it by no more than a step of the display, or
- * than twice what their noise leaves open. Two minutes, or the four readings nearest to mixing where they are further apart
- * (common practice, no source).
+ * Whether readings stand still over a stretch: the line through them changes over it by no more than a step of the
+ * display, or than twice what their noise leaves open. Two minutes, or the four readings nearest to mixing where they
+ * are further apart (common practice, no source).
  *
  * @param from      first second of the stretch (s from mixing)
  * @param to        last second

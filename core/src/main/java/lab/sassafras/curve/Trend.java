@@ -6,8 +6,8 @@ import lab.sassafras.measure.Refused;
 import org.hipparchus.stat.regression.OLSMultipleLinearRegression;
 
 /**
- * Where something stood at one moment by the trend of readings about it, such as a hot bath that cools while a solid soaks:
- * the parabola through them by least squares, a straight line where they are fewer than five.
+ * Where something stood at one moment by the trend of readings about it, such as a hot bath that cools while a solid
+ * soaks: the parabola through them by least squares, a straight line where they are fewer than five.
  *
  * @param temperature at that moment (°C)
  * @param uncertainty standard uncertainty, widened for few readings so that twice it is Student's interval (°C)

@@ -3,7 +3,10 @@ package lab.sassafras.curve;
 import java.util.List;
 import java.util.Optional;
 
-/** Whether a temperature that rose has turned: two readings in a row lie a step of the display or more below its highest. */
+/**
+ * Whether a temperature that rose has turned: two readings in a row lie a step of the display or more below its
+ * highest.
+ */
 public final class Turn {
 
     private static final int IN_A_ROW = 2;

@@ -15,7 +15,9 @@ public enum Way {
             return single(of, of.temperatures[furthest(of)]);
         }
     },
-    /** The mean of the plateau: of the readings next to the extreme that do not differ from it by more than their noise. */
+    /**
+     * The mean of the plateau: of the readings next to the extreme that do not differ from it by more than their noise.
+     */
     PLATEAU("plateau") {
         @Override
         Outcome read(Baselines of) {

@@ -66,7 +66,9 @@ public interface Experiment {
         return List.of(Combination.MEAN);
     }
 
-    /** {@return what slope and intercept of the line through its trials stand for, where that is not the result itself} */
+    /**
+     * {@return what slope and intercept of the line through its trials stand for, where that is not the result itself}
+     */
     default List<LineReading> lineReadings() {
         return List.of();
     }

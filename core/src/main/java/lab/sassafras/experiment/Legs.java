@@ -168,7 +168,10 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
         }
     }
 
-    /** {@return how often each leg as it is written is taken for the target as it is written; empty where they do not make it} */
+    /**
+     * {@return how often each leg as it is written is taken for the target as it is written; empty where they do not
+     * make it}
+     */
     public List<BigFraction> times() {
         if (!(outcome instanceof Hess.Outcome.Made made)) {
             return List.of();

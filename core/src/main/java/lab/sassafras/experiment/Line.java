@@ -36,8 +36,8 @@ public record Line(
         String who) {
 
     /**
-     * A volume is good to this part of itself at best, whatever digits are written: between the tolerances of a pipette and
-     * of a graduated cylinder (common practice, no source).
+     * A volume is good to this part of itself at best, whatever digits are written: between the tolerances of a pipette
+     * and of a graduated cylinder (common practice, no source).
      */
     private static final double TOLERANCE = 0.005;
 

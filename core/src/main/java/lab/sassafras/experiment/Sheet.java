@@ -377,8 +377,8 @@ public final class Sheet implements Evidence {
     }
 
     /**
-     * {@return what makes the result of the trials: what was put in force, where this experiment knows it and it is open
-     * to them, else the first that is}
+     * {@return what makes the result of the trials: what was put in force, where this experiment knows it and it is
+     * open to them, else the first that is}
      *
      * @param trials those that count
      */
@@ -412,7 +412,10 @@ public final class Sheet implements Evidence {
         return curves.computeIfAbsent(trial, this::readCurve);
     }
 
-    /** What lay in the vessel before mixing, as a part of all the liquid in it after: by their masses, 1 while they lack. */
+    /**
+     * What lay in the vessel before mixing, as a part of all the liquid in it after: by their masses, 1 while they
+     * lack.
+     */
     private double poured(int trial) {
         return experiment
                 .span()

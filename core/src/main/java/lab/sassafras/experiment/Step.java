@@ -8,8 +8,7 @@ import lab.sassafras.convention.School;
 
 /**
  * One step at the bench: it fills one slot, or one half of a weighing by difference whose other half another step
- * fills,
- * perhaps long after. Its words, and the caution for the hand, stand in the block of words under the same path.
+ * fills, perhaps long after. Its words, and the caution for the hand, stand in the block of words under the same path.
  *
  * @param path      group and slot it fills
  * @param minutes   how long it usually takes, 0 where it is done at once

@@ -6,8 +6,7 @@ import java.util.stream.Stream;
 
 /**
  * What a vessel is made of, with the largest constant cup and probe can be believed to have. Common practice, no
- * source.
- * An experiment may bring kinds of its own ({@link Experiment#vessels}).
+ * source. An experiment may bring kinds of its own ({@link Experiment#vessels}).
  *
  * @param key     stable name, for files
  * @param words   in a sentence, without article

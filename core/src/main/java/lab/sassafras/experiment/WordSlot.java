@@ -4,7 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
 
-/** A stated answer that says all by itself: it names nothing elsewhere and no sample, and what can be read can be taken in. */
+/**
+ * A stated answer that says all by itself: it names nothing elsewhere and no sample, and what can be read can be taken
+ * in.
+ */
 abstract class WordSlot extends StatedSlot {
 
     WordSlot(String key, boolean optional) {

@@ -6,9 +6,8 @@ import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 
 /**
- * The equation in a slot, asked how often something stands in it. What does not go together with the rest of the
- * sheet becomes
- * a finding at the slot, and counts as once.
+ * The equation in a slot, asked how often something stands in it. What does not go together with the rest of the sheet
+ * becomes a finding at the slot, and counts as once.
  *
  * @param equation as read
  * @param at       the slot

@@ -9,16 +9,20 @@ import lab.sassafras.measure.Shape;
 import lab.sassafras.measure.Shared;
 
 /**
- * Whether a formula is so straight within its uncertainties that random draws are sure to bear the law of propagation out, by
- * a few dozen evaluations in place of fifty thousand draws: every source is moved by twice its uncertainty to both sides,
- * and all together to where the ends of the interval lie. What that departs from the straight line by, and what flat
- * distributions take off the ends, must be a quarter of what is tolerated (a quarter: common practice, no source).
+ * Whether a formula is so straight within its uncertainties that random draws are sure to bear the law of propagation
+ * out, by a few dozen evaluations in place of fifty thousand draws: every source is moved by twice its uncertainty to
+ * both sides, and all together to where the ends of the interval lie. What that departs from the straight line by, and
+ * what flat distributions take off the ends, must be a quarter of what is tolerated (a quarter: common practice, no
+ * source).
  */
 public final class Linearity {
 
     private static final double TWICE = 2;
     private static final double PART = 0.25;
-    /** What the squared share of a flat distribution takes off an end at 1.96 u, by its kurtosis of −1.2 (Cornish–Fisher). */
+    /**
+     * What the squared share of a flat distribution takes off an end at 1.96 u, by its kurtosis of −1.2
+     * (Cornish–Fisher).
+     */
     private static final double FLAT = 0.0824;
     /** Of squared shares: beyond, that approximation does not hold. */
     private static final double MOST_FLAT = 0.3;

@@ -10,8 +10,7 @@ import lab.sassafras.measure.UnitProduct;
 
 /**
  * Reads a tree by its units: only like is added to like, and what is named has the unit it is named with, in kind and
- * in
- * size. A formula that fails is a fault in the program, found before anybody reads a number from it.
+ * in size. A formula that fails is a fault in the program, found before anybody reads a number from it.
  */
 public final class UnitCheck implements Interpretation<UnitCheck.Has> {
 

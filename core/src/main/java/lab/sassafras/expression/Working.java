@@ -203,9 +203,10 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
         }
 
         /**
-         * The result ends on the figures it is told with. A sum or difference of readings keeps their decimals, a reading times constants its figures. A heat is as fine
-         * as its own effect on the result asks; anything else goes by its uncertainty, with as many more places as a
-         * reader needs who works the next line from the number shown.
+         * The result ends on the figures it is told with. A sum or difference of readings keeps their decimals, a
+         * reading times constants its figures. A heat is as fine as its own effect on the result asks; anything else
+         * goes by its uncertainty, with as many more places as a reader needs who works the next line from the number
+         * shown.
          */
         private int decimals(Named step, Estimate estimate) {
             if (step == result && estimate.uncertainty() > 0) {

@@ -29,10 +29,8 @@ import tech.units.indriya.unit.Units;
 
 /**
  * The units met at the bench. The first unit declared of each dimension is the one numbers are computed in. An
- * experiment
- * may declare more beside itself. Conversion is JSR-385 (Indriya). The calorie is the thermochemical one, 4.184 J
- * exactly
- * (NIST SP 811, B.8).
+ * experiment may declare more beside itself. Conversion is JSR-385 (Indriya). The calorie is the thermochemical one,
+ * 4.184 J exactly (NIST SP 811, B.8).
  */
 public final class BenchUnit {
 

@@ -86,7 +86,8 @@ public record Correction(double gain, List<Point> points) {
     }
 
     /**
-     * {@return whether readings are corrected piece by piece: a straight line leaves a point out by more than its ± explains}
+     * {@return whether readings are corrected piece by piece: a straight line leaves a point out by more than its ±
+     * explains}
      *
      * @param reading standard uncertainty of one reading (bench unit)
      */

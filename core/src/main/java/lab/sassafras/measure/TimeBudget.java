@@ -5,8 +5,7 @@ import java.util.Objects;
 
 /**
  * How long the work for one request may take. What may loop for long asks now and then; where nobody set a budget, as
- * in
- * a test, time never runs out. It belongs to the thread that works.
+ * in a test, time never runs out. It belongs to the thread that works.
  */
 public final class TimeBudget implements AutoCloseable {
 

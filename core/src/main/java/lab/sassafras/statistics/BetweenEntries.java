@@ -12,9 +12,9 @@ import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 
 /**
  * Entries of one thing taken together, which may differ by more than each knows of itself: a scatter between them is
- * found with the weights (R. C. Paule and J. Mandel, J. Res. NBS 87 (1982) 377, memory), and their mean is as uncertain as
- * they lie about it, with Student's factor (J. Hartung and G. Knapp, Statistics in Medicine 20 (2001) 3875, memory). What
- * they share counts once.
+ * found with the weights (R. C. Paule and J. Mandel, J. Res. NBS 87 (1982) 377, memory), and their mean is as uncertain
+ * as they lie about it, with Student's factor (J. Hartung and G. Knapp, Statistics in Medicine 20 (2001) 3875, memory).
+ * What they share counts once.
  *
  * @param weighted  mean, each weighed by its own u and the scatter between them
  * @param plain     mean with equal weights, by the scatter of the values

@@ -14,10 +14,8 @@ import org.hipparchus.stat.regression.GLSMultipleLinearRegression;
 /**
  * The line through points whose errors are partly shared, by generalized least squares (A. C. Aitken, Proc. R. Soc.
  * Edinburgh 55 (1935) 42, memory; Hipparchus). Errors across count as errors up, by the slope (effective variance).
- * Where
- * the points scatter more than their uncertainties allow, what is not shared is widened until they do (R. T. Birge,
- * Phys.
- * Rev. 40 (1932) 207, memory). The covariance is a dense matrix: good for about a hundred points.
+ * Where the points scatter more than their uncertainties allow, what is not shared is widened until they do (R. T.
+ * Birge, Phys. Rev. 40 (1932) 207, memory). The covariance is a dense matrix: good for about a hundred points.
  */
 public final class CorrelatedLine {
 
@@ -58,8 +56,8 @@ public final class CorrelatedLine {
      * Lays the line.
      *
      * @param points at least two, at most a hundred
-     * @return empty with fewer or more points, where all stand at nearly the same place across, or where one has no error of
-     *         its own
+     * @return empty with fewer or more points, where all stand at nearly the same place across, or where one has no
+     *         error of its own
      */
     public static Optional<CorrelatedLine> of(List<TrialPoint> points) {
         if (points.size() > MOST || !StraightLine.apart(points)) {
@@ -87,8 +85,8 @@ public final class CorrelatedLine {
     }
 
     /**
-     * {@return what slope and intercept make together, with the uncertainty of both and of how they go together (the unit
-     * that comes out)}
+     * {@return what slope and intercept make together, with the uncertainty of both and of how they go together (the
+     * unit that comes out)}
      *
      * @param bySlope     what the slope is multiplied by
      * @param byIntercept what the intercept is multiplied by

@@ -7,8 +7,8 @@ import lab.sassafras.expression.Estimate;
 import org.hipparchus.distribution.continuous.TDistribution;
 
 /**
- * Whether the results of several trials follow something in which the trials differ, such as their temperature. Then they
- * are no repeats of one thing, and their scatter about a mean is no uncertainty.
+ * Whether the results of several trials follow something in which the trials differ, such as their temperature. Then
+ * they are no repeats of one thing, and their scatter about a mean is no uncertainty.
  *
  * @param change      of the result from the least to the most of it, by the line (unit of the result)
  * @param uncertainty standard uncertainty of that change (unit of the result)

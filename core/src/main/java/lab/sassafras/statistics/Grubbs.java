@@ -6,8 +6,7 @@ import org.hipparchus.distribution.continuous.TDistribution;
 
 /**
  * Grubbs' test for one outlier among trials, two-sided at 5 % (F. E. Grubbs, Technometrics 11 (1969) 1, memory). Used
- * from
- * six trials on: with three, any near pair makes the third look like one.
+ * from six trials on: with three, any near pair makes the third look like one.
  *
  * @param index    of the trial furthest from the mean, from 0
  * @param distance of it from the mean, in standard deviations

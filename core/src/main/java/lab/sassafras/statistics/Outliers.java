@@ -7,8 +7,8 @@ import org.hipparchus.distribution.continuous.TDistribution;
 /**
  * Which of several values lie so far out that chance does not put them there, by the generalized extreme studentized
  * deviate (B. Rosner, Technometrics 25 (1983) 165, memory): the furthest is taken away, one after another, and all are
- * outliers up to the last that was further than its limit. Two that hide each other are found so. The level of each step is
- * such that honest values have any outlier in one case of twenty: at 5 % a step it would be one in twelve.
+ * outliers up to the last that was further than its limit. Two that hide each other are found so. The level of each
+ * step is such that honest values have any outlier in one case of twenty: at 5 % a step it would be one in twelve.
  */
 public final class Outliers {
 

@@ -9,8 +9,7 @@ import org.hipparchus.stat.regression.SimpleRegression;
 /**
  * The line through several trials, such as heat against amount, by least squares with equal weights (Hipparchus). Its
  * slope weighs trials otherwise than the mean does, and an intercept away from zero reveals an error that is the same
- * in
- * every trial.
+ * in every trial.
  *
  * @param points               how many trials
  * @param slope                (unit up per unit across)

@@ -6,9 +6,8 @@ import java.util.stream.Collectors;
 import lab.sassafras.measure.Shared;
 
 /**
- * The standard atomic weight of an element, abridged (IUPAC/CIAAW 2021: T. Prohaska et al., Pure Appl. Chem. 94
- * (2022) 573;
- * memory).
+ * The standard atomic weight of an element, abridged (IUPAC/CIAAW 2021: T. Prohaska et al., Pure Appl. Chem. 94 (2022)
+ * 573; memory).
  *
  * @param symbol of the element
  * @param name   in words

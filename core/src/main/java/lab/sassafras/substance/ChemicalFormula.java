@@ -120,7 +120,9 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
         return atoms.equals(other.atoms) && charge == other.charge && !Compounds.apart(this, other);
     }
 
-    /** {@return waters it is or carries: 1 for H₂O and H₃O⁺, n for a hydrate with n waters behind its dot, 0 otherwise} */
+    /**
+     * {@return waters it is or carries: 1 for H₂O and H₃O⁺, n for a hydrate with n waters behind its dot, 0 otherwise}
+     */
     public int boundWater() {
         if (atoms.equals(WATER) && charge == 0 || atoms.equals(OXONIUM) && charge == 1) {
             return 1;

@@ -8,7 +8,9 @@ import java.util.Set;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalEquation.Term;
 
-/** The equation of burning completely: carbon to its dioxide, hydrogen to water, nitrogen to itself, with oxygen enough. */
+/**
+ * The equation of burning completely: carbon to its dioxide, hydrogen to water, nitrogen to itself, with oxygen enough.
+ */
 public final class Combustion {
 
     private static final Set<String> BURNT_HERE = Set.of("C", "H", "O", "N");

@@ -26,8 +26,8 @@ public final class DilutionHeats {
      * @param waters      moles of water to each mole
      * @param value       heat of solution there less that at infinite dilution (kJ/mol)
      * @param uncertainty standard uncertainty (kJ/mol)
-     * @param strength    what one mole in a kilogram adds to the ionic strength (mol/kg for each): 1 for two ions of one
-     *                    charge, 3 where one of three has two
+     * @param strength    what one mole in a kilogram adds to the ionic strength (mol/kg for each): 1 for two ions of
+     *                    one charge, 3 where one of three has two
      */
     public record Row(ChemicalFormula formula, double waters, double value, double uncertainty, double strength) {}
 

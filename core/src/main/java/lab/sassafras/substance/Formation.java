@@ -12,9 +12,8 @@ import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Scope;
 
 /**
- * Standard enthalpies of formation at 25 °C, all of one set as far as that goes, and the heats of reactions that follow from them.
- * Dissolved
- * substances are taken at infinite dilution.
+ * Standard enthalpies of formation at 25 °C, all of one set as far as that goes, and the heats of reactions that follow
+ * from them. Dissolved substances are taken at infinite dilution.
  */
 public final class Formation {
 
@@ -178,8 +177,8 @@ public final class Formation {
     }
 
     /**
-     * {@return heat of formation of everything an equation forms, less that of everything it takes but its first (kJ per mole
-     * of it as written); empty where one of them has no row}
+     * {@return heat of formation of everything an equation forms, less that of everything it takes but its first (kJ
+     * per mole of it as written); empty where one of them has no row}
      *
      * @param equation balanced
      */

@@ -19,8 +19,8 @@ public final class Hydrates {
     private Hydrates() {}
 
     /**
-     * {@return the other forms a salt is known in, with how many waters: without any, and with as many as it crystallizes
-     * with; none for a salt that takes none}
+     * {@return the other forms a salt is known in, with how many waters: without any, and with as many as it
+     * crystallizes with; none for a salt that takes none}
      *
      * @param solid a salt or a hydrate of it
      */

@@ -154,8 +154,8 @@ public final class ReferenceShelf {
     }
 
     /**
-     * {@return the enthalpy of combustion of a fuel, to liquid water at 25 °C (kJ/mol); empty where the shelf has none, or
-     * the formula may stand for several substances}
+     * {@return the enthalpy of combustion of a fuel, to liquid water at 25 °C (kJ/mol); empty where the shelf has none,
+     * or the formula may stand for several substances}
      *
      * @param fuel whose structure is looked for, however it is written
      */
@@ -170,8 +170,8 @@ public final class ReferenceShelf {
     }
 
     /**
-     * {@return the enthalpy of combustion of a fuel at 25 °C to liquid water or to its vapour (kJ/mol); empty where the shelf
-     * has none}
+     * {@return the enthalpy of combustion of a fuel at 25 °C to liquid water or to its vapour (kJ/mol); empty where the
+     * shelf has none}
      *
      * @param fuel   whose composition is looked for, however it is written
      * @param vapour whether the water formed stays vapour

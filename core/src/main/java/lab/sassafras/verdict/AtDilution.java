@@ -13,20 +13,22 @@ import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.DilutionHeats;
 
 /**
- * What the heat of a reaction differs by at the bench's own dilution from that at infinite dilution: the relative apparent
- * enthalpies of what is dissolved in the end, the reagent in excess too, less those of what was poured. In the mixture
- * each counts at the ionic strength of all together (T. F. Young and M. B. Smith, J. Phys. Chem. 58 (1954) 716, memory).
+ * What the heat of a reaction differs by at the bench's own dilution from that at infinite dilution: the relative
+ * apparent enthalpies of what is dissolved in the end, the reagent in excess too, less those of what was poured. In the
+ * mixture each counts at the ionic strength of all together (T. F. Young and M. B. Smith, J. Phys. Chem. 58 (1954) 716,
+ * memory).
  *
  * @param shift       (kJ per mole of the equation as written)
  * @param uncertainty standard uncertainty of it
  * @param waters      moles of water to each mole dissolved in the end
- * @param byDegree    what it differs by more for each degree above 25 °C, by the limiting law of heat capacities (kJ/(mol·°C))
+ * @param byDegree    what it differs by more for each degree above 25 °C, by the limiting law of heat capacities
+ *                    (kJ/(mol·°C))
  */
 record AtDilution(double shift, double uncertainty, double waters, double byDegree) {
 
     /**
-     * An apparent heat capacity of two ions of one charge each grows with the root of the molality by so much (J/(mol·°C) and
-     * (mol/kg)^½): the limiting slope at 25 °C (J. E. Desnoyers and others, 1976, from memory).
+     * An apparent heat capacity of two ions of one charge each grows with the root of the molality by so much
+     * (J/(mol·°C) and (mol/kg)^½): the limiting slope at 25 °C (J. E. Desnoyers and others, 1976, from memory).
      */
     private static final double LIMITING_SLOPE = 28.95;
     /** Moles in a kilogram of water. */

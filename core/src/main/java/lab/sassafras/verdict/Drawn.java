@@ -33,7 +33,9 @@ public record Drawn(MonteCarlo draws, boolean bearsOutLinear) {
                 .map(drawn -> new Drawn(drawn, borneOut));
     }
 
-    /** The interval to go by: Student's of the linear result where that is borne out, and otherwise that of the draws. */
+    /**
+     * The interval to go by: Student's of the linear result where that is borne out, and otherwise that of the draws.
+     */
     Interval interval(Estimate linear) {
         return bearsOutLinear ? Interval.of(linear) : Interval.of(linear, draws);
     }

@@ -35,7 +35,9 @@ final class HeatVerdict {
     /** More than this of the tabulated heat (%) is no uncertainty any more. */
     private static final double MOST_UNDER_A_CAN = 103;
 
-    /** What dilution may make of a strong neutralization, where it is not known (kJ/mol). Common practice, no source. */
+    /**
+     * What dilution may make of a strong neutralization, where it is not known (kJ/mol). Common practice, no source.
+     */
     private static final double DILUTION_UNKNOWN = 0.3;
 
     private final ReferenceShelf shelf;
@@ -219,7 +221,9 @@ final class HeatVerdict {
         return diluted(solid, equation, waters).map(at25 -> bench.carried(scaled(at25, size), equation, size));
     }
 
-    /** The value at the bench's own dilution where the shelf can say it, and otherwise the nearest with a word on it. */
+    /**
+     * The value at the bench's own dilution where the shelf can say it, and otherwise the nearest with a word on it.
+     */
     private Optional<Reference> diluted(ChemicalFormula solid, ChemicalEquation equation, double waters) {
         Optional<DilutionHeats.Row> dilution =
                 shelf.dilutionHeats().at(equation.products().get(0).formula(), waters + solid.boundWater());

@@ -3,10 +3,10 @@ package lab.sassafras.verdict;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * How likely an error of the usual spread leaves a result as far off as it is: the density of the deviation, the sizes of
- * the error falling off exponentially from none to the largest believed, each blurred by what the uncertainties of result
- * and reference allow. A cause that would have to be larger than is usual is unlikely, and so is one that would usually do
- * far more than was seen.
+ * How likely an error of the usual spread leaves a result as far off as it is: the density of the deviation, the sizes
+ * of the error falling off exponentially from none to the largest believed, each blurred by what the uncertainties of
+ * result and reference allow. A cause that would have to be larger than is usual is unlikely, and so is one that would
+ * usually do far more than was seen.
  */
 final class Likelihood {
 

@@ -47,9 +47,8 @@ import lab.sassafras.substance.Combustion;
 
 /**
  * An entry worked out, as one document that page and file render: where the run stands (trials, the result of each
- * sample,
- * what to know), and beyond it the other schools, suspects, working and random draws. Derived from the sheet, never
- * stored; each stage is worked when it is first asked for, once, and does not change after.
+ * sample, what to know), and beyond it the other schools, suspects, working and random draws. Derived from the sheet,
+ * never stored; each stage is worked when it is first asked for, once, and does not change after.
  */
 public final class Reduction {
 
@@ -330,8 +329,8 @@ public final class Reduction {
     }
 
     /**
-     * {@return the result of a sample as it is written everywhere: rounded by the school in force, a mean by the readings
-     * of its first trial}
+     * {@return the result of a sample as it is written everywhere: rounded by the school in force, a mean by the
+     * readings of its first trial}
      *
      * @param sample one of the samples
      */
@@ -351,8 +350,8 @@ public final class Reduction {
     }
 
     /**
-     * {@return what the line through the trials of a sample stands for, each with its unit; none where there is no line, or
-     * it says nothing beside its slope}
+     * {@return what the line through the trials of a sample stands for, each with its unit; none where there is no
+     * line, or it says nothing beside its slope}
      *
      * @param sample one of the samples
      */

@@ -15,8 +15,8 @@ import lab.sassafras.statistics.Outliers;
 import lab.sassafras.substance.Reference;
 
 /**
- * Entries of one thing beside each other: whether all of them are shifted, by something they share, or some are outliers;
- * and which is worth repeating.
+ * Entries of one thing beside each other: whether all of them are shifted, by something they share, or some are
+ * outliers; and which is worth repeating.
  *
  * @param entries   in the order given
  * @param together  what all of them come to; empty for one alone

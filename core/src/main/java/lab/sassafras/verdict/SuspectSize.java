@@ -29,8 +29,8 @@ import org.hipparchus.exception.MathRuntimeException;
  * @param part     how much of the whole deviation that corrects; empty where nothing is off
  * @param explains size that would correct all of it (that unit); empty where none does, or nothing is off
  * @param believed whether that size, and its sign, can be believed
- * @param likely   how likely an error of its usual spread leaves the result so far off (per unit of the result); 0 where nothing
- *                 is off
+ * @param likely   how likely an error of its usual spread leaves the result so far off (per unit of the result); 0
+ *                 where nothing is off
  */
 public record SuspectSize(
         Suspect suspect,
@@ -61,7 +61,10 @@ public record SuspectSize(
      */
     record Deviation(double size, double allowed) {}
 
-    /** {@return what would explain the deviation first, then what goes some of the way, then the rest by how far it moves} */
+    /**
+     * {@return what would explain the deviation first, then what goes some of the way, then the rest by how far it
+     * moves}
+     */
     static List<SuspectSize> all(
             Sheet sheet, Conventions conventions, Solution solution, Optional<Deviation> deviation) {
         Suspicion suspicion = new Suspicion(sheet, conventions, solution);
@@ -95,8 +98,8 @@ public record SuspectSize(
     }
 
     /**
-     * The reading that fits best as it may have been; one of many is so much the less likely. A slip that does not fit is no cause
-     * that goes some of the way.
+     * The reading that fits best as it may have been; one of many is so much the less likely. A slip that does not fit
+     * is no cause that goes some of the way.
      */
     private static Optional<SuspectSize> slipped(
             Sheet sheet, Suspect suspect, Suspicion suspicion, List<Suspicion.Slipped> slips, Deviation deviation) {
@@ -203,7 +206,9 @@ public record SuspectSize(
                 });
     }
 
-    /** The plausible size; where so little moves nothing yet, as before the other reagent runs out, the first that does. */
+    /**
+     * The plausible size; where so little moves nothing yet, as before the other reagent runs out, the first that does.
+     */
     private static double telling(Suspect suspect, Suspicion.Applied applied, DoubleUnaryOperator moves) {
         for (double size = applied.size(); Math.abs(size) <= applied.most(); size *= GROWING) {
             if (moves.applyAsDouble(size) != 0) {
@@ -291,7 +296,8 @@ public record SuspectSize(
     }
 
     /**
-     * {@return as they are said: those that move the same number the same way together, where the likeliest of them stands}
+     * {@return as they are said: those that move the same number the same way together, where the likeliest of them
+     * stands}
      *
      * @param ranked likeliest first
      */

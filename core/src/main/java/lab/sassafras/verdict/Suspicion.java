@@ -42,7 +42,9 @@ final class Suspicion {
 
     private static final Input HEAT =
             new Input("suspected:heat", Symbol.of("q:suspected"), "heat on no account", BenchUnit.JOULES);
-    /** So much a vessel that was ignored is believed to have held, with lid, probe and stirrer (J/°C; common practice). */
+    /**
+     * So much a vessel that was ignored is believed to have held, with lid, probe and stirrer (J/°C; common practice).
+     */
     private static final double USUAL_IGNORED = 50;
 
     /** At least this part of what was read on a balance is what was to be weighed (no source). */
@@ -76,7 +78,8 @@ final class Suspicion {
      * @param most  the largest to believe, as a distance (unit of the error)
      * @param unit  symbol of the error's unit
      * @param steps whether it is either so or not, and has no size between
-     * @param moved what one unit of it moves the reference by, as a temperature does (unit of the result by unit of the error)
+     * @param moved what one unit of it moves the reference by, as a temperature does (unit of the result by unit of the
+     *              error)
      */
     record Applied(DoubleUnaryOperator at, double size, double most, String unit, boolean steps, double moved) {
 

@@ -62,8 +62,8 @@ final class VesselPlausibility {
     }
 
     /**
-     * How far a constant is from what is middling for such a vessel, where it cannot be believed; it may as well be none or twice
-     * that.
+     * How far a constant is from what is middling for such a vessel, where it cannot be believed; it may as well be
+     * none or twice that.
      */
     static Optional<SuspectSize.Deviation> off(Sheet sheet, Estimate constant, Solution trial) {
         VesselPlausibility plausibility = new VesselPlausibility(sheet, constant, trial);

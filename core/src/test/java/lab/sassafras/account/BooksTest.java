@@ -49,7 +49,9 @@ class BooksTest {
                 "e", Measured.independent(end, 0.05)));
     }
 
-    /** Whatever a number is read from is offered for checking: heats, temperatures, demands, result, and all beside it. */
+    /**
+     * Whatever a number is read from is offered for checking: heats, temperatures, demands, result, and all beside it.
+     */
     @Test
     void everyExpressionIsThereToBeChecked() {
         Ledger ledger = ledger().holding(step("fill"))
@@ -112,7 +114,10 @@ class BooksTest {
         assertThat(rate.solve(numbers(21)).findings()).isEmpty();
     }
 
-    /** 0.02 mol beside 0.03 mol that are taken two at a time: the second runs out first, and 0.005 mol of the first stay. */
+    /**
+     * 0.02 mol beside 0.03 mol that are taken two at a time: the second runs out first, and 0.005 mol of the first
+     * stay.
+     */
     @Test
     void whatIsLeftOverIsCountedInMolesOfItsOwn() {
         Reagents reagents = new Reagents(
@@ -150,7 +155,10 @@ class BooksTest {
                 .findings().stream().map(Finding::message).toList();
     }
 
-    /** Weak by a quarter and more, nothing at all from the whole on; and it is the curve's shape where most of u² is of it. */
+    /**
+     * Weak by a quarter and more, nothing at all from the whole on; and it is the curve's shape where most of u² is of
+     * it.
+     */
     @Test
     void aWeakResultSaysWhatMakesItWeak() {
         assertThat(said(-8, 2, 0)).isEmpty();
@@ -160,7 +168,9 @@ class BooksTest {
         assertThat(said(-8, 4, 3)).singleElement().asString().contains("what the instruments");
     }
 
-    /** What only shares heat ends between where it began, the ends themselves counted in; a process may end anywhere. */
+    /**
+     * What only shares heat ends between where it began, the ends themselves counted in; a process may end anywhere.
+     */
     @Test
     void anEndOutsideTheStartsIsAskedAbout() {
         Input warm = new Input("w", Symbol.of("T:warm"), "warm", BenchUnit.DEGREES_CELSIUS);
@@ -186,7 +196,10 @@ class BooksTest {
                 .toList();
     }
 
-    /** In two parties at once: m c (e − t) + C (e − t) + C (e − t) = 0; in no straight line and with nothing between which to look, there is none. */
+    /**
+     * In two parties at once: m c (e − t) + C (e − t) + C (e − t) = 0; in no straight line and with nothing between
+     * which to look, there is none.
+     */
     @Test
     void anUnknownInSeveralPartiesIsSolvedThroughTheSum() {
         Party one = Party.vessel("one", "one", UNKNOWN, START, END);

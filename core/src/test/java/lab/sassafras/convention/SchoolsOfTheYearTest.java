@@ -100,8 +100,7 @@ class SchoolsOfTheYearTest {
 
     /**
      * Read 20.0 after 19.9 five minutes before, mixed 30 s later; 23.5 read 120 s after mixing, 23.3 four minutes on.
-     * Fore
-     * +0.1/300 °C/s, after −0.2/240 °C/s.
+     * Fore +0.1/300 °C/s, after −0.2/240 °C/s.
      */
     private static BenchSheet drifting() {
         return BenchSheet.of("specific-heat-of-solid")
@@ -237,7 +236,9 @@ class SchoolsOfTheYearTest {
         assertThat(unknown.findings()).extracting(Finding::code).contains("solution.no-table");
     }
 
-    /** 50.0 mL each of 1.000 mol/L acid and base: 1.0165 and 1.0395 g/mL (common values of laboratory manuals, memory). */
+    /**
+     * 50.0 mL each of 1.000 mol/L acid and base: 1.0165 and 1.0395 g/mL (common values of laboratory manuals, memory).
+     */
     @Test
     void aSolutionMayWeighWhatItsConcentrationWeighs() {
         BenchSheet poured = WorkedRuns.all().get("neutralization");
@@ -362,8 +363,8 @@ class SchoolsOfTheYearTest {
     }
 
     /**
-     * 0.7 °C has one figure, so the schoolbook goes no further than the ± asks; by the uncertainty it is 0.369 ± 0.022. Value
-     * and ± end at the same place, whichever it is: 26 ± 0.4 says two things at once.
+     * 0.7 °C has one figure, so the schoolbook goes no further than the ± asks; by the uncertainty it is 0.369 ± 0.022.
+     * Value and ± end at the same place, whichever it is: 26 ± 0.4 says two things at once.
      */
     @ParameterizedTest
     @CsvSource({

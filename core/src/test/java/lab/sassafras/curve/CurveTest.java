@@ -52,9 +52,9 @@ class CurveTest {
     }
 
     /**
-     * A sample of what {@code ./bench curves} does with 2,000 seeds: heat in shapes that are no exponential, a warm plate, a heat
-     * capacity that doubles, evaporation, a record that ends early. Coverage, and no wider than half as much again as it
-     * is off (or than a step of the display).
+     * A sample of what {@code ./bench curves} does with 2,000 seeds: heat in shapes that are no exponential, a warm
+     * plate, a heat capacity that doubles, evaporation, a record that ends early. Coverage, and no wider than half as
+     * much again as it is off (or than a step of the display).
      */
     @Tag("long")
     @ParameterizedTest
@@ -81,7 +81,9 @@ class CurveTest {
         }
     }
 
-    /** A handful of readings with spikes among them: a way reads what was there, or says that it cannot; never a zero. */
+    /**
+     * A handful of readings with spikes among them: a way reads what was there, or says that it cannot; never a zero.
+     */
     @Test
     void ofAFewWildReadingsNoWayMakesTemperaturesUp() {
         for (int seed = 0; seed < 300; seed++) {
@@ -103,7 +105,10 @@ class CurveTest {
         }
     }
 
-    /** Heat that is still to come when the record ends is said, with a tenth of it or more left; a whole record says nothing. */
+    /**
+     * Heat that is still to come when the record ends is said, with a tenth of it or more left; a whole record says
+     * nothing.
+     */
     @Test
     void aTailBeyondTheRecordIsSaid() {
         Bench whole = new Bench(20, 3000, 21, 21, 180, 900, 5, 0.01, 0, 60, 0, 0, false, 0);
@@ -265,7 +270,9 @@ class CurveTest {
         assertThat(line.noise()).isCloseTo(0.884796396144373, within(1e-10));
     }
 
-    /** Generalized least squares written out with the whole covariance matrix: what whitening comes to in closed form. */
+    /**
+     * Generalized least squares written out with the whole covariance matrix: what whitening comes to in closed form.
+     */
     @Test
     void readingsWhoseNoiseHangsTogetherAreWhitened() {
         double[] seconds = {0, 10, 20, 35, 40, 60};

@@ -9,9 +9,9 @@ import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * The heat lost integrated, written a second time for the tests alone, plainly: a dozen ends of the main period, each with a tail
- * and without, fitted by Levenberg–Marquardt (Hipparchus) to numeric derivatives, weighed by fit and readings cut. What
- * the code under test is measured against; it shares nothing with it but the curve it is given.
+ * The heat lost integrated, written a second time for the tests alone, plainly: a dozen ends of the main period, each
+ * with a tail and without, fitted by Levenberg–Marquardt (Hipparchus) to numeric derivatives, weighed by fit and
+ * readings cut. What the code under test is measured against; it shares nothing with it but the curve it is given.
  */
 final class Integrated {
 

@@ -10,7 +10,9 @@ import java.util.function.ToDoubleFunction;
 import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.measure.Figures;
 
-/** Many seeded benches of a kind, each read every way: how often the interval holds the truth, and how far off it is. */
+/**
+ * Many seeded benches of a kind, each read every way: how often the interval holds the truth, and how far off it is.
+ */
 enum Population {
     /** Heat at once, of all sizes, on all clocks. */
     A(Bench::ofA),
@@ -29,7 +31,10 @@ enum Population {
         this.kind = kind;
     }
 
-    /** One bench read one way: what the difference is off by, its uncertainty (°C), whether its interval holds the truth. */
+    /**
+     * One bench read one way: what the difference is off by, its uncertainty (°C), whether its interval holds the
+     * truth.
+     */
     record Row(Bench bench, double off, double uncertainty, boolean holds) {}
 
     /** By one way, or by the recommended one where there is none; those withheld have no row. */

@@ -17,9 +17,9 @@ import lab.sassafras.measure.Figures;
 import org.junit.jupiter.api.Test;
 
 /**
- * What a few curves of every kind of slow heat are read as, against what was recorded once their populations had been judged
- * ({@code ./bench curves}, {@code ./bench populations}): no number of the reading moves unnoticed. Where one is to move, run
- * {@link #main} and say why in the commit.
+ * What a few curves of every kind of slow heat are read as, against what was recorded once their populations had been
+ * judged ({@code ./bench curves}, {@code ./bench populations}): no number of the reading moves unnoticed. Where one is
+ * to move, run {@link #main} and say why in the commit.
  */
 class RecordedCurvesTest {
 

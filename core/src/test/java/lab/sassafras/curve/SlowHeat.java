@@ -8,9 +8,9 @@ import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
 
 /**
- * Kinds of curve that real benches give and a cooling law with one exponential does not: heat that comes in other shapes than
- * an exponential, a warm plate, contents that grow by what is poured in, evaporation. Physics of the tests' own, stepped
- * forward by the midpoint rule; nothing here is of the code under test.
+ * Kinds of curve that real benches give and a cooling law with one exponential does not: heat that comes in other
+ * shapes than an exponential, a warm plate, contents that grow by what is poured in, evaporation. Physics of the tests'
+ * own, stepped forward by the midpoint rule; nothing here is of the code under test.
  */
 enum SlowHeat {
     CONSTANT_LONG(random -> run(random).released(constant(between(random, 40, 200)))),

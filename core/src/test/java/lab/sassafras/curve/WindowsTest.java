@@ -19,8 +19,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 class WindowsTest {
 
     /**
-     * Read every 10 s, mixed at 180 s. Before, 21.0 °C stands but for the first minute, a degree too high; after, 31.0 °C
-     * at mixing falls by 0.6 °C a minute until 9 min, then somebody lifts the lid.
+     * Read every 10 s, mixed at 180 s. Before, 21.0 °C stands but for the first minute, a degree too high; after, 31.0
+     * °C at mixing falls by 0.6 °C a minute until 9 min, then somebody lifts the lid.
      */
     private static final List<Reading> LIFTED = IntStream.rangeClosed(0, 72)
             .filter(i -> i != 18)

@@ -66,7 +66,9 @@ class PaceTest {
                 .isEmpty();
     }
 
-    /** A temperature by its trend has the trend's uncertainty, and its thermometer's offset in common with the others. */
+    /**
+     * A temperature by its trend has the trend's uncertainty, and its thermometer's offset in common with the others.
+     */
     @Test
     void aTemperatureByItsTrendKeepsTheThermometersOffsetAndGain() {
         BenchSheet sheet = BenchSheet.of("constant-by-mixing");

@@ -58,8 +58,8 @@ class MonteCarloDrawsTest {
     }
 
     /**
-     * Student's t: 95 % within ±2.776 for 4 degrees, ±4.303 for 2 (any table); 3.575 for 2½, by numerical integration of
-     * its density outside this project. Two that come out as 1.9999999999999982 are two, not one (±12.7).
+     * Student's t: 95 % within ±2.776 for 4 degrees, ±4.303 for 2 (any table); 3.575 for 2½, by numerical integration
+     * of its density outside this project. Two that come out as 1.9999999999999982 are two, not one (±12.7).
      */
     @ParameterizedTest
     @CsvSource({"4, 2.776", "2, 4.303", "1.9999999999999982, 4.303", "2.5, 3.575", "400, 1.966"})
@@ -75,7 +75,9 @@ class MonteCarloDrawsTest {
         assertThat(formula.bearsOut(new Computation(A, at).estimate())).isTrue();
     }
 
-    /** One last digit wide and flat: 95 % of it lies within 0.475 of the middle, u is 1 ÷ √12 (JCGM 101:2008, 6.4.2). */
+    /**
+     * One last digit wide and flat: 95 % of it lies within 0.475 of the middle, u is 1 ÷ √12 (JCGM 101:2008, 6.4.2).
+     */
     @Test
     void aRoundedReadingIsDrawnEvenlyOverItsLastDigit() {
         MonteCarlo drawn = MonteCarlo.of(A, Bindings.of(Map.of("a", Measured.written(5, 1, 0))), DRAWS);

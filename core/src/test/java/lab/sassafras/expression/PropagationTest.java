@@ -57,7 +57,9 @@ class PropagationTest {
         return new Measured(value, 0.03, Double.POSITIVE_INFINITY, List.of(new Measured.Share(offset, 1)), 1);
     }
 
-    /** 3 of its own with 4 degrees, 4 shared with 9: 5⁴ ÷ (3⁴ ÷ 4 + 4⁴ ÷ 9) = 12.835, by propagation and put together. */
+    /**
+     * 3 of its own with 4 degrees, 4 shared with 9: 5⁴ ÷ (3⁴ ÷ 4 + 4⁴ ÷ 9) = 12.835, by propagation and put together.
+     */
     @Test
     void aSharedSourceBringsItsDegreesOfFreedomToo() {
         Shared source = Shared.everywhere("s", "s", 2, 9);

@@ -20,7 +20,8 @@ import org.junit.jupiter.api.Test;
 
 /**
  * What an instrument's scale does to its readings. The line through points and its covariance are reckoned here by the
- * textbook's sums (weighted straight line; any text on least squares); half-widths of gains are common practice, no source.
+ * textbook's sums (weighted straight line; any text on least squares); half-widths of gains are common practice, no
+ * source.
  */
 class CorrectionTest {
 

@@ -31,8 +31,8 @@ class BetweenEntriesTest {
     }
 
     /**
-     * 10, 12, 11, 15 of own u 0.5, 0.6, 0.4, 1.0: by a second program of a few lines (bisection of Σw(x − μ)² = 3, outside
-     * this project) τ is 1.9874, the mean 11.8761 and its standard error 1.0451.
+     * 10, 12, 11, 15 of own u 0.5, 0.6, 0.4, 1.0: by a second program of a few lines (bisection of Σw(x − μ)² = 3,
+     * outside this project) τ is 1.9874, the mean 11.8761 and its standard error 1.0451.
      */
     @Test
     void theWeightedMeanIsThatOfASecondProgram() {

@@ -24,7 +24,9 @@ class DependenceTest {
         return Dependence.of(results, across).orElseThrow();
     }
 
-    /** Points 0, 10, 20: slope 0.1, Sxx 200, so u of the change over 20 is 0.2 · 20 ÷ √200 = 0.283; twice that is 0.566. */
+    /**
+     * Points 0, 10, 20: slope 0.1, Sxx 200, so u of the change over 20 is 0.2 · 20 ÷ √200 = 0.283; twice that is 0.566.
+     */
     @Test
     void itIsBeyondChanceFromTwiceItsOwnUncertaintyOn() {
         Dependence found = of(0.2, List.of(0.0, 10.0, 20.0), 1, 2, 3);
@@ -51,7 +53,9 @@ class DependenceTest {
         assertThat(Dependence.of(List.of(result(1, 0.1)), List.of(25.0))).isEmpty();
     }
 
-    /** Where own u is right, or a third of the scatter, at most one class in twenty is told so by chance (4,000 seeds). */
+    /**
+     * Where own u is right, or a third of the scatter, at most one class in twenty is told so by chance (4,000 seeds).
+     */
     @Test
     void honestTrialsAreSeldomSaidToFollow() {
         for (double own : new double[] {1, 1 / 3.0}) {

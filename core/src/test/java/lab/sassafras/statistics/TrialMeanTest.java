@@ -120,7 +120,9 @@ class TrialMeanTest {
                 .satisfies(each -> assertThat(each.source()).isEqualTo(OFFSET));
     }
 
-    /** What an entry hands on to another, a constant to a run, keeps its interval: 3 J/°C of scatter, 2 of the offset. */
+    /**
+     * What an entry hands on to another, a constant to a run, keeps its interval: 3 J/°C of scatter, 2 of the offset.
+     */
     @Test
     void aResultTakenAsAnInputKeepsItsDegreesOfFreedom() {
         Estimate constant = Estimate.of(

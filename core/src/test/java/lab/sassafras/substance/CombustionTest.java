@@ -49,7 +49,10 @@ class CombustionTest {
         assertThat(ChemicalEquation.read(equation.text()).products()).isEqualTo(equation.products());
     }
 
-    /** Nitrogen comes out as itself: urea 1, glycine 4 (its one nitrogen and five hydrogens), caffeine 2; balanced by hand. */
+    /**
+     * Nitrogen comes out as itself: urea 1, glycine 4 (its one nitrogen and five hydrogens), caffeine 2; balanced by
+     * hand.
+     */
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

@@ -89,7 +89,10 @@ class CompoundsTest {
                 .isLessThan(shelf.combustion(other).orElseThrow().value() - 5);
     }
 
-    /** An entry on an older shelf keeps its value, by what was written then; one that names an isomer never takes another's. */
+    /**
+     * An entry on an older shelf keeps its value, by what was written then; one that names an isomer never takes
+     * another's.
+     */
     @Test
     void olderShelvesKnowWhatTheyKnew() {
         ReferenceShelf before = ReferenceShelf.at(4);

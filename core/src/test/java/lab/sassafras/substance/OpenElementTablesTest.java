@@ -57,7 +57,9 @@ class OpenElementTablesTest {
         assertThat(shelf.find("copper").orElseThrow().sourceInWords()).contains("agrees with two", "(memory)");
     }
 
-    /** The first has solid graphite, the second amorphous carbon; the shelf has the graphite that is sold, with pores. */
+    /**
+     * The first has solid graphite, the second amorphous carbon; the shelf has the graphite that is sold, with pores.
+     */
     @Test
     void densitiesDifferOnlyForCarbon() {
         assertThat(differing((element, row) ->

@@ -31,8 +31,7 @@ class ReferenceShelfTest {
 
     /**
      * The rule of Dulong and Petit (1819): c · M near 25 J/(mol·K) for metallic elements. Beryllium, light and stiff,
-     * is the
-     * known exception at room temperature. A swapped digit in a row would leave the band.
+     * is the known exception at room temperature. A swapped digit in a row would leave the band.
      */
     @Test
     void molarHeatsOfTheMetalsFollowDulongAndPetit() {
@@ -121,7 +120,9 @@ class ReferenceShelfTest {
                 .isCloseTo(enthalpy("NO3-", "aq"), within(0.15));
     }
 
-    /** Heat capacities of dissolved salts are the sums of their ions', and of solids those of the other table times M. */
+    /**
+     * Heat capacities of dissolved salts are the sums of their ions', and of solids those of the other table times M.
+     */
     @Test
     void heatCapacitiesByTwoSecondRoutes() {
         Map.of(
@@ -154,7 +155,9 @@ class ReferenceShelfTest {
                 .isBetween(0.2, 0.25);
     }
 
-    /** Integral heats of solution of hydrogen chloride gas (memory): −69.49 in 10, −73.26 in 50, −74.85 in any water. */
+    /**
+     * Integral heats of solution of hydrogen chloride gas (memory): −69.49 in 10, −73.26 in 50, −74.85 in any water.
+     */
     @Test
     void dilutionOfHydrochloricAcidFollowsFromItsIntegralHeats() {
         assertThat(dilution("HCl", 10)).isCloseTo(74.85 - 69.49, within(0.01));

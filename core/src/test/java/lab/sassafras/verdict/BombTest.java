@@ -77,8 +77,9 @@ class BombTest {
     }
 
     /**
-     * Tabulated ΔH at 25 °C (CRC Handbook, from memory) and heats of formation (naphthalene +78.5, sucrose −2226.1, glucose
-     * −1273.3, benzoic acid −385.2, urea −333.1, glycine −528.5 kJ/mol, from memory); molar masses and Δn by hand, RT = 8.314462618 · 298.15 J/mol.
+     * Tabulated ΔH at 25 °C (CRC Handbook, from memory) and heats of formation (naphthalene +78.5, sucrose −2226.1,
+     * glucose −1273.3, benzoic acid −385.2, urea −333.1, glycine −528.5 kJ/mol, from memory); molar masses and Δn by
+     * hand, RT = 8.314462618 · 298.15 J/mol.
      */
     @ParameterizedTest
     @CsvSource({
@@ -109,8 +110,9 @@ class BombTest {
     }
 
     /**
-     * Sulfur and chlorobenzene, by hand: S + 3/2 O2 + 116 H2O to H2SO4·115H2O, −887.81 + 285.83 = −601.98 kJ/mol; 6 CO2, 2 H2O and
-     * HCl in 600 of water, −2361.05 − 166.54 − 571.66 less chlorobenzene's 11.1 = −3110.4 (CODATA and CRC, from memory).
+     * Sulfur and chlorobenzene, by hand: S + 3/2 O2 + 116 H2O to H2SO4·115H2O, −887.81 + 285.83 = −601.98 kJ/mol; 6
+     * CO2, 2 H2O and HCl in 600 of water, −2361.05 − 166.54 − 571.66 less chlorobenzene's 11.1 = −3110.4 (CODATA and
+     * CRC, from memory).
      */
     @ParameterizedTest
     @CsvSource({
@@ -168,9 +170,9 @@ class BombTest {
     }
 
     /**
-     * 1.32 g/mL in air of 0.0012 against weights of 8.0: 1 + 0.0012 (1/1.32 − 1/8) = 1.000759 times what was weighed. At 30 atm benzoic
-     * acid's certificate, 26 434 J/g in bomb conditions, is 26 414 at standard states (memory): 2.44 kJ/mol; the short
-     * formula gives it to a tenth. The judged value stays the bomb's own.
+     * 1.32 g/mL in air of 0.0012 against weights of 8.0: 1 + 0.0012 (1/1.32 − 1/8) = 1.000759 times what was weighed.
+     * At 30 atm benzoic acid's certificate, 26 434 J/g in bomb conditions, is 26 414 at standard states (memory): 2.44
+     * kJ/mol; the short formula gives it to a tenth. The judged value stays the bomb's own.
      */
     @Test
     void buoyancyAndStandardStatesAreOptionsWithNamesOfTheirOwn() {
@@ -213,10 +215,10 @@ class BombTest {
     }
 
     /**
-     * In full, at the certificate's own conditions: 3 g of sample and 3 g of water for each litre, 30 atm. 26 434 J/g there is
-     * 26 413 at standard states; and a certificate tells what other conditions do to its value: 20 millionths an
-     * atmosphere, 42 for a gram of sample a litre, 30 for a gram of water a litre (all from memory). A bomb closed dry has
-     * its vapour to make: 23.05 mg/L in a third of a litre, 41.5 kJ/mol.
+     * In full, at the certificate's own conditions: 3 g of sample and 3 g of water for each litre, 30 atm. 26 434 J/g
+     * there is 26 413 at standard states; and a certificate tells what other conditions do to its value: 20 millionths
+     * an atmosphere, 42 for a gram of sample a litre, 30 for a gram of water a litre (all from memory). A bomb closed
+     * dry has its vapour to make: 23.05 mg/L in a third of a litre, 41.5 kJ/mol.
      */
     @Test
     void standardStatesInFullByPressureVolumeAndWater() {
@@ -303,9 +305,9 @@ class BombTest {
     }
 
     /**
-     * On the strip, with a jacket at 24 °C and a loss of 1/20 000 of the difference a second: 23.412 °C at firing and 26.019
-     * just after, which every way that carries gives (the integral and the fraction to a few readings of loss, 0.002 °C). The usual fill
-     * may be assumed with its ±.
+     * On the strip, with a jacket at 24 °C and a loss of 1/20 000 of the difference a second: 23.412 °C at firing and
+     * 26.019 just after, which every way that carries gives (the integral and the fraction to a few readings of loss,
+     * 0.002 °C). The usual fill may be assumed with its ±.
      */
     @ParameterizedTest
     @CsvSource({"fraction", "integral", "carried"})

@@ -9,8 +9,8 @@ import lab.sassafras.experiment.Ties;
 import org.junit.jupiter.api.Test;
 
 /**
- * Planted causes, by a physics of the tests ({@link Mishaps}), are found again: a seeded sample of what {@code ./bench causes}
- * does for every cause of every experiment. Usual sizes are common practice, no source.
+ * Planted causes, by a physics of the tests ({@link Mishaps}), are found again: a seeded sample of what {@code ./bench
+ * causes} does for every cause of every experiment. Usual sizes are common practice, no source.
  */
 class CausesTest {
 

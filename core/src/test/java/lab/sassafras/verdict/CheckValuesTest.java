@@ -56,11 +56,10 @@ class CheckValuesTest {
     }
 
     /**
-     * Hand-derived: with c = −m c_w (T_f − T_w) ÷ (m_s (T_f − T_b)) and readings good to 0.1 ÷ √12 = 0.02887 °C,
-     * u(c) from T_w is c ÷ 0.7 · u = 0.01524, from T_f c · (1/0.7 + 1/79.3) · u = 0.01537, from T_b c ÷ 79.3 · u =
-     * 0.00013;
-     * masses 0.01 ÷ √12: c ÷ 10 · u = 0.00011 and c ÷ 100 · u = 0.00001. The shared thermometer offset cancels;
-     * that of the balance gives c (1/100 − 1/10) · 0.01 = 0.00033. Root of the sum of squares: 0.02165.
+     * Hand-derived: with c = −m c_w (T_f − T_w) ÷ (m_s (T_f − T_b)) and readings good to 0.1 ÷ √12 = 0.02887 °C, u(c)
+     * from T_w is c ÷ 0.7 · u = 0.01524, from T_f c · (1/0.7 + 1/79.3) · u = 0.01537, from T_b c ÷ 79.3 · u = 0.00013;
+     * masses 0.01 ÷ √12: c ÷ 10 · u = 0.00011 and c ÷ 100 · u = 0.00001. The shared thermometer offset cancels; that of
+     * the balance gives c (1/100 − 1/10) · 0.01 = 0.00033. Root of the sum of squares: 0.02165.
      */
     @Test
     void uncertaintyEqualsTheHandDerivedOne() {
@@ -71,9 +70,8 @@ class CheckValuesTest {
 
     /**
      * A solid that met the air on its way, or a reading before the turn, hides heat whichever way it went. Hot: 10 g,
-     * 98 for
-     * 100 °C, 100 g from 20 to 20.7: c = 292.88 ÷ 773 for ÷ 793. Ice-cold, 20 to 19.2: 334.72 ÷ (10 · 17.2) for ÷ (10
-     * · 19.2).
+     * 98 for 100 °C, 100 g from 20 to 20.7: c = 292.88 ÷ 773 for ÷ 793. Ice-cold, 20 to 19.2: 334.72 ÷ (10 · 17.2) for
+     * ÷ (10 · 19.2).
      */
     @Test
     void aSuspectedErrorPushesTheWayTheRunWent() {
@@ -93,9 +91,8 @@ class CheckValuesTest {
     }
 
     /**
-     * A gram of water from the bath, weighed by nobody: 70 g from 100 °C into 100 g, 20 to 25 °C: (418.4 · 5 − 4.184
-     * · 75) ÷ (70 · 75)
-     * for 418.4 · 5 ÷ (70 · 75). Once it is weighed it is a party, and no longer a suspicion.
+     * A gram of water from the bath, weighed by nobody: 70 g from 100 °C into 100 g, 20 to 25 °C: (418.4 · 5 − 4.184 ·
+     * 75) ÷ (70 · 75) for 418.4 · 5 ÷ (70 · 75). Once it is weighed it is a party, and no longer a suspicion.
      */
     @Test
     void waterThatClungToTheSolidIsSupposedUntilItIsWeighed() {

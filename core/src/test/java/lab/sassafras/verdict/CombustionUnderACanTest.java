@@ -79,8 +79,8 @@ class CombustionUnderACanTest {
     }
 
     /**
-     * A known fuel under the same can: methanol gave 363.05 of its 726.1 kJ/mol, a half; so the fuel is taken to have given
-     * twice what reached the water, and what both share counts once.
+     * A known fuel under the same can: methanol gave 363.05 of its 726.1 kJ/mol, a half; so the fuel is taken to have
+     * given twice what reached the water, and what both share counts once.
      */
     @Test
     void aKnownFuelUnderTheSameCanCorrectsIt() {
@@ -180,7 +180,10 @@ class CombustionUnderACanTest {
                         assertThat(each.estimate().orElseThrow().value()).isCloseTo(-880.3, within(0.3)));
     }
 
-    /** 0.42 g give 12.46 kJ by the table; 4.01 reached the water, 0.66 are kept by soot that was weighed, the rest is open. */
+    /**
+     * 0.42 g give 12.46 kJ by the table; 4.01 reached the water, 0.66 are kept by soot that was weighed, the rest is
+     * open.
+     */
     @Test
     void whereTheHeatWentAddsUpToWhatTheTablesKnow() {
         Reduction reduction = burning("C2H5OH", "120", "26.0", "34.0", "0.42")

@@ -82,8 +82,7 @@ class ConstantsTest {
 
     /**
      * Certified heats (certificates of NIST SRM 1655 and 724, memory): 1.000 g of potassium chloride takes 235.86 J
-     * from 120 g of
-     * water, 5.000 g of TRIS give 1228.8 J to 995 g of acid.
+     * from 120 g of water, 5.000 g of TRIS give 1228.8 J to 995 g of acid.
      */
     @ParameterizedTest
     @CsvSource({"potassium-chloride, 1.00, 120.00, 21.00, 20.55, 235.86", "tris, 5.00, 995.00, 21.000, 21.288, -245.76"
@@ -127,7 +126,10 @@ class ConstantsTest {
         assertThat(trial.derived().get(1).derived().label()).contains("cold water alone");
     }
 
-    /** With the cup on the cold side a final value read too high makes it negative, with the cup on the hot side too low. */
+    /**
+     * With the cup on the cold side a final value read too high makes it negative, with the cup on the hot side too
+     * low.
+     */
     @ParameterizedTest
     @CsvSource({"cold, 41.5, too high, too low", "hot, 39.0, too low, too high"})
     void theCausesNamedForANegativeConstantFitTheCup(String held, String end, String named, String not) {

@@ -113,7 +113,10 @@ class CurveInBooksTest {
                 .hasMessageContaining("not at this bench");
     }
 
-    /** What was typed of a drift before there was a clock is read and shown; without it the clock is asked, not the two temperatures. */
+    /**
+     * What was typed of a drift before there was a clock is read and shown; without it the clock is asked, not the two
+     * temperatures.
+     */
     @Test
     void aSchoolThatReadsACurveAsksForTheClockAndForNoRowByHand() {
         BenchSheet none = BenchSheet.of("heat-of-solution");

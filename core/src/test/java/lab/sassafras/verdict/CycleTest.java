@@ -257,7 +257,9 @@ class CycleTest {
                         .doesNotContain("agree"));
     }
 
-    /** The same by the shelf's own rows: one table throughout, so that the way round is the direct one, −601.7 in NBS. */
+    /**
+     * The same by the shelf's own rows: one table throughout, so that the way round is the direct one, −601.7 in NBS.
+     */
     @Test
     void legsMayComeFromTheShelfAndWhatItLacksIsNamed() {
         BenchSheet sheet =
@@ -308,8 +310,8 @@ class CycleTest {
     }
 
     /**
-     * The lattice of common salt, by hand from values of any textbook (memory): 107.3 + 495.8 + 121.7 − 348.6 − x = −411.2 makes
-     * x = −787.4, electrons written and cancelled.
+     * The lattice of common salt, by hand from values of any textbook (memory): 107.3 + 495.8 + 121.7 − 348.6 − x =
+     * −411.2 makes x = −787.4, electrons written and cancelled.
      */
     @Test
     void aLatticeCycleHasElectronsAndGaseousIons() {

@@ -39,9 +39,8 @@ class DissolvingTest {
 
     /**
      * 5.00 g of potassium chloride, 22.0 → 19.4 °C: q(solution) = 105 · 4.184 · (−2.6) = −1142.2 J, so +1142.2 J was
-     * taken
-     * up; 5 ÷ 74.548 = 0.06707 mol; +17.03 kJ/mol; +228.4 J/g. 17.22 kJ/mol at infinite dilution and +0.31 to 83 waters
-     * (memory); (−114.6 − 51.3) J/(mol·°C) · (22 − 25) °C carry it to 18.026.
+     * taken up; 5 ÷ 74.548 = 0.06707 mol; +17.03 kJ/mol; +228.4 J/g. 17.22 kJ/mol at infinite dilution and +0.31 to 83
+     * waters (memory); (−114.6 − 51.3) J/(mol·°C) · (22 − 25) °C carry it to 18.026.
      */
     @Test
     void potassiumChlorideCoolsItsWaterAndIsEndothermic() {

@@ -49,7 +49,9 @@ class EquilibriumTest {
         return reduction.trials().get(0).solution().orElseThrow();
     }
 
-    /** Common practice, no source, arithmetic only: 3.440 g urea, 4.12 mL, 25 °C; with 2 mL of water that is 1.32 g/mL. */
+    /**
+     * Common practice, no source, arithmetic only: 3.440 g urea, 4.12 mL, 25 °C; with 2 mL of water that is 1.32 g/mL.
+     */
     @Test
     void ureaGivesTheUsualNumbersAndIsFlaggedAsDenserThanASaturatedSolutionCanBe() {
         Reduction reduction = urea().reduced();
@@ -187,7 +189,10 @@ class EquilibriumTest {
                 .getValue();
     }
 
-    /** At several temperatures no mean is made: the line gives ΔG at 25 °C, ΔH and ΔS, and ΔG better than ΔH − TΔS apart. */
+    /**
+     * At several temperatures no mean is made: the line gives ΔG at 25 °C, ΔH and ΔS, and ΔG better than ΔH − TΔS
+     * apart.
+     */
     @Test
     void severalTemperaturesAreNoRepeatsAndGiveAllThreeByTheLine() {
         Reduction reduction = held(15, 25, 35, 45).reduced();

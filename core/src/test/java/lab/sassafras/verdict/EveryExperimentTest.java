@@ -53,7 +53,9 @@ class EveryExperimentTest {
                         Experiments.all().stream().map(Experiment::key).toList());
     }
 
-    /** An entry keeps the shelf it was begun with, however old: whatever is not on it is left out, and nothing breaks. */
+    /**
+     * An entry keeps the shelf it was begun with, however old: whatever is not on it is left out, and nothing breaks.
+     */
     @ParameterizedTest
     @MethodSource("keys")
     void everyShelfThereEverWasReducesIt(String key) {
@@ -113,7 +115,10 @@ class EveryExperimentTest {
         assertThat(drawn.uncertainty().orElseThrow() / estimate.uncertainty()).isCloseTo(1, within(0.02));
     }
 
-    /** Where a few evaluations say that a formula is straight enough, fifty thousand draws bear it out; and some do say so. */
+    /**
+     * Where a few evaluations say that a formula is straight enough, fifty thousand draws bear it out; and some do say
+     * so.
+     */
     @Test
     void whatIsSurelyLinearIsBorneOutByDraws() {
         List<String> sure = keys().stream()

@@ -25,7 +25,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Limits and thresholds on either side: each fails when its number moves. Common practice, no source, but where one is named. */
+/**
+ * Limits and thresholds on either side: each fails when its number moves. Common practice, no source, but where one is
+ * named.
+ */
 class LimitsTest {
 
     private static final Reference TEN =
@@ -35,7 +38,9 @@ class LimitsTest {
         return Agreement.of(new Interval(value, value - half, value + half, false), TEN);
     }
 
-    /** A quarter whatever the interval; a twentieth where that is five times what is allowed, and not where it is less. */
+    /**
+     * A quarter whatever the interval; a twentieth where that is five times what is allowed, and not where it is less.
+     */
     @Test
     void whatIsGrosslyOff() {
         assertThat(of(12.49, 3).gross()).isFalse();
@@ -144,7 +149,9 @@ class LimitsTest {
                 .isEqualTo(0.5);
     }
 
-    /** Noise of 0.02 °C on a level line: a reading four of it off counts mostly, one six and a half off mostly does not. */
+    /**
+     * Noise of 0.02 °C on a level line: a reading four of it off counts mostly, one six and a half off mostly does not.
+     */
     @ParameterizedTest
     @CsvSource({"4, 0, 8", "6.5, 32, 40"})
     void howFarOffAReadingIsASpike(double times, int least, int most) {

@@ -25,8 +25,9 @@ import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 
 /**
- * Runs in which one thing went wrong, by a physics of the tests: what was written down stays as it was, what was true differs
- * in one thing, and the end is what a balance written here makes of what was true. No account of the core is asked.
+ * Runs in which one thing went wrong, by a physics of the tests: what was written down stays as it was, what was true
+ * differs in one thing, and the end is what a balance written here makes of what was true. No account of the core is
+ * asked.
  */
 final class Mishaps {
 
@@ -155,7 +156,10 @@ final class Mishaps {
                     : sheet.reduced(Conventions.of(Map.of(school.split(":")[0], school.split(":")[1])));
         }
 
-        /** A start that stands still, the whole change at once, and a cooling of 0.1 % a second; marked some seconds late. */
+        /**
+         * A start that stands still, the whole change at once, and a cooling of 0.1 % a second; marked some seconds
+         * late.
+         */
         Reduction onTheClock(double ends, double late) {
             String trace = "11111111-2222-3333-4444-555555555555";
             double start = numbers().get("poured/start");
@@ -543,7 +547,10 @@ final class Mishaps {
         return Math.copySign(size, turned ? -plausible : plausible);
     }
 
-    /** A run with one thing wrong, moved by at least two half-widths; empty where it never is, or this world has no such thing. */
+    /**
+     * A run with one thing wrong, moved by at least two half-widths; empty where it never is, or this world has no such
+     * thing.
+     */
     static Optional<Mishap> of(Kind kind, Suspect suspect, double property, Random random) {
         for (int attempt = 0; attempt < 25; attempt++) {
             Optional<Mishap> mishap = once(kind, suspect, property, random);

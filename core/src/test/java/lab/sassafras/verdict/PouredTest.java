@@ -9,7 +9,9 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.BenchSheet;
 import org.junit.jupiter.api.Test;
 
-/** What waits in the cup may be poured of several: masses add, and so do moles. By hand with 4.18 J/(g·°C) and 1 g/mL. */
+/**
+ * What waits in the cup may be poured of several: masses add, and so do moles. By hand with 4.18 J/(g·°C) and 1 g/mL.
+ */
 class PouredTest {
 
     private static final Conventions ROUNDED = Conventions.of(Map.of("water", "4.18", "calorimeter", "ignored"));

@@ -150,8 +150,8 @@ class ReactionTest {
     }
 
     /**
-     * A faithful run of 1 mol/L each, 21 °C, 60 mL of base to 50 of acid: −58.3 kJ/mol is right there, and 110 g warm by 6.33 °C.
-     * With infinite dilution for a reference it would be 1.6 off, and the base called warm.
+     * A faithful run of 1 mol/L each, 21 °C, 60 mL of base to 50 of acid: −58.3 kJ/mol is right there, and 110 g warm
+     * by 6.33 °C. With infinite dilution for a reference it would be 1.6 off, and the base called warm.
      */
     @Test
     void aFaithfulNeutralizationAgreesAtTheBenchsOwnDilution() {
@@ -174,9 +174,9 @@ class ReactionTest {
     }
 
     /**
-     * 0.0100 mol of magnesium in 100 mL of 1 mol/L acid: 0.08 mol of acid are left, the ionic strength is 0.11 mol in 5.5
-     * mol of water, so acid counts at 50 waters and chloride at 150 (by hand: 3.53 and 1.59, 1.509 before; the table's
-     * own values from memory). The metal decides how much reacts.
+     * 0.0100 mol of magnesium in 100 mL of 1 mol/L acid: 0.08 mol of acid are left, the ionic strength is 0.11 mol in
+     * 5.5 mol of water, so acid counts at 50 waters and chloride at 150 (by hand: 3.53 and 1.59, 1.509 before; the
+     * table's own values from memory). The metal decides how much reacts.
      */
     @Test
     void aMetalInAcidIsJudgedAtTheBenchsOwnDilution() {
@@ -263,7 +263,9 @@ class ReactionTest {
                 .doesNotContain("50.00 g", "50.000");
     }
 
-    /** Parts that warm each by itself react at the end, so the reference belongs to 69 °C there and to 21 °C otherwise. */
+    /**
+     * Parts that warm each by itself react at the end, so the reference belongs to 69 °C there and to 21 °C otherwise.
+     */
     @Test
     void aReferenceGoesWhereTheSchoolLetsTheReactionRun() {
         assertThat(at(displacement(ZINC, "Cu^2+", "6.00"), "whole")).contains("21.0 °C");
@@ -294,7 +296,10 @@ class ReactionTest {
         assertThat(clear.samples().get(0).interval().orElseThrow().drawn()).isFalse();
     }
 
-    /** The even run's headline, its equation and what is judged have one width; further results are drawn for themselves. */
+    /**
+     * The even run's headline, its equation and what is judged have one width; further results are drawn for
+     * themselves.
+     */
     @Test
     void whatIsDrawnIsDrawnEverywhere() {
         Reduction even = neutral("50.0", "50.0", "28.1").reduced();
@@ -312,8 +317,8 @@ class ReactionTest {
     }
 
     /**
-     * One trial under a constant of three: the formula is as good as linear, so Student's factor by Welch and Satterthwaite
-     * stands, however the two degrees of freedom come out of the arithmetic.
+     * One trial under a constant of three: the formula is as good as linear, so Student's factor by Welch and
+     * Satterthwaite stands, however the two degrees of freedom come out of the arithmetic.
      */
     @ParameterizedTest
     @ValueSource(doubles = {2, 1.9999999999999982})

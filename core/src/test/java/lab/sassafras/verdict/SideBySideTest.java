@@ -87,7 +87,10 @@ class SideBySideTest {
         assertThat(codes(of(0, 14.7, 14.9, 12.9, 14.8, 14.6, 14.75))).doesNotContain("class.too-few");
     }
 
-    /** All about 1.3 too small, scattering by 0.13: nothing one bench did, and the thermometer of ± 0.5 may be much of it. */
+    /**
+     * All about 1.3 too small, scattering by 0.13: nothing one bench did, and the thermometer of ± 0.5 may be much of
+     * it.
+     */
     @Test
     void everyoneShiftedNamesWhatIsSharedAndWhetherThatIsEnough() {
         SideBySide side = of(0.5, 13.4, 13.6, 13.5, 13.3, 13.45, 13.4);

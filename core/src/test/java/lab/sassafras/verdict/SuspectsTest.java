@@ -188,8 +188,9 @@ class SuspectsTest {
     }
 
     /**
-     * 5 g of a hydrate written as the salt without water (or the other way), dissolved with the heat its own row has at some
-     * 160 mol of water to each (heats of solution and of dilution: NBS, memory): it comes out first, with its waters.
+     * 5 g of a hydrate written as the salt without water (or the other way), dissolved with the heat its own row has at
+     * some 160 mol of water to each (heats of solution and of dilution: NBS, memory): it comes out first, with its
+     * waters.
      */
     @ParameterizedTest
     @CsvSource({
@@ -235,8 +236,8 @@ class SuspectsTest {
     }
 
     /**
-     * A bottle labelled 1.10 that holds 0.90 mol/L, 50 mL of it to 50 mL of 1.00: 45 mmol of water, though by the label the base
-     * runs out. A little less of the acid moves nothing; the whole of it does.
+     * A bottle labelled 1.10 that holds 0.90 mol/L, 50 mL of it to 50 mL of 1.00: 45 mmol of water, though by the label
+     * the base runs out. A little less of the acid moves nothing; the whole of it does.
      */
     @Test
     void aBottleWronglyLabelledIsFoundBeyondWhereTheOtherReagentRunsOut() {
@@ -326,8 +327,8 @@ class SuspectsTest {
     }
 
     /**
-     * A curve that falls 0.02 °C/s after mixing and stands still before: marked 15 s late, the end read at the mark lies
-     * 0.3 °C too low; of 48 °C that is 1 part in 160.
+     * A curve that falls 0.02 °C/s after mixing and stands still before: marked 15 s late, the end read at the mark
+     * lies 0.3 °C too low; of 48 °C that is 1 part in 160.
      */
     @Test
     void mixingMarkedLateMovesTheResultByTheSlopesAtTheMark() {

@@ -29,10 +29,10 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * Streams that pages hold open. Each has one pending set of regions, which cannot grow; it is written by a thread of the
- * streams' own, never by a hand that keeps something, and never waits: where a client takes nothing, the rest is written
- * once it does, or its stream is ended after two seconds. How many there may be is bounded for a browser, for an address
- * and in all.
+ * Streams that pages hold open. Each has one pending set of regions, which cannot grow; it is written by a thread of
+ * the streams' own, never by a hand that keeps something, and never waits: where a client takes nothing, the rest is
+ * written once it does, or its stream is ended after two seconds. How many there may be is bounded for a browser, for
+ * an address and in all.
  */
 @Component
 class Streams {
@@ -246,7 +246,10 @@ class Streams {
             later(this::write);
         }
 
-        /** Told from time to time: what waited its second is written, a long silence broken, one that takes nothing ended. */
+        /**
+         * Told from time to time: what waited its second is written, a long silence broken, one that takes nothing
+         * ended.
+         */
         void lookAfter() {
             boolean stuck;
             synchronized (this) {

@@ -17,7 +17,9 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Component;
 
-/** Temperatures beside the calorimeter's that change while a hand waits, such as a poured bath's: read from their trend. */
+/**
+ * Temperatures beside the calorimeter's that change while a hand waits, such as a poured bath's: read from their trend.
+ */
 @Component
 class Trends {
 

@@ -169,7 +169,9 @@ class WaitScreen {
                         .map(age -> new Waiting.Exposed(each.name(), age.toMillis())));
     }
 
-    /** What the clock of a trial goes by: how long before mixing and up to when is read (s), and the rise to stop at. */
+    /**
+     * What the clock of a trial goes by: how long before mixing and up to when is read (s), and the rise to stop at.
+     */
     ClockPlan.Times times(EntrySheet entry) {
         return new ClockPlan.Times(
                 Math.round(60 * ofClass.amount(entry, Pace.Kind.BEFORE).orElse(0.0)),

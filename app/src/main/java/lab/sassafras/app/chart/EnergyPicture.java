@@ -6,8 +6,8 @@ import java.util.Optional;
 import java.util.function.DoubleFunction;
 
 /**
- * Levels of energy: what is taken at the top or bottom, each step with its heat as an arrow from level to level, what was
- * measured directly beside them, and the gap where the two ways do not meet.
+ * Levels of energy: what is taken at the top or bottom, each step with its heat as an arrow from level to level, what
+ * was measured directly beside them, and the gap where the two ways do not meet.
  *
  * @param frame   where things stand that do not depend on the numbers
  * @param levels  in the order of the steps, the first being what is taken

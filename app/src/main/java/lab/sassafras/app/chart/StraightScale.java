@@ -64,8 +64,8 @@ record StraightScale(double from, double length, double low, double high) {
     }
 
     /**
-     * The multiples of a step from a number to another. They are counted and never stepped to: where the step is lost in the
-     * numbers themselves, as a second is among 10¹⁸ of them, adding it would never come to an end.
+     * The multiples of a step from a number to another. They are counted and never stepped to: where the step is lost
+     * in the numbers themselves, as a second is among 10¹⁸ of them, adding it would never come to an end.
      */
     static double[] multiples(double low, double high, double step) {
         double first = Math.ceil(low / step - 1e-9);

@@ -13,7 +13,10 @@ import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** Says who acts, to every page that asks: an {@link Actor} where one is needed, an Optional where a page is open to all. */
+/**
+ * Says who acts, to every page that asks: an {@link Actor} where one is needed, an Optional where a page is open to
+ * all.
+ */
 @Component
 class Actors implements HandlerMethodArgumentResolver, WebMvcConfigurer {
 

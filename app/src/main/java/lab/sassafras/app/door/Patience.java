@@ -34,8 +34,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * Bounds every request: how long the work for it may take, how long what it sends may take to arrive, and how much a
- * form
- * may hold. Forms are read here, before anything asks for their fields, because the container would wait for ever.
+ * form may hold. Forms are read here, before anything asks for their fields, because the container would wait for ever.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 1)

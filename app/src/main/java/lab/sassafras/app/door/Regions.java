@@ -12,9 +12,8 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * Answers with one region of a page where a request names it in {@code X-Region}: the same address, the same model,
- * and of
- * the template only the element with the id {@code region-} and that name.
+ * Answers with one region of a page where a request names it in {@code X-Region}: the same address, the same model, and
+ * of the template only the element with the id {@code region-} and that name.
  */
 @Component
 class Regions implements HandlerInterceptor, WebMvcConfigurer {

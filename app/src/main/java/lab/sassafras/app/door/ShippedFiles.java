@@ -10,8 +10,7 @@ import org.springframework.web.servlet.resource.VersionResourceResolver;
 
 /**
  * Styles, scripts, fonts and pictures that ship with the application. They carry their fingerprint in their name and
- * may be
- * kept for ever. Each folder is named: with one pattern for everything, every link of a page would be looked for
+ * may be kept for ever. Each folder is named: with one pattern for everything, every link of a page would be looked for
  * among them.
  */
 @Configuration

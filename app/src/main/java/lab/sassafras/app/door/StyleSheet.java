@@ -12,7 +12,9 @@ import org.springframework.core.io.Resource;
 import org.springframework.web.servlet.resource.AbstractResourceResolver;
 import org.springframework.web.servlet.resource.ResourceResolverChain;
 
-/** The styles of all panels as one file, so that a first visit asks once: written apart, sent together, in this order. */
+/**
+ * The styles of all panels as one file, so that a first visit asks once: written apart, sent together, in this order.
+ */
 final class StyleSheet extends AbstractResourceResolver {
 
     static final String NAME = "house.css";

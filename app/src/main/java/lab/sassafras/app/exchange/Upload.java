@@ -14,9 +14,8 @@ import org.springframework.core.NestedExceptionUtils;
 import org.springframework.util.unit.DataSize;
 
 /**
- * The one file of the import form. It is read here and not by the container, so that a body that trickles or never
- * ends is
- * bounded like any other.
+ * The one file of the import form. It is read here and not by the container, so that a body that trickles or never ends
+ * is bounded like any other.
  *
  * @param name  as the browser named it
  * @param bytes its contents

@@ -1,8 +1,9 @@
 /**
- * Runs in and out: the open run file, the CSV of observations, readings from a file, and the reduction of a file over HTTP.
+ * Runs in and out: the open run file, the CSV of observations, readings from a file, and the reduction of a file over
+ * HTTP.
  *
- * <p>Rule: an import proposes: it adds, marks what it added, and changes nothing that is here. What is wrong with a file is said
- * beside its name, and what was chosen stays.
+ * <p>Rule: an import proposes: it adds, marks what it added, and changes nothing that is here. What is wrong with a
+ * file is said beside its name, and what was chosen stays.
  */
 @org.springframework.modulith.ApplicationModule(
         allowedDependencies = {"record", "shelf", "sheet", "runfile", "usecase", "door", "settings"})

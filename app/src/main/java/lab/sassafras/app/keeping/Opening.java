@@ -20,8 +20,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Opens the book before anything else starts, so that whatever is wrong is said at once. The connection is held until
- * the
- * application has its own: the database is opened once.
+ * the application has its own: the database is opened once.
  */
 public final class Opening implements AutoCloseable {
 

@@ -23,8 +23,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Says in a file beside the book, once everything is ready, where the server can be reached and which word it obeys.
- * Only
- * the owner of the folder can read it, so whoever knows the word may ask for a back-up.
+ * Only the owner of the folder can read it, so whoever knows the word may ask for a back-up.
  */
 @Component
 class RunningServer {

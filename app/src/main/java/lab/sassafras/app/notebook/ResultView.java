@@ -389,7 +389,9 @@ public final class ResultView {
         return reduction.equation().map(Typeset::of);
     }
 
-    /** Its heat as it is written: the further result that says so, or the result itself where the equation is of one. */
+    /**
+     * Its heat as it is written: the further result that says so, or the result itself where the equation is of one.
+     */
     public Optional<Written> asWritten() {
         if (reduction.unit() != BenchUnit.KILOJOULES_PER_MOLE) {
             return Optional.empty();

@@ -50,7 +50,10 @@ public record Actor(Kind kind, String name, Optional<Bench> seat) {
         return seat.orElseThrow(NobodyHere::new);
     }
 
-    /** What readings on a clock are signed with: the bench's identity, whose name may be replaced later, or else the name. */
+    /**
+     * What readings on a clock are signed with: the bench's identity, whose name may be replaced later, or else the
+     * name.
+     */
     public String identity() {
         return seat.map(Bench::identity).orElse(name);
     }

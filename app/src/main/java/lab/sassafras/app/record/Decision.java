@@ -38,8 +38,8 @@ public class Decision {
         /** A reading on a clock counts or does not: subject its trace and second, outcome {@code out} or {@code in}. */
         READING(OUT + "|" + IN),
         /**
-         * What stands at an address is read on this clock, a trial or a temperature by its trend: outcome the identity of
-         * the readings.
+         * What stands at an address is read on this clock, a trial or a temperature by its trend: outcome the identity
+         * of the readings.
          */
         CLOCK(IDENTITY),
         /** A vessel or an instrument is called otherwise: outcome its name. */

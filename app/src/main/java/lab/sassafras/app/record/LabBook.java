@@ -70,9 +70,8 @@ public class LabBook {
     }
 
     /**
-     * Does what two hands may do at the same moment: where the other one was quicker, once more with what is there
-     * now. As
-     * part of something larger, such as an import, it is done once with the rest or not at all.
+     * Does what two hands may do at the same moment: where the other one was quicker, once more with what is there now.
+     * As part of something larger, such as an import, it is done once with the rest or not at all.
      */
     private <T> T atomically(Supplier<T> work) {
         if (TransactionSynchronizationManager.isActualTransactionActive()) {
@@ -224,8 +223,7 @@ public class LabBook {
 
     /**
      * Keeps a value. Given twice under the same identity, as after a lost answer, it is kept once. A value is struck
-     * out
-     * once: of two corrections at the same moment the second is kept as a second reading, so that nothing is lost.
+     * out once: of two corrections at the same moment the second is kept as a second reading, so that nothing is lost.
      *
      * @param id identity chosen by whoever asks
      * @throws Refused where something else was kept under that identity, or a value that only strikes out came too late

@@ -52,7 +52,10 @@ public class Observation {
         this.madeAt = madeAt;
     }
 
-    /** What is kept of a value, by whom, and who brought it where that was somebody else; unit, uncertainty and reason may be null. */
+    /**
+     * What is kept of a value, by whom, and who brought it where that was somebody else; unit, uncertainty and reason
+     * may be null.
+     */
     public record Given(
             String address,
             String role,

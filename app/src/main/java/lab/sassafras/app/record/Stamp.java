@@ -3,9 +3,9 @@ package lab.sassafras.app.record;
 import java.util.UUID;
 
 /**
- * How much was kept of an entry. Rows are only ever added, so equal stamps mean that nothing changed; counts, and not the
- * highest sequence, because that stays the same while an earlier row is committed after a later one. What may be called
- * or settled otherwise stands in it as it is.
+ * How much was kept of an entry. Rows are only ever added, so equal stamps mean that nothing changed; counts, and not
+ * the highest sequence, because that stays the same while an earlier row is committed after a later one. What may be
+ * called or settled otherwise stands in it as it is.
  *
  * @param around name of its bench and conventions of its period
  */

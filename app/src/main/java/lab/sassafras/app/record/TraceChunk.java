@@ -89,7 +89,9 @@ public class TraceChunk {
         }
     }
 
-    /** Seconds by which the same reading may differ where its time was reckoned twice, as after an answer that was lost. */
+    /**
+     * Seconds by which the same reading may differ where its time was reckoned twice, as after an answer that was lost.
+     */
     private static final double RECKONED_AGAIN = 3;
 
     /** One reading with who gave it and when, and as what where a person typed it. */

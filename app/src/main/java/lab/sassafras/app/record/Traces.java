@@ -29,7 +29,9 @@ public class Traces {
     /** Readings a trace may hold. */
     public static final int MOST_READINGS = 100_000;
 
-    /** Before a trace begins and after it ends a thermometer in the air is read for it, too. Common practice, no source. */
+    /**
+     * Before a trace begins and after it ends a thermometer in the air is read for it, too. Common practice, no source.
+     */
     static final Duration AROUND = Duration.ofMinutes(15);
 
     private static final Pattern IDENTITY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
@@ -83,7 +85,8 @@ public class Traces {
     }
 
     /**
-     * A trace as a run file tells it, with what was read of the room meanwhile, which stays with it and is of no other run.
+     * A trace as a run file tells it, with what was read of the room meanwhile, which stays with it and is of no other
+     * run.
      *
      * @param room temperatures (°C)
      */
@@ -125,7 +128,10 @@ public class Traces {
         }
     }
 
-    /** Readings of the room made in a period, in the order they were given; those that came with run files are not of it. */
+    /**
+     * Readings of the room made in a period, in the order they were given; those that came with run files are not of
+     * it.
+     */
     @Transactional(readOnly = true)
     public List<TraceChunk.Read> room(Period period) {
         return roomOf(period)
@@ -147,8 +153,8 @@ public class Traces {
     }
 
     /**
-     * Temperatures of the room that are of a trace (°C): read in its period while it ran, or a little before or after, when a
-     * hand is free; for one that came with a run file, what came with it.
+     * Temperatures of the room that are of a trace (°C): read in its period while it ran, or a little before or after,
+     * when a hand is free; for one that came with a run file, what came with it.
      *
      * @param last second of its last reading
      */
@@ -211,7 +217,8 @@ public class Traces {
     /**
      * Adds readings. Given twice under the same identity they are kept once.
      *
-     * @throws Refused where there are none or too many, one is no number, or something else was kept under that identity
+     * @throws Refused where there are none or too many, one is no number, or something else was kept under that
+     *     identity
      */
     public void add(UUID id, Trace trace, TraceChunk.Given given) {
         TraceChunk known = entities.find(TraceChunk.class, id);

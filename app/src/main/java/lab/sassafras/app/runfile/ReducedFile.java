@@ -108,8 +108,8 @@ public record ReducedFile(
             String unit) {}
 
     /**
-     * A suspected error of a plausible size, what correcting for it would change, and the size that would explain the whole
-     * deviation.
+     * A suspected error of a plausible size, what correcting for it would change, and the size that would explain the
+     * whole deviation.
      */
     public record SuspectPart(
             String key,

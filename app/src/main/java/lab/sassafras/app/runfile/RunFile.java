@@ -7,8 +7,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * A run file as it is written: fields in this order, what is absent left out. Its version 2 may grow by fields, each
- * time
- * by a minor number; {@code docs/run-file.md} says what each field is, and the schema beside it what may stand there.
+ * time by a minor number; {@code docs/run-file.md} says what each field is, and the schema beside it what may stand
+ * there.
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record RunFile(

@@ -21,8 +21,7 @@ import lab.sassafras.verdict.Reduction;
 
 /**
  * Plays a run file through the same door every value comes in by, in the order it was given: first the runs it draws
- * on,
- * each once, then its own observations.
+ * on, each once, then its own observations.
  */
 public final class RunReplay {
 

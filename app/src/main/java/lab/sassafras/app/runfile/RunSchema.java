@@ -16,8 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The shipped schema of run files, and how it is said in plain words where a file does not fit: what must stand
- * somewhere
- * is described beside it in the schema.
+ * somewhere is described beside it in the schema.
  */
 final class RunSchema {
 

@@ -54,9 +54,8 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
- * Assembles sheets from the book and the shelf, and keeps the ones looked at lately with what they came to. A kept
- * one is
- * given out as long as nothing was added to its entry, to the entries it draws on, or to the shelf.
+ * Assembles sheets from the book and the shelf, and keeps the ones looked at lately with what they came to. A kept one
+ * is given out as long as nothing was added to its entry, to the entries it draws on, or to the shelf.
  */
 @Service
 @Transactional(readOnly = true)

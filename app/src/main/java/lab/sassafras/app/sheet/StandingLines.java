@@ -31,9 +31,8 @@ import org.springframework.stereotype.Service;
 
 /**
  * Where every entry of a period stands, for lists. A line is kept until something is added to its entry; an entry that
- * cannot be worked does not hide the others. Many lines at once are worked by a hand of their own, newest periods
- * first when
- * the server opens, so that nobody waits longer than a moment: what is not worked by then is said to be.
+ * cannot be worked does not hide the others. Many lines at once are worked by a hand of their own, newest periods first
+ * when the server opens, so that nobody waits longer than a moment: what is not worked by then is said to be.
  */
 @Service
 public class StandingLines {

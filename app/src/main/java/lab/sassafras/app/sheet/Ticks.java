@@ -6,8 +6,8 @@ import lab.sassafras.experiment.Address;
 import lab.sassafras.measure.Refused;
 
 /**
- * What must be ticked off before a step that can hurt. Asked where a value is kept that a hand gives; a file tells what was
- * done and is not asked.
+ * What must be ticked off before a step that can hurt. Asked where a value is kept that a hand gives; a file tells what
+ * was done and is not asked.
  */
 public final class Ticks {
 

@@ -243,8 +243,7 @@ public final class WrittenSheet {
 
     /**
      * Something kept that no row of the sheet shows now: its place is not asked for under the schools and answers in
-     * force,
-     * or this version does not know it or cannot read it.
+     * force, or this version does not know it or cannot read it.
      *
      * @param why why it cannot be read; empty where it can
      */

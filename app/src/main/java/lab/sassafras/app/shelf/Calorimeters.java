@@ -92,8 +92,7 @@ public class Calorimeters {
 
     /**
      * Puts a constant on the shelf for use. Whoever does so has seen which one was in use; where that is another by
-     * now,
-     * nothing is done.
+     * now, nothing is done.
      *
      * @param seen the newest constant of the vessel that whoever adopts knew of
      * @throws Refused where somebody else adopted one meanwhile

@@ -22,8 +22,8 @@ public class AdoptConstant {
     }
 
     /**
-     * Adopts the mean of the trials that count. Refused where the entry has no constant to give, or somebody else adopted one
-     * meanwhile.
+     * Adopts the mean of the trials that count. Refused where the entry has no constant to give, or somebody else
+     * adopted one meanwhile.
      *
      * @param seen the newest constant of the vessel that whoever adopts has seen
      */

@@ -148,8 +148,8 @@ public class AppendReadings {
      * Keeps what a file holds, all of it or nothing: its own column for a trial, others for what they are of.
      *
      * @param readings of the trial
-     * @param others   readings of other columns, by what they are of: {@link #NEW_TRIAL}, {@link #TRIAL} with a number, or the
-     *                 address of a temperature read from its trend
+     * @param others   readings of other columns, by what they are of: {@link #NEW_TRIAL}, {@link #TRIAL} with a number,
+     *                 or the address of a temperature read from its trend
      * @param instrument the trial's were read on, if it is on the shelf
      */
     public Answer<Boolean> file(

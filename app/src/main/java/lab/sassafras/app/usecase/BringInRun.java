@@ -43,8 +43,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Takes a checked run file into the book: all of it or nothing. An import proposes: it adds an entry and what that
- * entry
- * needs, marks all of it as brought in, makes no constant the one in use, and changes nothing that is here.
+ * entry needs, marks all of it as brought in, makes no constant the one in use, and changes nothing that is here.
  */
 @UseCase(needs = Right.EVERYONE, serves = Bringer.TELLING)
 public class BringInRun {
@@ -79,8 +78,8 @@ public class BringInRun {
     }
 
     /**
-     * Reads a file, works it out to see that it can stand, and then keeps it as a new entry, in its own period and at its own
-     * bench.
+     * Reads a file, works it out to see that it can stand, and then keeps it as a new entry, in its own period and at
+     * its own bench.
      *
      * @param name what the file is called
      * @param who  who brings it in

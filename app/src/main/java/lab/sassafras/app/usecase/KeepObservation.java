@@ -95,7 +95,9 @@ public class KeepObservation {
         }
     }
 
-    /** Strikes a value out and puts nothing in its place, whatever it was and whether or not this version can read it. */
+    /**
+     * Strikes a value out and puts nothing in its place, whatever it was and whether or not this version can read it.
+     */
     public Answer<UUID> strike(EntrySheet entry, UUID struck, UUID key, @Nullable String reason, Actor actor) {
         return Answer.of(() -> {
             Observation standing = entry.observations()

@@ -30,8 +30,8 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Keeps what a trial takes from readings on a clock: which stretch of them, two temperatures picked from them, or where a
- * trend stood. What was taken before is struck out with the reason.
+ * Keeps what a trial takes from readings on a clock: which stretch of them, two temperatures picked from them, or where
+ * a trend stood. What was taken before is struck out with the reason.
  */
 @UseCase(needs = Right.EVERYONE, serves = Bringer.ASKED)
 public class TakeFromClock {

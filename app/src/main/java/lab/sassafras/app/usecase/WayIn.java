@@ -16,7 +16,9 @@ import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Component;
 
-/** What a value that a hand gives passes on its way into the book: ticks, then the sheet that takes it, then the book. */
+/**
+ * What a value that a hand gives passes on its way into the book: ticks, then the sheet that takes it, then the book.
+ */
 @Component
 class WayIn {
 

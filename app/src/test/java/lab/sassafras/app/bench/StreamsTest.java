@@ -87,7 +87,10 @@ class StreamsTest {
         assertThat(what.getAsBoolean()).isTrue();
     }
 
-    /** A hundred changes in a moment are told twice: at once, and what came since a second later. Its own never come back. */
+    /**
+     * A hundred changes in a moment are told twice: at once, and what came since a second later. Its own never come
+     * back.
+     */
     @Test
     void aRegionIsToldAtOnceAndThenAtMostOnceASecond() throws InterruptedException {
         Client one = new Client();
@@ -148,7 +151,9 @@ class StreamsTest {
         assertThat(open(new Client(), listener("late", 1, 9), false)).isFalse();
     }
 
-    /** Twenty pages one after another in one tab: each takes the place of the one before, which nobody said goodbye for. */
+    /**
+     * Twenty pages one after another in one tab: each takes the place of the one before, which nobody said goodbye for.
+     */
     @Test
     void thePageATabGoesOnToTakesThePlaceOfTheOneBefore() {
         Client first = new Client();

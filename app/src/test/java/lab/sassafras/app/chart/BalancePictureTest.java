@@ -58,7 +58,9 @@ class BalancePictureTest {
                 .hasSize(1);
     }
 
-    /** Standing on its end it has the same pieces: lengths in one proportion, giving above the post, taking below it. */
+    /**
+     * Standing on its end it has the same pieces: lengths in one proportion, giving above the post, taking below it.
+     */
     @Test
     void theUprightBalanceHasTheSamePiecesAboutItsPost() {
         Input unknown = new Input("unknown", Symbol.of("L"), "L", BenchUnit.JOULES_PER_GRAM);

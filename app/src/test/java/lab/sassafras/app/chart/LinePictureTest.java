@@ -65,7 +65,9 @@ class LinePictureTest {
                 .allSatisfy(mark -> assertThat(number(mark.at())).isBetween(0.0, 200.0));
     }
 
-    /** ln K against 1/T has no nought in sight: the scale begins about its first point, and is named for what it shows. */
+    /**
+     * ln K against 1/T has no nought in sight: the scale begins about its first point, and is named for what it shows.
+     */
     @Test
     void aLineThatNeedNotMeetZeroIsDrawnWhereItsPointsAre() {
         List<TrialPoint> points = IntStream.range(0, 3)

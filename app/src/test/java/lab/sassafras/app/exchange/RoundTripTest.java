@@ -33,8 +33,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /**
- * Whatever was done to a run: its file, brought in again beside it, gives the same file and the same number. Other seeds:
- * {@code -Dsassafras.histories=300}.
+ * Whatever was done to a run: its file, brought in again beside it, gives the same file and the same number. Other
+ * seeds: {@code -Dsassafras.histories=300}.
  */
 class RoundTripTest extends HouseTest {
 

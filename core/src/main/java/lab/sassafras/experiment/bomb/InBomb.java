@@ -25,8 +25,8 @@ import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
 /**
- * What is burnt in a bomb, whatever it is: pellet, fuse and acid, the bucket with its water, and what must be ticked off
- * before the bomb is fired.
+ * What is burnt in a bomb, whatever it is: pellet, fuse and acid, the bucket with its water, and what must be ticked
+ * off before the bomb is fired.
  */
 public abstract class InBomb extends LedgerExperiment {
 

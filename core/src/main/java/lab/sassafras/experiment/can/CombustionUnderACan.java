@@ -28,8 +28,8 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.statistics.Combination;
 
 /**
- * A weighed burner burns under a can of water: combustion + water + can, per mole of fuel, as it came to the water; what
- * was weighed as soot or lost from the unlit wick is taken into account where it was weighed.
+ * A weighed burner burns under a can of water: combustion + water + can, per mole of fuel, as it came to the water;
+ * what was weighed as soot or lost from the unlit wick is taken into account where it was weighed.
  */
 public final class CombustionUnderACan extends LedgerExperiment {
 

@@ -22,8 +22,7 @@ import lab.sassafras.measure.BenchUnit;
 
 /**
  * How much ice, hot water, cold water or metal brings water to a temperature, or where it ends. Ice may melt whole or
- * in
- * part, or freeze some of the water: the case whose answer can be is the one.
+ * in part, or freeze some of the water: the case whose answer can be is the one.
  */
 public final class HowMuch extends LedgerExperiment {
 

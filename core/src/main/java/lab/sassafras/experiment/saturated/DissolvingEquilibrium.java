@@ -34,7 +34,9 @@ import lab.sassafras.statistics.Combination;
  */
 public final class DissolvingEquilibrium extends LedgerExperiment {
 
-    /** What the slope of ln K against 1/T is multiplied by to be ΔH in kJ/mol, and with the intercept times T to be ΔG. */
+    /**
+     * What the slope of ln K against 1/T is multiplied by to be ΔH in kJ/mol, and with the intercept times T to be ΔG.
+     */
     private static final double BY_SLOPE_AND_INTERCEPT = -Constants.GAS.value() / 1000;
 
     /** As it is offered to a class. */

@@ -24,11 +24,9 @@ import tech.units.indriya.unit.Units;
 
 /**
  * Never offered to a class: proof that accounts, units, vessels and results are general. A dish warmed by a known
- * power:
- * its heat capacity is power by rate (a direct account), best the slope of power against rate over several trials (a
- * line
- * as result), which is free of a steady loss. The rate comes of a trace; power is a dimension of its own; the dish is
- * weighed empty first and full at the very end.
+ * power: its heat capacity is power by rate (a direct account), best the slope of power against rate over several
+ * trials (a line as result), which is free of a steady loss. The rate comes of a trace; power is a dimension of its
+ * own; the dish is weighed empty first and full at the very end.
  */
 public final class CapacityFromWarming extends LedgerExperiment {
 

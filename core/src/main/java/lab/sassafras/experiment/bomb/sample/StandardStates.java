@@ -26,10 +26,11 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 
 /**
- * From the bomb to standard states, 25 °C: every substance by itself and at one bar. What E. W. Washburn (J. Res. NBS 10
- * (1933) 525) set out, for C, H and O: in short by the pressure alone, or in full by pressure, volume and water, with the
- * constants W. N. Hubbard, D. W. Scott and G. Waddington (1956) took for oxygen and its mixtures with carbon dioxide. From
- * memory; left out is what stays below a joule a gram (what water dissolves of oxygen, what liquids are compressed).
+ * From the bomb to standard states, 25 °C: every substance by itself and at one bar. What E. W. Washburn (J. Res. NBS
+ * 10 (1933) 525) set out, for C, H and O: in short by the pressure alone, or in full by pressure, volume and water,
+ * with the constants W. N. Hubbard, D. W. Scott and G. Waddington (1956) took for oxygen and its mixtures with carbon
+ * dioxide. From memory; left out is what stays below a joule a gram (what water dissolves of oxygen, what liquids are
+ * compressed).
  */
 final class StandardStates {
 
@@ -96,7 +97,10 @@ final class StandardStates {
                 : Optional.empty();
     }
 
-    /** What is added to ΔU (kJ/mol), by the pressure (hPa) alone: good to a tenth, with some 3 g of water for each litre. */
+    /**
+     * What is added to ΔU (kJ/mol), by the pressure (hPa) alone: good to a tenth, with some 3 g of water for each
+     * litre.
+     */
     Expression inShort(Expression pressure) {
         double each = IN_SHORT * carbon;
         double byPressure = each * (1 - 1.1 * (hydrogen - 2 * oxygen) / (4 * carbon));
