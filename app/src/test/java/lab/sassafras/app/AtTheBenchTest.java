@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 class AtTheBenchTest extends HouseTest {
 
     private List<Observation> at(Entry entry, String address) {
-        return book.observations(entry.id()).at(address);
+        return observationBook.of(entry.id()).at(address);
     }
 
     @Test
@@ -131,7 +131,7 @@ class AtTheBenchTest extends HouseTest {
     @Test
     void theWayOfWeighingIsRememberedForThePlaceAndAProposedValueIsReplacedByTyping() {
         Entry entry = imported("2-grey-slug.json");
-        book.open(entry.id(), "trial", "Hawthorn");
+        entryBook.open(entry.id(), "trial", "Hawthorn");
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "?at=water%5B3%5D/mass");
             // trials 1 and 2 weighed their water by difference

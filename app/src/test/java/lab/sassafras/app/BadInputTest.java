@@ -25,7 +25,7 @@ class BadInputTest extends HouseTest {
     @Test
     void aRefusedReadingStaysInItsFieldWithTheReason() {
         Entry begun = imported("4-still-at-the-bench.json");
-        int before = book.observations(begun.id()).all().size();
+        int before = observationBook.of(begun.id()).all().size();
         try (BenchBrowser browser = browser()) {
             browser.join(begun.period().id(), "Hawthorn").open("/entries/" + begun.id());
             for (String wrong : new String[] {"", "warm", "2.1.3", "1e400", "NaN", "21,3", "-300"}) {
@@ -43,7 +43,7 @@ class BadInputTest extends HouseTest {
             browser.open("/entries/" + begun.id() + "/result");
             assertThat(browser.text(".findings")).contains("150.0 °C, lies outside the range of thermometer R-5");
         }
-        assertThat(book.observations(begun.id()).all()).hasSize(before + 1);
+        assertThat(observationBook.of(begun.id()).all()).hasSize(before + 1);
     }
 
     @Tag("browser")
@@ -69,7 +69,7 @@ class BadInputTest extends HouseTest {
                     .waitForFunction("() => document.querySelector('.outbox').textContent.includes('Not kept yet')");
             assertThat(browser.page().inputValue("#text")).isEqualTo("21.4");
             browser.page().waitForFunction("() => document.querySelector('#ask-title').textContent.includes('Move')");
-            assertThat(book.observations(begun.id()).at("water[1]/start"))
+            assertThat(observationBook.of(begun.id()).at("water[1]/start"))
                     .singleElement()
                     .satisfies(kept -> assertThat(kept.text()).isEqualTo("21.4"));
         }
@@ -88,7 +88,7 @@ class BadInputTest extends HouseTest {
             assertThat(browser.text(".problem")).contains("at most 60 characters; this one has 10000");
             assertThat(browser.page().inputValue("#name")).hasSize(10_000);
         }
-        assertThat(book.benches(period)).hasSize(1);
+        assertThat(periodBook.benches(period)).hasSize(1);
     }
 
     @Tag("browser")
@@ -182,7 +182,7 @@ class BadInputTest extends HouseTest {
 
     @Test
     void aPageThatIsNotOursCannotChangeAnything() {
-        int before = book.periods().size();
+        int before = periodBook.all().size();
         var answer = send(HttpRequest.newBuilder(URI.create(address("/periods")))
                 .header("Origin", "http://elsewhere.example")
                 .header("Accept", "text/html")
@@ -190,6 +190,6 @@ class BadInputTest extends HouseTest {
                 .POST(BodyPublishers.ofString("title=x")));
         assertThat(answer.statusCode()).isEqualTo(403);
         assertThat(answer.body()).contains("That was not done").doesNotContain("Exception");
-        assertThat(book.periods()).hasSize(before);
+        assertThat(periodBook.all()).hasSize(before);
     }
 }

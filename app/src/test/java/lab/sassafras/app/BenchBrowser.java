@@ -9,6 +9,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.Tracing;
+import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -101,6 +102,13 @@ public final class BenchBrowser implements AutoCloseable {
 
     public BenchBrowser enter() {
         return press("Enter");
+    }
+
+    /** Takes the instruments a test put on the shelf, whatever else stands there. */
+    public BenchBrowser equipped(String name) {
+        page.selectOption("#balance", new SelectOption().setLabel("balance " + name));
+        page.selectOption("#thermometer", new SelectOption().setLabel("thermometer " + name));
+        return this;
     }
 
     /** Answers a question otherwise for the entry whose result is shown. */

@@ -115,7 +115,7 @@ class BoundedWorkTest extends HouseTest {
         assertThat(this.instruments.all())
                 .as("nothing that is here was changed")
                 .hasSize(instruments);
-        assertThat(book.broughtIn(brought.id()).map(BroughtIn::who)).contains("bench Rowan");
+        assertThat(originBook.of(brought.id()).map(BroughtIn::who)).contains("bench Rowan");
         Calibration proposed = shelf.calibrations(cup).get(0);
         assertThat(shelf.broughtIn(proposed)).isTrue();
         assertThat(get("/shelf/vessels/" + cup.id()).body().replaceAll("\\s+", " "))

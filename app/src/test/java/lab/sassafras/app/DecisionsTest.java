@@ -55,7 +55,7 @@ class DecisionsTest extends HouseTest {
             browser.page().click("button.act");
             browser.page().waitForURL("**/entries/**");
             String result = browser.page().url().replaceAll("\\?.*", "") + "/result";
-            book.decide(
+            decisionBook.decide(
                     Optional.of(found.id()),
                     lab.sassafras.app.record.Decision.Kind.TRIAL,
                     "trial[3]",
@@ -124,7 +124,7 @@ class DecisionsTest extends HouseTest {
     void twoDevicesInOneSlotAreBothKeptAndTheConflictIsShown() {
         Entry entry = imported("4-still-at-the-bench.json");
         for (String text : new String[] {"21.3", "21.6"}) {
-            book.keep(
+            observationBook.keep(
                     UUID.randomUUID(),
                     entry.id(),
                     new Observation.Given(

@@ -66,12 +66,12 @@ class DoorsTest extends HouseTest {
         "/keeping/back-up, http://elsewhere.example"
     })
     void aFileComesFromOurOwnPageOnly(String path, String origin) throws IOException {
-        int before = book.periods().size();
+        int before = periodBook.all().size();
         String head = origin.isEmpty() ? "" : "Origin: " + origin + "\r\n";
         assertThat(raw("POST " + path + " HTTP/1.1\r\nHost: localhost\r\n" + head
                         + "Content-Length: 0\r\nConnection: close\r\n\r\n"))
                 .startsWith("HTTP/1.1 403");
-        assertThat(book.periods()).hasSize(before);
+        assertThat(periodBook.all()).hasSize(before);
     }
 
     @Test
@@ -85,12 +85,12 @@ class DoorsTest extends HouseTest {
     @ParameterizedTest
     @ValueSource(strings = {"\u200b\u200b", "\u202egnireve", "tab\tbed", "\u0000", "  ", "a\nb"})
     void aTitleNobodyCanSeeIsRefused(String title) {
-        int before = book.periods().size();
+        int before = periodBook.all().size();
         var answer = new Hand(address(""))
                 .post("/periods", "title=" + Hand.encoded(title) + "&date=2026-11-18&zone=UTC&mark=POINT");
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("id=\"title-problem\"");
-        assertThat(book.periods()).hasSize(before);
+        assertThat(periodBook.all()).hasSize(before);
     }
 
     @Test
@@ -198,7 +198,7 @@ class DoorsTest extends HouseTest {
     void whatASpreadsheetWouldTakeForAFormulaIsGuardedInEveryCell() {
         Entry entry = imported("11-three-metals.json");
         Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "@lder");
-        Observation name = book.observations(entry.id()).standing().stream()
+        Observation name = observationBook.of(entry.id()).standing().stream()
                 .filter(each -> each.address().endsWith("/name"))
                 .findFirst()
                 .orElseThrow();

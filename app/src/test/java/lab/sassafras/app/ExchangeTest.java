@@ -78,7 +78,7 @@ class ExchangeTest extends HouseTest {
 
     @Test
     void reducingAFileGivesTheUnknownTheHeatsTheWorkingAndKeepsNothing() {
-        int before = book.periods().size();
+        int before = periodBook.all().size();
         JsonNode answer = JSON.readTree(
                 reduce(new String(demo("3-too-much-for-a-cup.json"))).body());
         // 54.31 · 4.184 · (39.6 − 61.4) = −4953.7; 55.08 · 4.184 · 18.0 = +4148.2; C = 805.5 ÷ 18.0
@@ -94,7 +94,7 @@ class ExchangeTest extends HouseTest {
         assertThat(answer.at("/suspects").findValuesAsString("key")).contains("cooled-in-transit", "warm-plate");
         assertThat(answer.at("/suspects/0/explains").asDouble()).isNotZero();
         assertThat(answer.at("/findings").findValuesAsString("code")).contains("constant.too-large");
-        assertThat(book.periods()).hasSize(before);
+        assertThat(periodBook.all()).hasSize(before);
     }
 
     @Tag("browser")
@@ -119,7 +119,8 @@ class ExchangeTest extends HouseTest {
             String csv = get("/entries/" + id + "/observations.csv").body();
             assertThat(csv.lines().count())
                     .isEqualTo(1
-                            + book.observations(java.util.UUID.fromString(id))
+                            + observationBook
+                                    .of(java.util.UUID.fromString(id))
                                     .all()
                                     .size());
             assertThat(csv)
@@ -136,7 +137,7 @@ class ExchangeTest extends HouseTest {
     @Tag("browser")
     @Test
     void underAGermanBrowserAndAFarZoneThePeriodsOwnSettingRules() {
-        var period = book.openPeriod(
+        var period = periodBook.open(
                 "Abendkurs",
                 java.time.LocalDate.of(2026, 11, 18),
                 java.time.ZoneId.of("Pacific/Auckland"),
@@ -147,7 +148,7 @@ class ExchangeTest extends HouseTest {
             browser.join(period.id(), "Erle");
             browser.page().check("input[value=specific-heat-of-solid]");
             browser.page().selectOption("#vessel", "");
-            browser.page().click("button.act");
+            browser.equipped("far").page().click("button.act");
             browser.page().waitForURL("**/entries/**");
             String id = browser.page().url().replaceAll(".*/entries/([^/?]+).*", "$1");
             browser.open("/entries/" + id + "?at=water%5B1%5D/start").give("20.0");
@@ -217,7 +218,7 @@ class ExchangeTest extends HouseTest {
     @Test
     void aRowSaysWhoItIsByAndWhoBroughtIt() {
         Entry brought = alone("1-calibration.json");
-        assertThat(book.observations(brought.id()).all())
+        assertThat(observationBook.of(brought.id()).all())
                 .isNotEmpty()
                 .allSatisfy(each -> assertThat(each.broughtBy()).contains("a test"))
                 .allSatisfy(
@@ -225,9 +226,9 @@ class ExchangeTest extends HouseTest {
         Entry own = imports.take(demo("1-calibration.json"), "run.json", Actor.at(brought.bench()))
                 .orThrow();
         assertThat(own.simulated()).isFalse();
-        assertThat(book.observations(own.id()).all())
+        assertThat(observationBook.of(own.id()).all())
                 .allSatisfy(each -> assertThat(each.broughtBy()).isEmpty());
-        assertThat(book.decisions(brought.id()).all())
+        assertThat(decisionBook.of(brought.id()).all())
                 .allSatisfy(each -> assertThat(each.broughtBy()).contains("a test"));
     }
 }

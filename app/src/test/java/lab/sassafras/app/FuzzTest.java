@@ -219,7 +219,7 @@ class FuzzTest extends HouseTest {
             known.add(entry.period().id().toString());
             known.add(entry.bench().id().toString());
             entry.instruments().values().forEach(each -> known.add(each.toString()));
-            List<Observation> all = book.observations(entry.id()).all();
+            List<Observation> all = observationBook.of(entry.id()).all();
             all.stream().limit(4).forEach(each -> known.add(each.id().toString()));
             all.stream().limit(6).forEach(each -> known.add(each.address()));
         }

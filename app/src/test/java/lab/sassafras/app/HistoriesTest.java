@@ -10,7 +10,7 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -56,12 +56,12 @@ class HistoriesTest extends HouseTest {
      * version's row.
      */
     private void step(Random random, Entry entry, Hand hand) {
-        List<Observation> all = book.observations(entry.id()).all();
+        List<Observation> all = observationBook.of(entry.id()).all();
         Observation any = all.get(random.nextInt(all.size()));
         String path = "/entries/" + entry.id();
         String text = TEXTS.get(random.nextInt(TEXTS.size()));
         HttpResponse<String> answer = switch (random.nextInt(5)) {
-            case 0 -> hand.post(path + "/open", "what=" + LabBook.TRIAL);
+            case 0 -> hand.post(path + "/open", "what=" + EntryBook.TRIAL);
             case 1 -> laterVersion(random, entry, hand);
             case 2 ->
                 hand.keep(
@@ -98,7 +98,7 @@ class HistoriesTest extends HouseTest {
 
     private void everyPageAnswers(Entry entry) {
         String path = "/entries/" + entry.id();
-        int kept = book.observations(entry.id()).all().size();
+        int kept = observationBook.of(entry.id()).all().size();
         for (String page : List.of(
                 path,
                 path + "?trial=2",
@@ -151,11 +151,11 @@ class HistoriesTest extends HouseTest {
     @Test
     void anEntryOfAnUnknownExperimentStaysReadableAndDoesNotHideTheOthers() {
         Entry slug = imported("2-grey-slug.json");
-        Entry strange = book.begin(
+        Entry strange = entryBook.begin(
                 slug.bench(),
                 new Entry.Plan(
                         "bomb-of-a-later-version", 7, 99, Optional.empty(), Optional.empty(), java.util.Map.of()));
-        book.keep(
+        observationBook.keep(
                 UUID.randomUUID(),
                 strange.id(),
                 new Observation.Given(
@@ -197,7 +197,7 @@ class HistoriesTest extends HouseTest {
         assertThat(hand.keep(path, UUID.randomUUID(), "seen[2]/colour", "stated", "yellow", "")
                         .statusCode())
                 .isEqualTo(302);
-        for (Observation name : book.observations(entry.id()).standing().stream()
+        for (Observation name : observationBook.of(entry.id()).standing().stream()
                 .filter(each -> each.address().endsWith("/name"))
                 .toList()) {
             assertThat(hand.post(

@@ -17,9 +17,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.ObservationBook;
+import lab.sassafras.app.record.OriginBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.SettableWeather;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
@@ -58,7 +62,19 @@ public abstract class HouseTest {
     protected static final Actor A_TEST = Actor.bringing("a test");
 
     @Autowired
-    protected LabBook book;
+    protected PeriodBook periodBook;
+
+    @Autowired
+    protected EntryBook entryBook;
+
+    @Autowired
+    protected ObservationBook observationBook;
+
+    @Autowired
+    protected DecisionBook decisionBook;
+
+    @Autowired
+    protected OriginBook originBook;
 
     @Autowired
     protected Instruments instruments;
@@ -91,7 +107,7 @@ public abstract class HouseTest {
     }
 
     protected Period period(String title) {
-        return book.openPeriod(
+        return periodBook.open(
                 title, LocalDate.of(2026, 11, 18), ZoneId.of("Europe/Lisbon"), DecimalMark.POINT, Map.of());
     }
 

@@ -9,10 +9,11 @@ import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Shown;
+import lab.sassafras.app.record.ShownBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.usecase.AdoptConstant;
@@ -23,6 +24,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A result is worked once, and anew as soon as anything it rests on has changed. */
 class KeptResultTest extends HouseTest {
+
+    @Autowired
+    private ShownBook shownBook;
 
     @Autowired
     private EntrySheets sheets;
@@ -50,7 +54,7 @@ class KeptResultTest extends HouseTest {
                 .isPresent();
 
         Observation mass = first.observations().standingAt("mixed[1]/final").get(0);
-        book.keep(
+        observationBook.keep(
                 UUID.randomUUID(),
                 entry.id(),
                 new Observation.Given(
@@ -66,9 +70,9 @@ class KeptResultTest extends HouseTest {
         EntrySheet struck = changed(entry, first);
         assertThat(struck.reduction().result().map(each -> each.value()))
                 .isNotEqualTo(first.reduction().result().map(each -> each.value()));
-        book.decide(Optional.of(entry.id()), Decision.Kind.SCHOOL, "water", "4.18", "test", "Hawthorn");
+        decisionBook.decide(Optional.of(entry.id()), Decision.Kind.SCHOOL, "water", "4.18", "test", "Hawthorn");
         EntrySheet settled = changed(entry, struck);
-        book.open(entry.id(), LabBook.TRIAL, "Hawthorn");
+        entryBook.open(entry.id(), EntryBook.TRIAL, "Hawthorn");
         EntrySheet opened = changed(entry, settled);
         calorimeters.add("a cup for the shelf", lab.sassafras.experiment.VesselKind.GLASS_BEAKER);
         EntrySheet shelved = changed(entry, opened);
@@ -84,27 +88,27 @@ class KeptResultTest extends HouseTest {
     @Test
     void itIsMadeAnewByWhatIsChangedAroundIt() {
         Period period = period("Settled anew");
-        Bench bench = book.join(period, "Juniper");
-        Entry entry = book.begin(
+        Bench bench = periodBook.join(period, "Juniper");
+        Entry entry = entryBook.begin(
                 bench, new Entry.Plan("heat-of-solution", 1, 1, Optional.empty(), Optional.empty(), Map.of()));
         EntrySheet first = sheets.of(entry);
-        book.rename(bench, "Elder");
-        assertThat(sheets.of(book.entry(entry.id()).orElseThrow())
+        periodBook.rename(bench, "Elder");
+        assertThat(sheets.of(entryBook.find(entry.id()).orElseThrow())
                         .entry()
                         .bench()
                         .name())
                 .isEqualTo("Elder");
-        book.settle(period, Map.of("water", "4.18"));
-        EntrySheet settled = sheets.of(book.entry(entry.id()).orElseThrow());
+        periodBook.settle(period, Map.of("water", "4.18"));
+        EntrySheet settled = sheets.of(entryBook.find(entry.id()).orElseThrow());
         assertThat(settled.conventions()).isNotEqualTo(first.conventions());
-        assertThat(sheets.of(book.entry(entry.id()).orElseThrow())).isSameAs(settled);
+        assertThat(sheets.of(entryBook.find(entry.id()).orElseThrow())).isSameAs(settled);
     }
 
     /** An entry that draws on another is worked anew when that one changes. */
     @Test
     void itIsMadeAnewByTheEntriesItDrawsOn() {
         Entry source = imported("8-salt.json");
-        Entry entry = book.begin(
+        Entry entry = entryBook.begin(
                 source.bench(),
                 new Entry.Plan("vessel-from-layers", 1, 1, Optional.empty(), Optional.empty(), java.util.Map.of()));
         String reference = sheets.of(entry).experiment().groups().stream()
@@ -114,7 +118,7 @@ class KeptResultTest extends HouseTest {
                         .map(slot -> group.key() + "[1]/" + slot.key()))
                 .findFirst()
                 .orElseThrow();
-        book.keep(
+        observationBook.keep(
                 UUID.randomUUID(),
                 entry.id(),
                 new Observation.Given(
@@ -130,7 +134,7 @@ class KeptResultTest extends HouseTest {
         EntrySheet first = sheets.of(entry);
         assertThat(first.stamps()).hasSize(2);
         assertThat(sheets.of(entry)).isSameAs(first);
-        book.decide(Optional.of(source.id()), Decision.Kind.TRIAL, "trial[1]", "out", "splashed", "Hawthorn");
+        decisionBook.decide(Optional.of(source.id()), Decision.Kind.TRIAL, "trial[1]", "out", "splashed", "Hawthorn");
         changed(entry, first);
     }
 
@@ -148,7 +152,7 @@ class KeptResultTest extends HouseTest {
                 .isEqualTo(shown);
         String state = database.queryForObject("select state from shown where entry_id = ?", String.class, entry.id());
         // as if an earlier method had given 9.10 from these readings
-        book.showing(new Shown.Key(entry.id(), state, 0), 9.1, 0.4, "J/°C");
+        shownBook.note(new Shown.Key(entry.id(), state, 0), 9.1, 0.4, "J/°C");
         calorimeters.add("another cup, so that nothing is kept", lab.sassafras.experiment.VesselKind.FOAM_CUP);
         assertThat(get("/entries/" + entry.id() + "/result").body())
                 .contains("these same readings gave 9.10 ± 0.40 J/°C (standard uncertainty), by method 0");

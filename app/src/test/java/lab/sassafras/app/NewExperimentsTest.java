@@ -43,11 +43,14 @@ class NewExperimentsTest extends HouseTest {
     }
 
     private Entry begin(BenchBrowser browser, String experiment) {
+        equip("new");
+        browser.page().reload();
         browser.page().check("input[value=" + experiment + "]");
         browser.page().selectOption("#vessel", "");
-        browser.page().click("button.act");
+        browser.equipped("new").page().click("button.act");
         browser.page().waitForURL("**/entries/**");
-        return book.entry(java.util.UUID.fromString(browser.page().url().replaceAll(".*/entries/|[?].*", "")))
+        return entryBook
+                .find(java.util.UUID.fromString(browser.page().url().replaceAll(".*/entries/|[?].*", "")))
                 .orElseThrow();
     }
 

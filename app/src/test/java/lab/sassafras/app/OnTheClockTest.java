@@ -72,7 +72,7 @@ class OnTheClockTest extends HouseTest {
             browser.press(" ");
             browser.page().waitForSelector(".clock-row.mixed");
             assertThat(traces.readings(trace.id())).hasSize(4);
-            assertThat(book.observations(entry.id()).at("curve[1]/trace"))
+            assertThat(observationBook.of(entry.id()).at("curve[1]/trace"))
                     .singleElement()
                     .satisfies(use -> assertThat(use.text()).matches(trace.id() + " from 0 to 86400 mixing 2?\\d+.*"));
             // the moment it asks for is told by the clock too
@@ -234,7 +234,7 @@ class OnTheClockTest extends HouseTest {
             browser.page().click("text=Keep these readings");
             browser.page().waitForURL("**/strip**");
             assertThat(traces.of(entry.bench())).hasSize(2);
-            assertThat(book.decisions(entry.id()).clocks()).containsOnlyKeys("curve[1]/trace", "curve[2]/trace");
+            assertThat(decisionBook.of(entry.id()).clocks()).containsOnlyKeys("curve[1]/trace", "curve[2]/trace");
             assertThat(browser.text("#strip-picture-title"))
                     .contains("6 readings from 0:00 to 3:00; mixing is not marked");
             browser.page().fill("#mixing", "1:15");

@@ -28,15 +28,16 @@ class OneAfternoonTest extends HouseTest {
         Hand hand = new Hand(address(""));
         String period = hand.openPeriod("set-up");
         hand.post(period + "/benches", "names=Bench+1%E2%80%934%2C+Hawthorn");
-        Period opened =
-                book.period(UUID.fromString(period.replace("/periods/", ""))).orElseThrow();
-        assertThat(book.benches(opened))
+        Period opened = periodBook
+                .find(UUID.fromString(period.replace("/periods/", "")))
+                .orElseThrow();
+        assertThat(periodBook.benches(opened))
                 .extracting(Bench::name)
                 .containsExactly("Bench 1", "Bench 2", "Bench 3", "Bench 4", "Hawthorn");
-        Bench second = book.benches(opened).get(1);
+        Bench second = periodBook.benches(opened).get(1);
         hand.post(period + "/benches/" + second.id(), "name=Window");
-        hand.post(period + "/benches/" + book.benches(opened).get(0).id(), "away=yes");
-        assertThat(book.benches(opened))
+        hand.post(period + "/benches/" + periodBook.benches(opened).get(0).id(), "away=yes");
+        assertThat(periodBook.benches(opened))
                 .extracting(Bench::name)
                 .contains("Window")
                 .doesNotContain("Bench 1", "Bench 2");
@@ -54,7 +55,8 @@ class OneAfternoonTest extends HouseTest {
         String period = hand.openPeriod("conventions");
         hand.join(period, "Rowan");
         hand.post(period + "/conventions", "school-water=4.18");
-        assertThat(book.period(UUID.fromString(period.replace("/periods/", "")))
+        assertThat(periodBook
+                        .find(UUID.fromString(period.replace("/periods/", "")))
                         .orElseThrow()
                         .schools())
                 .containsEntry("water", "4.18");
@@ -120,7 +122,7 @@ class OneAfternoonTest extends HouseTest {
         assertThat(hand.get("/shelf/own").body()).contains("struck out by Rowan", "it was paraffin");
         assertThat(hand.get(hand.begin("specific-heat-of-liquid")).body()).doesNotContain("candle");
         UUID id = UUID.fromString(entry.replace("/entries/", ""));
-        assertThat(book.observations(id).standingAt("shelf[1]/solid")).hasSize(1);
+        assertThat(observationBook.of(id).standingAt("shelf[1]/solid")).hasSize(1);
         assertThat(shelves.now().handbook(ReferenceShelf.VERSION).find(candle.key()))
                 .as("read where it was chosen")
                 .isPresent();
@@ -133,8 +135,8 @@ class OneAfternoonTest extends HouseTest {
      */
     @Test
     void theListSaysWhoIsOffHowFarTheyAreAndWhatWasSetAside() {
-        Entry entry = imported("8-salt.json");
-        Entry open = imported("4-still-at-the-bench.json");
+        Entry entry = alone("8-salt.json");
+        Entry open = alone("4-still-at-the-bench.json");
         Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Alder");
         String list = "/notebook?period=" + entry.period().id();
         assertThat(row(hand.get(list).body(), entry)).contains("finished").containsPattern("[+−]0\\.\\d");
@@ -174,7 +176,8 @@ class OneAfternoonTest extends HouseTest {
         Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Alder");
         assertThat(hand.get("/entries/" + entry.id() + "/result").body()).contains("needs your words for it");
         String path = "/entries/" + entry.id() + "/observations";
-        String struck = book.observations(entry.id())
+        String struck = observationBook
+                .of(entry.id())
                 .standingAt("mixed[1]/final")
                 .get(0)
                 .id()

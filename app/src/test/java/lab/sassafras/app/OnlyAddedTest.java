@@ -41,7 +41,7 @@ class OnlyAddedTest extends HouseTest {
         imports.take(example("solid-with-solution-on-a-clock"), "run.json", A_TEST)
                 .orThrow();
         get("/entries/" + entry.id() + "/result");
-        book.decide(
+        decisionBook.decide(
                 java.util.Optional.of(entry.id()),
                 lab.sassafras.app.record.Decision.Kind.TRIAL,
                 "trial[1]",
@@ -53,9 +53,9 @@ class OnlyAddedTest extends HouseTest {
                 java.util.UUID.randomUUID(),
                 entry,
                 new BenchWait.Given(1, "bath sample/start", 420, BenchWait.Outcome.BEGUN, "", "Rowan"));
-        int before = book.observations(entry.id()).all().size();
+        int before = observationBook.of(entry.id()).all().size();
         assertThatThrownBy(() -> database.execute(statement)).hasStackTraceContaining("only ever added");
-        assertThat(book.observations(entry.id()).all()).hasSize(before);
+        assertThat(observationBook.of(entry.id()).all()).hasSize(before);
     }
 
     @Test
@@ -72,8 +72,8 @@ class OnlyAddedTest extends HouseTest {
                 java.util.Optional.empty(),
                 null);
         var key = java.util.UUID.randomUUID();
-        book.keep(key, entry.id(), given);
-        book.keep(key, entry.id(), given);
-        assertThat(book.observations(entry.id()).at("water[1]/start")).hasSize(1);
+        observationBook.keep(key, entry.id(), given);
+        observationBook.keep(key, entry.id(), given);
+        assertThat(observationBook.of(entry.id()).at("water[1]/start")).hasSize(1);
     }
 }

@@ -50,7 +50,7 @@ class ProbesTest extends HouseTest {
     }
 
     private Map<String, String> clocks() {
-        return book.decisions(UUID.fromString(id())).clocks();
+        return decisionBook.of(UUID.fromString(id())).clocks();
     }
 
     @Test
@@ -108,7 +108,7 @@ class ProbesTest extends HouseTest {
         assertThat(keep("&column-2=new").statusCode()).isEqualTo(302);
         assertThat(keep("&column-2=new").statusCode()).isIn(302, 422);
         assertThat(clocks()).containsOnlyKeys("curve[1]/trace", "curve[2]/trace");
-        assertThat(book.opened(UUID.fromString(id()), "trial")).isEqualTo(2);
+        assertThat(entryBook.opened(UUID.fromString(id()), "trial")).isEqualTo(2);
     }
 
     /** A meter with no probe in it, text of another program, very many columns. */

@@ -48,11 +48,11 @@ class RunPagesTest extends HouseTest {
                 "seen[1]/density | assumed | 2.7 | g/mL | needs a ±"
             })
     void whatCannotBeIsRefusedAtItsPlace(String at, String role, String text, String unit, String said) {
-        int before = book.observations(entry.id()).all().size();
+        int before = observationBook.of(entry.id()).all().size();
         HttpResponse<String> answer = keep(at, role, text, unit, "");
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains(said).doesNotContain("Exception");
-        assertThat(book.observations(entry.id()).all()).hasSize(before);
+        assertThat(observationBook.of(entry.id()).all()).hasSize(before);
     }
 
     @Test
@@ -71,7 +71,7 @@ class RunPagesTest extends HouseTest {
         keep("sample[1]/carried", "tare", "5.00", "g", "");
         keep("sample[1]/carried", "gross", "6.00", "g", "");
         Observation empty =
-                book.observations(entry.id()).at("sample[1]/carried").get(0);
+                observationBook.of(entry.id()).at("sample[1]/carried").get(0);
         assertThat(keep("sample[1]/carried", "tare", "7.00", "g", "&supersedes=" + empty.id() + "&reason=misread")
                         .statusCode())
                 .as("full would then be below empty")
@@ -79,7 +79,7 @@ class RunPagesTest extends HouseTest {
         assertThat(keep("sample[1]/carried", "tare", "5.20", "g", "&supersedes=" + empty.id() + "&reason=misread")
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(book.observations(entry.id()).standing())
+        assertThat(observationBook.of(entry.id()).standing())
                 .filteredOn(each -> each.address().equals("sample[1]/carried"))
                 .extracting(Observation::text)
                 .containsExactly("6.00", "5.20");
@@ -95,7 +95,7 @@ class RunPagesTest extends HouseTest {
 
     @Test
     void aReasonHasAnEnd() {
-        Observation any = book.observations(entry.id()).standing().get(1);
+        Observation any = observationBook.of(entry.id()).standing().get(1);
         HttpResponse<String> answer = keep(
                 any.address(), any.role(), "48.90", "g", "&supersedes=" + any.id() + "&reason=" + "x".repeat(5000));
         assertThat(answer.statusCode()).isEqualTo(422);
@@ -114,7 +114,7 @@ class RunPagesTest extends HouseTest {
     void onlyWhatTheExperimentRepeatsCanBeOpened() {
         assertThat(post("/entries/" + entry.id() + "/open", "what=trial").statusCode())
                 .isEqualTo(302);
-        assertThat(book.opened(entry.id(), "trial")).isEqualTo(2);
+        assertThat(entryBook.opened(entry.id(), "trial")).isEqualTo(2);
         assertThat(post("/entries/" + entry.id() + "/open", "what=water").body())
                 .contains("There is nothing of that name to add");
         assertThat(post("/entries", "experiment=alchemy").body()).contains("Choose an experiment to begin");

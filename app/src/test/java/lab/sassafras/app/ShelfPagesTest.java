@@ -104,8 +104,8 @@ class ShelfPagesTest extends HouseTest {
             browser.page().click("text=Open the period");
             browser.page().waitForURL("**/periods/*");
             assertThat(browser.text(".page.left")).contains("specific heat of water 4.18 J/(g·°C)", "decimal point");
-            Period period = book.period(
-                            java.util.UUID.fromString(browser.page().url().replaceAll(".*/", "")))
+            Period period = periodBook
+                    .find(java.util.UUID.fromString(browser.page().url().replaceAll(".*/", "")))
                     .orElseThrow();
             assertThat(period.schools())
                     .containsEntry("water", "4.18")

@@ -30,7 +30,7 @@ class StandingLinesTest extends HouseTest {
                     .orThrow();
         }
         Period period = last.period();
-        List<Entry> entries = book.entriesOf(period);
+        List<Entry> entries = entryBook.of(period);
         assertThat(lines.of(entries, period, Duration.ZERO)).hasSize(40).anyMatch(StandingLine::waiting);
         List<StandingLine> worked = lines.of(entries, period, Duration.ofMinutes(1));
         assertThat(worked)
@@ -38,7 +38,7 @@ class StandingLinesTest extends HouseTest {
                 .allMatch(line -> line.result().isPresent());
         assertThat(get("/notebook?period=" + period.id()).body()).doesNotContain("being worked out");
 
-        book.decide(Optional.of(last.id()), Decision.Kind.TRIAL, "trial[1]", "out", "splashed", "Hawthorn");
+        decisionBook.decide(Optional.of(last.id()), Decision.Kind.TRIAL, "trial[1]", "out", "splashed", "Hawthorn");
         List<StandingLine> after = lines.of(entries, period, Duration.ofMinutes(1));
         assertThat(after.get(0).result())
                 .as("the entry decided about")

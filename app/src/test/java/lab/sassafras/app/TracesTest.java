@@ -127,11 +127,11 @@ class TracesTest extends HouseTest {
         assertThat(clocks.of(sheets.of(entry), 1)).map(ClockReadings::id).contains(newer.id());
         keep(sheets.of(entry), 1, TraceUse.whole(older.id().toString(), 180), "", entry.bench());
         assertThat(clocks.of(sheets.of(entry), 1)).map(ClockReadings::id).contains(older.id());
-        book.open(entry.id(), "trial", "Juniper");
+        entryBook.open(entry.id(), "trial", "Juniper");
         assertThat(clocks.of(sheets.of(entry), 2)).map(ClockReadings::id).contains(newer.id());
         // another bench's readings are no choice
         Entry other = imported("2-grey-slug.json");
-        Trace elsewhere = begun(book.join(other.period(), "Somewhere else"), curve());
+        Trace elsewhere = begun(periodBook.join(other.period(), "Somewhere else"), curve());
         assertThat(clocks.of(sheets.of(other), 1)).isEmpty();
         assertThatThrownBy(() ->
                         keep(sheets.of(other), 1, TraceUse.whole(elsewhere.id().toString(), 180), "", other.bench()))
@@ -151,14 +151,14 @@ class TracesTest extends HouseTest {
         keep(sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
         keep(sheets.of(entry), 1, TraceUse.whole(trace, 180), "", entry.bench());
         keep(sheets.of(entry), 1, TraceUse.whole(trace, 175), "seen on the video", entry.bench());
-        assertThat(book.observations(entry.id()).at("curve[1]/trace")).hasSize(2);
+        assertThat(observationBook.of(entry.id()).at("curve[1]/trace")).hasSize(2);
         assertThat(Clocks.use(sheets.of(entry), 1)).map(TraceUse::mixing).contains(175.0);
         telling.brokenOff(sheets.of(entry), 1, "begun anew", Actor.at(entry.bench()))
                 .orThrow();
         assertThat(Clocks.use(sheets.of(entry), 1)).isEmpty();
         telling.brokenOff(sheets.of(entry), 1, "begun anew", Actor.at(entry.bench()))
                 .orThrow();
-        assertThat(book.observations(entry.id()).at("curve[1]/trace")).hasSize(3);
+        assertThat(observationBook.of(entry.id()).at("curve[1]/trace")).hasSize(3);
     }
 
     /** A kept result is made anew by a reading, by setting one aside, and by a reading of the room at another bench. */
@@ -183,7 +183,7 @@ class TracesTest extends HouseTest {
                                 .readings()
                                 .size()
                         + 1);
-        book.decide(
+        decisionBook.decide(
                 Optional.of(entry.id()),
                 Decision.Kind.READING,
                 Decisions.reading(trace, 570),
@@ -199,7 +199,7 @@ class TracesTest extends HouseTest {
                 .isEqualTo(
                         first.sheet().setting().traces().get(trace.toString()).readings());
         EntrySheet before = sheets.of(entry);
-        traces.readRoom(UUID.randomUUID(), book.join(entry.period(), "Elder"), Optional.empty(), 20.5, "20.5");
+        traces.readRoom(UUID.randomUUID(), periodBook.join(entry.period(), "Elder"), Optional.empty(), 20.5, "20.5");
         assertThat(sheets.of(entry)).isNotSameAs(before);
         assertThat(clocks.room(entry.period(), clocks.of(before, 1).orElseThrow()))
                 .as("what is read here is not of a run that was brought in")
@@ -219,7 +219,7 @@ class TracesTest extends HouseTest {
             double shown = 17;
             for (int minute : new int[] {-16, -14, 5, 24, 26}) {
                 SettableWeather.clockOff(Duration.ofHours(-10).plusMinutes(minute));
-                Bench other = book.join(entry.period(), "Elder");
+                Bench other = periodBook.join(entry.period(), "Elder");
                 traces.readRoom(UUID.randomUUID(), other, Optional.empty(), ++shown, "" + shown);
             }
             assertThat(traces.room(entry.period(), ran, 600)).containsExactly(19.0, 20.0, 21.0);
@@ -302,7 +302,7 @@ class TracesTest extends HouseTest {
         assertThat(read.counting()).hasSize(18).contains(new Reading(60, 21.7)).doesNotContain(new Reading(60, 21.0));
         assertThat(read.at(60)).map(ClockReadings.Line::time).contains("1:00");
         assertThat(read.at(61)).isEmpty();
-        book.decide(
+        decisionBook.decide(
                 Optional.of(entry.id()),
                 Decision.Kind.READING,
                 Decisions.reading(trace.id(), 60),
@@ -310,7 +310,7 @@ class TracesTest extends HouseTest {
                 "cup was touched",
                 "Juniper");
         assertThat(clocks.of(sheets.of(entry), 1).orElseThrow().counting()).hasSize(17);
-        book.decide(
+        decisionBook.decide(
                 Optional.of(entry.id()),
                 Decision.Kind.READING,
                 Decisions.reading(trace.id(), 60),

@@ -73,11 +73,11 @@ class WeatherInUseTest extends HouseTest {
                 Measured.independent(9, 1),
                 100,
                 new Calibration.Adoption("second", "Alder", "test"));
-        Entry later = book.begin(
+        Entry later = entryBook.begin(
                 first.bench(),
                 new Entry.Plan("fusion-of-ice", 1, 2, Optional.empty(), Optional.empty(), java.util.Map.of()));
         assertThat(shelves.now().inUse(cup).map(Calibration::id)).contains(second.id());
-        assertThat(book.entriesOf(first.bench()).get(0).id()).isEqualTo(later.id());
+        assertThat(entryBook.of(first.bench()).get(0).id()).isEqualTo(later.id());
         assertThat(later.createdAt()).isBefore(first.createdAt());
     }
 }

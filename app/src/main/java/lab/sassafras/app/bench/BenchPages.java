@@ -9,7 +9,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
@@ -28,12 +29,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class BenchPages {
 
-    private final LabBook book;
+    private final EntryBook entryBook;
+    private final PeriodBook periodBook;
     private final Shelves shelves;
     private final BeginEntry beginning;
 
-    BenchPages(LabBook book, Shelves shelves, BeginEntry beginning) {
-        this.book = book;
+    BenchPages(EntryBook entryBook, PeriodBook periodBook, Shelves shelves, BeginEntry beginning) {
+        this.entryBook = entryBook;
+        this.periodBook = periodBook;
         this.shelves = shelves;
         this.beginning = beginning;
     }
@@ -48,7 +51,7 @@ class BenchPages {
         model.addAttribute("bench", bench);
         model.addAttribute(
                 "entries",
-                book.entriesOf(bench).stream()
+                entryBook.of(bench).stream()
                         .map(entry -> EntryLine.of(entry, bench.period().zone()))
                         .toList());
         model.addAttribute("experiments", Experiments.all());
@@ -67,10 +70,10 @@ class BenchPages {
 
     /** The vessel this bench used last; else one that no other bench of the period has in hand, so that all differ. */
     private String proposed(Bench bench, Shelf shelf) {
-        List<UUID> mine = book.entriesOf(bench).stream()
+        List<UUID> mine = entryBook.of(bench).stream()
                 .flatMap(entry -> entry.vesselId().stream())
                 .toList();
-        Set<UUID> taken = book.entriesOf(bench.period()).stream()
+        Set<UUID> taken = entryBook.of(bench.period()).stream()
                 .filter(entry -> !entry.bench().id().equals(bench.id()))
                 .flatMap(entry -> entry.vesselId().stream())
                 .collect(Collectors.toSet());
@@ -78,8 +81,8 @@ class BenchPages {
                 .map(Vessel::id)
                 .filter(id -> !taken.contains(id))
                 .toList();
-        List<UUID> waiting = book.benches(bench.period()).stream()
-                .filter(each -> book.entriesOf(each).isEmpty())
+        List<UUID> waiting = periodBook.benches(bench.period()).stream()
+                .filter(each -> entryBook.of(each).isEmpty())
                 .map(Bench::id)
                 .toList();
         return mine.stream()

@@ -18,8 +18,9 @@ import java.util.stream.Stream;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Added;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.Stamps;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -47,7 +48,8 @@ class Changes {
     private static final String ENTRIES = "entries";
     private static final int LONGEST_NAME = 40;
 
-    private final LabBook book;
+    private final EntryBook entryBook;
+    private final PeriodBook periodBook;
     private final Stamps stamps;
     private final Streams streams;
     /** In which period a bench or the bench of an entry is. */
@@ -61,8 +63,9 @@ class Changes {
         return thread;
     });
 
-    Changes(LabBook book, Stamps stamps, Streams streams) {
-        this.book = book;
+    Changes(EntryBook entryBook, PeriodBook periodBook, Stamps stamps, Streams streams) {
+        this.entryBook = entryBook;
+        this.periodBook = periodBook;
         this.stamps = stamps;
         this.streams = streams;
     }
@@ -82,8 +85,8 @@ class Changes {
             HttpServletRequest request,
             HttpServletResponse response)
             throws IOException {
-        Optional<Entry> entry = of.equals("entries") ? book.entry(id) : Optional.empty();
-        Optional<Period> period = of.equals("periods") ? book.period(id) : Optional.empty();
+        Optional<Entry> entry = of.equals("entries") ? entryBook.find(id) : Optional.empty();
+        Optional<Period> period = of.equals("periods") ? periodBook.find(id) : Optional.empty();
         if (entry.isEmpty() && period.isEmpty()) {
             throw new NotFound("There is nothing at that address that changes.");
         }
@@ -149,8 +152,8 @@ class Changes {
 
     private Optional<UUID> period(Added added) {
         Optional<UUID> period = (added.of() == Added.Of.BENCH
-                        ? book.bench(added.id())
-                        : book.entry(added.id()).map(Entry::bench))
+                        ? periodBook.bench(added.id())
+                        : entryBook.find(added.id()).map(Entry::bench))
                 .map(each -> each.period().id());
         period.ifPresent(each -> periods.put(added.id(), each));
         return period;

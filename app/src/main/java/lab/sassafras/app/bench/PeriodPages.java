@@ -13,8 +13,9 @@ import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.SetUpPeriod;
 import lab.sassafras.convention.Conventions;
@@ -33,14 +34,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class PeriodPages {
 
-    private final LabBook book;
+    private final PeriodBook periodBook;
+    private final EntryBook entryBook;
     private final SetUpPeriod settingUp;
     private final WhoIsHere who;
     private final Clock clock;
 
-    PeriodPages(LabBook book, SetUpPeriod settingUp, WhoIsHere who, Clock clock) {
+    PeriodPages(PeriodBook periodBook, EntryBook entryBook, SetUpPeriod settingUp, WhoIsHere who, Clock clock) {
         this.settingUp = settingUp;
-        this.book = book;
+        this.periodBook = periodBook;
+        this.entryBook = entryBook;
         this.who = who;
         this.clock = clock;
     }
@@ -76,7 +79,7 @@ class PeriodPages {
     }
 
     private String form(Model model, NewPeriod form) {
-        model.addAttribute("periods", book.periods());
+        model.addAttribute("periods", periodBook.all());
         model.addAttribute("form", form);
         model.addAttribute("questions", Question.all());
         model.addAttribute(
@@ -131,7 +134,7 @@ class PeriodPages {
             @PathVariable UUID bench,
             @RequestParam(defaultValue = "") String name,
             @RequestParam Optional<String> away) {
-        Bench meant = book.benches(find(id)).stream()
+        Bench meant = periodBook.benches(find(id)).stream()
                 .filter(each -> each.id().equals(bench))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("There is no bench at that address."));
@@ -157,22 +160,22 @@ class PeriodPages {
     }
 
     private Period find(UUID id) {
-        return book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        return periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
     }
 
     private String period(Period period, Model model, String typed, @Nullable String problem) {
         Conventions conventions = Conventions.of(period.schools());
         model.addAttribute("period", period);
-        model.addAttribute("periods", book.periods());
-        List<Bench> benches = book.benches(period);
+        model.addAttribute("periods", periodBook.all());
+        List<Bench> benches = periodBook.benches(period);
         model.addAttribute("benches", benches);
         model.addAttribute(
                 "empty",
                 benches.stream()
-                        .filter(bench -> book.entriesOf(bench).isEmpty())
+                        .filter(bench -> entryBook.of(bench).isEmpty())
                         .map(Bench::id)
                         .toList());
-        model.addAttribute("begun", book.begun(period));
+        model.addAttribute("begun", periodBook.begun(period));
         model.addAttribute("questions", Question.all());
         model.addAttribute("conventions", conventions);
         model.addAttribute("typed", typed);

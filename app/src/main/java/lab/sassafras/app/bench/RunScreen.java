@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.sheet.ClassPaces;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -29,16 +29,16 @@ import org.springframework.ui.Model;
 @Component
 class RunScreen {
 
-    private final LabBook book;
+    private final EntryBook entryBook;
     private final EntrySheets sheets;
     private final Instruments instruments;
     private final WaitScreen waits;
     private final ClassPaces paces;
 
-    RunScreen(LabBook book, EntrySheets sheets, Instruments instruments, WaitScreen waits, ClassPaces paces) {
+    RunScreen(EntryBook entryBook, EntrySheets sheets, Instruments instruments, WaitScreen waits, ClassPaces paces) {
         this.paces = paces;
         this.waits = waits;
-        this.book = book;
+        this.entryBook = entryBook;
         this.sheets = sheets;
         this.instruments = instruments;
     }
@@ -80,7 +80,7 @@ class RunScreen {
     }
 
     private Entry found(UUID id) {
-        return book.entry(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
+        return entryBook.find(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
     }
 
     /** The trial an address belongs to; else the one wished for, else the last. */

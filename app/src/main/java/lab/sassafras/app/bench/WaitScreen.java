@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.app.record.BenchWait;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Paces;
 import lab.sassafras.app.record.Traces;
@@ -33,15 +33,15 @@ class WaitScreen {
 
     private final Paces paces;
     private final ClassPaces ofClass;
-    private final LabBook book;
+    private final EntryBook entryBook;
     private final EntrySheets sheets;
     private final Traces traces;
     private final Clock clock;
 
-    WaitScreen(Paces paces, ClassPaces ofClass, LabBook book, EntrySheets sheets, Traces traces, Clock clock) {
+    WaitScreen(Paces paces, ClassPaces ofClass, EntryBook entryBook, EntrySheets sheets, Traces traces, Clock clock) {
         this.paces = paces;
         this.ofClass = ofClass;
-        this.book = book;
+        this.entryBook = entryBook;
         this.sheets = sheets;
         this.traces = traces;
         this.clock = clock;
@@ -84,7 +84,7 @@ class WaitScreen {
     private Optional<Waiting.Timer> timer(EntrySheet here, int trial, BenchWait wait) {
         boolean own = wait.entryId().equals(here.entry().id());
         Optional<EntrySheet> entry =
-                own ? Optional.of(here) : book.entry(wait.entryId()).map(sheets::of);
+                own ? Optional.of(here) : entryBook.find(wait.entryId()).map(sheets::of);
         return entry.flatMap(each -> each.experiment().paces().stream()
                 .filter(pace -> pace.key().equals(wait.pace()))
                 .filter(pace -> !readSince(each, pace, wait))

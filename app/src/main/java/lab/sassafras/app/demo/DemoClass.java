@@ -6,7 +6,7 @@ import java.util.Optional;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
@@ -27,7 +27,7 @@ class DemoClass implements CommandLineRunner {
 
     private static final Actor HAWTHORN = Actor.house("Hawthorn");
 
-    private final LabBook book;
+    private final PeriodBook periodBook;
     private final BringInRun imports;
     private final AdoptConstant adopting;
     private final TakeDecision deciding;
@@ -36,14 +36,14 @@ class DemoClass implements CommandLineRunner {
     private final EntrySheets sheets;
 
     DemoClass(
-            LabBook book,
+            PeriodBook periodBook,
             BringInRun imports,
             AdoptConstant adopting,
             TakeDecision deciding,
             KeepShelf keeping,
             Shelves shelves,
             EntrySheets sheets) {
-        this.book = book;
+        this.periodBook = periodBook;
         this.imports = imports;
         this.adopting = adopting;
         this.deciding = deciding;
@@ -55,7 +55,7 @@ class DemoClass implements CommandLineRunner {
     @Override
     @Transactional
     public void run(String... arguments) throws IOException {
-        if (!book.periods().isEmpty()) {
+        if (!periodBook.all().isEmpty()) {
             return;
         }
         Entry calibrated = take("1-calibration.json");

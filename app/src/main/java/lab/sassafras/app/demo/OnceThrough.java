@@ -7,7 +7,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.util.Objects;
 import java.util.stream.Stream;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.PeriodBook;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -22,10 +23,12 @@ import org.springframework.stereotype.Component;
 @Profile("once")
 class OnceThrough {
 
-    private final LabBook book;
+    private final EntryBook entryBook;
+    private final PeriodBook periodBook;
 
-    OnceThrough(LabBook book) {
-        this.book = book;
+    OnceThrough(EntryBook entryBook, PeriodBook periodBook) {
+        this.entryBook = entryBook;
+        this.periodBook = periodBook;
     }
 
     @EventListener
@@ -35,7 +38,7 @@ class OnceThrough {
                 .getPort();
         HttpClient http = HttpClient.newHttpClient();
         String entry =
-                "/entries/" + book.entriesOf(book.periods().get(0)).get(0).id();
+                "/entries/" + entryBook.of(periodBook.all().get(0)).get(0).id();
         for (String path : Stream.of("/periods", "/notebook", "/shelf", entry, entry + "/result", "/nowhere")
                 .toList()) {
             http.send(

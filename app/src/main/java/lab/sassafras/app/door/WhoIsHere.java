@@ -8,7 +8,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.PeriodBook;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Component;
@@ -19,10 +19,10 @@ public class WhoIsHere {
 
     private static final String COOKIE = "sassafras-bench";
 
-    private final LabBook book;
+    private final PeriodBook periodBook;
 
-    WhoIsHere(LabBook book) {
-        this.book = book;
+    WhoIsHere(PeriodBook periodBook) {
+        this.periodBook = periodBook;
     }
 
     Optional<Bench> bench(HttpServletRequest request) {
@@ -30,7 +30,7 @@ public class WhoIsHere {
                 .filter(cookie -> cookie.getName().equals(COOKIE))
                 .findFirst()
                 .flatMap(cookie -> identity(cookie.getValue()))
-                .flatMap(book::bench);
+                .flatMap(periodBook::bench);
     }
 
     public void sitDown(Bench bench, HttpServletResponse response) {

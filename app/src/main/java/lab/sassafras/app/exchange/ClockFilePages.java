@@ -16,7 +16,7 @@ import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.runfile.ObservationTable;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.sheet.Clocks;
@@ -54,7 +54,7 @@ class ClockFilePages {
     private static final int SHOWN = 6;
     private static final int MOST_WRONG = 20;
 
-    private final LabBook book;
+    private final EntryBook entryBook;
     private final EntrySheets sheets;
     private final Clocks clocks;
     private final AppendReadings appending;
@@ -67,13 +67,13 @@ class ClockFilePages {
             .build();
 
     ClockFilePages(
-            LabBook book,
+            EntryBook entryBook,
             EntrySheets sheets,
             Clocks clocks,
             AppendReadings appending,
             Instruments instruments,
             HouseSettings settings) {
-        this.book = book;
+        this.entryBook = entryBook;
         this.sheets = sheets;
         this.clocks = clocks;
         this.appending = appending;
@@ -258,7 +258,8 @@ class ClockFilePages {
     }
 
     private EntrySheet entry(UUID id, int trial) {
-        return book.entry(id)
+        return entryBook
+                .find(id)
                 .map(sheets::of)
                 .filter(each -> Clocks.placeOf(each, trial).isPresent()
                         && trial >= 1

@@ -18,8 +18,9 @@ import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.runfile.ObservationTable;
 import lab.sassafras.app.runfile.ReducedFile;
 import lab.sassafras.app.runfile.RunFileWriter;
@@ -51,7 +52,8 @@ class ExchangePages {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int MOST_ASKED = 20;
 
-    private final LabBook book;
+    private final PeriodBook periodBook;
+    private final EntryBook entryBook;
     private final EntrySheets sheets;
     private final RunFileWriter writer;
     private static final Logger LOG = LoggerFactory.getLogger(ExchangePages.class);
@@ -66,13 +68,15 @@ class ExchangePages {
             .build();
 
     ExchangePages(
-            LabBook book,
+            PeriodBook periodBook,
+            EntryBook entryBook,
             EntrySheets sheets,
             RunFileWriter writer,
             ReduceRun reducing,
             HouseSettings settings,
             BringInRun imports) {
-        this.book = book;
+        this.periodBook = periodBook;
+        this.entryBook = entryBook;
         this.sheets = sheets;
         this.writer = writer;
         this.reducing = reducing;
@@ -98,9 +102,9 @@ class ExchangePages {
 
     @GetMapping("/periods/{id}/observations.csv")
     ResponseEntity<byte[]> ofPeriod(@PathVariable UUID id) {
-        Period period = book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        Period period = periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
         String table = ObservationTable.csv(
-                book.entriesOf(period).stream().map(sheets::of).toList());
+                entryBook.of(period).stream().map(sheets::of).toList());
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(
@@ -170,7 +174,7 @@ class ExchangePages {
         model.addAttribute(
                 "earlier",
                 earlier.stream()
-                        .flatMap(each -> book.entry(each.subject()).stream()
+                        .flatMap(each -> entryBook.find(each.subject()).stream()
                                 .map(entry -> new Earlier(
                                         entry.id(),
                                         EntryLine.of(entry, entry.period().zone())
@@ -221,6 +225,6 @@ class ExchangePages {
     }
 
     private Entry find(UUID id) {
-        return book.entry(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
+        return entryBook.find(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
     }
 }

@@ -10,8 +10,8 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Shown;
+import lab.sassafras.app.record.ShownBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.expression.Estimate;
@@ -32,12 +32,12 @@ class FirstShown {
     /** Relative difference of two numbers that are one and the same. */
     private static final double SAME = 1e-9;
 
-    private final LabBook book;
+    private final ShownBook shownBook;
     private final Cache<EntrySheet, Optional<String>> said =
             Caffeine.newBuilder().weakKeys().build();
 
-    FirstShown(LabBook book) {
-        this.book = book;
+    FirstShown(ShownBook shownBook) {
+        this.shownBook = shownBook;
     }
 
     /** What was shown before, in words, where today's method gives another number from the same readings. */
@@ -49,7 +49,7 @@ class FirstShown {
         return entry.reduction().result().flatMap(now -> {
             int method = entry.experiment().method();
             String state = state(entry);
-            List<Shown> before = book.shown(entry.entry().id(), state);
+            List<Shown> before = shownBook.of(entry.entry().id(), state);
             if (before.stream().noneMatch(each -> each.method() == method)) {
                 note(entry, new Shown.Key(entry.entry().id(), state, method), now);
             }
@@ -63,7 +63,7 @@ class FirstShown {
     /** A number that cannot be noted, as on a full disk, is shown all the same. */
     private void note(EntrySheet entry, Shown.Key key, Estimate now) {
         try {
-            book.showing(
+            shownBook.note(
                     key,
                     now.value(),
                     now.uncertainty(),

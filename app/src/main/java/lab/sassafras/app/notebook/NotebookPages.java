@@ -17,8 +17,9 @@ import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.Stamps;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -43,15 +44,17 @@ class NotebookPages {
     private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
 
-    private final LabBook book;
+    private final PeriodBook periodBook;
+    private final EntryBook entryBook;
     private final StandingLines lines;
     private final EntrySheets sheets;
 
     private final Stamps stamps;
 
-    NotebookPages(LabBook book, StandingLines lines, EntrySheets sheets, Stamps stamps) {
+    NotebookPages(PeriodBook periodBook, EntryBook entryBook, StandingLines lines, EntrySheets sheets, Stamps stamps) {
         this.stamps = stamps;
-        this.book = book;
+        this.periodBook = periodBook;
+        this.entryBook = entryBook;
         this.lines = lines;
         this.sheets = sheets;
     }
@@ -72,9 +75,9 @@ class NotebookPages {
 
     @GetMapping("/notebook")
     String notebook(@RequestParam Optional<UUID> period, Optional<Actor> actor, Model model) {
-        List<Period> periods = book.periods();
+        List<Period> periods = periodBook.all();
         Optional<Period> shown = period.map(id ->
-                        book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address.")))
+                        periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address.")))
                 .or(() -> actor.flatMap(Actor::seat).map(Bench::period))
                 .or(() -> periods.stream().findFirst());
         model.addAttribute("periods", periods);
@@ -103,11 +106,12 @@ class NotebookPages {
     /** Every entry of a period one after another, as pages to print. */
     @GetMapping("/periods/{id}/pages")
     String printed(@PathVariable UUID id, Model model) {
-        Period period = book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
-        List<Entry> entries = new ArrayList<>(book.entriesOf(period));
+        Period period = periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        List<Entry> entries = new ArrayList<>(entryBook.of(period));
         Collections.reverse(entries);
         model.addAttribute("period", period);
-        model.addAttribute("printed", entries.stream().map(this::printed).toList());
+        model.addAttribute("none", entries.isEmpty());
+        model.addAttribute("printed", new PrintedPages(entries, this::printed));
         return "pages";
     }
 
@@ -125,7 +129,7 @@ class NotebookPages {
     }
 
     private List<Page> pages(Period period) {
-        List<Entry> entries = book.entriesOf(period);
+        List<Entry> entries = entryBook.of(period);
         Map<UUID, StandingLine> standing = lines.of(entries, period, A_MOMENT).stream()
                 .collect(Collectors.toMap(StandingLine::entry, Function.identity()));
         return entries.stream()

@@ -8,7 +8,8 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.OriginBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
@@ -31,7 +32,8 @@ class ResultPages {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
-    private final LabBook book;
+    private final OriginBook originBook;
+    private final EntryBook entryBook;
     private final EntrySheets sheets;
     private final Shelves shelves;
     private final AdoptConstant adopting;
@@ -39,13 +41,15 @@ class ResultPages {
     private final FirstShown firstShown;
 
     ResultPages(
-            LabBook book,
+            OriginBook originBook,
+            EntryBook entryBook,
             EntrySheets sheets,
             Shelves shelves,
             AdoptConstant adopting,
             TakeDecision deciding,
             FirstShown firstShown) {
-        this.book = book;
+        this.originBook = originBook;
+        this.entryBook = entryBook;
         this.sheets = sheets;
         this.shelves = shelves;
         this.adopting = adopting;
@@ -65,7 +69,8 @@ class ResultPages {
         model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
         model.addAttribute(
                 "broughtIn",
-                book.broughtIn(id)
+                originBook
+                        .of(id)
                         .map(each -> each.who() + ", "
                                 + WrittenTime.of(
                                         each.madeAt(), entry.entry().period().zone(), DAY) + ", from "
@@ -179,7 +184,7 @@ class ResultPages {
     }
 
     private EntrySheet sheet(UUID id) {
-        Entry entry = book.entry(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
+        Entry entry = entryBook.find(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
         return sheets.of(entry);
     }
 }

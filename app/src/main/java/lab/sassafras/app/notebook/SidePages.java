@@ -1,32 +1,31 @@
 package lab.sassafras.app.notebook;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.app.chart.SidePicture;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
-import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.app.sheet.BesideLine;
+import lab.sassafras.app.sheet.StandingLines;
 import lab.sassafras.app.sheet.WrittenTime;
-import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.presentation.Typeset;
 import lab.sassafras.substance.Reference;
-import lab.sassafras.verdict.Agreement;
-import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.SideBySide;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -40,12 +39,17 @@ class SidePages {
     private static final java.time.format.DateTimeFormatter HOUR =
             java.time.format.DateTimeFormatter.ofPattern("HH:mm", java.util.Locale.ENGLISH);
 
-    private final LabBook book;
-    private final EntrySheets sheets;
+    /** How long a first visit waits for what is not worked yet; the rest is said to be in hand. */
+    private static final Duration A_WHILE = Duration.ofSeconds(2);
 
-    SidePages(LabBook book, EntrySheets sheets) {
-        this.book = book;
-        this.sheets = sheets;
+    private final PeriodBook periodBook;
+    private final EntryBook entryBook;
+    private final StandingLines lines;
+
+    SidePages(PeriodBook periodBook, EntryBook entryBook, StandingLines lines) {
+        this.periodBook = periodBook;
+        this.entryBook = entryBook;
+        this.lines = lines;
     }
 
     /**
@@ -88,24 +92,19 @@ class SidePages {
      */
     public record Row(UUID id, String label, String result, boolean off, String repeat, SidePicture.Row row) {}
 
-    /** An entry that has a result of its first sample. */
-    private record Worked(Entry entry, String label, Reduction reduction, Estimate result) {}
-
     @GetMapping("/periods/{id}/beside/{experiment}")
     String beside(@PathVariable UUID id, @PathVariable String experiment, Model model) {
-        Period period = book.period(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        Period period = periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
         Experiment kind =
                 Experiments.find(experiment).orElseThrow(() -> new NotFound("There is no experiment of that name."));
-        Map<String, List<Worked>> groups = new LinkedHashMap<>();
-        List<Entry> open = new ArrayList<>();
-        book.entriesOf(period).stream()
+        List<Entry> entries = entryBook.of(period).stream()
                 .filter(entry -> entry.experiment().equals(kind.key()))
                 .sorted(java.util.Comparator.comparing(Entry::createdAt))
-                .forEach(entry -> worked(entry, period)
-                        .ifPresentOrElse(
-                                each -> groups.computeIfAbsent(of(each), any -> new ArrayList<>())
-                                        .add(each),
-                                () -> open.add(entry)));
+                .toList();
+        Map<UUID, Optional<BesideLine>> beside = lines.beside(entries, period, A_WHILE);
+        Map<String, List<BesideLine>> groups = beside.values().stream()
+                .flatMap(Optional::stream)
+                .collect(Collectors.groupingBy(BesideLine::what, LinkedHashMap::new, Collectors.toList()));
         model.addAttribute("period", period);
         model.addAttribute("title", kind.words().title());
         model.addAttribute(
@@ -113,55 +112,28 @@ class SidePages {
                 groups.entrySet().stream()
                         .map(each -> together(each.getKey(), each.getValue(), period.figures()))
                         .toList());
-        model.addAttribute("open", open.size());
+        model.addAttribute("waiting", entries.size() - beside.size());
+        model.addAttribute(
+                "open", beside.values().stream().filter(Optional::isEmpty).count());
         return "beside";
     }
 
-    private Optional<Worked> worked(Entry entry, Period period) {
-        EntrySheet sheet = sheets.of(entry);
-        return sheet.reduction()
-                .result()
-                .map(result -> new Worked(
-                        entry,
-                        entry.bench().name() + ", " + WrittenTime.of(entry.createdAt(), period.zone(), HOUR),
-                        sheet.reduction(),
-                        result));
+    private static String label(BesideLine each) {
+        Entry entry = each.entry();
+        return entry.bench().name() + ", "
+                + WrittenTime.of(entry.createdAt(), entry.period().zone(), HOUR);
     }
 
-    /** What it is of: only results of one thing in one unit lie beside each other. */
-    private static String of(Worked each) {
-        Optional<String> vessel = each.reduction().sheet().experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT
-                ? each.reduction().sheet().setting().calorimeter().map(Calorimeter::name)
-                : Optional.empty();
-        if (vessel.isPresent()) {
-            return vessel.get();
-        }
-        String what = each.reduction()
-                .equation()
-                .map(equation -> equation.text())
-                .or(() -> reference(each).map(Reference::name))
-                .orElse("");
-        return what.isEmpty() ? each.reduction().unknown() : what;
-    }
-
-    private static Optional<Reference> reference(Worked each) {
-        return each.reduction().agreement(each.reduction().samples().get(0)).map(Agreement::reference);
-    }
-
-    private static Together together(String title, List<Worked> all, Figures figures) {
-        Reduction first = all.get(0).reduction();
-        List<Worked> alike = all.stream()
-                .filter(each -> each.reduction().unit() == first.unit())
-                .toList();
+    private static Together together(String title, List<BesideLine> all, Figures figures) {
+        BesideLine first = all.get(0);
+        List<BesideLine> alike =
+                all.stream().filter(each -> each.unit() == first.unit()).toList();
         BenchUnit unit = first.unit();
         Presentation presentation = first.presentation();
-        Optional<Reference> reference = reference(alike.get(0));
+        Optional<Reference> reference = first.reference();
         SideBySide side = SideBySide.of(
                 alike.stream()
-                        .map(each -> new SideBySide.Given(
-                                each.label(),
-                                each.result(),
-                                each.reduction().samples().get(0).interval().orElseThrow()))
+                        .map(each -> new SideBySide.Given(label(each), each.result(), each.interval()))
                         .toList(),
                 reference,
                 unit.symbol(),
@@ -187,17 +159,14 @@ class SidePages {
             rows.add(new Row(
                     alike.get(i).entry().id(),
                     entry.label(),
-                    written(alike.get(i)
-                            .reduction()
-                            .written(alike.get(i).reduction().samples().get(0))
-                            .orElseThrow()),
+                    written(alike.get(i).written()),
                     entry.off(),
                     entry.repeat().orElse(""),
                     picture.rows().get(i)));
         }
         return new Together(
                 title,
-                first.equation().map(Typeset::of).orElse(List.of()),
+                first.equation(),
                 side.together().stream()
                         .flatMap(each -> Stream.of(
                                 new Mean(

@@ -9,7 +9,7 @@ import lab.sassafras.app.chart.StripPicture;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -45,14 +45,14 @@ class StripPages {
     private static final double COVERAGE = 0.95;
     private static final double LONGEST_LOOK = 1e7;
 
-    private final LabBook book;
+    private final EntryBook entryBook;
     private final EntrySheets sheets;
     private final Clocks clocks;
     private final TakeFromClock taking;
     private final TakeDecision deciding;
 
-    StripPages(LabBook book, EntrySheets sheets, Clocks clocks, TakeFromClock taking, TakeDecision deciding) {
-        this.book = book;
+    StripPages(EntryBook entryBook, EntrySheets sheets, Clocks clocks, TakeFromClock taking, TakeDecision deciding) {
+        this.entryBook = entryBook;
         this.sheets = sheets;
         this.clocks = clocks;
         this.taking = taking;
@@ -278,8 +278,10 @@ class StripPages {
     }
 
     private EntrySheet entry(UUID id, int trial) {
-        EntrySheet entry =
-                book.entry(id).map(sheets::of).orElseThrow(() -> new NotFound("There is no entry at that address."));
+        EntrySheet entry = entryBook
+                .find(id)
+                .map(sheets::of)
+                .orElseThrow(() -> new NotFound("There is no entry at that address."));
         if (Clocks.placeOf(entry, trial).isEmpty()
                 || trial < 1
                 || trial > entry.sheet().trials()) {

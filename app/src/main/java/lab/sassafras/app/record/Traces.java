@@ -40,14 +40,19 @@ public class Traces {
     public static final Duration LONGEST = Duration.ofHours(12);
 
     private final EntityManager entities;
-    private final LabBook book;
+    private final PeriodBook periodBook;
     private final Clock clock;
     private final DiskRoom room;
     private final ApplicationEventPublisher events;
 
-    Traces(EntityManager entities, LabBook book, Clock clock, DiskRoom room, ApplicationEventPublisher events) {
+    Traces(
+            EntityManager entities,
+            PeriodBook periodBook,
+            Clock clock,
+            DiskRoom room,
+            ApplicationEventPublisher events) {
         this.entities = entities;
-        this.book = book;
+        this.periodBook = periodBook;
         this.clock = clock;
         this.room = room;
         this.events = events;
@@ -200,7 +205,10 @@ public class Traces {
         return each -> each.by(names.computeIfAbsent(
                 each.who(),
                 who -> IDENTITY.matcher(who).matches()
-                        ? book.bench(UUID.fromString(who)).map(Bench::name).orElse(who)
+                        ? periodBook
+                                .bench(UUID.fromString(who))
+                                .map(Bench::name)
+                                .orElse(who)
                         : who));
     }
 

@@ -13,7 +13,7 @@ import java.util.stream.Stream;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
@@ -40,15 +40,15 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class RunFileWriter {
 
-    private final LabBook book;
+    private final EntryBook entryBook;
     private final EntrySheets sheets;
     private final Instruments instruments;
     private final Traces traces;
     private final JsonMapper json =
             JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
 
-    RunFileWriter(LabBook book, EntrySheets sheets, Instruments instruments, Traces traces) {
-        this.book = book;
+    RunFileWriter(EntryBook entryBook, EntrySheets sheets, Instruments instruments, Traces traces) {
+        this.entryBook = entryBook;
         this.sheets = sheets;
         this.instruments = instruments;
         this.traces = traces;
@@ -83,7 +83,7 @@ public class RunFileWriter {
                 name, calorimeter(Objects.requireNonNull(setting.calorimeters().get(id)), names)));
         Map<String, RunFile> references = new LinkedHashMap<>();
         names.references.forEach((id, name) -> references.put(
-                name, file(sheets.of(book.entry(UUID.fromString(id)).orElseThrow()))));
+                name, file(sheets.of(entryBook.find(UUID.fromString(id)).orElseThrow()))));
         String combination = entry.decisions().combination();
         return new RunFile(
                 RunFile.FORMAT,

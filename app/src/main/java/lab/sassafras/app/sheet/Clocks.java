@@ -8,7 +8,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.DecisionBook;
+import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
@@ -36,14 +38,24 @@ public class Clocks {
     /** What a thermometer that is not on the shelf is taken to show (°C). */
     private static final double USUAL_DISPLAY = 0.1;
 
-    private final LabBook book;
+    private final EntryBook entryBook;
+    private final ObservationBook observationBook;
+    private final DecisionBook decisionBook;
     private final Traces traces;
     private final Instruments instruments;
     private final Clock clock;
 
-    Clocks(LabBook book, Traces traces, Instruments instruments, Clock clock) {
+    Clocks(
+            EntryBook entryBook,
+            ObservationBook observationBook,
+            DecisionBook decisionBook,
+            Traces traces,
+            Instruments instruments,
+            Clock clock) {
         this.instruments = instruments;
-        this.book = book;
+        this.entryBook = entryBook;
+        this.observationBook = observationBook;
+        this.decisionBook = decisionBook;
         this.traces = traces;
         this.clock = clock;
     }
@@ -109,17 +121,18 @@ public class Clocks {
     }
 
     private Optional<String> free(Bench bench) {
-        Set<String> taken = book.entriesOf(bench).stream()
+        Set<String> taken = entryBook.of(bench).stream()
                 .flatMap(entry -> EntrySheets.stated(
                         Experiments.findOrUnknown(entry.experiment()),
-                        book.observations(entry.id()).standing(),
+                        observationBook.of(entry.id()).standing(),
                         Slot.Elsewhere.TRACE))
                 .flatMap(text -> TraceUse.of(text).stream())
                 .map(TraceUse::trace)
                 .collect(Collectors.toSet());
-        book.entriesOf(bench)
+        entryBook
+                .of(bench)
                 .forEach(entry ->
-                        taken.addAll(book.decisions(entry.id()).clocks().values()));
+                        taken.addAll(decisionBook.of(entry.id()).clocks().values()));
         Instant oldest = clock.instant().minus(LONGEST);
         return traces.of(bench).stream()
                 .filter(each ->

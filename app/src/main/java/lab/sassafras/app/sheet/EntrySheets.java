@@ -16,9 +16,10 @@ import java.util.stream.Stream;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.EntryRows;
-import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.record.Observations;
 import lab.sassafras.app.record.Stamp;
 import lab.sassafras.app.record.Stamps;
@@ -61,20 +62,29 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Transactional(readOnly = true)
 public class EntrySheets {
 
-    private final LabBook book;
+    private final EntryBook entryBook;
+    private final ObservationBook observationBook;
     private final Shelves shelves;
     private final Stamps stamps;
     private final Traces traces;
     private final Clocks clocks;
     private final Cache<UUID, Kept> whole;
 
-    EntrySheets(LabBook book, Traces traces, Shelves shelves, Stamps stamps, Clocks clocks, HouseSettings settings) {
+    EntrySheets(
+            EntryBook entryBook,
+            ObservationBook observationBook,
+            Traces traces,
+            Shelves shelves,
+            Stamps stamps,
+            Clocks clocks,
+            HouseSettings settings) {
         this.clocks = clocks;
         this.whole = Caffeine.newBuilder()
                 .maximumWeight((long) OF_AN_ENTRY * settings.limits().entries())
                 .weigher((UUID id, Kept kept) -> OF_AN_ENTRY + kept.sheet.readings() / READINGS_FOR_ONE)
                 .build();
-        this.book = book;
+        this.entryBook = entryBook;
+        this.observationBook = observationBook;
         this.traces = traces;
         this.shelves = shelves;
         this.stamps = stamps;
@@ -105,7 +115,7 @@ public class EntrySheets {
         if (known != null && known.shelf.equals(now.shelf()) && holds(known.sheet.stamps(), now.entry())) {
             return known.sheet;
         }
-        EntrySheet sheet = read(entry, book.rows(entry.id()), now.entry(), shelves.at(now.shelf()), path);
+        EntrySheet sheet = read(entry, entryBook.rows(entry.id()), now.entry(), shelves.at(now.shelf()), path);
         if (!path.circle && !beingWritten()) {
             whole.put(entry.id(), new Kept(sheet, now.shelf()));
         }
@@ -141,7 +151,7 @@ public class EntrySheets {
         Set<UUID> leadingBack = new HashSet<>();
         Set<UUID> elsewhere = new HashSet<>();
         Map<String, Setting.Referenced> results = new LinkedHashMap<>();
-        book.entriesOf(entry.period()).stream()
+        entryBook.of(entry.period()).stream()
                 .filter(other -> Experiments.find(other.experiment()).isPresent())
                 .filter(other -> !reaches(other, entry.id(), leadingBack, elsewhere))
                 .forEach(other -> results.put(other.id().toString(), referenced(of(other))));
@@ -249,7 +259,7 @@ public class EntrySheets {
         }
         Experiment experiment = Experiments.findOrUnknown(from.experiment());
         boolean back = hasReference(experiment)
-                && references(experiment, book.observations(from.id()))
+                && references(experiment, observationBook.of(from.id()))
                         .anyMatch(each -> reaches(each, target, leading, elsewhere));
         if (back) {
             leading.add(from.id());
@@ -277,7 +287,7 @@ public class EntrySheets {
         Setting setting = new Setting(
                 vessel.map(each -> calorimeter(each, pinned)),
                 used(experiment, rows.observations(), shelf),
-                rows.opened(LabBook.TRIAL),
+                rows.opened(EntryBook.TRIAL),
                 parts(rows, experiment),
                 rows.decisions().leftOut(),
                 referenced(experiment, rows.observations(), path, stamped),
@@ -405,6 +415,6 @@ public class EntrySheets {
     private Stream<Entry> references(Experiment experiment, Observations observations) {
         return stated(experiment, observations.standing(), Slot.Elsewhere.ENTRY)
                 .flatMap(text -> Shelf.identity(text).stream())
-                .flatMap(id -> book.entry(id).stream());
+                .flatMap(id -> entryBook.find(id).stream());
     }
 }

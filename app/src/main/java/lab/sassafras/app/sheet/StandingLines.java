@@ -17,12 +17,14 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.EntryRows;
-import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.Stamp;
 import lab.sassafras.app.record.Stamps;
 import lab.sassafras.app.settings.HouseSettings;
+import lab.sassafras.measure.TimeBudget;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -44,9 +46,11 @@ public class StandingLines {
     private static final int PERIODS_AT_OPENING = 5;
 
     private final EntrySheets sheets;
-    private final LabBook book;
+    private final PeriodBook periodBook;
+    private final EntryBook entryBook;
     private final Stamps stamps;
     private final Cache<UUID, Kept> kept;
+    private final Cache<UUID, Beside> besides;
     private final Map<UUID, CompletableFuture<Void>> inHand = new ConcurrentHashMap<>();
     private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "standing-lines");
@@ -54,18 +58,28 @@ public class StandingLines {
         return thread;
     });
 
-    StandingLines(EntrySheets sheets, LabBook book, Stamps stamps, HouseSettings settings) {
+    StandingLines(
+            EntrySheets sheets, PeriodBook periodBook, EntryBook entryBook, Stamps stamps, HouseSettings settings) {
         this.kept = Caffeine.newBuilder().maximumSize(settings.limits().lines()).build();
+        this.besides = Caffeine.newBuilder()
+                .maximumSize((long) BESIDE * settings.limits().entries())
+                .build();
         this.sheets = sheets;
-        this.book = book;
+        this.periodBook = periodBook;
+        this.entryBook = entryBook;
         this.stamps = stamps;
     }
+
+    /** What lies beside others is a tenth of a whole entry to keep. */
+    private static final int BESIDE = 10;
+
+    private record Beside(Optional<BesideLine> line, List<Stamp> stamps, Stamps.Shelf shelf) {}
 
     private record Kept(StandingLine line, List<Stamp> stamps, Stamps.Shelf shelf) {}
 
     @EventListener(ApplicationReadyEvent.class)
     void open() {
-        hand.execute(() -> book.periods().stream().limit(PERIODS_AT_OPENING).forEach(this::workOut));
+        hand.execute(() -> periodBook.all().stream().limit(PERIODS_AT_OPENING).forEach(this::workOut));
     }
 
     @PreDestroy
@@ -90,11 +104,42 @@ public class StandingLines {
                     patience);
             lines.putAll(held(stale, now, shelf));
         } else {
-            stale.forEach(entry -> lines.put(entry.id(), worked(entry, book.rows(entry.id()), own(entry, now), shelf)));
+            stale.forEach(
+                    entry -> lines.put(entry.id(), worked(entry, entryBook.rows(entry.id()), own(entry, now), shelf)));
         }
         return entries.stream()
                 .map(entry -> lines.getOrDefault(entry.id(), StandingLine.waiting(entry)))
                 .toList();
+    }
+
+    /**
+     * What entries of a period give to be laid beside each other, by their identity; one that has no result yet gives
+     * nothing, and one that is not there is still being worked.
+     *
+     * @param patience how long to wait where many are not worked yet
+     */
+    public Map<UUID, Optional<BesideLine>> beside(List<Entry> entries, Period period, Duration patience) {
+        List<StandingLine> standing = of(entries, period, patience);
+        Stamps.Shelf shelf = stamps.shelf();
+        Map<UUID, Stamp> now = stamps.of(period);
+        Map<UUID, Optional<BesideLine>> lines = new LinkedHashMap<>();
+        for (int i = 0; i < entries.size(); i++) {
+            Entry entry = entries.get(i);
+            if (!standing.get(i).waiting()) {
+                TimeBudget.check();
+                lines.put(entry.id(), beside(entry, own(entry, now), shelf));
+            }
+        }
+        return lines;
+    }
+
+    private Optional<BesideLine> beside(Entry entry, Stamp own, Stamps.Shelf shelf) {
+        Beside known = besides.getIfPresent(entry.id());
+        if (known == null || !known.shelf.equals(shelf) || !sheets.holds(known.stamps, own)) {
+            worked(entry, entryBook.rows(entry.id()), own, shelf);
+            known = besides.getIfPresent(entry.id());
+        }
+        return known == null ? Optional.empty() : known.line;
     }
 
     private static void await(CompletableFuture<Void> work, Duration patience) {
@@ -125,9 +170,9 @@ public class StandingLines {
             long began = System.nanoTime();
             Stamps.Shelf shelf = stamps.shelf();
             Map<UUID, Stamp> now = stamps.of(period);
-            List<Entry> entries = book.entriesOf(period);
+            List<Entry> entries = entryBook.of(period);
             Map<UUID, StandingLine> held = held(entries, now, shelf);
-            Map<UUID, EntryRows> rows = held.size() == entries.size() ? Map.of() : book.rows(period);
+            Map<UUID, EntryRows> rows = held.size() == entries.size() ? Map.of() : entryBook.rows(period);
             entries.stream()
                     .filter(entry -> !held.containsKey(entry.id()))
                     .takeWhile(any -> !Thread.currentThread().isInterrupted())
@@ -148,6 +193,7 @@ public class StandingLines {
             EntrySheet sheet = sheets.fresh(entry, rows, own, shelf);
             StandingLine line = StandingLine.of(sheet);
             kept.put(entry.id(), new Kept(line, sheet.stamps(), shelf));
+            besides.put(entry.id(), new Beside(BesideLine.of(sheet), sheet.stamps(), shelf));
             return line;
         } catch (RuntimeException fault) {
             LOG.error("entry {} could not be worked", entry.id(), fault);

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.DiskRoom;
-import lab.sassafras.app.record.LabBook;
 import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
@@ -20,20 +20,20 @@ import org.springframework.transaction.annotation.Transactional;
 public class Calorimeters {
 
     private final EntityManager entities;
-    private final LabBook book;
+    private final DecisionBook decisionBook;
     private final Clock clock;
     private final DiskRoom room;
 
-    Calorimeters(EntityManager entities, LabBook book, Clock clock, DiskRoom room) {
+    Calorimeters(EntityManager entities, DecisionBook decisionBook, Clock clock, DiskRoom room) {
         this.entities = entities;
-        this.book = book;
+        this.decisionBook = decisionBook;
         this.clock = clock;
         this.room = room;
     }
 
     @Transactional(readOnly = true)
     public List<Vessel> vessels() {
-        GivenNames names = GivenNames.in(book);
+        GivenNames names = GivenNames.in(decisionBook);
         return entities.createQuery("from Vessel order by name", Vessel.class).getResultList().stream()
                 .map(each -> each.called(names.of(each.id().toString(), each.name())))
                 .toList();
@@ -42,7 +42,8 @@ public class Calorimeters {
     @Transactional(readOnly = true)
     public Optional<Vessel> vessel(UUID id) {
         return Optional.ofNullable(entities.find(Vessel.class, id))
-                .map(each -> each.called(GivenNames.in(book).of(each.id().toString(), each.name())));
+                .map(each ->
+                        each.called(GivenNames.in(decisionBook).of(each.id().toString(), each.name())));
     }
 
     public Vessel add(String name, VesselKind kind) {
@@ -121,12 +122,12 @@ public class Calorimeters {
 
     /** Calls a vessel or an instrument otherwise, from now on and in what was written before. */
     public void rename(UUID thing, String name, String who) {
-        book.decide(Optional.empty(), Decision.Kind.NAME, thing.toString(), name, "called so", who);
+        decisionBook.decide(Optional.empty(), Decision.Kind.NAME, thing.toString(), name, "called so", who);
     }
 
     /** Decides over a constant: whether it may be used for new entries. */
     public void decide(Calibration calibration, String outcome, String reason, String who) {
-        book.decide(
+        decisionBook.decide(
                 Optional.empty(), Decision.Kind.CALIBRATION, calibration.id().toString(), outcome, reason, who);
     }
 }

@@ -3,7 +3,7 @@ package lab.sassafras.app.shelf;
 import java.util.HashMap;
 import java.util.Map;
 import lab.sassafras.app.record.Decision;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.DecisionBook;
 
 /** What vessels and instruments are called now: the name they were given first, or the last they were given since. */
 final class GivenNames {
@@ -12,9 +12,9 @@ final class GivenNames {
 
     private GivenNames() {}
 
-    static GivenNames in(LabBook book) {
+    static GivenNames in(DecisionBook decisions) {
         GivenNames given = new GivenNames();
-        book.decisions(Decision.Kind.NAME).all().forEach(each -> given.names.put(each.subject(), each.outcome()));
+        decisions.of(Decision.Kind.NAME).all().forEach(each -> given.names.put(each.subject(), each.outcome()));
         return given;
     }
 

@@ -5,8 +5,8 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.DiskRoom;
-import lab.sassafras.app.record.LabBook;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import org.springframework.stereotype.Service;
@@ -18,13 +18,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class Instruments {
 
     private final EntityManager entities;
-    private final LabBook book;
+    private final DecisionBook decisionBook;
     private final Clock clock;
     private final DiskRoom room;
 
-    Instruments(EntityManager entities, LabBook book, Clock clock, DiskRoom room) {
+    Instruments(EntityManager entities, DecisionBook decisionBook, Clock clock, DiskRoom room) {
         this.entities = entities;
-        this.book = book;
+        this.decisionBook = decisionBook;
         this.clock = clock;
         this.room = room;
     }
@@ -36,7 +36,7 @@ public class Instruments {
 
     @Transactional(readOnly = true)
     public List<Instrument> all() {
-        GivenNames names = GivenNames.in(book);
+        GivenNames names = GivenNames.in(decisionBook);
         return entities
                 .createQuery("from InstrumentRecord order by kind, name", InstrumentRecord.class)
                 .getResultList()
@@ -50,7 +50,7 @@ public class Instruments {
     public Optional<Instrument> find(UUID id) {
         return Optional.ofNullable(entities.find(InstrumentRecord.class, id))
                 .map(InstrumentRecord::instrument)
-                .map(each -> each.called(GivenNames.in(book).of(each.key(), each.name())));
+                .map(each -> each.called(GivenNames.in(decisionBook).of(each.key(), each.name())));
     }
 
     /** Adds an instrument; the key given is ignored and a new identity returned in its place. */

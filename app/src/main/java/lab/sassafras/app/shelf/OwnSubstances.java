@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.DiskRoom;
-import lab.sassafras.app.record.LabBook;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -17,13 +17,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class OwnSubstances {
 
     private final EntityManager entities;
-    private final LabBook book;
+    private final DecisionBook decisionBook;
     private final Clock clock;
     private final DiskRoom room;
 
-    OwnSubstances(EntityManager entities, LabBook book, Clock clock, DiskRoom room) {
+    OwnSubstances(EntityManager entities, DecisionBook decisionBook, Clock clock, DiskRoom room) {
         this.entities = entities;
-        this.book = book;
+        this.decisionBook = decisionBook;
         this.clock = clock;
         this.room = room;
     }
@@ -48,6 +48,7 @@ public class OwnSubstances {
 
     /** Strikes it out, or takes it up again. */
     public void decide(OwnSubstance substance, String outcome, String reason, String who) {
-        book.decide(Optional.empty(), Decision.Kind.SUBSTANCE, substance.id().toString(), outcome, reason, who);
+        decisionBook.decide(
+                Optional.empty(), Decision.Kind.SUBSTANCE, substance.id().toString(), outcome, reason, who);
     }
 }

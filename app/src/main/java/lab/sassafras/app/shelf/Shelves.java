@@ -3,7 +3,8 @@ package lab.sassafras.app.shelf;
 import java.util.stream.Collectors;
 import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Decision;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.DecisionBook;
+import lab.sassafras.app.record.OriginBook;
 import lab.sassafras.app.record.Stamps;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -16,15 +17,23 @@ public class Shelves {
     private final Calorimeters calorimeters;
     private final Instruments instruments;
     private final OwnSubstances own;
-    private final LabBook book;
+    private final DecisionBook decisionBook;
+    private final OriginBook originBook;
     private final Stamps stamps;
     private volatile @Nullable Kept kept;
 
-    Shelves(Calorimeters calorimeters, Instruments instruments, OwnSubstances own, LabBook book, Stamps stamps) {
+    Shelves(
+            Calorimeters calorimeters,
+            Instruments instruments,
+            OwnSubstances own,
+            DecisionBook decisionBook,
+            OriginBook originBook,
+            Stamps stamps) {
         this.calorimeters = calorimeters;
         this.instruments = instruments;
         this.own = own;
-        this.book = book;
+        this.decisionBook = decisionBook;
+        this.originBook = originBook;
         this.stamps = stamps;
     }
 
@@ -51,11 +60,11 @@ public class Shelves {
                 calorimeters.vessels(),
                 calorimeters.calibrations(),
                 instruments.all(),
-                book.decisions(Decision.Kind.CALIBRATION).all(),
-                book.broughtIn(BroughtIn.What.CALIBRATION).stream()
+                decisionBook.of(Decision.Kind.CALIBRATION).all(),
+                originBook.all(BroughtIn.What.CALIBRATION).stream()
                         .map(BroughtIn::subject)
                         .collect(Collectors.toSet()),
                 own.all(),
-                book.decisions(Decision.Kind.SUBSTANCE).all());
+                decisionBook.of(Decision.Kind.SUBSTANCE).all());
     }
 }

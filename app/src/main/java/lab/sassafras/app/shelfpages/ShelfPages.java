@@ -13,7 +13,7 @@ import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.OriginBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
@@ -47,14 +47,15 @@ class ShelfPages {
     private final Calorimeters calorimeters;
     private final Shelves shelves;
     private final OwnSubstances own;
-    private final LabBook book;
+    private final OriginBook originBook;
     private final KeepShelf keeping;
 
-    ShelfPages(Calorimeters calorimeters, Shelves shelves, OwnSubstances own, LabBook book, KeepShelf keeping) {
+    ShelfPages(
+            Calorimeters calorimeters, Shelves shelves, OwnSubstances own, OriginBook originBook, KeepShelf keeping) {
         this.calorimeters = calorimeters;
         this.shelves = shelves;
         this.own = own;
-        this.book = book;
+        this.originBook = originBook;
         this.keeping = keeping;
     }
 
@@ -105,7 +106,8 @@ class ShelfPages {
 
     /** By whom and when a thing came in with a file; null where it did not. */
     private @Nullable String broughtIn(UUID id, ZoneId zone) {
-        return book.broughtIn(id)
+        return originBook
+                .of(id)
                 .map(each -> each.who() + ", " + DAY.format(each.madeAt().atZone(zone)) + ", from " + each.fileName())
                 .orElse(null);
     }

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
@@ -39,7 +39,7 @@ public class AppendReadings {
 
     private final WayIn way;
     private final OnClock onClock;
-    private final LabBook book;
+    private final EntryBook entryBook;
     private final EntrySheets sheets;
     private final Traces traces;
     private final Instruments instruments;
@@ -49,7 +49,7 @@ public class AppendReadings {
     AppendReadings(
             WayIn way,
             OnClock onClock,
-            LabBook book,
+            EntryBook entryBook,
             EntrySheets sheets,
             Traces traces,
             Instruments instruments,
@@ -57,7 +57,7 @@ public class AppendReadings {
             PlatformTransactionManager transactions) {
         this.way = way;
         this.onClock = onClock;
-        this.book = book;
+        this.entryBook = entryBook;
         this.sheets = sheets;
         this.traces = traces;
         this.instruments = instruments;
@@ -185,7 +185,7 @@ public class AppendReadings {
     private void other(EntrySheet entry, String place, List<Reading> readings, Actor actor) {
         UUID id = entry.entry().id();
         if (place.equals(NEW_TRIAL)) {
-            int opened = book.open(id, LabBook.TRIAL, actor.name());
+            int opened = entryBook.open(id, EntryBook.TRIAL, actor.name());
             ofTrial(sheets.of(entry.entry()), opened, readings, Optional.empty(), actor);
         } else if (place.startsWith(TRIAL)) {
             int trial = Integer.parseInt(place.substring(TRIAL.length()));

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
@@ -23,11 +23,11 @@ import lab.sassafras.substance.ReferenceShelf;
 @UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
 public class BeginEntry {
 
-    private final LabBook book;
+    private final EntryBook entryBook;
     private final Shelves shelves;
 
-    BeginEntry(LabBook book, Shelves shelves) {
-        this.book = book;
+    BeginEntry(EntryBook entryBook, Shelves shelves) {
+        this.entryBook = entryBook;
         this.shelves = shelves;
     }
 
@@ -54,7 +54,7 @@ public class BeginEntry {
             if (with.values().stream().anyMatch(id -> shelf.instrument(id).isEmpty())) {
                 throw new Refused("That instrument is not here.");
             }
-            return book.begin(
+            return entryBook.begin(
                     actor.bench(),
                     new Entry.Plan(
                             kind.key(), kind.method(), ReferenceShelf.VERSION, chosen.map(Vessel::id), pinned, with));
@@ -64,12 +64,12 @@ public class BeginEntry {
     /**
      * Opens one more trial, or one more of what there are several of.
      *
-     * @param what {@link LabBook#TRIAL}, or the key of a group
+     * @param what {@link EntryBook#TRIAL}, or the key of a group
      * @return its number
      */
     public Answer<Integer> more(EntrySheet entry, String what, Actor actor) {
         return Answer.of(() -> {
-            boolean known = what.equals(LabBook.TRIAL)
+            boolean known = what.equals(EntryBook.TRIAL)
                     || entry.experiment()
                             .group(what)
                             .filter(group -> group.cardinality() == Cardinality.PER_PART)
@@ -77,7 +77,7 @@ public class BeginEntry {
             if (!known) {
                 throw new Refused("There is nothing of that name to add.");
             }
-            return book.open(entry.entry().id(), what, actor.name());
+            return entryBook.open(entry.entry().id(), what, actor.name());
         });
     }
 }

@@ -11,11 +11,15 @@ import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.ObservationBook;
+import lab.sassafras.app.record.OriginBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
@@ -51,7 +55,11 @@ public class BringInRun {
     private static final Logger LOG = LoggerFactory.getLogger(BringInRun.class);
 
     private final RunFileReader reader;
-    private final LabBook book;
+    private final OriginBook originBook;
+    private final PeriodBook periodBook;
+    private final EntryBook entryBook;
+    private final DecisionBook decisionBook;
+    private final ObservationBook observationBook;
     private final Instruments instruments;
     private final Calorimeters calorimeters;
     private final Traces traces;
@@ -59,13 +67,21 @@ public class BringInRun {
 
     BringInRun(
             RunFileReader reader,
-            LabBook book,
+            OriginBook originBook,
+            PeriodBook periodBook,
+            EntryBook entryBook,
+            DecisionBook decisionBook,
+            ObservationBook observationBook,
             Instruments instruments,
             Calorimeters calorimeters,
             Traces traces,
             PlatformTransactionManager transactions) {
         this.reader = reader;
-        this.book = book;
+        this.originBook = originBook;
+        this.periodBook = periodBook;
+        this.entryBook = entryBook;
+        this.decisionBook = decisionBook;
+        this.observationBook = observationBook;
         this.instruments = instruments;
         this.calorimeters = calorimeters;
         this.traces = traces;
@@ -74,7 +90,7 @@ public class BringInRun {
 
     /** Entries a file of the same contents made before. */
     public List<BroughtIn> earlier(byte[] file) {
-        return book.broughtInBy(reader.digest(file));
+        return originBook.by(reader.digest(file));
     }
 
     /**
@@ -112,7 +128,7 @@ public class BringInRun {
         Map<String, UUID> references = new LinkedHashMap<>();
         run.references()
                 .forEach((name, other) -> references.put(name, take(other, from).id()));
-        Bench bench = book.join(period(run.period(), from), run.bench());
+        Bench bench = periodBook.join(period(run.period(), from), run.bench());
         Optional<Vessel> vessel = run.calorimeter().map(each -> vessel(each, from));
         Optional<UUID> pinned = run.calorimeter()
                 .flatMap(Calorimeter::constant)
@@ -120,7 +136,7 @@ public class BringInRun {
                         calibration(vessel.orElseThrow(), constant, here, from).id());
         Map<Instrument.Kind, UUID> defaults = new LinkedHashMap<>();
         run.defaults().forEach((kind, name) -> defaults.put(kind, here.get(name)));
-        Entry entry = book.begin(
+        Entry entry = entryBook.begin(
                 bench,
                 new Entry.Plan(
                         run.experiment().key(), run.method(), run.shelf(), vessel.map(Vessel::id), pinned, defaults),
@@ -151,7 +167,7 @@ public class BringInRun {
                         each.reason(),
                         each.who(),
                         from));
-        book.broughtIn(entry.id(), BroughtIn.What.ENTRY, from);
+        originBook.note(entry.id(), BroughtIn.What.ENTRY, from);
         return entry;
     }
 
@@ -160,7 +176,7 @@ public class BringInRun {
                 .find(instrument)
                 .orElseGet(() -> {
                     Instrument added = instruments.add(instrument);
-                    book.broughtIn(UUID.fromString(added.key()), BroughtIn.What.INSTRUMENT, from);
+                    originBook.note(UUID.fromString(added.key()), BroughtIn.What.INSTRUMENT, from);
                     return added;
                 })
                 .key());
@@ -169,13 +185,13 @@ public class BringInRun {
     private Vessel vessel(Calorimeter named, BroughtIn.From from) {
         return calorimeters.find(named.name(), named.kind()).orElseGet(() -> {
             Vessel added = calorimeters.add(named.name(), named.kind());
-            book.broughtIn(added.id(), BroughtIn.What.VESSEL, from);
+            originBook.note(added.id(), BroughtIn.What.VESSEL, from);
             return added;
         });
     }
 
     private Period period(Run.InPeriod part, BroughtIn.From from) {
-        return book.periods().stream()
+        return periodBook.all().stream()
                 .filter(each -> each.title().equals(part.title())
                         && each.heldOn().equals(part.date())
                         && each.zone().equals(part.zone())
@@ -184,8 +200,8 @@ public class BringInRun {
                 .findFirst()
                 .orElseGet(() -> {
                     Period opened =
-                            book.openPeriod(part.title(), part.date(), part.zone(), part.mark(), part.conventions());
-                    book.broughtIn(opened.id(), BroughtIn.What.PERIOD, from);
+                            periodBook.open(part.title(), part.date(), part.zone(), part.mark(), part.conventions());
+                    originBook.note(opened.id(), BroughtIn.What.PERIOD, from);
                     return opened;
                 });
     }
@@ -223,7 +239,7 @@ public class BringInRun {
                             value,
                             pinned.fill(),
                             new Calibration.Adoption(pinned.from(), from.who(), "came with a run file"));
-                    book.broughtIn(added.id(), BroughtIn.What.CALIBRATION, from);
+                    originBook.note(added.id(), BroughtIn.What.CALIBRATION, from);
                     return added;
                 });
     }
@@ -302,7 +318,7 @@ public class BringInRun {
             String reason,
             String who,
             BroughtIn.From from) {
-        book.decide(
+        decisionBook.decide(
                 Optional.of(entry.id()), new Decision.Taken(kind, subject, outcome, reason, who, brought(who, from)));
     }
 
@@ -335,11 +351,11 @@ public class BringInRun {
 
     private void open(Entry entry, Run run) {
         for (int more = 1; more < run.trials(); more++) {
-            book.open(entry.id(), LabBook.TRIAL, run.bench());
+            entryBook.open(entry.id(), EntryBook.TRIAL, run.bench());
         }
         run.parts().forEach((group, count) -> {
             for (int more = 1; more < count; more++) {
-                book.open(entry.id(), group, run.bench());
+                entryBook.open(entry.id(), group, run.bench());
             }
         });
     }
@@ -349,7 +365,7 @@ public class BringInRun {
         for (Run.Observed each : run.observations()) {
             UUID id = UUID.randomUUID();
             kept.put(each.id(), id);
-            book.keep(
+            observationBook.keep(
                     id,
                     entry.id(),
                     new Observation.Given(

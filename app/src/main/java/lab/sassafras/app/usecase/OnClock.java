@@ -5,7 +5,7 @@ import java.time.Duration;
 import java.util.Optional;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -18,12 +18,12 @@ import org.springframework.stereotype.Component;
 @Component
 class OnClock {
 
-    private final LabBook book;
+    private final DecisionBook decisionBook;
     private final Traces traces;
     private final Clock clock;
 
-    OnClock(LabBook book, Traces traces, Clock clock) {
-        this.book = book;
+    OnClock(DecisionBook decisionBook, Traces traces, Clock clock) {
+        this.decisionBook = decisionBook;
         this.traces = traces;
         this.clock = clock;
     }
@@ -59,7 +59,7 @@ class OnClock {
 
     /** Keeps on which clock a trial, or a temperature by its trend, is read. */
     void name(EntrySheet entry, Address address, Trace trace, Actor actor) {
-        book.decide(
+        decisionBook.decide(
                 Optional.of(entry.entry().id()),
                 Decision.Kind.CLOCK,
                 address.toString(),

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Names;
@@ -21,10 +21,10 @@ public class SetUpPeriod {
     /** Longest name of a bench. */
     public static final int LONGEST_NAME = 60;
 
-    private final LabBook book;
+    private final PeriodBook periodBook;
 
-    SetUpPeriod(LabBook book) {
-        this.book = book;
+    SetUpPeriod(PeriodBook periodBook) {
+        this.periodBook = periodBook;
     }
 
     /**
@@ -41,10 +41,11 @@ public class SetUpPeriod {
             Map<String, String> schools,
             Optional<UUID> benchesOf) {
         return Answer.of(() -> {
-            Period period = book.openPeriod(title, heldOn, zone, mark, schools);
+            Period period = periodBook.open(title, heldOn, zone, mark, schools);
             benchesOf
-                    .flatMap(book::period)
-                    .ifPresent(other -> book.benches(other).forEach(bench -> book.join(period, bench.name())));
+                    .flatMap(periodBook::find)
+                    .ifPresent(
+                            other -> periodBook.benches(other).forEach(bench -> periodBook.join(period, bench.name())));
             return period;
         });
     }
@@ -55,23 +56,23 @@ public class SetUpPeriod {
             if (typed.isBlank()) {
                 throw new Refused("Give your bench a name, such as Hawthorn or Bench 4.");
             }
-            return book.join(period, name(typed));
+            return periodBook.join(period, name(typed));
         });
     }
 
     /** Many benches at once. */
     public Answer<Boolean> benches(Period period, List<String> names) {
-        return Answer.of(() -> names.forEach(each -> book.join(period, name(each))));
+        return Answer.of(() -> names.forEach(each -> periodBook.join(period, name(each))));
     }
 
     /** Calls a bench otherwise. */
     public Answer<Boolean> rename(Bench bench, String typed) {
-        return Answer.of(() -> book.rename(bench, name(typed)));
+        return Answer.of(() -> periodBook.rename(bench, name(typed)));
     }
 
     /** Takes a bench away that wrote nothing. */
     public Answer<Boolean> remove(Bench bench) {
-        return Answer.of(() -> book.remove(bench));
+        return Answer.of(() -> periodBook.remove(bench));
     }
 
     /** Settles the conventions of a period anew, while nothing was read in it. */
@@ -80,7 +81,7 @@ public class SetUpPeriod {
             Conventions.unknown(schools).ifPresent(name -> {
                 throw new Refused("There is no such convention: " + name + ".");
             });
-            book.settle(period, schools);
+            periodBook.settle(period, schools);
         });
     }
 

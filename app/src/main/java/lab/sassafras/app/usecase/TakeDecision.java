@@ -4,8 +4,8 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.Decisions;
-import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelves;
@@ -19,11 +19,11 @@ public class TakeDecision {
 
     private static final String NOTHING = " Go back; nothing was changed.";
 
-    private final LabBook book;
+    private final DecisionBook decisionBook;
     private final Shelves shelves;
 
-    TakeDecision(LabBook book, Shelves shelves) {
-        this.book = book;
+    TakeDecision(DecisionBook decisionBook, Shelves shelves) {
+        this.decisionBook = decisionBook;
         this.shelves = shelves;
     }
 
@@ -99,6 +99,6 @@ public class TakeDecision {
 
     private void decide(
             EntrySheet entry, Decision.Kind kind, String subject, String outcome, String reason, Actor actor) {
-        book.decide(Optional.of(entry.entry().id()), kind, subject, outcome, reason, actor.name());
+        decisionBook.decide(Optional.of(entry.entry().id()), kind, subject, outcome, reason, actor.name());
     }
 }

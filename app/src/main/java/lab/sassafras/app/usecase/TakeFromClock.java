@@ -4,7 +4,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.sheet.ClockReadings;
@@ -38,7 +38,7 @@ public class TakeFromClock {
 
     private final WayIn way;
     private final OnClock onClock;
-    private final LabBook book;
+    private final DecisionBook decisionBook;
     private final EntrySheets sheets;
     private final Clocks clocks;
     private final Instruments instruments;
@@ -47,14 +47,14 @@ public class TakeFromClock {
     TakeFromClock(
             WayIn way,
             OnClock onClock,
-            LabBook book,
+            DecisionBook decisionBook,
             EntrySheets sheets,
             Clocks clocks,
             Instruments instruments,
             PlatformTransactionManager transactions) {
         this.way = way;
         this.onClock = onClock;
-        this.book = book;
+        this.decisionBook = decisionBook;
         this.sheets = sheets;
         this.clocks = clocks;
         this.instruments = instruments;
@@ -126,7 +126,7 @@ public class TakeFromClock {
             Filling filling = entry.readback().filling(entry.sheet().setting());
             pick(entry, filling, Address.of(span.start(), trial), start, actor);
             pick(entry, filling, Address.of(span.end(), trial), end, actor);
-            book.decide(
+            decisionBook.decide(
                     Optional.of(entry.entry().id()),
                     Decision.Kind.SCHOOL,
                     Question.CHANGE.key(),

@@ -3,8 +3,8 @@ package lab.sassafras.app.usecase;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
-import lab.sassafras.app.record.LabBook;
 import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.Ticks;
@@ -22,11 +22,11 @@ import org.springframework.stereotype.Component;
 @Component
 class WayIn {
 
-    private final LabBook book;
+    private final ObservationBook observationBook;
     private final EntrySheets sheets;
 
-    WayIn(LabBook book, EntrySheets sheets) {
-        this.book = book;
+    WayIn(ObservationBook observationBook, EntrySheets sheets) {
+        this.observationBook = observationBook;
         this.sheets = sheets;
     }
 
@@ -63,7 +63,8 @@ class WayIn {
 
     /** Keeps a value as the sheet took it. */
     UUID kept(EntrySheet entry, Value value, Line line, Actor actor) {
-        return book.keep(
+        return observationBook
+                .keep(
                         value.key(),
                         entry.entry().id(),
                         new Observation.Given(
@@ -83,7 +84,8 @@ class WayIn {
 
     /** Strikes a kept value out and puts nothing in its place. */
     UUID struck(UUID key, Observation struck, String reason, Actor actor) {
-        return book.keep(
+        return observationBook
+                .keep(
                         key,
                         struck.entryId(),
                         new Observation.Given(

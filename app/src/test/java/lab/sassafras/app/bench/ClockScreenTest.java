@@ -28,7 +28,7 @@ class ClockScreenTest extends HouseTest {
 
     @BeforeEach
     void sitDown() {
-        bench = book.join(period("Rows of a clock"), "Rowan");
+        bench = periodBook.join(period("Rows of a clock"), "Rowan");
     }
 
     private ClockReadings readings(String channel, double... seconds) {

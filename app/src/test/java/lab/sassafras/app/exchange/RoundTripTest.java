@@ -19,7 +19,7 @@ import lab.sassafras.app.HouseTest;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
@@ -90,11 +90,11 @@ class RoundTripTest extends HouseTest {
 
     private void step(Random random, Entry entry, Hand hand) {
         String path = "/entries/" + entry.id();
-        List<Observation> all = book.observations(entry.id()).all();
+        List<Observation> all = observationBook.of(entry.id()).all();
         Observation any = all.get(random.nextInt(all.size()));
         String text = TEXTS.get(random.nextInt(TEXTS.size()));
         switch (random.nextInt(9)) {
-            case 0 -> hand.post(path + "/open", "what=" + LabBook.TRIAL);
+            case 0 -> hand.post(path + "/open", "what=" + EntryBook.TRIAL);
             case 1 ->
                 hand.keep(
                         path,
@@ -161,12 +161,13 @@ class RoundTripTest extends HouseTest {
         Hand hand = new Hand(address(""));
         hand.join("/periods/" + one.period().id(), "Hazel");
         String path = hand.begin("cycle").replaceAll("\\?.*", "");
-        Entry cycle = book.entry(UUID.fromString(path.replaceAll(".*/", ""))).orElseThrow();
+        Entry cycle =
+                entryBook.find(UUID.fromString(path.replaceAll(".*/", ""))).orElseThrow();
         hand.keep(path, UUID.randomUUID(), "leg[1]/from", "stated", "entry", "");
         hand.keep(path, UUID.randomUUID(), "leg[1]/run", "stated", one.id().toString(), "");
         for (Entry instead : List.of(other, one, other)) {
             Observation standing =
-                    book.observations(cycle.id()).standingAt("leg[1]/run").get(0);
+                    observationBook.of(cycle.id()).standingAt("leg[1]/run").get(0);
             String correction = "at=" + Hand.encoded("leg[1]/run") + "&role=stated&text=" + instead.id()
                     + "&reason=the+other&supersedes=" + standing.id();
             assertThat(hand.post(path + "/observations", correction).statusCode())
@@ -188,7 +189,7 @@ class RoundTripTest extends HouseTest {
         traces.add(UUID.randomUUID(), trace, TraceChunk.Given.typed(90, 21.2, "21.2", "Hazel"));
         traces.add(
                 UUID.randomUUID(), trace, new TraceChunk.Given(new double[] {90}, new double[] {21.1}, null, "Hazel"));
-        book.decide(
+        decisionBook.decide(
                 Optional.of(entry.id()),
                 Decision.Kind.READING,
                 Decisions.reading(trace.id(), 120),

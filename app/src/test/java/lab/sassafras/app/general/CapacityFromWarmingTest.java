@@ -46,7 +46,7 @@ class CapacityFromWarmingTest extends HouseTest {
             browser.give("180.00").expectAsked("All read");
             assertThat(browser.text(".sheet")).contains("dish, empty", "dish with sand", "60.00", "4 readings");
         }
-        Entry entry = book.entriesOf(period).get(0);
+        Entry entry = entryBook.of(period).get(0);
         assertThat(get("/entries/" + entry.id() + "/result").body()).contains("There are too few trials");
 
         String three =

@@ -35,10 +35,11 @@ class GeneralExperimentTest extends HouseTest {
         Period period = spoon.period();
         String large = balance("large");
         String small = balance("small");
+        equip("for layers");
         try (BenchBrowser browser = browser()) {
             browser.join(period.id(), "Linden");
             browser.page().check("input[value=vessel-from-layers]");
-            browser.page().click("button.act");
+            browser.equipped("for layers").page().click("button.act");
             browser.page().selectOption("#instrument", large);
             browser.expectAsked("Weigh a layer")
                     .give("50.00")
@@ -65,7 +66,8 @@ class GeneralExperimentTest extends HouseTest {
             browser.page().waitForSelector("#text");
             browser.expectAsked("Final temperature").give("24.0").expectAsked("All read");
         }
-        Entry entry = book.entriesOf(book.benches(period).stream()
+        Entry entry = entryBook
+                .of(periodBook.benches(period).stream()
                         .filter(bench -> bench.name().equals("Linden"))
                         .findFirst()
                         .orElseThrow())
@@ -85,7 +87,8 @@ class GeneralExperimentTest extends HouseTest {
                 .orThrow();
         assertThat(again.id()).isNotEqualTo(entry.id());
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(file);
-        assertThat(UUID.fromString(book.observations(again.id())
+        assertThat(UUID.fromString(observationBook
+                        .of(again.id())
                         .at("spoon[1]/constant")
                         .get(0)
                         .text()))

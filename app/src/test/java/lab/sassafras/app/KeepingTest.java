@@ -16,17 +16,17 @@ import java.util.stream.IntStream;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.LabBook;
+import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.measure.Refused;
 import org.junit.jupiter.api.Test;
 
 /** What the book promises to many hands at once. */
-class LabBookTest extends HouseTest {
+class KeepingTest extends HouseTest {
 
     private Entry begun(String bench) {
-        Bench at = book.join(period("Book " + bench), bench);
-        return book.begin(
+        Bench at = periodBook.join(period("Book " + bench), bench);
+        return entryBook.begin(
                 at, new Entry.Plan("specific-heat-of-solid", 1, 1, Optional.empty(), Optional.empty(), Map.of()));
     }
 
@@ -48,9 +48,9 @@ class LabBookTest extends HouseTest {
         Entry entry = begun("many");
         ExecutorService hands = Executors.newFixedThreadPool(6);
         List<Callable<UUID>> given = IntStream.range(0, 120)
-                .<Callable<UUID>>mapToObj(i ->
-                        () -> book.keep(UUID.randomUUID(), entry.id(), reading("2" + i + ".0", null, null))
-                                .id())
+                .<Callable<UUID>>mapToObj(i -> () -> observationBook
+                        .keep(UUID.randomUUID(), entry.id(), reading("2" + i + ".0", null, null))
+                        .id())
                 .toList();
         Set<UUID> acknowledged = hands.invokeAll(given).stream()
                 .map(each -> {
@@ -62,7 +62,7 @@ class LabBookTest extends HouseTest {
                 })
                 .collect(Collectors.toSet());
         hands.shutdown();
-        assertThat(book.observations(entry.id()).all())
+        assertThat(observationBook.of(entry.id()).all())
                 .extracting(Observation::id)
                 .containsExactlyInAnyOrderElementsOf(acknowledged);
     }
@@ -70,10 +70,10 @@ class LabBookTest extends HouseTest {
     @Test
     void aCorrectionLeavesTheOldValueAndItsReason() {
         Entry entry = begun("correction");
-        Observation wrong = book.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
-        Observation right =
-                book.keep(UUID.randomUUID(), entry.id(), reading("24.0", wrong.id(), "read above eye level"));
-        var observations = book.observations(entry.id());
+        Observation wrong = observationBook.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
+        Observation right = observationBook.keep(
+                UUID.randomUUID(), entry.id(), reading("24.0", wrong.id(), "read above eye level"));
+        var observations = observationBook.of(entry.id());
         assertThat(observations.all()).hasSize(2);
         assertThat(observations.standing()).extracting(Observation::text).containsExactly("24.0");
         assertThat(observations.strikerOf(wrong)).map(Observation::id).contains(right.id());
@@ -82,14 +82,15 @@ class LabBookTest extends HouseTest {
     @Test
     void whatIsStruckOutCannotBeStruckOutAgain() {
         Entry entry = begun("twice");
-        Observation wrong = book.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
-        book.keep(UUID.randomUUID(), entry.id(), reading("", wrong.id(), "slip"));
-        assertThat(book.observations(entry.id()).standing()).isEmpty();
-        assertThatThrownBy(() -> book.keep(UUID.randomUUID(), entry.id(), reading("", wrong.id(), "again")))
+        Observation wrong = observationBook.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
+        observationBook.keep(UUID.randomUUID(), entry.id(), reading("", wrong.id(), "slip"));
+        assertThat(observationBook.of(entry.id()).standing()).isEmpty();
+        assertThatThrownBy(() -> observationBook.keep(UUID.randomUUID(), entry.id(), reading("", wrong.id(), "again")))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("already struck out");
         Entry other = begun("other");
-        assertThatThrownBy(() -> book.keep(UUID.randomUUID(), other.id(), reading("24.0", wrong.id(), "not mine")))
+        assertThatThrownBy(() ->
+                        observationBook.keep(UUID.randomUUID(), other.id(), reading("24.0", wrong.id(), "not mine")))
                 .isInstanceOf(Refused.class);
     }
 
@@ -100,21 +101,22 @@ class LabBookTest extends HouseTest {
     @Test
     void ofManyCorrectionsAtOnceOneStrikesAndTheOthersAreSecondReadings() throws Exception {
         Entry entry = begun("sixteen");
-        Observation wrong = book.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
-        List<Observation> kept =
-                atOnce(16, i -> book.keep(UUID.randomUUID(), entry.id(), reading("24." + i, wrong.id(), "read again")));
+        Observation wrong = observationBook.keep(UUID.randomUUID(), entry.id(), reading("25.0", null, null));
+        List<Observation> kept = atOnce(
+                16,
+                i -> observationBook.keep(UUID.randomUUID(), entry.id(), reading("24." + i, wrong.id(), "read again")));
         assertThat(kept).filteredOn(each -> each.supersedes().isPresent()).hasSize(1);
-        assertThat(book.observations(entry.id()).standing()).hasSize(16);
+        assertThat(observationBook.of(entry.id()).standing()).hasSize(16);
     }
 
     @Test
     void oneKeyHoldsOneValue() throws Exception {
         Entry entry = begun("key");
         UUID key = UUID.randomUUID();
-        List<Observation> kept = atOnce(16, i -> book.keep(key, entry.id(), reading("21.0", null, null)));
+        List<Observation> kept = atOnce(16, i -> observationBook.keep(key, entry.id(), reading("21.0", null, null)));
         assertThat(kept).extracting(Observation::id).containsOnly(key);
-        assertThat(book.observations(entry.id()).all()).hasSize(1);
-        assertThatThrownBy(() -> book.keep(key, entry.id(), reading("22.0", null, null)))
+        assertThat(observationBook.of(entry.id()).all()).hasSize(1);
+        assertThatThrownBy(() -> observationBook.keep(key, entry.id(), reading("22.0", null, null)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("Another value, 21.0, was kept under the same key");
     }
@@ -122,18 +124,18 @@ class LabBookTest extends HouseTest {
     @Test
     void trialsOpenedAtOnceAreAllThereAndBenchesJoinedAtOnceAreOne() throws Exception {
         Entry entry = begun("open");
-        assertThat(atOnce(12, i -> book.open(entry.id(), LabBook.TRIAL, "Rowan")))
+        assertThat(atOnce(12, i -> entryBook.open(entry.id(), EntryBook.TRIAL, "Rowan")))
                 .doesNotHaveDuplicates()
                 .contains(2, 13);
         var period = period("Join at once");
-        assertThat(atOnce(12, i -> book.join(period, "Alder").id()))
-                .containsOnly(book.benches(period).get(0).id());
+        assertThat(atOnce(12, i -> periodBook.join(period, "Alder").id()))
+                .containsOnly(periodBook.benches(period).get(0).id());
     }
 
     @Test
     void aDecisionIsOneOfTheKnownWords() {
         Entry entry = begun("words");
-        assertThatThrownBy(() -> book.decide(
+        assertThatThrownBy(() -> decisionBook.decide(
                         Optional.of(entry.id()), Decision.Kind.TRIAL, "trial[1]", "perhaps", "why", "Rowan"))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("no way to decide");
@@ -160,20 +162,21 @@ class LabBookTest extends HouseTest {
     @Test
     void aBenchIsJoinedNotMadeTwice() {
         var period = period("Join");
-        assertThat(book.join(period, "Alder").id())
-                .isEqualTo(book.join(period, "Alder").id());
-        assertThat(book.benches(period)).hasSize(1);
-        assertThat(book.join(period("Join again"), "Alder").id())
-                .isNotEqualTo(book.benches(period).get(0).id());
+        assertThat(periodBook.join(period, "Alder").id())
+                .isEqualTo(periodBook.join(period, "Alder").id());
+        assertThat(periodBook.benches(period)).hasSize(1);
+        assertThat(periodBook.join(period("Join again"), "Alder").id())
+                .isNotEqualTo(periodBook.benches(period).get(0).id());
     }
 
     @Test
     void trialsAreCountedAndTheirNumberIsBounded() {
         Entry entry = begun("trials");
-        assertThat(book.opened(entry.id(), LabBook.TRIAL)).isEqualTo(1);
+        assertThat(entryBook.opened(entry.id(), EntryBook.TRIAL)).isEqualTo(1);
         for (int expected = 2; expected <= 50; expected++) {
-            assertThat(book.open(entry.id(), LabBook.TRIAL, "Rowan")).isEqualTo(expected);
+            assertThat(entryBook.open(entry.id(), EntryBook.TRIAL, "Rowan")).isEqualTo(expected);
         }
-        assertThatThrownBy(() -> book.open(entry.id(), LabBook.TRIAL, "Rowan")).hasMessageContaining("at most 50");
+        assertThatThrownBy(() -> entryBook.open(entry.id(), EntryBook.TRIAL, "Rowan"))
+                .hasMessageContaining("at most 50");
     }
 }

@@ -1,0 +1,121 @@
+package lab.sassafras.app.record;
+
+import jakarta.persistence.EntityManager;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.measure.DecimalMark;
+import lab.sassafras.measure.Refused;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Lab periods and the benches in them. Adds and finds; a bench is renamed and, while it wrote nothing, taken away. */
+@Service
+@Transactional
+public class PeriodBook {
+
+    private final EntityManager entities;
+    private final Keeping keeping;
+
+    PeriodBook(EntityManager entities, Keeping keeping) {
+        this.entities = entities;
+        this.keeping = keeping;
+    }
+
+    /** Opens a period. */
+    public Period open(String title, LocalDate heldOn, ZoneId zone, DecimalMark mark, Map<String, String> schools) {
+        return keeping.persisted(new Period(UUID.randomUUID(), title, heldOn, zone, mark, schools, keeping.now()));
+    }
+
+    @Transactional(readOnly = true)
+    public List<Period> all() {
+        return entities.createQuery("from Period order by heldOn desc, seq desc", Period.class)
+                .getResultList();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Period> find(UUID id) {
+        return Optional.ofNullable(entities.find(Period.class, id));
+    }
+
+    /** The bench of that name in a period, new or already there. */
+    @Transactional(propagation = Propagation.SUPPORTS)
+    public Bench join(Period period, String name) {
+        return keeping.atomically(() -> benches(period).stream()
+                .filter(bench -> bench.name().equals(name))
+                .findFirst()
+                .orElseGet(() -> keeping.persisted(new Bench(UUID.randomUUID(), period, name, keeping.now()))));
+    }
+
+    /**
+     * Calls a bench otherwise. What it wrote keeps the name it was written under.
+     *
+     * @throws Refused where another bench of the period has that name
+     */
+    public void rename(Bench bench, String name) {
+        if (benches(bench.period()).stream()
+                .anyMatch(each -> each.name().equals(name) && !each.id().equals(bench.id()))) {
+            throw new Refused("There is a bench of that name already.");
+        }
+        entities.find(Bench.class, bench.id()).rename(name);
+    }
+
+    /**
+     * Takes a bench away that wrote nothing.
+     *
+     * @throws Refused where it has an entry
+     */
+    public void remove(Bench bench) {
+        boolean wrote = !entities.createQuery("from Entry where bench.id = :bench", Entry.class)
+                .setParameter("bench", bench.id())
+                .setMaxResults(1)
+                .getResultList()
+                .isEmpty();
+        if (wrote) {
+            throw new Refused(bench.name() + " has entries, so it stays. Only an empty bench can be taken away.");
+        }
+        entities.remove(entities.find(Bench.class, bench.id()));
+    }
+
+    /** Whether anything was read in a period, after which its conventions stand. */
+    @Transactional(readOnly = true)
+    public boolean begun(Period period) {
+        return entities.createQuery(
+                                "select count(*) from Observation seen, Entry entry where seen.entryId = entry.id "
+                                        + "and entry.bench.period.id = :period",
+                                Long.class)
+                        .setParameter("period", period.id())
+                        .getSingleResult()
+                > 0;
+    }
+
+    /**
+     * Settles the conventions of a period anew.
+     *
+     * @throws Refused where something was read already
+     */
+    public void settle(Period period, Map<String, String> schools) {
+        if (begun(period)) {
+            throw new Refused(
+                    "Something was read in this period already, so its conventions stand. An entry may depart "
+                            + "from them on its result page.");
+        }
+        entities.find(Period.class, period.id()).settle(schools);
+    }
+
+    @Transactional(readOnly = true)
+    public List<Bench> benches(Period period) {
+        return entities.createQuery("from Bench where period.id = :period order by name", Bench.class)
+                .setParameter("period", period.id())
+                .getResultList();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Bench> bench(UUID id) {
+        return Optional.ofNullable(entities.find(Bench.class, id));
+    }
+}
