@@ -7,3 +7,9 @@ alter table trace_chunk add column brought_by varchar(60);
 alter table bench add column simulated boolean default false not null;
 alter table entry add column simulated boolean default false not null;
 alter table trace add column simulated boolean default false not null;
+
+-- How far the computer's clock leapt forward since the reading before (s), by a clock of its own that cannot be set.
+alter table trace_chunk add column leapt double precision;
+
+-- The room is read seldom: what is of it is found by that, not by asking every bench.
+create index trace_channel on trace (channel);

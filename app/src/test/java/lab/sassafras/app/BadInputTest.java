@@ -15,8 +15,11 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.boot.test.system.CapturedOutput;
+import org.springframework.boot.test.system.OutputCaptureExtension;
 
 /** What cannot be is refused with a word, at its place, and nothing else is lost. */
 class BadInputTest extends HouseTest {
@@ -172,6 +175,17 @@ class BadInputTest extends HouseTest {
         } finally {
             Files.delete(large);
         }
+    }
+
+    /** What a file says is a key of it stays on the line that says it was refused. */
+    @Test
+    @ExtendWith(OutputCaptureExtension.class)
+    void aKeyWithALineBreakForgesNoLineOfTheLog(CapturedOutput log) {
+        assertThat(reduce("{\"format\": \"sassafras-run\", \"a\\n2026-01-01 forged\": 1}")
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(log.getOut()).contains("forged");
+        assertThat(log.getOut().lines()).noneMatch(line -> line.startsWith("2026-01-01 forged"));
     }
 
     @Test

@@ -282,6 +282,23 @@ class ClockDoorsTest extends HouseTest {
         assertThat(reading(trace, "21.6", "").statusCode()).isEqualTo(302);
     }
 
+    /** What is read by the computer's clock after it leapt forward stands too late: that is said, and for 2 s it is not. */
+    @ParameterizedTest
+    @CsvSource({"1700, false", "2400, true", "70000, true"})
+    void aLeapForwardOfTheComputersClockIsSaid(long leap, boolean said) {
+        String trace = begun();
+        assertThat(reading(trace, "21.4", "").statusCode()).isEqualTo(302);
+        SettableWeather.clockOff(Duration.ofMillis(leap));
+        assertThat(reading(trace, "21.5", "").statusCode()).isEqualTo(302);
+        assertThat(reading(trace, "21.6", "").statusCode()).isEqualTo(302);
+        hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace);
+        String page = hand.get(entry + "/result").body();
+        assertThat(page.contains("clock leapt forward by")).isEqualTo(said);
+        if (leap == 70_000) {
+            assertThat(page).contains("leapt forward by 1:10");
+        }
+    }
+
     /** Where a page is to lead back to is a place of its own entry, whatever is sent. */
     @ParameterizedTest
     @ValueSource(strings = {"a\nSet-Cookie: x=y", "//elsewhere.example", "sample[1]/start\r\n", "&x=1", "clock\n"})

@@ -16,6 +16,7 @@ import lab.sassafras.measure.Instrument;
  * @param room        temperature of the room, where it was read
  * @param sure        seconds of readings that count however far they lie off, where a person says so
  * @param impossible  how many readings were kept once that no clock and thermometer can have shown; they do not count
+ * @param leapt       how far the computer’s clock leapt forward while they were read (s), 0 where it did not
  */
 public record Logged(
         String label,
@@ -23,7 +24,8 @@ public record Logged(
         Optional<Instrument> thermometer,
         Optional<Room> room,
         Set<Double> sure,
-        int impossible) {
+        int impossible,
+        double leapt) {
 
     /**
      * Readings in a room whose temperature was not read.
@@ -33,7 +35,7 @@ public record Logged(
      * @param thermometer they were read on; empty where it is not on the shelf
      */
     public Logged(String label, List<Reading> readings, Optional<Instrument> thermometer) {
-        this(label, readings, thermometer, Optional.empty(), Set.of(), 0);
+        this(label, readings, thermometer, Optional.empty(), Set.of(), 0, 0);
     }
 
     /** What an unknown thermometer is taken to show (°C). Common practice, no source. */

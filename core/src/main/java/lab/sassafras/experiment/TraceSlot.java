@@ -1,5 +1,6 @@
 package lab.sassafras.experiment;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
@@ -72,7 +73,7 @@ final class TraceSlot extends StatedSlot {
     public List<Finding> questions(Line line, String label, Setting setting) {
         try {
             return curve(line.text(), setting, 1).isPresent()
-                    ? impossible(line, label, setting)
+                    ? ofReading(line, label, setting)
                     : List.of(Finding.question(
                                     "curve.elsewhere",
                                     label
@@ -85,19 +86,30 @@ final class TraceSlot extends StatedSlot {
         }
     }
 
-    private static List<Finding> impossible(Line line, String label, Setting setting) {
-        int many = TraceUse.of(line.text())
-                .map(use -> setting.traces().get(use.trace()))
-                .map(Logged::impossible)
-                .orElse(0);
-        return many == 0
-                ? List.of()
-                : List.of(Finding.question(
-                                "curve.impossible",
-                                label + ": " + (many == 1 ? "one reading is" : many + " readings are")
-                                        + " left aside, since nothing at a bench is as hot or as cold, or lasts as long. A meter "
-                                        + "with no probe in it shows such numbers.")
-                        .at(line.address().toString()));
+    /** What went wrong while the readings were kept. */
+    private static List<Finding> ofReading(Line line, String label, Setting setting) {
+        Optional<Logged> logged =
+                TraceUse.of(line.text()).map(use -> setting.traces().get(use.trace()));
+        List<Finding> findings = new ArrayList<>();
+        int many = logged.map(Logged::impossible).orElse(0);
+        if (many > 0) {
+            findings.add(Finding.question(
+                            "curve.impossible",
+                            label + ": " + (many == 1 ? "one reading is" : many + " readings are")
+                                    + " left aside, since nothing at a bench is as hot or as cold, or lasts as long. A "
+                                    + "meter with no probe in it shows such numbers.")
+                    .at(line.address().toString()));
+        }
+        double leapt = logged.map(Logged::leapt).orElse(0.0);
+        if (leapt > 0) {
+            findings.add(Finding.question(
+                            "curve.leapt",
+                            label + ": the computer’s clock leapt forward by " + ClockTime.write(Math.rint(leapt))
+                                    + " while this was read, so that readings after it stand too late. Give them "
+                                    + "again at their own times, by a watch.")
+                    .at(line.address().toString()));
+        }
+        return findings;
     }
 
     @Override

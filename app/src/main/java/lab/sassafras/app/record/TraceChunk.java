@@ -35,6 +35,7 @@ public class TraceChunk {
     private @Nullable String text;
     private String who;
     private @Nullable String broughtBy;
+    private @Nullable Double leapt;
     private Instant madeAt;
 
     protected TraceChunk() {}
@@ -47,6 +48,7 @@ public class TraceChunk {
         this.text = given.text();
         this.who = given.who();
         this.broughtBy = given.broughtBy().orElse(null);
+        this.leapt = given.leapt() > 0 ? given.leapt() : null;
         this.madeAt = madeAt;
     }
 
@@ -57,16 +59,22 @@ public class TraceChunk {
             double[] temperatures,
             @Nullable String text,
             String who,
-            Optional<String> broughtBy) {
+            Optional<String> broughtBy,
+            double leapt) {
 
         /** What whoever it is by keeps without another hand between. */
         public Given(double[] seconds, double[] temperatures, @Nullable String text, String who) {
-            this(seconds, temperatures, text, who, Optional.empty());
+            this(seconds, temperatures, text, who, Optional.empty(), 0);
         }
 
         /** The same, brought by another than who it is by. */
         public Given brought(Optional<String> by) {
-            return new Given(seconds, temperatures, text, who, by);
+            return new Given(seconds, temperatures, text, who, by, leapt);
+        }
+
+        /** The same, read after the computer's clock leapt forward (s). */
+        public Given after(double leap) {
+            return new Given(seconds, temperatures, text, who, broughtBy, leap);
         }
 
         /** One reading as typed. */
@@ -94,12 +102,21 @@ public class TraceChunk {
      */
     private static final double RECKONED_AGAIN = 3;
 
-    /** One reading with who gave it and when, and as what where a person typed it. */
+    /**
+     * One reading with who gave it and when, as what where a person typed it, and how far the computer's clock leapt
+     * forward before it (s).
+     */
     public record Read(
-            UUID chunk, double seconds, double temperature, Optional<String> text, String who, Instant madeAt) {
+            UUID chunk,
+            double seconds,
+            double temperature,
+            Optional<String> text,
+            String who,
+            Instant madeAt,
+            double leapt) {
 
         Read by(String name) {
-            return new Read(chunk, seconds, temperature, text, name, madeAt);
+            return new Read(chunk, seconds, temperature, text, name, madeAt, leapt);
         }
     }
 
@@ -122,6 +139,13 @@ public class TraceChunk {
 
     Stream<Read> readings() {
         return IntStream.range(0, seconds.length)
-                .mapToObj(i -> new Read(id, seconds[i], temperatures[i], Optional.ofNullable(text), who, madeAt));
+                .mapToObj(i -> new Read(
+                        id,
+                        seconds[i],
+                        temperatures[i],
+                        Optional.ofNullable(text),
+                        who,
+                        madeAt,
+                        leapt == null || i > 0 ? 0 : leapt));
     }
 }

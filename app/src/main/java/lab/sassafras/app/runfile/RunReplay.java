@@ -144,7 +144,8 @@ public final class RunReplay {
                                 each.counted().stream()
                                         .map(RunFile.AsidePart::seconds)
                                         .collect(Collectors.toSet()),
-                                each.impossible())));
+                                each.impossible(),
+                                0)));
         return all;
     }
 

@@ -96,6 +96,11 @@ public record ClockReadings(Trace trace, List<Line> lines) {
                 lines.stream().filter(each -> each.state() == State.IMPOSSIBLE).count();
     }
 
+    /** How far the computer's clock leapt forward while they were read (s), in all; 0 where it did not. */
+    public double leapt() {
+        return lines.stream().mapToDouble(each -> each.read().leapt()).sum();
+    }
+
     /** The reading that stands at an instant. */
     public Optional<Line> at(double seconds) {
         return lines.stream()

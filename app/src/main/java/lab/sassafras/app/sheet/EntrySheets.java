@@ -247,7 +247,8 @@ public class EntrySheets {
                 decisions.readingsSure(trace.id()).keySet().stream()
                         .map(Decisions::second)
                         .collect(Collectors.toSet()),
-                readings.impossible());
+                readings.impossible(),
+                readings.leapt());
     }
 
     private boolean reaches(Entry from, UUID target, Set<UUID> leading, Set<UUID> elsewhere) {

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
@@ -16,6 +17,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.EntryRows;
@@ -24,7 +27,6 @@ import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.Stamp;
 import lab.sassafras.app.record.Stamps;
 import lab.sassafras.app.settings.HouseSettings;
-import lab.sassafras.measure.TimeBudget;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -49,8 +51,8 @@ public class StandingLines {
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
     private final Stamps stamps;
-    private final Cache<UUID, Kept> kept;
-    private final Cache<UUID, Beside> besides;
+    private final Cache<UUID, Kept<StandingLine>> kept;
+    private final Cache<UUID, Kept<Optional<BesideLine>>> besides;
     private final Map<UUID, CompletableFuture<Void>> inHand = new ConcurrentHashMap<>();
     private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "standing-lines");
@@ -73,13 +75,14 @@ public class StandingLines {
     /** What lies beside others is a tenth of a whole entry to keep. */
     private static final int BESIDE = 10;
 
-    private record Beside(Optional<BesideLine> line, List<Stamp> stamps, Stamps.Shelf shelf) {}
+    private record Kept<T>(T line, List<Stamp> stamps, Stamps.Shelf shelf) {}
 
-    private record Kept(StandingLine line, List<Stamp> stamps, Stamps.Shelf shelf) {}
+    /** What comes of working an entry out. */
+    private record Worked(StandingLine line, Optional<BesideLine> beside) {}
 
     @EventListener(ApplicationReadyEvent.class)
     void open() {
-        hand.execute(() -> periodBook.all().stream().limit(PERIODS_AT_OPENING).forEach(this::workOut));
+        hand.execute(() -> periodBook.all().stream().limit(PERIODS_AT_OPENING).forEach(each -> workOut(each, kept)));
     }
 
     @PreDestroy
@@ -93,53 +96,48 @@ public class StandingLines {
      * @param patience how long to wait where many are not worked yet
      */
     public List<StandingLine> of(List<Entry> entries, Period period, Duration patience) {
-        Stamps.Shelf shelf = stamps.shelf();
-        Map<UUID, Stamp> now = stamps.of(period);
-        Map<UUID, StandingLine> lines = held(entries, now, shelf);
-        List<Entry> stale =
-                entries.stream().filter(entry -> !lines.containsKey(entry.id())).toList();
-        if (stale.size() > FEW) {
-            await(
-                    inHand.computeIfAbsent(period.id(), any -> CompletableFuture.runAsync(() -> workOut(period), hand)),
-                    patience);
-            lines.putAll(held(stale, now, shelf));
-        } else {
-            stale.forEach(
-                    entry -> lines.put(entry.id(), worked(entry, entryBook.rows(entry.id()), own(entry, now), shelf)));
-        }
+        Map<UUID, StandingLine> lines = lines(kept, Worked::line, entries, period, patience);
         return entries.stream()
                 .map(entry -> lines.getOrDefault(entry.id(), StandingLine.waiting(entry)))
                 .toList();
     }
 
     /**
-     * What entries of a period give to be laid beside each other, by their identity; one that has no result yet gives
-     * nothing, and one that is not there is still being worked.
+     * What entries of a period give to be laid beside each other, by their identity and in their order; one that has no
+     * result yet gives nothing, and one that is not there is still being worked.
      *
      * @param patience how long to wait where many are not worked yet
      */
     public Map<UUID, Optional<BesideLine>> beside(List<Entry> entries, Period period, Duration patience) {
-        List<StandingLine> standing = of(entries, period, patience);
-        Stamps.Shelf shelf = stamps.shelf();
-        Map<UUID, Stamp> now = stamps.of(period);
-        Map<UUID, Optional<BesideLine>> lines = new LinkedHashMap<>();
-        for (int i = 0; i < entries.size(); i++) {
-            Entry entry = entries.get(i);
-            if (!standing.get(i).waiting()) {
-                TimeBudget.check();
-                lines.put(entry.id(), beside(entry, own(entry, now), shelf));
-            }
-        }
-        return lines;
+        Map<UUID, Optional<BesideLine>> lines = lines(besides, Worked::beside, entries, period, patience);
+        Map<UUID, Optional<BesideLine>> inOrder = new LinkedHashMap<>();
+        entries.forEach(
+                entry -> Optional.ofNullable(lines.get(entry.id())).ifPresent(line -> inOrder.put(entry.id(), line)));
+        return inOrder;
     }
 
-    private Optional<BesideLine> beside(Entry entry, Stamp own, Stamps.Shelf shelf) {
-        Beside known = besides.getIfPresent(entry.id());
-        if (known == null || !known.shelf.equals(shelf) || !sheets.holds(known.stamps, own)) {
-            worked(entry, entryBook.rows(entry.id()), own, shelf);
-            known = besides.getIfPresent(entry.id());
+    private <T> Map<UUID, T> lines(
+            Cache<UUID, Kept<T>> cache,
+            Function<Worked, T> part,
+            List<Entry> entries,
+            Period period,
+            Duration patience) {
+        Stamps.Shelf shelf = stamps.shelf();
+        Map<UUID, Stamp> now = stamps.of(period);
+        Map<UUID, T> lines = held(cache, entries, now, shelf);
+        List<Entry> stale =
+                entries.stream().filter(entry -> !lines.containsKey(entry.id())).toList();
+        if (stale.size() > FEW) {
+            await(
+                    inHand.computeIfAbsent(
+                            period.id(), any -> CompletableFuture.runAsync(() -> workOut(period, cache), hand)),
+                    patience);
+            lines.putAll(held(cache, stale, now, shelf));
+        } else {
+            stale.forEach(entry -> lines.put(
+                    entry.id(), part.apply(worked(entry, entryBook.rows(entry.id()), own(entry, now), shelf))));
         }
-        return known == null ? Optional.empty() : known.line;
+        return lines;
     }
 
     private static void await(CompletableFuture<Void> work, Duration patience) {
@@ -152,12 +150,18 @@ public class StandingLines {
         }
     }
 
-    private Map<UUID, StandingLine> held(List<Entry> entries, Map<UUID, Stamp> now, Stamps.Shelf shelf) {
-        Map<UUID, StandingLine> lines = new LinkedHashMap<>();
-        entries.forEach(entry -> Optional.ofNullable(kept.getIfPresent(entry.id()))
-                .filter(known -> known.shelf.equals(shelf) && sheets.holds(known.stamps, own(entry, now)))
+    private <T> Map<UUID, T> held(
+            Cache<UUID, Kept<T>> cache, List<Entry> entries, Map<UUID, Stamp> now, Stamps.Shelf shelf) {
+        Map<UUID, T> lines = new LinkedHashMap<>();
+        entries.forEach(entry -> Optional.ofNullable(cache.getIfPresent(entry.id()))
+                .filter(known -> known.shelf.equals(shelf) && holds(known.stamps, own(entry, now)))
                 .ifPresent(known -> lines.put(entry.id(), known.line)));
         return lines;
+    }
+
+    /** The book is asked only for one that draws on others. */
+    private boolean holds(List<Stamp> then, Stamp own) {
+        return then.get(0).equals(own) && (then.size() == 1 || sheets.holds(then, own));
     }
 
     private static Stamp own(Entry entry, Map<UUID, Stamp> now) {
@@ -165,16 +169,21 @@ public class StandingLines {
     }
 
     /** Works out every line of a period that is not kept. */
-    private void workOut(Period period) {
+    private void workOut(Period period, Cache<UUID, ? extends Kept<?>> cache) {
         try {
             long began = System.nanoTime();
             Stamps.Shelf shelf = stamps.shelf();
             Map<UUID, Stamp> now = stamps.of(period);
             List<Entry> entries = entryBook.of(period);
-            Map<UUID, StandingLine> held = held(entries, now, shelf);
+            Set<UUID> held = entries.stream()
+                    .filter(entry -> Optional.ofNullable(cache.getIfPresent(entry.id()))
+                            .filter(known -> known.shelf().equals(shelf) && holds(known.stamps(), own(entry, now)))
+                            .isPresent())
+                    .map(Entry::id)
+                    .collect(Collectors.toSet());
             Map<UUID, EntryRows> rows = held.size() == entries.size() ? Map.of() : entryBook.rows(period);
             entries.stream()
-                    .filter(entry -> !held.containsKey(entry.id()))
+                    .filter(entry -> !held.contains(entry.id()))
                     .takeWhile(any -> !Thread.currentThread().isInterrupted())
                     .forEach(entry ->
                             worked(entry, rows.getOrDefault(entry.id(), EntryRows.NONE), own(entry, now), shelf));
@@ -188,16 +197,16 @@ public class StandingLines {
         }
     }
 
-    private StandingLine worked(Entry entry, EntryRows rows, Stamp own, Stamps.Shelf shelf) {
+    private Worked worked(Entry entry, EntryRows rows, Stamp own, Stamps.Shelf shelf) {
         try {
             EntrySheet sheet = sheets.fresh(entry, rows, own, shelf);
-            StandingLine line = StandingLine.of(sheet);
-            kept.put(entry.id(), new Kept(line, sheet.stamps(), shelf));
-            besides.put(entry.id(), new Beside(BesideLine.of(sheet), sheet.stamps(), shelf));
-            return line;
+            Worked worked = new Worked(StandingLine.of(sheet), BesideLine.of(sheet));
+            kept.put(entry.id(), new Kept<>(worked.line, sheet.stamps(), shelf));
+            besides.put(entry.id(), new Kept<>(worked.beside, sheet.stamps(), shelf));
+            return worked;
         } catch (RuntimeException fault) {
             LOG.error("entry {} could not be worked", entry.id(), fault);
-            return StandingLine.notWorked(entry);
+            return new Worked(StandingLine.notWorked(entry), Optional.empty());
         }
     }
 }

@@ -92,6 +92,7 @@ public class AppendReadings {
                     place.isPresent() ? Trace.TREND : Trace.HAND,
                     thermometer(instrument).map(each -> UUID.fromString(each.key())),
                     seconds);
+            onClock.leapt(begun);
             onClock.name(entry, place.orElseGet(() -> Clocks.place(entry, trial)), begun, actor);
         });
     }
@@ -117,10 +118,10 @@ public class AppendReadings {
             Figures figures = entry.entry().period().figures();
             TypedNumber number = TypedNumber.read(text, figures.mark());
             trace.instrumentId().flatMap(instruments::find).ifPresent(each -> within(each, number, figures));
-            traces.add(
-                    key,
-                    trace,
-                    TraceChunk.Given.typed(onClock.second(trace, time, ago), number.value(), text, actor.identity()));
+            double second = onClock.second(trace, time, ago);
+            double leapt = onClock.leapt(trace);
+            TraceChunk.Given given = TraceChunk.Given.typed(second, number.value(), text, actor.identity());
+            traces.add(key, trace, time.isEmpty() ? given.after(leapt) : given);
         });
     }
 

@@ -1,8 +1,12 @@
 package lab.sassafras.app.usecase;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
+import java.util.UUID;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
@@ -18,9 +22,16 @@ import org.springframework.stereotype.Component;
 @Component
 class OnClock {
 
+    /** A leap of the computer's clock that is told: more than a second that is put in, less than a person overlooks. */
+    private static final double A_LEAP = 2;
+
+    private static final int MOST_SEEN = 2000;
+
     private final DecisionBook decisionBook;
     private final Traces traces;
     private final Clock clock;
+    private final Cache<UUID, Now> seen =
+            Caffeine.newBuilder().maximumSize(MOST_SEEN).build();
 
     OnClock(DecisionBook decisionBook, Traces traces, Clock clock) {
         this.decisionBook = decisionBook;
@@ -66,5 +77,23 @@ class OnClock {
                 trace.id().toString(),
                 "read on this clock",
                 actor.name());
+    }
+
+    /** A moment by the clock that may be set and by one that may not. */
+    private record Now(Instant instant, long nanos) {}
+
+    /**
+     * How far the computer's clock leapt forward since it was asked for this trace before (s); 0 where it did not, or was
+     * not asked.
+     */
+    double leapt(Trace trace) {
+        Now now = new Now(clock.instant(), System.nanoTime());
+        Now before = seen.asMap().put(trace.id(), now);
+        if (before == null) {
+            return 0;
+        }
+        double leap =
+                Duration.between(before.instant, now.instant).toMillis() / 1000.0 - (now.nanos - before.nanos) / 1e9;
+        return leap > A_LEAP ? leap : 0;
     }
 }

@@ -35,7 +35,7 @@ class ClockScreenTest extends HouseTest {
         Trace trace = traces.bringIn(bench, channel, Optional.empty(), 30, Instant.now(), List.of());
         List<ClockReadings.Line> lines = IntStream.range(0, seconds.length)
                 .mapToObj(i -> new TraceChunk.Read(
-                        UUID.randomUUID(), seconds[i], 21 + i / 10.0, Optional.empty(), "Rowan", Instant.now()))
+                        UUID.randomUUID(), seconds[i], 21 + i / 10.0, Optional.empty(), "Rowan", Instant.now(), 0))
                 .map(read -> new ClockReadings.Line(read, ClockReadings.State.COUNTS, ""))
                 .toList();
         return new ClockReadings(trace, lines);

@@ -5,11 +5,13 @@ import java.io.InputStream;
 import java.net.HttpURLConnection;
 import java.net.Socket;
 import java.net.URI;
+import java.net.URL;
+import java.net.URLClassLoader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
+import java.sql.Driver;
 import java.sql.PreparedStatement;
 import java.util.ArrayList;
 import java.util.List;
@@ -205,7 +207,12 @@ public final class InTurn {
     /** Fills the book with readings on a clock until it is large. */
     private static void large(Path home) throws Exception {
         Random random = new Random(1);
-        try (Connection book = DriverManager.getConnection("jdbc:h2:file:" + home.resolve("book"), "sa", "")) {
+        try (URLClassLoader h2 = new URLClassLoader(new URL[] {driver().toUri().toURL()});
+                Connection book = Class.forName("org.h2.Driver", true, h2)
+                        .asSubclass(Driver.class)
+                        .getDeclaredConstructor()
+                        .newInstance()
+                        .connect("jdbc:h2:file:" + home.resolve("book"), user())) {
             UUID bench;
             try (var ids = book.createStatement().executeQuery("select id from bench limit 1")) {
                 ids.next();
@@ -288,6 +295,23 @@ public final class InTurn {
         http.getOutputStream().close();
         try (InputStream answer = http.getInputStream()) {
             return Path.of(new String(answer.readAllBytes(), StandardCharsets.UTF_8).strip());
+        }
+    }
+
+    private static Properties user() {
+        Properties user = new Properties();
+        user.setProperty("user", "sa");
+        user.setProperty("password", "");
+        return user;
+    }
+
+    /** The database's own jar, as the laid-out application has it. */
+    private static Path driver() throws IOException, InterruptedException {
+        try (var libraries = Files.list(LaidOut.jar().resolveSibling("lib"))) {
+            return libraries
+                    .filter(each -> each.getFileName().toString().startsWith("h2-"))
+                    .findFirst()
+                    .orElseThrow();
         }
     }
 }
