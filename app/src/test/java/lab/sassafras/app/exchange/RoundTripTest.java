@@ -26,11 +26,14 @@ import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.School;
 import lab.sassafras.expression.Estimate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Whatever was done to a run: its file, brought in again beside it, gives the same file and the same number. Other
@@ -39,7 +42,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 class RoundTripTest extends HouseTest {
 
     private static final List<String> TEXTS = List.of("10.00", "20.5", "90.00", "50.0", "Copper", "NaCl", "all", "yes");
-    private static final int STEPS = 30;
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final int STEPS = 40;
 
     @Autowired
     private Traces traces;
@@ -86,6 +90,10 @@ class RoundTripTest extends HouseTest {
         Optional<Estimate> there = sheets.of(again).reduction().result();
         assertThat(there.map(Estimate::value)).isEqualTo(here.map(Estimate::value));
         assertThat(there.map(Estimate::uncertainty)).isEqualTo(here.map(Estimate::uncertainty));
+        here.ifPresent(result -> assertThat(
+                        JSON.readTree(reduce(file).body()).at("/unknown/value").asDouble())
+                .as("and without any book")
+                .isEqualTo(result.value()));
     }
 
     private void step(Random random, Entry entry, Hand hand) {
@@ -93,7 +101,7 @@ class RoundTripTest extends HouseTest {
         List<Observation> all = observationBook.of(entry.id()).all();
         Observation any = all.get(random.nextInt(all.size()));
         String text = TEXTS.get(random.nextInt(TEXTS.size()));
-        switch (random.nextInt(9)) {
+        switch (random.nextInt(12)) {
             case 0 -> hand.post(path + "/open", "what=" + EntryBook.TRIAL);
             case 1 ->
                 hand.keep(
@@ -119,6 +127,22 @@ class RoundTripTest extends HouseTest {
                 hand.post(
                         path + "/trials/" + (1 + random.nextInt(2)),
                         "outcome=" + (random.nextBoolean() ? "out" : "in") + "&reason=why");
+            case 6 -> {
+                Question<?> question =
+                        Question.all().get(random.nextInt(Question.all().size()));
+                School school =
+                        question.schools().get(random.nextInt(question.schools().size()));
+                hand.post(path + "/school", "question=" + question.key() + "&school=" + school.key());
+            }
+            case 7 -> hand.post(path + "/aside", "outcome=" + (random.nextBoolean() ? "out" : "in") + "&reason=why");
+            case 8 ->
+                hand.post(
+                        path + "/adopt",
+                        "reason=good+enough"
+                                + entry.vesselId()
+                                        .flatMap(vessel -> newest(entry))
+                                        .map(seen -> "&seen=" + seen)
+                                        .orElse(""));
             default -> onTheClock(random, entry, hand);
         }
     }

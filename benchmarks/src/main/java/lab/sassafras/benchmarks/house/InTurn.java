@@ -136,6 +136,17 @@ public final class InTurn {
             into.of(() -> hand.keep(entry, UUID.randomUUID(), "water[1]/start", "read", text, "°C"));
         }
         quiet.print(name + ": a value kept, six entries at the bench, nobody listens");
+        String clock = entries.get(5);
+        hand.post(clock + "/clock", "trial=1&every=5");
+        String trace =
+                hand.get(clock + "/clock").body().replaceAll("(?s).*name=\"trace\" value=\"([0-9a-f-]{36})\".*", "$1");
+        Times readings = new Times();
+        for (int i = 0; i < 200; i++) {
+            String form = "trial=1&trace=" + trace + "&key=" + UUID.randomUUID() + "&time=&text=21." + i % 10;
+            Times into = i < 50 ? new Times() : readings;
+            into.of(() -> hand.post(clock + "/clock/readings", form));
+        }
+        readings.print(name + ": a reading kept, six entries at the bench");
         List<Socket> asleep = new ArrayList<>();
         if (!name.equals("before")) {
             for (int i = 0; i < ASLEEP; i++) {
@@ -204,7 +215,7 @@ public final class InTurn {
         }
     }
 
-    /** Fills the book with readings on a clock until it is large. */
+    /** Fills the book with numbers as readings on a clock are, in a table nobody reads, until it is large. */
     private static void large(Path home) throws Exception {
         Random random = new Random(1);
         try (URLClassLoader h2 = new URLClassLoader(new URL[] {driver().toUri().toURL()});
@@ -213,17 +224,10 @@ public final class InTurn {
                         .getDeclaredConstructor()
                         .newInstance()
                         .connect("jdbc:h2:file:" + home.resolve("book"), user())) {
-            UUID bench;
-            try (var ids = book.createStatement().executeQuery("select id from bench limit 1")) {
-                ids.next();
-                bench = ids.getObject(1, UUID.class);
-            }
-            UUID trace = UUID.randomUUID();
             book.createStatement()
-                    .executeUpdate("insert into trace (id, bench_id, channel, read_every, who, begun_at) values ('"
-                            + trace + "', '" + bench + "', 'file', 1, 'x', now())");
-            try (PreparedStatement row = book.prepareStatement(
-                    "insert into trace_chunk (id, trace_id, seconds, temperatures, who, made_at) values (?, ?, ?, ?, 'x', now())")) {
+                    .executeUpdate("create table filler (id uuid primary key, seconds double precision array, "
+                            + "temperatures double precision array)");
+            try (PreparedStatement row = book.prepareStatement("insert into filler values (?, ?, ?)")) {
                 for (long rows = MEGABYTES * 1_000_000L / 8_200; rows > 0; rows--) {
                     Double[] seconds = new Double[500];
                     Double[] temperatures = new Double[500];
@@ -232,9 +236,8 @@ public final class InTurn {
                         temperatures[i] = 20 + Math.rint(random.nextGaussian() * 100) / 100;
                     }
                     row.setObject(1, UUID.randomUUID());
-                    row.setObject(2, trace);
-                    row.setObject(3, seconds);
-                    row.setObject(4, temperatures);
+                    row.setObject(2, seconds);
+                    row.setObject(3, temperatures);
                     row.executeUpdate();
                 }
             }
