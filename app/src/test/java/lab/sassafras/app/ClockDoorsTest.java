@@ -282,7 +282,7 @@ class ClockDoorsTest extends HouseTest {
         assertThat(reading(trace, "21.6", "").statusCode()).isEqualTo(302);
     }
 
-    /** What is read by the computer's clock after it leapt forward stands too late: that is said, and for 2 s it is not. */
+    /** What is read after the computer's clock leapt forward stands too late: that is said, and up to 2 s it is not. */
     @ParameterizedTest
     @CsvSource({"1700, false", "2400, true", "70000, true"})
     void aLeapForwardOfTheComputersClockIsSaid(long leap, boolean said) {

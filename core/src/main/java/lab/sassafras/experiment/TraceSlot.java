@@ -71,19 +71,20 @@ final class TraceSlot extends StatedSlot {
 
     @Override
     public List<Finding> questions(Line line, String label, Setting setting) {
+        List<Finding> findings = new ArrayList<>(ofReading(line, label, setting));
         try {
-            return curve(line.text(), setting, 1).isPresent()
-                    ? ofReading(line, label, setting)
-                    : List.of(Finding.question(
-                                    "curve.elsewhere",
-                                    label
-                                            + " names readings that are not in this book. They are kept in the book the run "
-                                            + "came from.")
-                            .at(line.address().toString()));
+            if (curve(line.text(), setting, 1).isEmpty()) {
+                findings.add(Finding.question(
+                                "curve.elsewhere",
+                                label + " names readings that are not in this book. They are kept in the book the "
+                                        + "run came from.")
+                        .at(line.address().toString()));
+            }
         } catch (Refused unread) {
-            return List.of(Finding.question("curve.unread", label + ": " + unread.getMessage())
+            findings.add(Finding.question("curve.unread", label + ": " + unread.getMessage())
                     .at(line.address().toString()));
         }
+        return findings;
     }
 
     /** What went wrong while the readings were kept. */

@@ -83,8 +83,8 @@ class OnClock {
     private record Now(Instant instant, long nanos) {}
 
     /**
-     * How far the computer's clock leapt forward since it was asked for this trace before (s); 0 where it did not, or was
-     * not asked.
+     * How far the computer's clock leapt forward since it was asked for this trace before (s); 0 where it did not, or
+     * was not asked.
      */
     double leapt(Trace trace) {
         Now now = new Now(clock.instant(), System.nanoTime());
