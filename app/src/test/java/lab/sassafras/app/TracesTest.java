@@ -80,6 +80,10 @@ class TracesTest extends HouseTest {
             assertThat(read.text()).contains("21.4");
             assertThat(read.who()).as("as an old book has it").isEqualTo("Juniper");
         });
+        // its time reckoned again after a lost answer may differ by three seconds, and by no more
+        traces.add(key, trace, TraceChunk.Given.typed(33, 21.4, "21.4", "Juniper"));
+        assertThatThrownBy(() -> traces.add(key, trace, TraceChunk.Given.typed(33.1, 21.4, "21.4", "Juniper")))
+                .isInstanceOf(Refused.class);
         assertThatThrownBy(() -> traces.add(key, trace, TraceChunk.Given.typed(30, 21.5, "21.5", "Juniper")))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("same key");
