@@ -18,7 +18,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.EntryRows;
@@ -169,18 +168,13 @@ public class StandingLines {
     }
 
     /** Works out every line of a period that is not kept. */
-    private void workOut(Period period, Cache<UUID, ? extends Kept<?>> cache) {
+    private <T> void workOut(Period period, Cache<UUID, Kept<T>> cache) {
         try {
             long began = System.nanoTime();
             Stamps.Shelf shelf = stamps.shelf();
             Map<UUID, Stamp> now = stamps.of(period);
             List<Entry> entries = entryBook.of(period);
-            Set<UUID> held = entries.stream()
-                    .filter(entry -> Optional.ofNullable(cache.getIfPresent(entry.id()))
-                            .filter(known -> known.shelf().equals(shelf) && holds(known.stamps(), own(entry, now)))
-                            .isPresent())
-                    .map(Entry::id)
-                    .collect(Collectors.toSet());
+            Set<UUID> held = held(cache, entries, now, shelf).keySet();
             Map<UUID, EntryRows> rows = held.size() == entries.size() ? Map.of() : entryBook.rows(period);
             entries.stream()
                     .filter(entry -> !held.contains(entry.id()))
