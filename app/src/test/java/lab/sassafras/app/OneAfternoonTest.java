@@ -36,6 +36,8 @@ class OneAfternoonTest extends HouseTest {
                 .containsExactly("Bench 1", "Bench 2", "Bench 3", "Bench 4", "Hawthorn");
         Bench second = periodBook.benches(opened).get(1);
         hand.post(period + "/benches/" + second.id(), "name=Window");
+        assertThat(hand.post(period + "/benches/" + second.id(), "name=Bench+3").body())
+                .contains("There is a bench of that name already");
         hand.post(period + "/benches/" + periodBook.benches(opened).get(0).id(), "away=yes");
         assertThat(periodBook.benches(opened))
                 .extracting(Bench::name)

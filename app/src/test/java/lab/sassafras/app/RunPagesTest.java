@@ -3,6 +3,7 @@ package lab.sassafras.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.util.List;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
 import org.junit.jupiter.api.BeforeEach;
@@ -83,6 +84,18 @@ class RunPagesTest extends HouseTest {
                 .filteredOn(each -> each.address().equals("sample[1]/carried"))
                 .extracting(Observation::text)
                 .containsExactly("6.00", "5.20");
+        // what was called full was the empty one
+        List<Observation> both = observationBook.of(entry.id()).standingAt("sample[1]/carried");
+        keep("sample[1]/carried", "tare", "", "", "&supersedes=" + both.get(1).id() + "&reason=misread");
+        assertThat(keep(
+                                "sample[1]/carried",
+                                "tare",
+                                "9.00",
+                                "g",
+                                "&supersedes=" + both.get(0).id() + "&reason=misread")
+                        .statusCode())
+                .as("the full one is struck out before")
+                .isEqualTo(302);
     }
 
     @ParameterizedTest

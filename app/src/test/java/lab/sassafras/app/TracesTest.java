@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -23,6 +24,8 @@ import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.usecase.Answer;
+import lab.sassafras.app.usecase.AppendReadings;
 import lab.sassafras.app.usecase.TakeFromClock;
 import lab.sassafras.app.usecase.TellWaits;
 import lab.sassafras.curve.Reading;
@@ -40,6 +43,9 @@ class TracesTest extends HouseTest {
 
     @Autowired
     private TakeFromClock taking;
+
+    @Autowired
+    private AppendReadings appending;
 
     @Autowired
     private TellWaits telling;
@@ -345,6 +351,26 @@ class TracesTest extends HouseTest {
         assertThat(file.length).isGreaterThan(1_500_000);
         Hand hand = new Hand(address(""));
         assertThat(hand.upload("run.json", file).statusCode()).isEqualTo(302);
+        // three such clocks are as many as a file takes back
+        assertThat(brought(entry, 200_000).refusal().map(Throwable::getMessage))
+                .hasValueSatisfying(why -> assertThat(why).contains("its file holds at most 300000"));
+        assertThat(brought(entry, 199_800).refusal()).isEmpty();
+        byte[] larger = get("/entries/" + entry.id() + "/run.json").body().getBytes(UTF_8);
+        assertThat(hand.upload("run.json", larger).statusCode()).isEqualTo(302);
+    }
+
+    /** Readings of a file, half of them for a trial more. */
+    private Answer<Boolean> brought(Entry entry, int readings) {
+        List<Reading> half = IntStream.range(0, readings / 2)
+                .mapToObj(i -> new Reading(i / 10.0, 21 + i % 7 / 100.0))
+                .toList();
+        return appending.file(
+                sheets.of(entry),
+                1,
+                half,
+                List.of(Map.entry(AppendReadings.NEW_TRIAL, half)),
+                Optional.empty(),
+                Actor.at(entry.bench()));
     }
 
     private void keep(EntrySheet entry, int trial, TraceUse use, String reason, Bench bench) {

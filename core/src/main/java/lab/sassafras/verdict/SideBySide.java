@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.statistics.BetweenEntries;
 import lab.sassafras.statistics.Outliers;
@@ -61,10 +62,10 @@ public record SideBySide(
      *
      * @param given     at least one
      * @param reference empty where none is told
-     * @param unit      symbol of the results, as shown
+     * @param unit      of the results, as shown
      * @param figures   how numbers are written
      */
-    public static SideBySide of(List<Given> given, Optional<Reference> reference, String unit, Figures figures) {
+    public static SideBySide of(List<Given> given, Optional<Reference> reference, BenchUnit unit, Figures figures) {
         List<Estimate> results =
                 given.stream().map(each -> Estimate.of(each.result().asInput())).toList();
         List<Integer> outliers =
@@ -137,20 +138,26 @@ public record SideBySide(
                         + (one ? "it" : "them") + " now while everything still stands.");
     }
 
-    private static Finding tooFew(List<Estimate> results, String unit, Figures figures) {
+    private static Finding tooFew(List<Estimate> results, BenchUnit unit, Figures figures) {
         double low = results.stream().mapToDouble(Estimate::value).min().orElse(0);
         double high = results.stream().mapToDouble(Estimate::value).max().orElse(0);
         int decimals = Figures.decimalsFor(high - low);
         return Finding.note(
                 "class.too-few",
-                "They spread over " + figures.fixed(high - low, decimals) + " " + unit + ", from "
-                        + figures.signed(low, decimals) + " to " + figures.signed(high, decimals) + ". With fewer than "
+                "They spread over " + figures.fixed(high - low, decimals) + " " + unit.symbol() + ", from "
+                        + written(low, decimals, unit, figures) + " to " + written(high, decimals, unit, figures)
+                        + ". With fewer than "
                         + Outliers.FEWEST + " entries nobody can tell whether one of them is an outlier.");
+    }
+
+    /** With its sign where the quantity has a direction. */
+    private static String written(double value, int decimals, BenchUnit unit, Figures figures) {
+        return unit.dimension().directed() ? figures.signed(value, decimals) : figures.fixed(value, decimals);
     }
 
     /** What the entries that are no outliers say as a whole. */
     private static List<Finding> together(
-            List<Estimate> results, boolean rest, Optional<Reference> reference, String unit, Figures figures) {
+            List<Estimate> results, boolean rest, Optional<Reference> reference, BenchUnit unit, Figures figures) {
         List<Finding> findings = new ArrayList<>();
         BetweenEntries mean = BetweenEntries.of(results);
         reference.ifPresent(told -> findings.add(against(results, mean, rest, told, unit, figures)));
@@ -158,7 +165,7 @@ public record SideBySide(
             findings.add(Finding.note(
                     "class.scatter",
                     "The entries differ by more than the ± of each says: besides it they scatter by "
-                            + figures.significant(mean.between(), 2) + " " + unit
+                            + figures.significant(mean.between(), 2) + " " + unit.symbol()
                             + ". Something differs from bench to bench that no budget has."));
         }
         return findings;
@@ -169,7 +176,7 @@ public record SideBySide(
             BetweenEntries mean,
             boolean rest,
             Reference reference,
-            String unit,
+            BenchUnit unit,
             Figures figures) {
         Agreement agreement = Agreement.of(Interval.of(mean.weighted()), reference);
         String who = rest ? "The mean of the others" : "The mean";
@@ -186,7 +193,8 @@ public record SideBySide(
                 .map(each -> each.getKey() + " (± " + figures.significant(each.getValue(), 1) + ")")
                 .collect(Collectors.joining(", "));
         String words = who + " is shifted by " + figures.signed(shift, Figures.decimalsFor(agreement.allowed())) + " "
-                + unit + ", more than scatter, what all share and the reference explain (95 %): a cause all have in "
+                + unit.symbol()
+                + ", more than scatter, what all share and the reference explain (95 %): a cause all have in "
                 + "common, which repeating one run would not remove. ";
         return Finding.question(
                 "class.shifted",

@@ -48,7 +48,7 @@ class SideBySideTest {
         for (int i = 0; i < values.length; i++) {
             given.add(entry(benches[i], values[i], shared));
         }
-        return SideBySide.of(given, Optional.of(TOLD), "kJ/mol", Figures.POINT);
+        return SideBySide.of(given, Optional.of(TOLD), BenchUnit.KILOJOULES_PER_MOLE, Figures.POINT);
     }
 
     private static List<String> codes(SideBySide side) {
@@ -85,6 +85,16 @@ class SideBySideTest {
                 .satisfies(each -> assertThat(each.message())
                         .contains("spread over 2.0 kJ/mol, from +12.9 to +14.9", "fewer than 6 entries"));
         assertThat(codes(of(0, 14.7, 14.9, 12.9, 14.8, 14.6, 14.75))).doesNotContain("class.too-few");
+        // a specific heat has no direction, and no sign
+        assertThat(SideBySide.of(
+                                List.of(entry("Alder", 0.387, 0), entry("Rowan", 0.392, 0)),
+                                Optional.empty(),
+                                BenchUnit.JOULES_PER_GRAM_DEGREE,
+                                Figures.POINT)
+                        .findings()
+                        .get(0)
+                        .message())
+                .contains("from 0.387");
     }
 
     /**
@@ -119,7 +129,7 @@ class SideBySideTest {
                 "Sorrel",
                 Estimate.of(
                         14.5, List.of(new Contribution("own", "reading", 1, 1.5, null)), Double.POSITIVE_INFINITY)));
-        assertThat(SideBySide.of(unsure, Optional.empty(), "kJ/mol", Figures.POINT)
+        assertThat(SideBySide.of(unsure, Optional.empty(), BenchUnit.KILOJOULES_PER_MOLE, Figures.POINT)
                         .entries()
                         .get(2)
                         .repeat()

@@ -16,6 +16,7 @@ import lab.sassafras.app.sheet.ClassPaces;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.AppendReadings;
@@ -214,8 +215,7 @@ class ClockPages {
         }
         String clock = "redirect:/entries/" + entry.entry().id() + "/clock?trial=" + told.trial();
         return told.place()
-                .map(each ->
-                        clock + "&at=" + each.toString().replace("[", "%5B").replace("]", "%5D"))
+                .map(each -> clock + "&at=" + WrittenSheet.Link.encoded(each.toString()))
                 .orElse(clock);
     }
 

@@ -57,7 +57,7 @@ class KeepPages {
     }
 
     private static String written(Address address) {
-        return address.toString().replace("[", "%5B").replace("]", "%5D");
+        return WrittenSheet.Link.encoded(address.toString());
     }
 
     private static Optional<Sheet.Ask> asked(EntrySheet entry, Address address, String role) {

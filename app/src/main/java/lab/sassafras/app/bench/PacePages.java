@@ -13,6 +13,7 @@ import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.ClassPace;
 import lab.sassafras.app.sheet.ClassPaces;
 import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.usecase.TellWaits;
 import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.Figures;
@@ -148,9 +149,7 @@ class PacePages {
         if (where.equals("clock")) {
             return "/clock?trial=" + trial;
         }
-        return !PLACE.matcher(where).matches()
-                ? "?trial=" + trial
-                : "?at=" + where.replace("[", "%5B").replace("]", "%5D");
+        return PLACE.matcher(where).matches() ? "?at=" + WrittenSheet.Link.encoded(where) : "?trial=" + trial;
     }
 
     /** A transfer that was broken off: its moment is withdrawn, and the time in the bath begins anew. */

@@ -62,8 +62,11 @@ class RunPages {
         int number = beginning.more(entry, what, actor).orThrow();
         String first = entry.experiment()
                 .group(what)
-                .map(group -> "?at=" + group.key() + "%5B" + number + "%5D/"
-                        + group.slots().get(0).key())
+                .map(group -> new WrittenSheet.Link(
+                                group.key() + "[" + number + "]/"
+                                        + group.slots().get(0).key(),
+                                null)
+                        .query())
                 .orElse("?trial=" + number);
         return "redirect:/entries/" + id + first;
     }

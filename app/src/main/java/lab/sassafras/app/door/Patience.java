@@ -63,7 +63,7 @@ final class Patience extends OncePerRequestFilter {
                 response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
                 return;
             }
-            try (TimeBudget budget = TimeBudget.of(work.plus(form(request) ? Duration.ZERO : arrival))) {
+            try (TimeBudget budget = TimeBudget.of(work.plus(arrives(request) ? arrival : Duration.ZERO))) {
                 chain.doFilter(whole, response);
             }
         } catch (TooSlow slow) {
@@ -93,6 +93,11 @@ final class Patience extends OncePerRequestFilter {
             response.flushBuffer();
         }
         throw new ClientAbortException("took too long to arrive");
+    }
+
+    /** Whether what it sends arrives while it is worked on. */
+    private static boolean arrives(HttpServletRequest request) {
+        return "POST".equals(request.getMethod()) && !form(request);
     }
 
     private static boolean form(HttpServletRequest request) {

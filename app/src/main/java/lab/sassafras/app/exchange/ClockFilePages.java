@@ -28,7 +28,6 @@ import lab.sassafras.app.usecase.AppendReadings;
 import lab.sassafras.curve.ClockFile;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.experiment.Role;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
@@ -184,7 +183,8 @@ class ClockFilePages {
         ClockFile.Layout guessed = ClockFile.guess(file.text());
         try {
             ClockFile.Layout layout = said.over(guessed);
-            Map<Integer, String> places = places(form, layout, whereElse(entry, trial));
+            Map<Integer, String> places = places(form, layout);
+            AppendReadings.checkOthers(entry, trial, places.values());
             model.addAttribute("places", places);
             if (!what.equals("keep")) {
                 return shown(entry, trial, pending, file, layout, model);
@@ -212,18 +212,12 @@ class ClockFilePages {
     }
 
     /** What the other columns of a file are of, by their number: a trial, a new one, or the address of a trend. */
-    private static Map<Integer, String> places(Map<String, String> form, ClockFile.Layout layout, List<Place> known) {
+    private static Map<Integer, String> places(Map<String, String> form, ClockFile.Layout layout) {
         Map<Integer, String> places = new LinkedHashMap<>();
         form.forEach((name, place) -> {
             if (name.matches("column-\\d{1,3}") && !place.isBlank()) {
                 int column = Integer.parseInt(name.substring(7));
                 if (column != layout.time() && column != layout.temperature()) {
-                    if (known.stream().noneMatch(each -> each.value().equals(place))) {
-                        throw new Refused("Another probe cannot be of “" + place + "”. Choose one of those shown.");
-                    }
-                    if (!place.equals(AppendReadings.NEW_TRIAL) && places.containsValue(place)) {
-                        throw new Refused("Two probes cannot both be of one thing. Choose another for one of them.");
-                    }
                     places.put(column, place);
                 }
             }
@@ -286,7 +280,7 @@ class ClockFilePages {
         if (!model.containsAttribute("places")) {
             model.addAttribute("places", Map.of());
         }
-        model.addAttribute("whereElse", whereElse(entry, trial));
+        model.addAttribute("whereElse", AppendReadings.others(entry, trial));
         model.addAttribute("separators", ClockFile.Separator.values());
         model.addAttribute("marks", DecimalMark.values());
         model.addAttribute("timesIn", ClockFile.TimeIn.values());
@@ -297,31 +291,6 @@ class ClockFilePages {
                         .filter(each -> each.kind() == Instrument.Kind.THERMOMETER)
                         .toList());
         return page(entry, trial, model);
-    }
-
-    /** A place another column of a file may be of. */
-    public record Place(String value, String words) {}
-
-    private static List<Place> whereElse(EntrySheet entry, int trial) {
-        List<Place> places = new ArrayList<>();
-        for (int other = 1; other <= entry.sheet().trials(); other++) {
-            if (other != trial) {
-                places.add(new Place(AppendReadings.TRIAL + other, AppendReadings.TRIAL + other));
-            }
-        }
-        places.add(new Place(AppendReadings.NEW_TRIAL, "another trial"));
-        entry.sheet().asks(trial).stream()
-                .filter(ask -> entry.experiment().span().stream()
-                        .noneMatch(span -> span.start().equals(ask.address().path())
-                                || span.end().equals(ask.address().path())))
-                .filter(ask -> entry.experiment()
-                        .slot(ask.address().path())
-                        .filter(slot -> slot.roles().contains(Role.TREND))
-                        .isPresent())
-                .forEach(ask -> places.add(new Place(
-                        ask.address().toString(),
-                        entry.experiment().words().label(ask.address().path()) + ", for its trend")));
-        return places;
     }
 
     private static String page(EntrySheet entry, int trial, Model model) {

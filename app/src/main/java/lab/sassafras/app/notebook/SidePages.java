@@ -136,7 +136,7 @@ class SidePages {
                         .map(each -> new SideBySide.Given(label(each), each.result(), each.interval()))
                         .toList(),
                 reference,
-                unit.symbol(),
+                unit,
                 figures);
         double shown = presentation.unit(unit).widthToBench(1);
         double middle = side.together()

@@ -14,7 +14,7 @@ import org.springframework.util.unit.DataSize;
  * @param slow      from how long a request is worth a line in the log (ms)
  */
 public record Limits(
-        @DefaultValue("8MB") DataSize file,
+        @DefaultValue("12MB") DataSize file,
         @DefaultValue("256KB") DataSize form,
         @DefaultValue("32MB") DataSize room,
         @DefaultValue("300") int entries,

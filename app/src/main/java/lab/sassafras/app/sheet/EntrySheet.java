@@ -50,8 +50,8 @@ public record EntrySheet(
         stamps = List.copyOf(stamps);
     }
 
-    /** How many readings on clocks it holds at hand. */
-    int readings() {
+    /** How many readings on clocks count for it, of all its trials. */
+    public int readings() {
         return sheet().setting().traces().values().stream()
                 .mapToInt(each -> each.readings().size())
                 .sum();

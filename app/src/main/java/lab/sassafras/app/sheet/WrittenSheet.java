@@ -110,9 +110,14 @@ public final class WrittenSheet {
      */
     public record Link(String at, @Nullable String way) {
 
+        /** The address of a slot as a part of a page's address. */
+        public static String encoded(String at) {
+            return at.replace("[", "%5B").replace("]", "%5D");
+        }
+
         /** What follows the address of the run. */
         public String query() {
-            return "?at=" + at.replace("[", "%5B").replace("]", "%5D") + (way == null ? "" : "&way=" + way);
+            return "?at=" + encoded(at) + (way == null ? "" : "&way=" + way);
         }
     }
 

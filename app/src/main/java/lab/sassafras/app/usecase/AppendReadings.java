@@ -1,9 +1,13 @@
 package lab.sassafras.app.usecase;
 
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.EntryBook;
@@ -16,6 +20,7 @@ import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Role;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
@@ -33,6 +38,9 @@ public class AppendReadings {
 
     /** What a file's column is of, before a trial's number. */
     public static final String TRIAL = "trial ";
+
+    /** Readings all clocks of an entry may hold, so that its file can be read back. */
+    private static final int MOST_OF_AN_ENTRY = 300_000;
 
     private static final double COLDEST_ROOM = -20;
     private static final double HOTTEST_ROOM = 60;
@@ -146,6 +154,51 @@ public class AppendReadings {
     }
 
     /**
+     * What another column of a file may be of.
+     *
+     * @param value {@link #NEW_TRIAL}, {@link #TRIAL} with a number, or the address of a temperature read from its trend
+     * @param words in words
+     */
+    public record Other(String value, String words) {}
+
+    /** What the columns of a file beside the one of a trial may be of. */
+    public static List<Other> others(EntrySheet entry, int trial) {
+        List<Other> others = new ArrayList<>();
+        for (int other = 1; other <= entry.sheet().trials(); other++) {
+            if (other != trial) {
+                others.add(new Other(TRIAL + other, TRIAL + other));
+            }
+        }
+        others.add(new Other(NEW_TRIAL, "another trial"));
+        entry.sheet().asks(trial).stream()
+                .filter(ask -> entry.experiment().span().stream()
+                        .noneMatch(span -> span.start().equals(ask.address().path())
+                                || span.end().equals(ask.address().path())))
+                .filter(ask -> entry.experiment()
+                        .slot(ask.address().path())
+                        .filter(slot -> slot.roles().contains(Role.TREND))
+                        .isPresent())
+                .forEach(ask -> others.add(new Other(
+                        ask.address().toString(),
+                        entry.experiment().words().label(ask.address().path()) + ", for its trend")));
+        return others;
+    }
+
+    /** Refuses what the columns of a file cannot be of, and two that are of one thing. */
+    public static void checkOthers(EntrySheet entry, int trial, Collection<String> chosen) {
+        List<Other> known = others(entry, trial);
+        Set<String> met = new HashSet<>();
+        chosen.forEach(place -> {
+            if (known.stream().noneMatch(each -> each.value().equals(place))) {
+                throw new Refused("Another probe cannot be of “" + place + "”. Choose one of those shown.");
+            }
+            if (!place.equals(NEW_TRIAL) && !met.add(place)) {
+                throw new Refused("Two probes cannot both be of one thing. Choose another for one of them.");
+            }
+        });
+    }
+
+    /**
      * Keeps what a file holds, all of it or nothing: its own column for a trial, others for what they are of.
      *
      * @param readings of the trial
@@ -161,8 +214,16 @@ public class AppendReadings {
             Optional<UUID> instrument,
             Actor actor) {
         return Answer.of(() -> {
+            checkOthers(entry, trial, others.stream().map(Map.Entry::getKey).toList());
             checked(readings);
             others.forEach(each -> checked(each.getValue()));
+            long all = entry.readings()
+                    + readings.size()
+                    + others.stream().mapToLong(each -> each.getValue().size()).sum();
+            if (all > MOST_OF_AN_ENTRY) {
+                throw new Refused("With these the run would hold " + all + " readings; its file holds at most "
+                        + MOST_OF_AN_ENTRY + ". Take every tenth, or begin a new run; nothing was kept.");
+            }
             Optional<UUID> thermometer =
                     instrument.filter(each -> instruments.find(each).isPresent());
             whole.executeWithoutResult(status -> {

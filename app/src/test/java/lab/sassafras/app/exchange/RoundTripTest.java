@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
@@ -16,29 +17,42 @@ import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import lab.sassafras.app.Hand;
 import lab.sassafras.app.HouseTest;
+import lab.sassafras.app.SassafrasApplication;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.runfile.RunFileWriter;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.shelf.Shelves;
+import lab.sassafras.app.usecase.BringInRun;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.expression.Estimate;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Whatever was done to a run: its file, brought in again beside it, gives the same file and the same number. Other
- * seeds: {@code -Dsassafras.histories=300}.
+ * Whatever was done to a run: its file, brought in again beside it and into an empty book, gives the same file and the
+ * same number. Other seeds: {@code -Dsassafras.histories=300}.
  */
+@Tag("long")
 class RoundTripTest extends HouseTest {
 
     private static final List<String> TEXTS = List.of("10.00", "20.5", "90.00", "50.0", "Copper", "NaCl", "all", "yes");
@@ -50,6 +64,45 @@ class RoundTripTest extends HouseTest {
 
     @Autowired
     private EntrySheets sheets;
+
+    /** Another house, whose book is emptied before every use. */
+    private static ConfigurableApplicationContext elsewhere;
+
+    @BeforeAll
+    static void anotherHouse() {
+        elsewhere = new SpringApplicationBuilder(SassafrasApplication.class)
+                .properties(Map.of(
+                        "sassafras.home", "target/empty-book",
+                        "spring.datasource.url", "jdbc:h2:mem:empty;DB_CLOSE_DELAY=-1",
+                        "server.port", "0"))
+                .run();
+    }
+
+    @AfterAll
+    static void close() {
+        elsewhere.close();
+    }
+
+    private static void intoAnEmptyBook(String file, Optional<Estimate> here) {
+        elsewhere.getBean(JdbcTemplate.class).execute("drop all objects");
+        elsewhere.getBean(Flyway.class).migrate();
+        assertThat(elsewhere.getBean(PeriodBook.class).all()).isEmpty();
+        assertThat(elsewhere.getBean(Shelves.class).now().vessels()).isEmpty();
+        Entry there = elsewhere
+                .getBean(BringInRun.class)
+                .take(file.getBytes(UTF_8), "moved.json", A_TEST)
+                .orThrow();
+        assertThat(new String(elsewhere.getBean(RunFileWriter.class).write(there), UTF_8))
+                .as("from an empty book")
+                .isEqualTo(file);
+        assertThat(elsewhere
+                        .getBean(EntrySheets.class)
+                        .of(there)
+                        .reduction()
+                        .result()
+                        .map(Estimate::value))
+                .isEqualTo(here.map(Estimate::value));
+    }
 
     static LongStream seeds() {
         return LongStream.range(0, Long.getLong("sassafras.histories", 9));
@@ -87,6 +140,7 @@ class RoundTripTest extends HouseTest {
         Entry again = imports.take(file.getBytes(UTF_8), "again.json", A_TEST).orThrow();
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(file);
         Optional<Estimate> here = sheets.of(entry).reduction().result();
+        intoAnEmptyBook(file, here);
         Optional<Estimate> there = sheets.of(again).reduction().result();
         assertThat(there.map(Estimate::value)).isEqualTo(here.map(Estimate::value));
         assertThat(there.map(Estimate::uncertainty)).isEqualTo(here.map(Estimate::uncertainty));
