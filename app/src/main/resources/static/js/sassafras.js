@@ -22,6 +22,36 @@ const regions = {
 };
 window.sassafras = { renew: regions.renew };
 
+/* A chapter of a result is fetched when it is opened, and goes when it is closed; the others stay as they are, with what is
+   typed in them. Without this, its heading is a link to the same page. */
+const chapters = {
+  turn(fresh, old) {
+    if (fresh.className !== old.className) { old.replaceWith(document.importNode(fresh, true)); return; }
+    old.querySelector('h2 a').href = fresh.querySelector('h2 a').href;
+  },
+  async follow(link) {
+    const key = link.dataset.opens;
+    const heading = link.matches('h2 a, #open-all');
+    const turns = heading ? link : document.querySelector(`.chapter:not(.is-open) #open-${key}`);
+    if (turns) {
+      const answer = await fetch(turns.href, { headers: { Accept: 'text/html' } });
+      const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      if (!answer.ok) { throw new Error(answer.status); }
+      page.querySelectorAll('.chapter').forEach((fresh) => chapters.turn(fresh, document.getElementById(fresh.id)));
+      document.getElementById('open-all').replaceWith(document.importNode(page.getElementById('open-all'), true));
+      window.history.replaceState(null, '', turns.href);
+    }
+    if (!heading) { document.getElementById(`chapter-${key}`).scrollIntoView(); }
+    document.getElementById(key === 'all' ? 'open-all' : `open-${key}`).focus({ preventScroll: true });
+  },
+};
+document.addEventListener('click', (event) => {
+  const link = event.target.closest('a[data-opens]');
+  if (!link || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) { return; }
+  event.preventDefault();
+  chapters.follow(link).catch(() => window.location.assign(link.href));
+});
+
 /* What is typed and not sent waits for its field, and the page is not left over it without asking. */
 const drafts = {
   waiting: false,
@@ -579,10 +609,14 @@ document.addEventListener('alpine:init', () => {
   /* Copies a block of working, with a fallback for plain HTTP where the clipboard is closed to pages. */
   Alpine.data('copying', () => ({
     said: '',
-    copy(event) {
-      const source = document.getElementById(event.currentTarget.dataset.from);
+    copy(event) { this.put(document.getElementById(event.currentTarget.dataset.from).textContent); },
+    async fetched(event) {
+      const answer = await fetch(event.currentTarget.href).catch(() => null);
+      if (answer && answer.ok) { this.put(await answer.text()); } else { this.said = 'The server does not answer.'; }
+    },
+    put(text) {
       const box = document.createElement('textarea');
-      box.value = source.textContent;
+      box.value = text;
       box.className = 'hidden-label';
       document.body.append(box);
       box.select();

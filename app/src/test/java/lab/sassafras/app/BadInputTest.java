@@ -43,7 +43,7 @@ class BadInputTest extends HouseTest {
             browser.give("150.0").expectAsked("settled").press("y");
             browser.page().waitForSelector("button.moment");
             browser.expectAsked("Move the solid");
-            browser.open("/entries/" + begun.id() + "/result");
+            browser.open("/entries/" + begun.id() + "/result?open=all");
             assertThat(browser.text(".findings")).contains("150.0 °C, lies outside the range of thermometer R-5");
         }
         assertThat(observationBook.of(begun.id()).all()).hasSize(before + 1);

@@ -113,7 +113,7 @@ public final class BenchBrowser implements AutoCloseable {
 
     /** Answers a question otherwise for the entry whose result is shown. */
     public BenchBrowser settle(String question, String school) {
-        page.click("summary:has-text('Work something out differently')");
+        page.click("summary:has-text('Use another convention')");
         String line = ".questions > li:has(summary:has-text('" + question + "'))";
         page.click(line + " summary");
         page.check(line + " input[value='" + school + "']");

@@ -69,7 +69,7 @@ class BombPagesTest extends HouseTest {
                 + imports.take(example("bomb-combustion"), "run.json", A_TEST)
                         .orThrow()
                         .id();
-        assertThat(page(entry, "/result"))
+        assertThat(page(entry, "/result?open=all"))
                 .contains("energy of combustion per mole, at constant volume")
                 .contains("enthalpy of combustion, to liquid water", "enthalpy of formation of the sample")
                 .contains("C10H8(s) + 12 O2(g) → 10 CO2(g) + 4 H2O(l)")

@@ -179,7 +179,7 @@ class ClockDoorsTest extends HouseTest {
         assertThat(hand.get(entry + "/strip").body())
                 .contains("There is no reading on this curve")
                 .doesNotContain("NaN");
-        assertThat(hand.get(entry + "/result").body()).contains("There is no reading on this curve");
+        assertThat(hand.get(entry + "/result?open=all").body()).contains("There is no reading on this curve");
     }
 
     /**
@@ -254,7 +254,7 @@ class ClockDoorsTest extends HouseTest {
                 hand.upload(path, "words.csv", "nothing\nbut words".getBytes(StandardCharsets.UTF_8));
         assertThat(words.statusCode()).isEqualTo(422);
         assertThat(words.body()).contains("words.csv: No line of this file looks like a time and a temperature");
-        byte[] million = new byte[12_000_000];
+        byte[] million = new byte[13_000_000];
         java.util.Arrays.fill(million, (byte) '1');
         assertThat(hand.upload(path, "million.csv", million).statusCode()).isEqualTo(413);
     }
@@ -292,7 +292,7 @@ class ClockDoorsTest extends HouseTest {
         assertThat(reading(trace, "21.5", "").statusCode()).isEqualTo(302);
         assertThat(reading(trace, "21.6", "").statusCode()).isEqualTo(302);
         hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace);
-        String page = hand.get(entry + "/result").body();
+        String page = hand.get(entry + "/result?open=all").body();
         assertThat(page.contains("clock leapt forward by")).isEqualTo(said);
         if (leap == 70_000) {
             assertThat(page).contains("leapt forward by 1:10");

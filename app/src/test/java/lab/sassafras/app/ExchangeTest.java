@@ -160,7 +160,7 @@ class ExchangeTest extends HouseTest {
             browser.open("/entries/" + id + "?at=water%5B1%5D/mass").give("100,00");
             browser.open("/entries/" + id + "?at=sample%5B1%5D/start").give("99,0");
             browser.open("/entries/" + id + "?at=mixed%5B1%5D/final").give("23,50");
-            browser.open("/entries/" + id + "/result");
+            browser.open("/entries/" + id + "/result?open=all");
             // 418.4 · 3.50 ÷ (50 · 75.5) = 0.3879
             assertThat(browser.text(".result")).startsWith("0,3879 ±");
             assertThat(browser.text("#working"))
@@ -208,7 +208,7 @@ class ExchangeTest extends HouseTest {
                 .contains("weather is not a field of a run file, version 2.3");
         Entry taken = imports.take(later.getBytes(java.nio.charset.StandardCharsets.UTF_8), "later.json", A_TEST)
                 .orThrow();
-        assertThat(get("/entries/" + taken.id() + "/result").body())
+        assertThat(get("/entries/" + taken.id() + "/result?open=all").body())
                 .contains("later.json (format 2.7, of which this version reads 2.3; what it adds was not kept)");
     }
 

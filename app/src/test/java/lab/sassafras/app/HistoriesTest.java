@@ -119,7 +119,7 @@ class HistoriesTest extends HouseTest {
     @Test
     void aRowOfALaterVersionIsShownWithItsReasonAndStruckOutOnThePage() {
         Entry entry = imported("2-grey-slug.json");
-        String result = get("/entries/" + entry.id() + "/result").body();
+        String result = get("/entries/" + entry.id() + "/result?open=all").body();
         database.update(
                 "insert into observation (id, entry_id, address, role, text, unit, who, made_at) values (?, ?, "
                         + "'trace[1]/reading', 'skipped', "
@@ -127,7 +127,7 @@ class HistoriesTest extends HouseTest {
                 UUID.randomUUID(),
                 entry.id());
         try (BenchBrowser browser = browser()) {
-            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result");
+            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result?open=all");
             assertThat(browser.text("h1.result")).isEqualTo(heading(result));
             assertThat(browser.text(".findings"))
                     .contains("What was kept for trace[1]/reading, “21.3”, cannot be read by this version");
@@ -169,7 +169,7 @@ class HistoriesTest extends HouseTest {
                         Optional.empty(),
                         null));
         everyPageAnswers(strange);
-        assertThat(get("/entries/" + strange.id() + "/result").body())
+        assertThat(get("/entries/" + strange.id() + "/result?open=all").body())
                 .contains("An experiment not known here", "1.0213");
         assertThat(get("/notebook?period=" + slug.period().id()).body())
                 .contains("An experiment not known here", "Specific heat of a solid");

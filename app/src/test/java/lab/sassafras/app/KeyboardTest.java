@@ -78,7 +78,7 @@ class KeyboardTest extends HouseTest {
     void printLooksLikeAPageOfANotebook() {
         Entry entry = imported("2-grey-slug.json");
         try (BenchBrowser browser = browser()) {
-            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result");
+            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result?open=all");
             browser.page().emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
             assertThat(browser.page().isVisible("#read-title")).isTrue();
             assertThat(browser.page().isVisible("svg.balance")).isTrue();
@@ -96,7 +96,7 @@ class KeyboardTest extends HouseTest {
     void theWorkingIsCopiedWithoutASecureContext() {
         Entry entry = imported("2-grey-slug.json");
         try (BenchBrowser browser = browser()) {
-            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result");
+            browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result?open=all");
             browser.page().click("text=Copy as LaTeX");
             browser.page().waitForSelector("text=copied");
             browser.open("/import");

@@ -75,7 +75,7 @@ class MainPathTest extends HouseTest {
                     .give("26.2")
                     .expectAsked("came over");
             browser.open("/entries/"
-                    + entryBook.of(periodBook.benches(period).get(0)).get(0).id() + "/result");
+                    + entryBook.of(periodBook.benches(period).get(0)).get(0).id() + "/result?open=all");
             // (110 · 4.184 + 7.845) · 5.0 ÷ (84.20 · 72.8) = 0.3818
             assertThat(browser.text(".result")).startsWith("0.3818 ±");
             assertThat(browser.text(".lead")).contains("It may be", "copper");

@@ -146,8 +146,8 @@ class OneAfternoonTest extends HouseTest {
                 .contains("under way");
         hand.post("/entries/" + entry.id() + "/aside", "outcome=out&reason=the+lid+was+off");
         assertThat(row(hand.get(list).body(), entry)).contains("set aside", "the lid was off", "class=\"aside\"");
-        assertThat(hand.get("/entries/" + entry.id() + "/result").body())
-                .contains("the lid was off", "Count this entry again");
+        assertThat(hand.get("/entries/" + entry.id() + "/result?open=all").body())
+                .contains("the lid was off", "Include this entry again");
         hand.post("/entries/" + entry.id() + "/aside", "outcome=in&reason=it+was+on");
         assertThat(row(hand.get(list).body(), entry)).contains("finished").doesNotContain("the lid was off");
     }
@@ -176,7 +176,8 @@ class OneAfternoonTest extends HouseTest {
     void aConstantThatCannotBeIsNotAdoptedWhateverTheReason() {
         Entry entry = imported("3-too-much-for-a-cup.json");
         Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Alder");
-        assertThat(hand.get("/entries/" + entry.id() + "/result").body()).contains("needs your words for it");
+        assertThat(hand.get("/entries/" + entry.id() + "/result?open=all").body())
+                .contains("needs your words for it");
         String path = "/entries/" + entry.id() + "/observations";
         String struck = observationBook
                 .of(entry.id())
@@ -188,7 +189,8 @@ class OneAfternoonTest extends HouseTest {
                 path,
                 "at=mixed%5B1%5D/final&role=read&text=49.0&unit=%C2%B0C&supersedes=" + struck
                         + "&reason=misread&sure=49.0");
-        assertThat(hand.get("/entries/" + entry.id() + "/result").body()).contains("cannot be adopted");
+        assertThat(hand.get("/entries/" + entry.id() + "/result?open=all").body())
+                .contains("cannot be adopted");
         assertThat(hand.post("/entries/" + entry.id() + "/adopt", "reason=because")
                         .body())
                 .contains("cannot be adopted");

@@ -40,7 +40,7 @@ class OnlyAddedTest extends HouseTest {
         Entry entry = imported("2-grey-slug.json");
         imports.take(example("solid-with-solution-on-a-clock"), "run.json", A_TEST)
                 .orThrow();
-        get("/entries/" + entry.id() + "/result");
+        get("/entries/" + entry.id() + "/result?open=all");
         decisionBook.decide(
                 java.util.Optional.of(entry.id()),
                 lab.sassafras.app.record.Decision.Kind.TRIAL,

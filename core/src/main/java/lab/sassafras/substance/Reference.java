@@ -18,9 +18,9 @@ import lab.sassafras.measure.Scope;
 public record Reference(
         String key, String name, double value, double uncertainty, BenchUnit unit, String source, boolean opened) {
 
-    /** {@return the source as the page names it, with the mark of a number nobody looked up} */
+    /** {@return the source as the page names it, and whether nobody looked it up there} */
     public String sourceInWords() {
-        return opened ? source : source + " (memory)";
+        return opened ? source : source + ", not verified against the source";
     }
 
     /** {@return as an input of an account, one and the same wherever it enters} */

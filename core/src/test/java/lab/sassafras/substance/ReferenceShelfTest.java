@@ -26,7 +26,7 @@ class ReferenceShelfTest {
                 .allSatisfy(row -> assertThat(row.source()).isNotBlank());
         assertThat(shelf.all()).extracting(Substance::kind).contains(Substance.Kind.values());
         assertThat(shelf.find("soda-lime-glass")).isPresent();
-        assertThat(shelf.find("copper").orElseThrow().sourceInWords()).contains("(memory)");
+        assertThat(shelf.find("copper").orElseThrow().sourceInWords()).contains("not verified");
     }
 
     /**

@@ -155,7 +155,7 @@ class CheckValuesTest {
                 .agreement()
                 .orElseThrow();
         assertThat(agreement.percentError()).isCloseTo(100 * (0.36934 - 0.385) / 0.385, within(0.01));
-        assertThat(agreement.reference().sourceInWords()).endsWith("(memory)");
+        assertThat(agreement.reference().sourceInWords()).endsWith("not verified against the source");
     }
 
     @Test

@@ -252,7 +252,7 @@ class DissolvingTest {
                 .hasSizeGreaterThanOrEqualTo(20)
                 .allSatisfy(row -> {
                     assertThat(row.reference().name()).contains(row.dilution());
-                    assertThat(row.reference().sourceInWords()).endsWith("(memory)");
+                    assertThat(row.reference().sourceInWords()).endsWith("not verified against the source");
                 });
         // NBS (memory), as commonly quoted: −44.5, +17.22, −37.0, −81.3 kJ/mol
         assertThat(Map.of("NaOH", -44.5, "KCl", 17.22, "LiCl", -37.0, "CaCl2", -81.3))

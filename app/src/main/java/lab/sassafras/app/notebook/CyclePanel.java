@@ -18,8 +18,9 @@ import lab.sassafras.verdict.Reduction;
  *
  * @param rows    legs as they are added, then the target; none for a single reaction
  * @param picture the levels
+ * @param change  from the first level to the last, written
  */
-public record CyclePanel(List<Row> rows, EnergyPicture picture) {
+public record CyclePanel(List<Row> rows, EnergyPicture picture, String change) {
 
     /**
      * One equation of the sum.
@@ -70,7 +71,8 @@ public record CyclePanel(List<Row> rows, EnergyPicture picture) {
                                                 sum.rows().get(i).heat().orElse(0)))
                                         .toList(),
                                 direct(reduction, result),
-                                heat -> presentation.change(heat, u, unit) + shown)))
+                                heat -> presentation.change(heat, u, unit) + shown),
+                        presentation.change(result, u, unit) + shown))
                 .or(() -> reduction
                         .equation()
                         .filter(any -> reduction.legs().isEmpty())
@@ -81,7 +83,8 @@ public record CyclePanel(List<Row> rows, EnergyPicture picture) {
                                         List.of(new EnergyPicture.Taken(
                                                 terms(equation.products()), result * reduction.timesAsWritten())),
                                         Optional.empty(),
-                                        heat -> presentation.change(heat, u, unit) + shown))));
+                                        heat -> presentation.change(heat, u, unit) + shown),
+                                presentation.change(result * reduction.timesAsWritten(), u, unit) + shown)));
     }
 
     /** What was measured directly: the way round and the gap. */

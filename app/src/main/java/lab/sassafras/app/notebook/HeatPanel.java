@@ -28,6 +28,11 @@ public record HeatPanel(String whole, PartsPicture picture, List<Line> lines) {
      */
     public record Line(int number, String words, String heat, String share, String kind) {}
 
+    /** The first part in a few words. */
+    Optional<String> first() {
+        return lines.stream().findFirst().map(each -> each.words() + ", " + each.share());
+    }
+
     static Optional<HeatPanel> of(Reduction reduction, Figures figures) {
         return reduction.whereHeatWent().map(went -> of(went, figures));
     }

@@ -1,5 +1,6 @@
 package lab.sassafras.app.notebook;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
@@ -19,8 +20,13 @@ import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.usecase.AdoptConstant;
 import lab.sassafras.app.usecase.TakeDecision;
+import lab.sassafras.expression.Working;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -39,6 +45,7 @@ class ResultPages {
     private final AdoptConstant adopting;
     private final TakeDecision deciding;
     private final FirstShown firstShown;
+    private final Chapters chapters;
 
     ResultPages(
             OriginBook originBook,
@@ -47,7 +54,8 @@ class ResultPages {
             Shelves shelves,
             AdoptConstant adopting,
             TakeDecision deciding,
-            FirstShown firstShown) {
+            FirstShown firstShown,
+            Chapters chapters) {
         this.originBook = originBook;
         this.entryBook = entryBook;
         this.sheets = sheets;
@@ -55,16 +63,28 @@ class ResultPages {
         this.adopting = adopting;
         this.deciding = deciding;
         this.firstShown = firstShown;
+        this.chapters = chapters;
     }
 
     @GetMapping("/entries/{id}/result")
-    String result(@PathVariable UUID id, @RequestParam Optional<Integer> trial, Model model) {
+    String result(
+            @PathVariable UUID id,
+            @RequestParam Optional<Integer> trial,
+            @RequestParam Optional<String> open,
+            @CookieValue(name = OpenChapters.COOKIE, required = false) @Nullable String kept,
+            HttpServletResponse response,
+            Model model) {
         EntrySheet entry = sheet(id);
         ResultView view = new ResultView(entry, trial);
         entry.reduction().whole(view.shownTrial());
         model.addAttribute("entry", entry.entry());
         model.addAttribute("words", entry.experiment().words());
         model.addAttribute("view", view);
+        OpenChapters opened = OpenChapters.of(open, kept);
+        if (open.isPresent()) {
+            response.addHeader(HttpHeaders.SET_COOKIE, opened.cookie().toString());
+        }
+        model.addAttribute("chapters", chapters.of(entry, view, opened));
         model.addAttribute("before", firstShown.otherwise(entry).orElse(null));
         model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
         model.addAttribute(
@@ -122,6 +142,16 @@ class ResultPages {
                         .map(Calibration::id)
                         .orElse(null));
         return "result";
+    }
+
+    /** The working of a trial as LaTeX. */
+    @GetMapping(value = "/entries/{id}/working.tex", produces = "text/plain;charset=UTF-8")
+    ResponseEntity<String> latex(@PathVariable UUID id, @RequestParam(defaultValue = "1") int trial) {
+        return ResponseEntity.ok(sheet(id)
+                .reduction()
+                .working(trial)
+                .map(Working::latex)
+                .orElseThrow(() -> new NotFound("Nothing is worked out there yet.")));
     }
 
     @PostMapping("/entries/{id}/trials/{number}")

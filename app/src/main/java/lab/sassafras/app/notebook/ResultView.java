@@ -1,10 +1,12 @@
 package lab.sassafras.app.notebook;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
@@ -198,6 +200,11 @@ public final class ResultView {
         return "between " + figures.fixed(low * size, decimals) + " and " + figures.fixed(high * size, decimals);
     }
 
+    /** Address of this page with other chapters open, from the page itself. */
+    public String query(String open) {
+        return "?" + (reduction.trials().size() > 1 ? "trial=" + shownTrial + "&" : "") + "open=" + open;
+    }
+
     public int shownTrial() {
         return shownTrial;
     }
@@ -283,6 +290,35 @@ public final class ResultView {
                         reduction.conventions().in(question),
                         entry.decisions().schools().containsKey(question.key())))
                 .toList();
+    }
+
+    /** The numbers other conventions give, from the nearest to nothing to the largest; empty where none differs. */
+    public String othersRange() {
+        List<Reduction.Alternative> others = reduction.alternatives().stream()
+                .filter(each -> reduction.percentTo(each).isPresent() && !reduction.same(each))
+                .sorted(Comparator.comparingDouble(
+                        each -> Math.abs(each.estimate().orElseThrow().value())))
+                .toList();
+        return others.isEmpty()
+                ? "none gives another number"
+                : Stream.of(others.get(0), others.get(others.size() - 1))
+                        .map(each -> presentation
+                                .written(each.estimate().orElseThrow(), each.unit())
+                                .value())
+                        .distinct()
+                        .collect(Collectors.joining(" to "));
+    }
+
+    /** What was decided over the trials and the entry, in a few words. */
+    public String decided() {
+        if (entry.decisions().setAside().isPresent()) {
+            return "entry excluded";
+        }
+        List<String> out = trials().stream()
+                .filter(TrialLine::leftOut)
+                .map(each -> "trial " + each.number())
+                .toList();
+        return out.isEmpty() ? "all trials included" : String.join(", ", out) + " excluded";
     }
 
     /** What every school that changes something would have given. */
@@ -390,13 +426,23 @@ public final class ResultView {
     }
 
     /**
-     * Its heat as it is written: the further result that says so, or the result itself where the equation is of one.
+     * Its heat as it is written, where that is another number than the result.
      */
     public Optional<Written> asWritten() {
         if (reduction.unit() != BenchUnit.KILOJOULES_PER_MOLE) {
             return Optional.empty();
         }
-        return reduction.asWritten(sample);
+        return reduction.asWritten(sample).filter(written -> !result().equals(Optional.of(written)));
+    }
+
+    /** Whether the result is to be believed, in one sentence; empty where there is nothing to judge it by. */
+    public Optional<String> verdict() {
+        return agreement().or(() -> Optional.of(candidatesInWords()).filter(words -> !words.isEmpty()));
+    }
+
+    /** Where the reference comes from. */
+    public Optional<String> source() {
+        return reduction.agreement(sample).map(each -> each.reference().sourceInWords());
     }
 
     public Optional<String> agreement() {
@@ -404,10 +450,11 @@ public final class ResultView {
     }
 
     private String inWords(Agreement agreement) {
-        return "Reference for " + agreement.reference().name() + ": " + presentation.written(agreement.reference())
-                + ", "
-                + agreement.reference().sourceInWords() + ". Per cent error "
-                + presentation.percentError(agreement.percentError())
-                + "; " + agreement.words() + ".";
+        return (agreement.agrees()
+                        ? "Agrees within the uncertainty with "
+                        : "Differs by more than the uncertainty from ")
+                + presentation.written(agreement.reference()) + ", the reference for "
+                + agreement.reference().name() + ": per cent error "
+                + presentation.percentError(agreement.percentError()) + ".";
     }
 }

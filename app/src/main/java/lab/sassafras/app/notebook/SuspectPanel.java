@@ -49,6 +49,14 @@ public record SuspectPanel(
     public record SuspectLine(
             String words, String size, String change, String verdict, String mark, CausesPicture.Row row) {}
 
+    /** The most likely one in a few words. */
+    String first() {
+        return open.stream()
+                .findFirst()
+                .map(each -> each.words() + ", " + each.change())
+                .orElse("");
+    }
+
     static Optional<SuspectPanel> of(
             Reduction reduction, Sample sample, Estimate result, Presentation presentation, Figures figures) {
         List<SuspectSize> suspects = reduction.suspects();
@@ -82,14 +90,14 @@ public record SuspectPanel(
                     picture.rows().get(i)));
         }
         return Optional.of(new SuspectPanel(
-                off ? "What could have done this" : "What would move it",
+                off ? "Possible causes" : "Effect of possible errors",
                 (off
-                                ? "Each suspected error in this run’s own account, at a plausible size; the most likely first, and those that move "
+                                ? "Each possible error in this run’s own account, at a plausible size; the most likely first, and those that move "
                                         + "the same number together."
                                 : (reduction.agreement(sample).isPresent()
                                                 ? "The result agrees with its reference. "
                                                 : "There is nothing to compare the result with. ")
-                                        + "Each suspected error in this run’s own account, at a plausible size.")
+                                        + "Each possible error in this run’s own account, at a plausible size.")
                         + " The arrow goes from the result to where it would be without that error, the thin line as far "
                         + "as can be believed.",
                 reduction.noneSuffices().map(Finding::message),

@@ -156,7 +156,7 @@ public class AppendReadings {
     /**
      * What another column of a file may be of.
      *
-     * @param value {@link #NEW_TRIAL}, {@link #TRIAL} with a number, or the address of a temperature read from its trend
+     * @param value {@link #NEW_TRIAL}, {@link #TRIAL} with a number, or the address of what is read from its trend
      * @param words in words
      */
     public record Other(String value, String words) {}

@@ -1,6 +1,7 @@
 package lab.sassafras.app.chart;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.List;
 import java.util.stream.DoubleStream;
@@ -24,10 +25,8 @@ class BudgetPictureTest {
     void longestFirstWithItsShareOfTheSquare() {
         // 3² : 4² of 5²: 36 % and 64 %
         assertThat(BudgetPicture.of(made(3, 4), Figures.POINT).bars())
-                .extracting(BudgetPicture.Bar::label, BudgetPicture.Bar::percent)
-                .containsExactly(
-                        org.assertj.core.groups.Tuple.tuple("part 4.0", "64"),
-                        org.assertj.core.groups.Tuple.tuple("part 3.0", "36"));
+                .extracting(BudgetPicture.Bar::label, BudgetPicture.Bar::percent, BudgetPicture.Bar::width)
+                .containsExactly(tuple("part 4.0", "64", "115.2"), tuple("part 3.0", "36", "64.8"));
     }
 
     @Test

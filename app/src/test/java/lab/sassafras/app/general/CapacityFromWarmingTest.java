@@ -47,7 +47,7 @@ class CapacityFromWarmingTest extends HouseTest {
             assertThat(browser.text(".sheet")).contains("dish, empty", "dish with sand", "60.00", "4 readings");
         }
         Entry entry = entryBook.of(period).get(0);
-        assertThat(get("/entries/" + entry.id() + "/result").body()).contains("There are too few trials");
+        assertThat(get("/entries/" + entry.id() + "/result?open=all").body()).contains("There are too few trials");
 
         String three =
                 withTwoMoreTrials(get("/entries/" + entry.id() + "/run.json").body());
@@ -62,7 +62,7 @@ class CapacityFromWarmingTest extends HouseTest {
         Entry again = imports.take(three.getBytes(StandardCharsets.UTF_8), "warming.json", A_TEST)
                 .orThrow();
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(three);
-        assertThat(get("/entries/" + again.id() + "/result").body())
+        assertThat(get("/entries/" + again.id() + "/result?open=all").body())
                 .contains("Power against rate of temperature change", "the slope of the line through the trials");
     }
 
