@@ -169,7 +169,7 @@ class ClockDoorsTest extends HouseTest {
                 .contains("no reading in the stretch before");
         HttpResponse<String> aside = hand.post(entry + "/strip/readings", "trial=1&seconds=0&outcome=out&reason=");
         assertThat(aside.statusCode()).isEqualTo(422);
-        assertThat(aside.body()).contains("Say why the reading is set aside");
+        assertThat(aside.body()).contains("Say why the reading is excluded");
         assertThat(hand.post(entry + "/strip/readings", "trial=1&seconds=0&outcome=perhaps&reason=x")
                         .statusCode())
                 .isEqualTo(422);

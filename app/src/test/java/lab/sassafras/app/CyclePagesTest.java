@@ -80,10 +80,10 @@ class CyclePagesTest extends HouseTest {
         String words = result.replaceAll("<[^>]*>", "").replaceAll("\\s+", " ");
         // −44.4 (102 g · 4.184 · 5.2 ÷ 0.0500 mol) and −56.1 make about −100.5
         assertThat(words)
-                .contains("The target is made of leg 1 as it stands, leg 2 as it stands")
+                .contains("The overall reaction is made of reaction 1 as it stands, reaction 2 as it stands")
                 .containsPattern("cancels: NaOH ?\\(aq\\)")
                 .containsPattern(
-                        "target ?NaOH ?\\(s\\) \\+ ?HCl ?\\(aq\\) → NaCl ?\\(aq\\) \\+ ?H2O ?\\(l\\) ?−100\\.\\d");
+                        "overall reaction ?NaOH ?\\(s\\) \\+ ?HCl ?\\(aq\\) → NaCl ?\\(aq\\) \\+ ?H2O ?\\(l\\) ?−100\\.\\d");
         assertThat(result).containsPattern("<s><span class=\"hidden-label\">cancels");
         assertThat(words).contains("the reference for the reaction, from formation enthalpies");
         // the run file carries the runs it rests on, and says the same elsewhere

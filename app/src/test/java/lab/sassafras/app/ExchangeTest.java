@@ -86,7 +86,7 @@ class ExchangeTest extends HouseTest {
         assertThat(answer.at("/unknown/unit").asString()).isEqualTo("J/°C");
         assertThat(answer.at("/unknown/standardUncertainty").asDouble()).isBetween(0.5, 2.0);
         assertThat(answer.at("/trials/0/heats/0/heat").asDouble()).isCloseTo(-4953.7, within(0.1));
-        assertThat(answer.at("/trials/0/heats/0/words").asString()).isEqualTo("given off");
+        assertThat(answer.at("/trials/0/heats/0/words").asString()).isEqualTo("released");
         assertThat(answer.at("/trials/0/workingText").asString())
                 .contains("q(calorimeter) = −(q(hot water) + q(cold water))", "= 805.5 J ÷ 18.0 °C", "= 44.7 J/°C");
         assertThat(answer.at("/alternatives").findValuesAsString("school"))
@@ -124,7 +124,8 @@ class ExchangeTest extends HouseTest {
                                     .all()
                                     .size());
             assertThat(csv)
-                    .contains("mixed[2]/final,\"after mixing, at the turn\",read,26.3,°C,thermometer R-2,,Hawthorn,")
+                    .contains(
+                            "mixed[2]/final,\"after mixing, highest (lowest) temperature\",read,26.3,°C,thermometer R-2,,Hawthorn,")
                     .contains(",no,\"read from above, not at eye level\"");
             browser.open("/import");
             browser.page().setInputFiles("#file", Path.of("pom.xml"));

@@ -79,8 +79,8 @@ class MainPathTest extends HouseTest {
             // (110 · 4.184 + 7.845) · 5.0 ÷ (84.20 · 72.8) = 0.3818
             assertThat(browser.text(".result")).startsWith("0.3818 ±");
             assertThat(browser.text(".lead")).contains("It may be", "copper");
-            assertThat(browser.text("#working")).contains("q(solid)", "given off", "C(foam cup)");
-            assertThat(browser.text(".balance title")).contains("taken up", "given off", "(found)");
+            assertThat(browser.text("#working")).contains("q(solid)", "released", "C(foam cup)");
+            assertThat(browser.text(".balance title")).contains("absorbed", "released", "(found)");
             assertThat(shelves.now().inUse(cup)).isPresent();
         }
     }

@@ -254,7 +254,7 @@ class NewExperimentsTest extends HouseTest {
                             "the water alone")
                     .doesNotContain("does not lie between");
             browser.page().click(".tabs-line a:has-text('trial 2')");
-            assertThat(browser.text("#working")).contains("n(solid)", "4.51 g ÷ 53.489", "kJ/mol, taken up");
+            assertThat(browser.text("#working")).contains("n(solid)", "4.51 g ÷ 53.489", "kJ/mol, absorbed");
         }
         JsonNode derived = JSON.readTree(reduce(new String(demo("8-salt.json"), StandardCharsets.UTF_8))
                         .body())

@@ -90,8 +90,9 @@ class OnTheClockTest extends HouseTest {
             browser.join(entry.period().id(), "Hazel").open(strip);
             assertThat(browser.page().textContent("#strip-picture-title"))
                     .contains("From 21.00 to 69.00 °C, a change of +48.000 ±", "both lines carried");
-            assertThat(browser.text(".strip-ways .in-force")).contains("both lines carried", "−200.6", "in force");
-            assertThat(browser.text(".strip-ways")).contains("fits this curve", "heat-leak integral", "Put in force");
+            assertThat(browser.text(".strip-ways .in-force")).contains("both lines carried", "−200.6", "in use");
+            assertThat(browser.text(".strip-ways"))
+                    .contains("fits this curve", "heat loss integrated (Regnault–Pfaundler)", "Use");
             assertThat(browser.page().locator(".spot.hollow").count()).isEqualTo(2);
 
             // a stretch is moved with the arrow keys: the picture follows, and nothing is kept
@@ -122,7 +123,7 @@ class OnTheClockTest extends HouseTest {
                     .contains("mixing 180 before 0 to 150 after 270 to 540", "stirred unevenly before");
 
             // another way is put in force from here, and a reading counts again
-            browser.page().click("[aria-label^='Put in force: the extreme']");
+            browser.page().click("[aria-label^='Use: the extreme']");
             browser.page().waitForSelector(".in-force:has-text('the extreme')");
             assertThat(browser.page().url()).contains("/strip");
             browser.page().click("summary:has-text('as a table')");

@@ -59,6 +59,8 @@ class PagesTest extends HouseTest {
                 "/entries/" + metals.id() + "?at=calorimeter%5B2%5D/vessel",
                 "/entries/" + begun.id() + "/clock",
                 "/entries/" + begun.id() + "/paces",
+                "/entries/" + begun.id() + "/table",
+                "/entries/" + bomb.id() + "/table",
                 "/entries/" + begun.id() + "/clock?at=sample%5B1%5D/start",
                 "/entries/" + clocked.id() + "/clock",
                 "/entries/" + clocked.id() + "/strip",
@@ -166,7 +168,7 @@ class PagesTest extends HouseTest {
             browser.join(begun.period().id(), "Hawthorn").page().setViewportSize(390, 844);
             browser.open("/entries/" + begun.id());
             assertThat(browser.page().isVisible("#sheet-title")).isFalse();
-            browser.page().click("text=The sheet");
+            browser.page().click("text=Data table");
             assertThat(browser.page().isVisible("#sheet-title")).isTrue();
             assertThat(browser.page().isVisible("#ask-title")).isFalse();
         }

@@ -40,6 +40,8 @@ class WritingRoutesTest extends HouseTest {
 
     private static final Map<String, Bringer> ROUTES = new TreeMap<>(Map.ofEntries(
             Map.entry("/entries/{id}/observations", Bringer.ASKED),
+            Map.entry("/entries/{id}/table", Bringer.ASKED),
+            Map.entry("/entries/{id}/table/paste", Bringer.ASKED),
             Map.entry("/entries/{id}/clock/mixing", Bringer.ASKED),
             Map.entry("/entries/{id}/clock/trend", Bringer.ASKED),
             Map.entry("/entries/{id}/strip/mixing", Bringer.ASKED),
@@ -128,7 +130,9 @@ class WritingRoutesTest extends HouseTest {
                 "/strip/pick",
                 "trial=1&start=21.50&end=23.50",
                 "/observations",
-                "at=" + Hand.encoded("fired[1]/at") + "&role=stated&text=");
+                "at=" + Hand.encoded("fired[1]/at") + "&role=stated&text=",
+                "/table",
+                "cell=" + Hand.encoded("fired[1]/at|stated") + "&text=19:12&key=1");
         asked.forEach((route, body) -> {
             HttpResponse<String> answer = hand.post(entry + route, body);
             assertThat(answer.statusCode()).as(route).isEqualTo(422);

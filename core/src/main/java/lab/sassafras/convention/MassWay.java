@@ -6,13 +6,13 @@ public enum MassWay implements School {
     AS_GIVEN(
             "as-given",
             "as it was given last",
-            "Zeroed, by difference or by volume, whichever the bench used; where a mass was got twice, the later "
+            "Tared, by difference or by volume, whichever the bench used; where a mass was got twice, the later "
                     + "counts."),
-    /** Zeroed. */
+    /** Tared. */
     ZEROED(
             "zeroed",
-            "zeroed",
-            "Vessel on, zero pressed, weighed. What is on the pan when zero is pressed must be dry and complete."),
+            "tared",
+            "Vessel on, tare pressed, weighed. What is on the pan when tare is pressed must be dry and complete."),
     /** By difference. */
     DIFFERENCE(
             "difference",

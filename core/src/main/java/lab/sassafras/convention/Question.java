@@ -48,7 +48,7 @@ public record Question<S extends School>(String key, String words, List<S> schoo
 
     /** Which mass warms or cools when something dissolves or reacts. */
     public static final Question<SolutionMass> SOLUTION =
-            new Question<>("solution", "which mass warms", List.of(SolutionMass.values()), SolutionMass.WHOLE);
+            new Question<>("solution", "mass used in q = m c ΔT", List.of(SolutionMass.values()), SolutionMass.WHOLE);
 
     /** What counts as the temperatures before and after. */
     public static final Question<TemperatureChange> CHANGE = new Question<>(
@@ -68,7 +68,7 @@ public record Question<S extends School>(String key, String words, List<S> schoo
 
     /** What the heat of a burning under a can is taken to be. */
     public static final Question<BurningHeat> BURNING =
-            new Question<>("burning", "heat of a burning", List.of(BurningHeat.values()), BurningHeat.RAW);
+            new Question<>("burning", "enthalpy of combustion", List.of(BurningHeat.values()), BurningHeat.RAW);
 
     /**
      * {@return questions about how masses were got: of any mass, and of one got by its volume}

@@ -7,7 +7,7 @@ public enum ResultBasis implements School {
     /** Per gram. */
     PER_GRAM("per-gram", "per gram", "By the grams weighed, where no formula is wanted."),
     /** The heat alone. */
-    HEAT("heat", "the heat alone", "What this run gave off or took up, where nothing was weighed to divide it by.");
+    HEAT("heat", "the heat alone", "What this run released or absorbed, where nothing was weighed to divide it by.");
 
     private final Said said;
 

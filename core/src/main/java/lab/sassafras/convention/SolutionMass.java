@@ -90,7 +90,7 @@ public enum SolutionMass implements School {
     /** Water and solids as parties of their own. */
     OF_THEIR_OWN(
             "parties",
-            "water and solids as parties of their own",
+            "water and solids as separate terms",
             "Water with its specific heat, each solid with its own. A "
                     + "dissolved salt no longer behaves as the solid did, so this is best for metals and solids "
                     + "that stay.") {

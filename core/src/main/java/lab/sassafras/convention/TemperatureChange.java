@@ -15,7 +15,7 @@ public enum TemperatureChange implements School {
     /** The extreme, as the reading turns. */
     EXTREME(
             "extreme",
-            "the extreme, as the reading turns",
+            "highest (lowest) temperature, as read",
             "The highest or lowest value before it turns. What leaked until then is not " + "given back."),
     /** The mean of a plateau. */
     PLATEAU(
@@ -41,7 +41,7 @@ public enum TemperatureChange implements School {
     /** Both lines carried to the mixing moment. */
     CARRIED(
             "carried",
-            "both lines carried to the mixing moment",
+            "lines extrapolated to the time of mixing",
             "An earlier reading tells how the start drifted, a later one how the end "
                     + "did; both lines are drawn to the mixing moment. Right if all heat came at once, too much if "
                     + "it came slowly.") {
@@ -63,9 +63,9 @@ public enum TemperatureChange implements School {
     /** The cooling line alone. */
     COOLING(
             "cooling",
-            "the cooling line alone, the start as read",
+            "final drift extrapolated, the start as read",
             "The start is read just before mixing; a straight line through the cooling part is drawn back to the "
-                    + "mixing moment. What the start drifts by until then is left out.") {
+                    + "mixing moment. What the start drifts by until then is excluded.") {
         @Override
         public List<SchoolPlace> places() {
             return ONE_LINE;
@@ -79,7 +79,7 @@ public enum TemperatureChange implements School {
     /** Both cooling curves carried to the mixing moment. */
     NEWTON(
             "newton",
-            "both cooling curves carried to the mixing moment",
+            "cooling curves extrapolated to the time of mixing",
             "From readings on a clock: both sides as Newton’s cooling toward one temperature with one constant. Right "
                     + "for long records, if all heat came at once. Typed temperatures count as they were read.") {
         @Override
@@ -100,7 +100,7 @@ public enum TemperatureChange implements School {
     /** Both lines carried to a stated part of the rise. */
     FRACTION(
             "fraction",
-            "both lines carried to a part of the rise",
+            "lines extrapolated to the stated part of the rise",
             "Both lines are drawn to the moment at which a stated part of the change was "
                     + "reached, 0.6 where nothing is said, for slow changes (ASTM D240 takes 60 %, the classical rule 63 %; from memory).") {
         @Override
@@ -125,7 +125,7 @@ public enum TemperatureChange implements School {
     /** Heat-leak integral. */
     INTEGRAL(
             "integral",
-            "heat-leak integral",
+            "heat loss integrated (Regnault–Pfaundler)",
             "Newton’s law with the drift before and after gives the leak constant; the mean temperature of "
                     + "the main period gives what leaked in it (Regnault–Pfaundler).") {
         @Override

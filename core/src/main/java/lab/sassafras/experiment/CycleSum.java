@@ -66,7 +66,7 @@ public record CycleSum(List<Row> rows, Row target) {
                                 row.heat(),
                                 row.decimals()))
                         .toList(),
-                new Row("target", "", left, right, OptionalDouble.empty(), -1));
+                new Row("overall reaction", "", left, right, OptionalDouble.empty(), -1));
     }
 
     private static Row row(Legs.Leg leg, BigFraction taken) {
@@ -75,7 +75,7 @@ public record CycleSum(List<Row> rows, Row target) {
         List<Part> reagents = parts(leg.equation().whole().reagents(), each);
         List<Part> products = parts(leg.equation().whole().products(), each);
         return new Row(
-                "leg " + leg.index() + ", " + leg.label(),
+                "reaction " + leg.index() + ", " + leg.label(),
                 (turned ? "−" : "+") + written(taken.abs()),
                 turned ? products : reagents,
                 turned ? reagents : products,

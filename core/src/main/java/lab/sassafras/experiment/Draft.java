@@ -480,7 +480,7 @@ public final class Draft {
                                 "cycle.no-equation",
                                 "Leg " + i
                                         + " names a run of which no equation tells what happened, or whose result is not per "
-                                        + "mole of it. Choose another, or type the leg.")
+                                        + "mole of it. Choose another, or type the reaction.")
                         .at(Address.of(at.group() + "/run", i).toString())));
         if (sheet.parts(at.group()) > Hess.MOST) {
             findings.add(Finding.question(
@@ -497,7 +497,7 @@ public final class Draft {
                                                         .shelf()
                                                         .formation()
                                                         .lacking(leg.equation().whole()))
-                                        + ". Type the heat of this leg from a table.")
+                                        + ". Type the heat of this reaction from a table.")
                         .at(Address.of(at.group() + "/equation", leg.index()).toString()))));
         legs.filter(each -> each.outcome() instanceof Hess.Outcome.NotMade)
                 .ifPresent(each -> findings.add(Finding.question(
@@ -506,7 +506,7 @@ public final class Draft {
                                         + each.equation().text()
                                         + ". What does not cancel: "
                                         + String.join(", ", ((Hess.Outcome.NotMade) each.outcome()).left())
-                                        + ". A leg that forms or uses it lacks, or it is in another state there.")
+                                        + ". A reaction that forms or uses it lacks, or it is in another state there.")
                         .at(Address.of(at.target(), 1).toString())));
         return legs;
     }

@@ -58,9 +58,9 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
         Conventions.unknown(schools)
                 .ifPresent(school -> reservations.add(Finding.question(
                         "school.unknown",
-                        "“" + school + "” was put in force, "
+                        "“" + school + "” was chosen, "
                                 + "and this version knows no such convention. What is usual is in "
-                                + "force in its place.")));
+                                + "use in its place.")));
         for (Row row : rows) {
             try {
                 Role role = Role.of(row.role())

@@ -253,7 +253,7 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
                     || step.symbol().letter().equals(Symbol.FREE_ENERGY)) {
                 return "";
             }
-            return value > 0 ? "taken up" : "given off";
+            return value > 0 ? "absorbed" : "released";
         }
     }
 

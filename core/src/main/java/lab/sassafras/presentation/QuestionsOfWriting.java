@@ -9,7 +9,7 @@ public final class QuestionsOfWriting implements Questions {
 
     /** How the books are opened. */
     public static final Question<BalanceSheet> SHEET =
-            new Question<>("sheet", "balance sheet", List.of(BalanceSheet.values()), BalanceSheet.SUM_ZERO);
+            new Question<>("sheet", "sign convention", List.of(BalanceSheet.values()), BalanceSheet.SUM_ZERO);
 
     /** The unit of heat. */
     public static final Question<HeatUnit> HEAT =

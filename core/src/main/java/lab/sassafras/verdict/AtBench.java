@@ -84,7 +84,7 @@ final class AtBench {
         double shift = byDegree.get() * away * size;
         return new Reference(
                 at25.key(),
-                at25.name() + ", carried to " + at,
+                at25.name() + ", corrected to " + at,
                 at25.value() + shift,
                 Math.hypot(at25.uncertainty(), UNSURE * shift),
                 at25.unit(),

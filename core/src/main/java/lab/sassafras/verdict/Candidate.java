@@ -24,7 +24,7 @@ public record Candidate(Substance substance, double difference, double compatibi
     /** {@return as a person would say it} */
     public String words() {
         if (!objections.isEmpty()) {
-            return "spoken against: " + String.join(", ", objections);
+            return "contradicted by " + String.join(", ", objections);
         }
         return compatibility >= 0.3 ? "fits well" : compatibility >= FITS ? "fits" : "hardly fits";
     }

@@ -187,8 +187,8 @@ final class HeatVerdict {
         findings.add(Finding.note(
                 "process.sign",
                 result.value() > 0
-                        ? what + " took heat up from the water: it is endothermic, and " + change + " is positive."
-                        : what + " gave heat off to the water: it is exothermic, and " + change + " is negative."));
+                        ? what + " absorbed heat from the water: it is endothermic, and " + change + " is positive."
+                        : what + " released heat to the water: it is exothermic, and " + change + " is negative."));
     }
 
     private BenchUnit unit() {

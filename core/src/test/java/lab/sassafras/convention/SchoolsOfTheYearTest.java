@@ -404,7 +404,7 @@ class SchoolsOfTheYearTest {
         assertThat(presentation("units", "si").working(trial("neutralization")).text())
                 .contains("50.0 cm³", "g/cm³")
                 .doesNotContain("mL ×");
-        assertThat(working("heat", "kcal")).endsWith("kcal/mol, taken up\n");
+        assertThat(working("heat", "kcal")).endsWith("kcal/mol, absorbed\n");
     }
 
     private static String working(String... choices) {

@@ -333,8 +333,7 @@ class HistoryTest {
                         .sheet()
                         .reservations())
                 .singleElement()
-                .satisfies(
-                        each -> assertThat(each.message()).contains("“change: by-eye”", "What is usual is in force"));
+                .satisfies(each -> assertThat(each.message()).contains("“change: by-eye”", "What is usual is in use"));
     }
 
     private static Intake.Answer word(String text) {

@@ -30,12 +30,12 @@ class WorkingTest {
                 .containsExactly(
                         "q(water) = m(water) × c(water) × (T(end) − T(start))",
                         "         = 118.72 g × 4.184 J/(g·°C) × (24.0 − 20.3) °C",
-                        "         = +1838 J, taken up");
+                        "         = +1838 J, absorbed");
     }
 
     @Test
     void aHeatGivenOffKeepsItsMinusAndSaysSo() {
-        assertThat(lines(HEAT, 118.72, 24.0, 20.3).get(2)).endsWith("= −1838 J, given off");
+        assertThat(lines(HEAT, 118.72, 24.0, 20.3).get(2)).endsWith("= −1838 J, released");
     }
 
     @Test

@@ -194,7 +194,7 @@ class CheckValuesTest {
                 .orElseThrow());
         assertThat(working.text())
                 .contains(
-                        "= −(−4648.1 + 4502.6) J\n", "= +145.5 J, taken up\n", "= 145.5 J ÷ 17.9 °C\n", "= 8.1 J/°C\n");
+                        "= −(−4648.1 + 4502.6) J\n", "= +145.5 J, absorbed\n", "= 145.5 J ÷ 17.9 °C\n", "= 8.1 J/°C\n");
     }
 
     @Test
@@ -212,7 +212,7 @@ class CheckValuesTest {
                         "= (20.7 − 20.0) °C",
                         "q(water)    = m(water) × c(water) × ΔT(water)",
                         "= 100.00 g × 4.184 J/(g·°C) × 0.7 °C",
-                        ", taken up",
+                        ", absorbed",
                         "q(solid)    = −(q(water) + q(foam cup))",
                         "c(solid)    = q(solid) ÷ (m(solid) × ΔT(bath))",
                         "÷ (10.00 g × (−79.3) °C)");

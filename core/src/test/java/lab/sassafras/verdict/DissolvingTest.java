@@ -55,7 +55,7 @@ class DissolvingTest {
         assertThat(reduction.verdict().orElseThrow().agreement().orElseThrow().percentError())
                 .isCloseTo(100 * (17.0306 - 18.026) / 18.026, within(0.05));
         assertThat(written(solution(reduction)).text())
-                .contains("n(solid)", "= 5.00 g ÷ 74.5", "kJ/mol, taken up", "÷ (n(solid) × 1000 J/kJ)");
+                .contains("n(solid)", "= 5.00 g ÷ 74.5", "kJ/mol, absorbed", "÷ (n(solid) × 1000 J/kJ)");
     }
 
     /** 4.00 g NaOH, 21.0 → 31.0: q = −104 · 4.184 · 10 = −4351 J; 0.1000 mol (39.997); −43.5 kJ/mol. */
@@ -67,7 +67,7 @@ class DissolvingTest {
                 .extracting(Finding::code)
                 .contains("process.sign")
                 .doesNotContain("process.wrong-sign", "account.final-outside-starts");
-        assertThat(written(solution(reduction)).text()).contains("kJ/mol, given off", "= −4351");
+        assertThat(written(solution(reduction)).text()).contains("kJ/mol, released", "= −4351");
     }
 
     /**

@@ -149,7 +149,7 @@ class EveryExperimentTest {
                 .doesNotContain("NaN", "not known", "Optional")
                 .contains(solution.worked().symbol().text());
         if (!solution.postings().isEmpty()) {
-            assertThat(working).contains("= 0\n").containsAnyOf("taken up", "given off");
+            assertThat(working).contains("= 0\n").containsAnyOf("absorbed", "released");
         }
     }
 

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.UUID;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
@@ -135,7 +136,7 @@ public record Asking(
                 here.step().half().isPresent() ? List.of() : ways(slot, role),
                 role,
                 unit.map(BenchUnit::sameDimension).orElse(List.of()),
-                reagents.isEmpty() ? slot.options(words, address.path(), setting) : reagents,
+                options(entry, slot, address, setting),
                 slot.suggestions(setting),
                 slot.assumed()
                         .filter(Slot.Assumption::proposes)
@@ -145,6 +146,23 @@ public record Asking(
                 standing.isEmpty() || otherHalf,
                 kind,
                 kind.map(each -> proposed(entry, address, each)).orElse(""));
+    }
+
+    /** The answers a place may be chosen from. */
+    static List<Slot.Option> options(EntrySheet entry, Slot slot, Address address, Setting setting) {
+        List<Slot.Option> reagents = reagents(entry.sheet(), slot);
+        return reagents.isEmpty() ? slot.options(entry.experiment().words(), address.path(), setting) : reagents;
+    }
+
+    /** The instrument a number is read on where nobody says which; empty where it is read on none. */
+    static Optional<UUID> instrument(EntrySheet entry, Address address, Slot slot, Role role) {
+        return Optional.of(slot)
+                .filter(each -> each.field() == Slot.Field.NUMBER && role != Role.ASSUMED)
+                .flatMap(each -> each.unit(role))
+                .flatMap(unit -> instrument(unit.dimension()))
+                .map(kind -> proposed(entry, address, kind))
+                .filter(key -> !key.isEmpty())
+                .map(UUID::fromString);
     }
 
     /** What stands left in the equation the answer is chosen from; none where that is not written. */
@@ -169,7 +187,7 @@ public record Asking(
                 .orElse("");
     }
 
-    private static Role role(Sheet sheet, Address address, Slot slot, Optional<Role> wanted) {
+    static Role role(Sheet sheet, Address address, Slot slot, Optional<Role> wanted) {
         if (slot.field() != Slot.Field.NUMBER) {
             return Role.STATED;
         }
@@ -216,12 +234,12 @@ public record Asking(
         });
     }
 
-    private static List<Way> ways(Slot slot, Role role) {
+    static List<Way> ways(Slot slot, Role role) {
         if (slot.roles().stream().filter(each -> each != Role.TREND).count() < 2) {
             return List.of();
         }
         List<Way> ways = new ArrayList<>(
-                List.of(new Way(Role.READ, slot.byDifference() ? "zeroed" : "measured", role == Role.READ)));
+                List.of(new Way(Role.READ, slot.byDifference() ? "tared" : "measured", role == Role.READ)));
         if (slot.byDifference()) {
             ways.add(new Way(Role.TARE, "by difference", role.half()));
         }

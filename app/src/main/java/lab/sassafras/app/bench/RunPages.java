@@ -57,7 +57,11 @@ class RunPages {
     }
 
     @PostMapping("/entries/{id}/open")
-    String open(@PathVariable UUID id, @RequestParam String what, Actor actor) {
+    String open(
+            @PathVariable UUID id,
+            @RequestParam String what,
+            @RequestParam(defaultValue = "") String back,
+            Actor actor) {
         EntrySheet entry = screens.entry(id);
         int number = beginning.more(entry, what, actor).orThrow();
         String first = entry.experiment()
@@ -68,6 +72,6 @@ class RunPages {
                                 null)
                         .query())
                 .orElse("?trial=" + number);
-        return "redirect:/entries/" + id + first;
+        return "redirect:/entries/" + id + (back.equals("table") ? "/table" : first);
     }
 }

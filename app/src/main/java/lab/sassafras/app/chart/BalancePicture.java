@@ -293,7 +293,7 @@ public record BalancePicture(
             double value = entry.heat().value();
             int decimals =
                     Math.max(0, Math.min(2, Figures.decimalsFor(entry.heat().uncertainty())));
-            return figures.signed(value, decimals) + " J, " + (value < 0 ? "given off" : "taken up");
+            return figures.signed(value, decimals) + " J, " + (value < 0 ? "released" : "absorbed");
         }
 
         String summary() {

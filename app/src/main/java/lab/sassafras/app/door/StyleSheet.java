@@ -29,6 +29,7 @@ final class StyleSheet extends AbstractResourceResolver {
             "asking",
             "clock",
             "strip",
+            "table",
             "findings",
             "result",
             "balance",

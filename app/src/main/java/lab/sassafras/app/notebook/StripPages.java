@@ -215,7 +215,7 @@ class StripPages {
                                     part.strip(),
                                     entry.entry().period().figures().mark())
                             .value());
-            String why = once ? "read after another wait" : "carried to another part of the rise";
+            String why = once ? "read after another wait" : "extrapolated to another part of the rise";
             return taking.stated(entry, trial, use, why, actor);
         });
         return done(entry, trial, new Form(what, once ? time : part, Stretches.NONE), answer, response, model);
@@ -355,7 +355,7 @@ class StripPages {
             use.map(each -> ClockTime.write(each.mixing()))
                     .ifPresent(mixing -> all.add(outcome.map(each -> beside(name, mixing, each, figures))
                             .orElse(new Beside(
-                                    name, mixing, "", "", "", "The way in force does not read the curve."))));
+                                    name, mixing, "", "", "", "The method in use does not read the curve."))));
         }
         return all;
     }

@@ -319,7 +319,7 @@ public record ReducedFile(
                         entry.heat().value(),
                         entry.heat().uncertainty(),
                         "J",
-                        entry.heat().value() < 0 ? "given off" : "taken up"))
+                        entry.heat().value() < 0 ? "released" : "absorbed"))
                 .toList();
     }
 

@@ -148,11 +148,14 @@ public final class WrittenSheet {
     }
 
     private String label(Sheet.Ask ask) {
-        String label = label(ask.address());
-        return ask.step()
-                .half()
-                .map(half -> words.find(ask.address().path() + "." + half.key())
-                        .orElse(label + (half == Role.TARE ? ", empty" : ", full")))
+        return label(ask.address(), ask.step().half());
+    }
+
+    /** What the sheet calls a place, or one half of it. */
+    public String label(Address address, Optional<Role> half) {
+        String label = label(address);
+        return half.map(each -> words.find(address.path() + "." + each.key())
+                        .orElse(label + (each == Role.TARE ? ", empty" : ", full")))
                 .orElse(label);
     }
 
@@ -189,7 +192,8 @@ public final class WrittenSheet {
         return entry.sheet().line(address, role).map(line -> line.decimals()).orElse(0);
     }
 
-    private static String how(Observation observation) {
+    /** How a value was got, in a word or two. */
+    public static String how(Observation observation) {
         Optional<Role> role = Role.of(observation.role());
         return role.isEmpty()
                 ? ""
@@ -199,7 +203,7 @@ public final class WrittenSheet {
                     case ASSUMED -> "assumed ±" + observation.uncertainty().orElse("");
                     case TREND -> "by its trend ±" + observation.uncertainty().orElse("");
                     case VOLUME -> "by volume";
-                    case READ -> observation.unit().filter("g"::equals).isPresent() ? "zeroed" : "";
+                    case READ -> observation.unit().filter("g"::equals).isPresent() ? "tared" : "";
                     case STATED -> "";
                 };
     }

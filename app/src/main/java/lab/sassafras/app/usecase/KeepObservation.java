@@ -2,12 +2,16 @@ package lab.sassafras.app.usecase;
 
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Address;
@@ -16,7 +20,11 @@ import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TimeBudget;
 import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.UnexpectedRollbackException;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps what a hand reads or says at a place of the sheet, or strikes out what stands there. */
 @UseCase(needs = Right.EVERYONE, serves = Bringer.ASKED)
@@ -27,11 +35,20 @@ public class KeepObservation {
     private final WayIn way;
     private final Instruments instruments;
     private final Clock clock;
+    private final EntrySheets sheets;
+    private final TransactionTemplate whole;
 
-    KeepObservation(WayIn way, Instruments instruments, Clock clock) {
+    KeepObservation(
+            WayIn way,
+            EntrySheets sheets,
+            Instruments instruments,
+            Clock clock,
+            PlatformTransactionManager transactions) {
         this.way = way;
         this.instruments = instruments;
         this.clock = clock;
+        this.sheets = sheets;
+        this.whole = new TransactionTemplate(transactions);
     }
 
     /**
@@ -93,6 +110,28 @@ public class KeepObservation {
         } catch (Refused refused) {
             return new Answer.NotKept<>(refused);
         }
+    }
+
+    /**
+     * Keeps several values of a table, in their order: those that can be kept in one commit. The others stay with
+     * whoever gave them, each with what is asked or why.
+     */
+    public List<Answer<UUID>> all(Entry entry, List<Given> given, Actor actor) {
+        try {
+            return Objects.requireNonNull(whole.execute(status -> oneByOne(entry, given, actor)));
+        } catch (UnexpectedRollbackException together) {
+            // two hands reached for one place: each by itself, then
+            return oneByOne(entry, given, actor);
+        }
+    }
+
+    private List<Answer<UUID>> oneByOne(Entry entry, List<Given> given, Actor actor) {
+        return given.stream()
+                .map(each -> {
+                    TimeBudget.check();
+                    return keep(sheets.of(entry), each, actor);
+                })
+                .toList();
     }
 
     /**

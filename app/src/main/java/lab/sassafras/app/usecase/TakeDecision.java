@@ -52,10 +52,11 @@ public class TakeDecision {
             String reason,
             String what,
             Actor actor) {
-        String out = kind == Decision.Kind.TRIAL ? " is left out." : " is set aside.";
         return Answer.of(() -> {
             String why = Reason.checked(
-                    reason, "Say why " + what + (outcome.equals(Decision.OUT) ? out : " counts again.") + NOTHING);
+                    reason,
+                    "Say why " + what + (outcome.equals(Decision.OUT) ? " is excluded." : " is included again.")
+                            + NOTHING);
             decide(entry, kind, subject, outcome, why, actor);
         });
     }

@@ -97,7 +97,7 @@ class BalancePictureTest {
             assertThat(piece.gave() ? end : top).isCloseTo(standing.post(), within(0.2));
             assertThat(Double.parseDouble(piece.height())).isCloseTo(standing.post(), within(0.2));
         });
-        assertThat(standing.summary()).contains("taken up (found)");
+        assertThat(standing.summary()).contains("absorbed (found)");
     }
 
     private static double length(BalancePicture picture, boolean gave) {

@@ -20,7 +20,7 @@ class LevelsAndPartsTest {
     void stepsAreAsLongAsTheirHeatsAndEndWhereTheNextBegins() {
         EnergyPicture p = EnergyPicture.of(
                 "NaOH + HCl",
-                List.of(new Taken("after leg 1", -44.5), new Taken("NaCl + H2O", -55.8)),
+                List.of(new Taken("after reaction 1", -44.5), new Taken("NaCl + H2O", -55.8)),
                 Optional.of(-100.4),
                 heat -> heat + " kJ/mol");
         double first = number(p.steps().get(0).to()) - number(p.steps().get(0).from());
@@ -30,7 +30,7 @@ class LevelsAndPartsTest {
         assertThat(p.steps()).allMatch(EnergyPicture.Step::gave);
         assertThat(number(p.direct().orElseThrow().to()))
                 .isGreaterThan(number(p.steps().get(1).to()));
-        assertThat(p.summary()).contains("after leg 1 -44.5 kJ/mol", "measured directly -100.4 kJ/mol");
+        assertThat(p.summary()).contains("after reaction 1 -44.5 kJ/mol", "measured directly -100.4 kJ/mol");
         assertThat(p.levels())
                 .allSatisfy(level -> assertThat(number(level.y()))
                         .isBetween(0.0, (double) p.frame().height()));

@@ -9,7 +9,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
@@ -71,11 +70,13 @@ class RoundTripTest extends HouseTest {
     @BeforeAll
     static void anotherHouse() {
         elsewhere = new SpringApplicationBuilder(SassafrasApplication.class)
-                .properties(Map.of(
-                        "sassafras.home", "target/empty-book",
-                        "spring.datasource.url", "jdbc:h2:mem:empty;DB_CLOSE_DELAY=-1",
-                        "server.port", "0"))
-                .run();
+                .run(
+                        "--sassafras.home=target/empty-book",
+                        "--spring.datasource.url=jdbc:h2:mem:empty;DB_CLOSE_DELAY=-1",
+                        "--server.port=0");
+        assertThat(elsewhere.getEnvironment().getProperty("spring.datasource.url"))
+                .as("a book of its own, which may be emptied")
+                .startsWith("jdbc:h2:mem:");
     }
 
     @AfterAll

@@ -38,7 +38,7 @@ record Closure(Expression gap, Figures figures) implements Remark {
                         : Finding.question(
                                 "cycle.open",
                                 "The cycle does not close: measured directly, less the way round, is " + size
-                                        + ", more than the uncertainties of all legs allow. Look at the leg whose own verdict "
+                                        + ", more than the uncertainties of all reactions allow. Look at the reaction whose own verdict "
                                         + "is worst, at the dilutions, and at what the runs do not share."));
     }
 }

@@ -23,17 +23,17 @@ final class Said {
 
     private static String made(Legs legs) {
         List<BigFraction> times = legs.times();
-        return "The target is made of "
+        return "The overall reaction is made of "
                 + IntStream.range(0, times.size())
                         .filter(i -> !times.get(i).equals(BigFraction.ZERO))
-                        .mapToObj(i -> "leg " + legs.legs().get(i).index() + written(times.get(i)))
+                        .mapToObj(i -> "reaction " + legs.legs().get(i).index() + written(times.get(i)))
                         .collect(Collectors.joining(", "))
                 + ".";
     }
 
     private static String written(BigFraction times) {
         BigFraction size = times.abs();
-        String turned = times.compareTo(BigFraction.ZERO) < 0 ? ", turned round" : "";
+        String turned = times.compareTo(BigFraction.ZERO) < 0 ? ", reversed" : "";
         return (size.equals(BigFraction.ONE) ? " as it stands" : " times " + Fractions.written(size)) + turned;
     }
 
@@ -45,7 +45,8 @@ final class Said {
         if (legs.outcome() instanceof Hess.Outcome.Made made && made.ways().size() > 1) {
             remarks.add(bindings -> Optional.of(Finding.note(
                     "cycle.several",
-                    "These legs make the target in " + made.ways().size() + " ways; the one of fewest legs is taken. "
+                    "These reactions make the overall reaction in "
+                            + made.ways().size() + " ways; the one of fewest reactions is taken. "
                             + "The others are worth a look: all should come to the same.")));
         }
         List<BigFraction> times = legs.times();

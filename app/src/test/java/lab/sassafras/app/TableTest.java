@@ -1,0 +1,282 @@
+package lab.sassafras.app;
+
+import static java.nio.charset.StandardCharsets.UTF_8;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Page;
+import java.net.http.HttpResponse;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.expression.Estimate;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A run typed into a table, as on paper. */
+class TableTest extends HouseTest {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    /** Beside one for each character and one to leave each cell, as many keys as this. */
+    private static final int MORE_KEYS = 10;
+
+    @Autowired
+    private EntrySheets sheets;
+
+    private Entry emptied(ObjectNode run) {
+        ObjectNode empty = run.deepCopy();
+        empty.putArray("observations");
+        empty.remove("combination");
+        return alone(empty.toString().getBytes(UTF_8), "empty.json");
+    }
+
+    /** What stands in a run file: its places as the table sends them, with what is typed there; moments are left. */
+    private static Map<String, String> typed(ObjectNode run) {
+        Set<String> struck = new HashSet<>();
+        run.get("observations")
+                .forEach(each -> struck.add(each.path("supersedes").asString("")));
+        Map<String, String> typed = new LinkedHashMap<>();
+        for (JsonNode each : run.get("observations")) {
+            String text = each.get("text").asString();
+            boolean moment = text.matches("\\d{4}-.*Z");
+            if (!struck.contains(each.get("id").asString()) && !text.isEmpty() && !moment) {
+                typed.put(
+                        each.get("at").asString() + "|" + each.get("role").asString(),
+                        text
+                                + (each.has("uncertainty")
+                                        ? " +- " + each.get("uncertainty").asString()
+                                        : ""));
+            }
+        }
+        return typed;
+    }
+
+    /** Every run worked by hand is typed in by the keyboard alone, in few keys, and gives the same number. */
+    @Tag("browser")
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "bomb-combustion",
+                "bomb-constant",
+                "combustion-under-a-can",
+                "condensing-steam",
+                "constant-by-known-heat",
+                "constant-by-material",
+                "constant-by-mixing",
+                "cycle",
+                "dissolving-equilibrium",
+                "fusion-of-ice",
+                "heat-of-solution",
+                "how-much",
+                "neutralization",
+                "solid-with-solution",
+                "specific-heat-of-liquid",
+                "specific-heat-of-solid"
+            })
+    void anExampleIsTypedByTheKeyboardAlone(String example) {
+        ObjectNode run = (ObjectNode) JSON.readTree(example(example));
+        Entry entry = emptied(run);
+        Map<String, String> left = typed(run);
+        int characters =
+                left.values().stream().mapToInt(text -> text.length() + 1).sum();
+        int keys = 0;
+        try (BenchBrowser browser = browser()) {
+            Page page = browser.join(entry.period().id(), entry.bench().name()).page();
+            browser.open("/entries/" + entry.id() + "/table" + ways(left));
+            for (int step = 0; step < 200 && !left.isEmpty(); step++) {
+                page.waitForSelector("form.data-table:not([aria-busy=true])");
+                String place = (String)
+                        page.evaluate(
+                                "() => { const cell = document.activeElement.closest('td');"
+                                        + " const sent = cell && cell.querySelector('[name=cell], [name=tick]'); return sent ? sent.value : ''; }");
+                assertThat(place).as("the keys go on; left are " + left).isNotEmpty();
+                String tick = place.replaceAll("=.*", "");
+                String text = left.remove(tick);
+                if (text != null && place.contains("=")) {
+                    browser.press(" ");
+                    keys++;
+                } else if (text != null) {
+                    String words = (String) page.evaluate(
+                            "text => { const at = document.activeElement; if (at.tagName !== 'SELECT') { return text; }"
+                                    + " return [...at.options].find((each) => each.value === text).textContent; }",
+                            text);
+                    browser.type(words);
+                    keys += Math.min(words.length(), text.length());
+                }
+                browser.enter();
+                keys++;
+            }
+            page.waitForSelector("form.data-table:not([aria-busy=true])");
+            assertThat(page.locator(".cells .problem, .cells .sure").allInnerTexts())
+                    .isEmpty();
+        }
+        assertThat(keys).as("keys for " + characters).isLessThanOrEqualTo(characters + MORE_KEYS);
+        double there = sheets.of(alone(example(example), example))
+                .reduction()
+                .result()
+                .map(Estimate::value)
+                .orElseThrow();
+        assertThat(sheets.of(entryBook.find(entry.id()).orElseThrow())
+                        .reduction()
+                        .result()
+                        .map(Estimate::value)
+                        .orElseThrow())
+                // an instrument an example names for one reading is, in a table, the one the run proposes
+                .isCloseTo(there, within(Math.abs(there) * 1e-6));
+    }
+
+    private HttpResponse<String> sent(Hand hand, String table, String... cells) {
+        StringBuilder form = new StringBuilder("key=" + UUID.randomUUID());
+        for (int i = 0; i < cells.length; i += 2) {
+            form.append("&cell=")
+                    .append(Hand.encoded(cells[i]))
+                    .append("&text=")
+                    .append(Hand.encoded(cells[i + 1]));
+        }
+        return hand.post(table, form.toString());
+    }
+
+    private List<String> standing(Entry entry) {
+        return observationBook.of(entry.id()).standing().stream()
+                .map(Observation::text)
+                .toList();
+    }
+
+    private Entry salt() {
+        return emptied((ObjectNode) JSON.readTree(example("heat-of-solution")));
+    }
+
+    /** Without script the table is one form: what can be is recorded in one commit, the rest stays with the reason. */
+    @Test
+    void allAtOnceRecordsWhatCanBeAndKeepsTheRestInItsCells() {
+        Entry entry = salt();
+        Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Hazel");
+        String table = "/entries/" + entry.id() + "/table";
+        HttpResponse<String> answer = sent(
+                hand,
+                table,
+                "solute[1]/formula|stated",
+                "NH4Cl",
+                "water[1]/mass|read",
+                "98.45",
+                "water[2]/mass|read",
+                "a lot",
+                "solid[1]/mass|read",
+                "602",
+                "solid[1]/added|stated",
+                "8 o'clock",
+                "solid[2]/added|stated",
+                "20:16",
+                "water[2]/start|read",
+                "");
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body())
+                .contains("3 values were not recorded", "value=\"a lot\"", "value=\"602\"", "Record as")
+                .contains("is not a time of day");
+        assertThat(standing(entry)).hasSize(3).contains("NH4Cl", "98.45");
+        assertThat(hand.post(
+                                table,
+                                "key=2&cell=" + Hand.encoded("solid[1]/mass|read") + "&text=602&sure="
+                                        + Hand.encoded("solid[1]/mass|read"))
+                        .statusCode())
+                .as("recorded as typed")
+                .isEqualTo(302);
+        assertThat(standing(entry)).contains("602");
+        assertThat(hand.get(table).body()).contains("98.45, recorded; correct it");
+        // the same form sent again records nothing twice
+        String twice = "key=7&cell=" + Hand.encoded("water[2]/mass|read") + "&text=101.2";
+        hand.post(table, twice);
+        hand.post(table, twice);
+        assertThat(standing(entry)).filteredOn("101.2"::equals).hasSize(1);
+    }
+
+    @Test
+    void aPasteIsMatchedByTheNamesOfRowsAndNothingFilledIsOverwritten() {
+        Entry entry = salt();
+        Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Hazel");
+        String table = "/entries/" + entry.id() + "/table";
+        sent(hand, table, "water[1]/mass|read", "98.45");
+        String pasted = "what\ttrial 1\ttrial 2\ttrial 3\nsolid (g)\t6.02\t4.51\t7\nwater\t99\t101.20\ncolour\tred";
+        String page =
+                hand.post(table + "/paste", "text=" + Hand.encoded(pasted)).body();
+        assertThat(page.replaceAll("<[^>]*>", "").replaceAll("\\s+", " "))
+                .contains(
+                        "Record 3 values", "there is no trial 3", "filled already, with 98.45", "no row of that name");
+        assertThat(standing(entry)).as("said before anything is recorded").containsExactly("98.45");
+        // by a semicolon and no names: from the row where it was pasted
+        String block = hand.post(table + "/paste", "from=water%2Fstart&text=" + Hand.encoded("21.8;21.9"))
+                .body();
+        assertThat(block).contains("Record 2 values", "water[2]/start|read");
+    }
+
+    @Tag("browser")
+    @Test
+    void aPasteTakesTwoKeysAndADoubtedCellIsRecordedAsTyped() {
+        Entry entry = salt();
+        try (BenchBrowser browser = browser()) {
+            Page page = browser.join(entry.period().id(), "Hazel").page();
+            browser.open("/entries/" + entry.id() + "/table");
+            page.evaluate("""
+                    () => { const data = new DataTransfer();
+                      data.setData('text/plain', 'water\\t98.45\\t101.20\\nsolid\\t602\\t4.51');
+                      document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true })); }
+                    """);
+            page.waitForSelector("#record-pasted:focus");
+            browser.enter();
+            page.waitForSelector(".cells .sure");
+            assertThat(standing(entry)).containsExactlyInAnyOrder("98.45", "101.20", "4.51");
+            assertThat(page.inputValue("td:has(.sure) [name=text]")).isEqualTo("602");
+            page.click("text=Record as typed");
+            page.waitForSelector("td.saved:has-text('602')");
+            assertThat(browser.text("#table-said")).contains("saved", "602");
+            assertThat(browser.axe()).isEmpty();
+            page.locator("[name=text]").first().fill("NaCl");
+            browser.press("Escape");
+            assertThat(page.locator("[name=text]").first().inputValue()).isEmpty();
+        }
+    }
+
+    /** Where ticks are demanded nothing below is writable until they are set by hand. */
+    @Test
+    void aBombsCellsAreLockedUntilItsTicksAreSet() {
+        Entry entry = emptied((ObjectNode) JSON.readTree(example("bomb-combustion")));
+        Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Hazel");
+        String table = "/entries/" + entry.id() + "/table";
+        assertThat(hand.get(table).body()).contains("first tick off").doesNotContain("value=\"fired[1]/at|stated\"");
+        String paste = hand.post(table + "/paste", "text=" + Hand.encoded("no bubbles under water\tyes"))
+                .body();
+        assertThat(paste).contains("ticked by hand, trial by trial");
+        for (String check : List.of("vessel", "charge", "leak")) {
+            hand.post(table, "key=1&tick=" + Hand.encoded("check[1]/" + check + "|stated=done"));
+        }
+        assertThat(hand.get(table).body()).contains("value=\"fired[1]/at|stated\"");
+    }
+
+    /** How places are read that are not read as the table proposes. */
+    private static String ways(Map<String, String> typed) {
+        Map<String, String> ways = new LinkedHashMap<>();
+        typed.keySet().forEach(place -> {
+            String role = place.replaceAll(".*\\|", "");
+            if (!role.equals("stated")) {
+                ways.put(place.replaceAll("\\[\\d+]|\\|.*", ""), role.equals("gross") ? "tare" : role);
+            }
+        });
+        StringBuilder query = new StringBuilder("?");
+        ways.forEach((path, role) ->
+                query.append("way=").append(path).append(':').append(role).append('&'));
+        return query.toString();
+    }
+}
