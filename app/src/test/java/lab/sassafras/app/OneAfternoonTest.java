@@ -2,6 +2,8 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Bench;
@@ -85,6 +87,24 @@ class OneAfternoonTest extends HouseTest {
         return hand.get("/bench").body().replaceAll("(?s).*<option value=\"([0-9a-f-]{36})\" selected.*", "$1");
     }
 
+    /** Many cups at once; a name that is there already is asked for otherwise, and what was typed stays. */
+    @Test
+    void eightCupsAreAddedAtOnceAndNoNameStandsTwice() {
+        Hand hand = new Hand(address(""));
+        int before = shelves.now().vessels().size();
+        assertThat(hand.post("/shelf/vessels", "vessel=Beaker+1-8&vesselKind=foam-cup")
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(shelves.now().vessels())
+                .hasSize(before + 8)
+                .extracting(Vessel::name)
+                .contains("Beaker 1", "Beaker 8");
+        HttpResponse<String> twice = hand.post("/shelf/vessels", "vessel=Beaker+7-9&vesselKind=foam-cup");
+        assertThat(twice.statusCode()).isEqualTo(422);
+        assertThat(twice.body()).contains("There are some called Beaker 7, Beaker 8 already", "value=\"Beaker 7-9\"");
+        assertThat(shelves.now().vessels()).hasSize(before + 8);
+    }
+
     @Test
     void aVesselIsRenamedAndAnInstrumentMayLeaveItsRangeAndOffsetOut() {
         Vessel vessel = calorimeters.add("cup to rename", VesselKind.FOAM_CUP);
@@ -166,6 +186,37 @@ class OneAfternoonTest extends HouseTest {
         assertThat(csv).contains(entry.id() + ",Specific heat of a solid,Hawthorn,sample[1]/mass,solid,read,71.46");
         assertThat(get("/periods/" + entry.period().id() + "/pages").body())
                 .contains("print-page", "Specific heat of a solid", "(95 %)", "ΔT(water)");
+        List<String> results = get("/periods/" + entry.period().id() + "/results/specific-heat-of-solid.csv")
+                .body()
+                .lines()
+                .filter(line -> !line.startsWith(entry.id().toString()) || line.startsWith(entry.id() + ",Hawthorn"))
+                .toList();
+        assertThat(results.get(0)).contains("trial,specific heat of the solid (J/(g·°C)),\"U, 95 % (J/(g·°C))\"");
+        assertThat(results)
+                .anyMatch(line -> line.matches(entry.id() + ",Hawthorn,[^,]*,1,0\\.3[\\d.]*,0\\.[\\d.]*,yes,"))
+                .anyMatch(line -> line.matches(entry.id() + ",Hawthorn,[^,]*,result,0\\.3[\\d.]*,0\\.[\\d.]*,yes,"));
+        assertThat(get("/periods/" + entry.period().id() + "/results/cycle.csv").statusCode())
+                .isEqualTo(404);
+    }
+
+    /** An entry of two trials prints on two sheets, with everything read in both. */
+    @Tag("browser")
+    @Test
+    void anEntryPrintsOnTwoSheetsWithAllItsTrials() {
+        Entry entry = imported("8-salt.json");
+        try (BenchBrowser browser = browser()) {
+            browser.open("/entries/" + entry.id() + "/print");
+            assertThat(browser.text("main"))
+                    .contains("trial 2", "Working, trial 1", "Uncertainty budget", "highest (lowest)");
+            for (String format : List.of("A4", "Letter")) {
+                String pdf = new String(
+                        browser.page().pdf(new com.microsoft.playwright.Page.PdfOptions().setFormat(format)),
+                        java.nio.charset.StandardCharsets.ISO_8859_1);
+                assertThat(pdf.split("/Type /Page\\b", -1).length - 1)
+                        .as(format)
+                        .isBetween(1, 2);
+            }
+        }
     }
 
     /**

@@ -13,6 +13,7 @@ import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.CountedNames;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
@@ -117,7 +118,7 @@ class PeriodPages {
             HttpServletResponse response) {
         Period period = find(id);
         try {
-            settingUp.benches(period, BenchNames.read(names)).orThrow();
+            settingUp.benches(period, CountedNames.read(names, "benches")).orThrow();
             return "redirect:/periods/" + id;
         } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

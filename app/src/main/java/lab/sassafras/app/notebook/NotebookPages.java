@@ -1,5 +1,6 @@
 package lab.sassafras.app.notebook;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -28,6 +29,9 @@ import lab.sassafras.app.sheet.StandingLine;
 import lab.sassafras.app.sheet.StandingLines;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.sheet.WrittenTime;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -86,6 +90,14 @@ class NotebookPages {
         List<Page> pages = shown.map(this::pages).orElse(List.of());
         model.addAttribute("pages", pages);
         model.addAttribute("several", several(pages));
+        model.addAttribute(
+                "done",
+                pages.stream()
+                        .collect(Collectors.toMap(
+                                Page::experiment,
+                                each -> each.line().title(),
+                                (one, other) -> one,
+                                LinkedHashMap::new)));
         model.addAttribute("waiting", pages.stream().filter(Page::waiting).count());
         return "notebook";
     }
@@ -101,6 +113,43 @@ class NotebookPages {
                     }
                 });
         return titles;
+    }
+
+    /** Results of one experiment in a period, for a spreadsheet. */
+    @GetMapping("/periods/{id}/results/{experiment}.csv")
+    ResponseEntity<byte[]> results(@PathVariable UUID id, @PathVariable String experiment) {
+        Period period = periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        List<EntrySheet> entries = entryBook.of(period).stream()
+                .filter(each -> each.experiment().equals(experiment))
+                .map(sheets::of)
+                .collect(Collectors.toCollection(ArrayList::new));
+        Collections.reverse(entries);
+        if (entries.isEmpty()) {
+            throw new NotFound("Nothing of that experiment was done in this period.");
+        }
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        "attachment; filename=\"results-"
+                                + entries.get(0).experiment().key() + "-" + period.heldOn() + ".csv\"")
+                .body(ResultTable.csv(entries).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** One entry to print: everything on its pages, of all trials. */
+    @GetMapping("/entries/{id}/print")
+    String print(@PathVariable UUID id, Model model) {
+        Entry entry = entryBook.find(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
+        EntrySheet sheet = sheets.of(entry);
+        ResultView view = new ResultView(sheet, Optional.empty());
+        model.addAttribute("entry", entry);
+        model.addAttribute("title", sheet.experiment().words().title());
+        model.addAttribute("view", view);
+        model.addAttribute("figures", entry.period().figures());
+        model.addAttribute("table", AllTrials.of(sheet));
+        model.addAttribute("vessel", sheet.vessel().orElse(null));
+        model.addAttribute("calibration", sheet.calibration().orElse(null));
+        return "print";
     }
 
     /** Every entry of a period one after another, as pages to print. */

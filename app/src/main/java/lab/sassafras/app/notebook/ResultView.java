@@ -124,6 +124,22 @@ public final class ResultView {
         return reduction.written(sample);
     }
 
+    /** A trial as it is written; empty while it is not solved. */
+    Optional<Written> written(int trial) {
+        return reduction.trials().stream()
+                .filter(each -> each.number() == trial)
+                .findFirst()
+                .flatMap(reduction::written);
+    }
+
+    /** Per cent error without its unit; empty where there is no reference. */
+    String percentError() {
+        return reduction
+                .agreement(sample)
+                .map(each -> presentation.percentError(each.percentError()).replace(" %", ""))
+                .orElse("");
+    }
+
     /** What else follows from the trial shown. */
     public List<AlsoFound> further() {
         List<AlsoFound> all = new ArrayList<>();

@@ -53,6 +53,11 @@ public class Calorimeters {
         return vessel;
     }
 
+    /** Several of one kind, all of them or none. */
+    public List<Vessel> add(List<String> names, VesselKind kind) {
+        return names.stream().map(name -> add(name, kind)).toList();
+    }
+
     /** The vessel of that name and kind, if it is here already. */
     @Transactional(readOnly = true)
     public Optional<Vessel> find(String name, VesselKind kind) {

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lab.sassafras.app.record.CountedNames;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.experiment.VesselKind;
@@ -44,8 +45,26 @@ public final class ShelfForm {
         return value(field).strip();
     }
 
+    /** Names of the vessels, one or many. */
+    List<String> vessels() {
+        return CountedNames.read(value("vessel"), "vessels");
+    }
+
+    /** Says at a field why what was typed there was not kept. */
+    void refused(String field, String why) {
+        wrong.put(field, why);
+    }
+
     boolean checksVessel() {
-        checkName("vessel");
+        if (name("vessel").isEmpty()) {
+            checkName("vessel");
+        } else {
+            try {
+                vessels().forEach(each -> Names.checked(each, "A name", LONGEST_NAME));
+            } catch (Refused refused) {
+                wrong.put("vessel", refused.getMessage());
+            }
+        }
         if (vesselKind().isEmpty()) {
             wrong.put("vesselKind", "Say what the vessel is made of.");
         }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
@@ -22,6 +23,7 @@ import lab.sassafras.app.shelf.OwnSubstances;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.KeepShelf;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.VesselKind;
@@ -245,8 +247,14 @@ class ShelfPages {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return form("new", form, actor, model);
         }
-        return "redirect:/shelf/vessels/"
-                + keeping.vessel(form.name("vessel"), kind.get()).orThrow().id();
+        Answer<List<Vessel>> added = keeping.vessels(form.vessels(), kind.get());
+        if (added.refusal().isPresent()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            form.refused("vessel", PlainWords.of(added.refusal().get()));
+            return form("new", form, actor, model);
+        }
+        List<Vessel> vessels = added.orThrow();
+        return vessels.size() == 1 ? "redirect:/shelf/vessels/" + vessels.get(0).id() : "redirect:/shelf";
     }
 
     @PostMapping("/shelf/instruments")

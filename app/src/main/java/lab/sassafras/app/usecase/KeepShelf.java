@@ -1,5 +1,6 @@
 package lab.sassafras.app.usecase;
 
+import java.util.List;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.shelf.Calibration;
@@ -11,6 +12,7 @@ import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Names;
+import lab.sassafras.measure.Refused;
 
 /** Adds to the shelf, calls what stands there otherwise, and says what of it may be used. */
 @UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
@@ -29,9 +31,21 @@ public class KeepShelf {
         this.own = own;
     }
 
-    /** Adds a vessel. */
-    public Answer<Vessel> vessel(String name, VesselKind kind) {
-        return Answer.of(() -> calorimeters.add(name, kind));
+    /** Adds vessels of one kind, all of them or none. Refused where one of that name and kind is here already. */
+    public Answer<List<Vessel>> vessels(List<String> names, VesselKind kind) {
+        return Answer.of(() -> {
+            List<String> here = names.stream()
+                    .filter(name ->
+                            calorimeters.find(name, kind).isPresent() || names.indexOf(name) != names.lastIndexOf(name))
+                    .distinct()
+                    .toList();
+            if (!here.isEmpty()) {
+                throw new Refused((here.size() == 1 ? "There is one called " : "There are some called ")
+                        + String.join(", ", here)
+                        + " already. Two of one name cannot be told apart: call the new one otherwise.");
+            }
+            return calorimeters.add(names, kind);
+        });
     }
 
     /** Adds an instrument. */
