@@ -43,7 +43,7 @@ class OnTheClockTest extends HouseTest {
         Entry entry = alone("4-still-at-the-bench.json");
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
-            browser.page().click("text=Read on a clock");
+            browser.page().click("text=Timed readings");
             browser.page().fill("#every", "often");
             browser.page().click("button:has-text('Begin the clock')");
             assertThat(browser.text("#every-problem")).contains("whole seconds");
@@ -89,8 +89,8 @@ class OnTheClockTest extends HouseTest {
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Hazel").open(strip);
             assertThat(browser.page().textContent("#strip-picture-title"))
-                    .contains("From 21.00 to 69.00 °C, a change of +48.000 ±", "both lines carried");
-            assertThat(browser.text(".strip-ways .in-force")).contains("both lines carried", "−200.6", "in use");
+                    .contains("From 21.00 to 69.00 °C, a change of +48.000 ±", "lines extrapolated");
+            assertThat(browser.text(".strip-ways .in-force")).contains("lines extrapolated", "−200.6", "in use");
             assertThat(browser.text(".strip-ways"))
                     .contains("fits this curve", "heat loss integrated (Regnault–Pfaundler)", "Use");
             assertThat(browser.page().locator(".spot.hollow").count()).isEqualTo(2);
@@ -123,8 +123,8 @@ class OnTheClockTest extends HouseTest {
                     .contains("mixing 180 before 0 to 150 after 270 to 540", "stirred unevenly before");
 
             // another way is put in force from here, and a reading counts again
-            browser.page().click("[aria-label^='Use: the extreme']");
-            browser.page().waitForSelector(".in-force:has-text('the extreme')");
+            browser.page().click("[aria-label^='Use: highest (lowest)']");
+            browser.page().waitForSelector(".in-force:has-text('highest (lowest)')");
             assertThat(browser.page().url()).contains("/strip");
             browser.page().click("summary:has-text('as a table')");
             browser.page().click("tr:has-text('3:30') summary");

@@ -49,6 +49,10 @@ class OneAfternoonTest extends HouseTest {
         hand.begin("heat-of-solution");
         assertThat(hand.post(period + "/benches/" + second.id(), "away=yes").body())
                 .contains("has entries, so it stays");
+        assertThat(hand.get(period).body()).contains("bench=Window\">Window</a>");
+        String window = "/notebook?period=" + opened.id() + "&bench=";
+        assertThat(hand.get(window + "Window").body()).contains("Heat of solution", "All benches");
+        assertThat(hand.get(window + "Hawthorn").body()).contains("No entry of this bench yet");
         assertThat(hand.get("/bench").body()).contains("Bench Window").doesNotContain("Bench Bench");
         assertThat(hand.post(period + "/benches", "names=Bench+9-3").body()).contains("counts backwards", "Bench 9-3");
     }

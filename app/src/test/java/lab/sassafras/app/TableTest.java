@@ -255,7 +255,9 @@ class TableTest extends HouseTest {
         Entry entry = emptied((ObjectNode) JSON.readTree(example("bomb-combustion")));
         Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Hazel");
         String table = "/entries/" + entry.id() + "/table";
-        assertThat(hand.get(table).body()).contains("first tick off").doesNotContain("value=\"fired[1]/at|stated\"");
+        assertThat(hand.get(table).body())
+                .contains("first tick off", "value=\"bucket[1]/start|read\"")
+                .doesNotContain("value=\"fired[1]/at|stated\"", "value=\"bucket[1]/highest|read\"");
         String paste = hand.post(table + "/paste", "text=" + Hand.encoded("no bubbles under water\tyes"))
                 .body();
         assertThat(paste).contains("ticked by hand, trial by trial");

@@ -108,6 +108,10 @@ final class TableScreen {
             String question,
             String link) {
 
+        private Cell lockedBy(String tick) {
+            return new Cell(trial, State.LOCKED, place, text, tick, problem, question, link);
+        }
+
         /** Identity in the page. */
         public String id() {
             return "cell-" + place + "-" + trial;
@@ -140,6 +144,10 @@ final class TableScreen {
             List<Slot.Option> options,
             List<Way> ways,
             List<Cell> cells) {
+
+        private Row with(String other, List<Cell> others) {
+            return new Row(id, label, unit, other, once, kind, options, ways, others);
+        }
 
         /** Whether it takes a value by itself, in words a hand can match. */
         boolean called(String name) {
@@ -178,9 +186,10 @@ final class TableScreen {
             }
         }
         List<Row> rows = new ArrayList<>();
+        Map<Integer, String> locked = new HashMap<>();
         String cautioned = "";
         for (Key key : order) {
-            Row row = row(key, asked.getOrDefault(key, Map.of()), trials);
+            Row row = below(locked, row(key, asked.getOrDefault(key, Map.of()), trials));
             rows.add(row.caution().equals(cautioned) ? uncautioned(row) : row);
             cautioned = row.caution();
         }
@@ -188,8 +197,21 @@ final class TableScreen {
     }
 
     private static Row uncautioned(Row row) {
-        return new Row(
-                row.id(), row.label(), row.unit(), "", row.once(), row.kind(), row.options(), row.ways(), row.cells());
+        return row.with("", row.cells());
+    }
+
+    /** Below a cell that is locked nothing of its trial is written until what locks it is ticked off. */
+    private static Row below(Map<Integer, String> locked, Row row) {
+        row.cells().stream()
+                .filter(cell -> cell.state() == State.LOCKED)
+                .forEach(cell -> locked.putIfAbsent(cell.trial(), cell.how()));
+        return row.with(
+                row.caution(),
+                row.cells().stream()
+                        .map(cell -> cell.state() == State.OPEN && !row.once() && locked.containsKey(cell.trial())
+                                ? cell.lockedBy(locked.getOrDefault(cell.trial(), ""))
+                                : cell)
+                        .toList());
     }
 
     private List<Key> keys(Sheet.Ask ask) {

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.function.DoubleFunction;
 
 /**
- * What could have done this, drawn: one row a suspect under one scale of results, an arrow from the result as it stands
+ * Possible causes, drawn: one row a suspect under one scale of results, an arrow from the result as it stands
  * to where it would be without the error, a thin line on to the largest size that can be believed, and the band the
  * reference lies in.
  *

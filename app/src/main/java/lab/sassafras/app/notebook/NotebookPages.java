@@ -78,7 +78,11 @@ class NotebookPages {
             String aside) {}
 
     @GetMapping("/notebook")
-    String notebook(@RequestParam Optional<UUID> period, Optional<Actor> actor, Model model) {
+    String notebook(
+            @RequestParam Optional<UUID> period,
+            @RequestParam(defaultValue = "") String bench,
+            Optional<Actor> actor,
+            Model model) {
         List<Period> periods = periodBook.all();
         Optional<Period> shown = period.map(id ->
                         periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address.")))
@@ -87,7 +91,10 @@ class NotebookPages {
         model.addAttribute("periods", periods);
         model.addAttribute("period", shown.orElse(null));
         model.addAttribute("seen", shown.map(stamps::number).orElse(0L));
-        List<Page> pages = shown.map(this::pages).orElse(List.of());
+        List<Page> pages = shown.map(this::pages).orElse(List.of()).stream()
+                .filter(each -> bench.isEmpty() || each.bench().equals(bench))
+                .toList();
+        model.addAttribute("bench", bench);
         model.addAttribute("pages", pages);
         model.addAttribute("several", several(pages));
         model.addAttribute(

@@ -397,7 +397,7 @@ public final class ResultView {
                         .map(each -> each.words()));
     }
 
-    /** What could have done this, or what would move it where nothing is off. */
+    /** Possible causes, or what would move it where nothing is off. */
     public Optional<SuspectPanel> suspects() {
         return estimate().flatMap(result -> SuspectPanel.of(reduction, sample, result, presentation, figures));
     }

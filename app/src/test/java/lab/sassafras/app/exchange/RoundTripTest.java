@@ -45,6 +45,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -68,7 +69,9 @@ class RoundTripTest extends HouseTest {
     private static ConfigurableApplicationContext elsewhere;
 
     @BeforeAll
-    static void anotherHouse() {
+    static void anotherHouse() throws IOException {
+        FileSystemUtils.deleteRecursively(Path.of("target/empty-book"));
+        Files.createDirectories(Path.of("target/empty-book"));
         elsewhere = new SpringApplicationBuilder(SassafrasApplication.class)
                 .run(
                         "--sassafras.home=target/empty-book",
