@@ -133,7 +133,7 @@ class OnTheClockTest extends HouseTest {
             browser.page().waitForFunction("() => document.querySelectorAll('.spot.hollow').length === 1");
 
             // the room is a reading of the period, and what is read from the curve goes by it
-            String before = browser.text(".strip-ways tr:has-text('both cooling curves')");
+            String before = browser.text(".strip-ways tr:has-text('cooling curves extrapolated')");
             assertThat(browser.text("[data-live=why]")).contains("was not read");
             browser.open("/entries/" + entry.id() + "/clock");
             browser.page().click("text=Read the room");
@@ -147,7 +147,7 @@ class OnTheClockTest extends HouseTest {
             browser.open(strip);
             // read long after the run: kept for the period, and not of this run
             assertThat(browser.text("[data-live=why]")).doesNotContain("The room: 12.0 °C");
-            assertThat(browser.text(".strip-ways tr:has-text('both cooling curves')"))
+            assertThat(browser.text(".strip-ways tr:has-text('cooling curves extrapolated')"))
                     .isEqualTo(before);
             assertThat(get("/entries/" + entry.id() + "/run.json").body()).doesNotContain("\"room\"");
 

@@ -10,7 +10,12 @@ public final class Later<T> {
     private @Nullable Supplier<T> work;
     private volatile @Nullable T done;
 
-    Later(Supplier<T> work) {
+    /**
+     * Something to be worked out.
+     *
+     * @param work how
+     */
+    public Later(Supplier<T> work) {
         this.work = work;
     }
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
@@ -61,6 +62,12 @@ public final class Reduction {
     private final Later<List<Alternative>> alternatives = new Later<>(this::worked);
     private final Later<List<SuspectSize>> suspects = new Later<>(this::suspected);
     private final Map<Integer, Later<Optional<Working>>> workings = new ConcurrentHashMap<>();
+    private final Map<FurtherOf, Later<Interval>> furthers = new ConcurrentHashMap<>();
+
+    private final Map<Object, Object> made = new ConcurrentHashMap<>();
+
+    /** A further result of one trial. */
+    private record FurtherOf(int trial, String label) {}
 
     private Reduction(Sheet sheet, Conventions conventions) {
         this.sheet = sheet;
@@ -402,6 +409,13 @@ public final class Reduction {
      * @param further one of its further results
      */
     public Interval interval(int trial, Solution.Further further) {
+        return furthers.computeIfAbsent(
+                        new FurtherOf(trial, further.derived().label()),
+                        any -> new Later<>(() -> worked(trial, further)))
+                .get();
+    }
+
+    private Interval worked(int trial, Solution.Further further) {
         boolean linear =
                 trials().stream().filter(each -> each.number() == trial).allMatch(Trial::linear);
         return Drawn.interval(
@@ -411,6 +425,18 @@ public final class Reduction {
                                 .flatMap(
                                         each -> Drawn.of(further.result(), further.estimate(), each.bindings(), DRAWS)),
                 further.estimate());
+    }
+
+    /**
+     * {@return what somebody makes of this reduction, made once and kept for as long as the reduction itself is}
+     *
+     * @param <T>  what it is
+     * @param key  which of several of its type
+     * @param type of it
+     * @param work makes it, and asks for nothing made so itself
+     */
+    public <T> T once(Object key, Class<T> type, Supplier<T> work) {
+        return type.cast(made.computeIfAbsent(List.of(type, key), any -> work.get()));
     }
 
     /** {@return the verdict on that result} */

@@ -1,21 +1,28 @@
 package lab.sassafras.app.notebook;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import lab.sassafras.app.sheet.EntrySheet;
+import lab.sassafras.verdict.Later;
 import org.springframework.stereotype.Component;
 
 /** The chapters of results: their titles, worked once for each kept result and trial, and which of them are open. */
 @Component
 class Chapters {
 
-    private final Cache<EntrySheet, Map<Integer, List<Chapter.Title>>> titles =
-            Caffeine.newBuilder().weakKeys().build();
+    /** What one trial of a kept result shows, worked once. */
+    private record Told(ResultView view, Later<List<Chapter.Title>> titles) {}
+
+    /** A result as its page shows it, the same for as long as nothing is added to it. */
+    ResultView view(EntrySheet entry, Optional<Integer> trial) {
+        return told(entry, new ResultView(entry, trial)).view();
+    }
+
+    private Told told(EntrySheet entry, ResultView view) {
+        return entry.reduction()
+                .once(view.shownTrial(), Told.class, () -> new Told(view, new Later<>(() -> titles(view))));
+    }
 
     /**
      * One of them as the page shows it.
@@ -30,10 +37,7 @@ class Chapters {
 
     /** The chapters of a result. */
     List<Shown> of(EntrySheet entry, ResultView view, OpenChapters open) {
-        return titles
-                .get(entry, any -> new ConcurrentHashMap<>())
-                .computeIfAbsent(view.shownTrial(), any -> titles(view))
-                .stream()
+        return told(entry, view).titles().get().stream()
                 .map(each -> new Shown(
                         each.key(),
                         each.title(),

@@ -75,7 +75,7 @@ class ResultPages {
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = sheet(id);
-        ResultView view = new ResultView(entry, trial);
+        ResultView view = chapters.view(entry, trial);
         entry.reduction().whole(view.shownTrial());
         model.addAttribute("entry", entry.entry());
         model.addAttribute("words", entry.experiment().words());

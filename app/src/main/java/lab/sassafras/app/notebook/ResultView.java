@@ -32,6 +32,7 @@ import lab.sassafras.verdict.Agreement;
 import lab.sassafras.verdict.Candidate;
 import lab.sassafras.verdict.Drawn;
 import lab.sassafras.verdict.Interval;
+import lab.sassafras.verdict.Later;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
 import lab.sassafras.verdict.Verdict;
@@ -48,6 +49,16 @@ public final class ResultView {
     private final Presentation presentation;
     private final int shownTrial;
     private final Sample sample;
+    private final Later<List<Finding>> findingsOnce = new Later<>(this::workFindings);
+    private final Later<List<AlsoFound>> furtherOnce = new Later<>(this::workFurther);
+    private final Later<List<TrialLine>> trialsOnce = new Later<>(this::workTrials);
+    private final Later<Optional<BalancePicture>> balanceOnce = new Later<>(this::workBalance);
+    private final Later<Optional<LinePanel>> lineOnce = new Later<>(this::workLine);
+    private final Later<Optional<HeatPanel>> heatWentOnce = new Later<>(this::workHeatWent);
+    private final Later<Optional<CyclePanel>> cycleOnce = new Later<>(this::workCycle);
+    private final Later<Optional<SuspectPanel>> suspectsOnce = new Later<>(this::workSuspects);
+    private final Later<List<OtherSchool>> otherSchoolsOnce = new Later<>(this::workOtherSchools);
+    private final Later<Optional<String>> agreementOnce = new Later<>(this::workAgreement);
 
     ResultView(EntrySheet entry, Optional<Integer> trial) {
         this.entry = entry;
@@ -95,6 +106,10 @@ public final class ResultView {
 
     /** What to know of the whole entry and of the sample shown; other samples say their own when they are looked at. */
     public List<Finding> findings() {
+        return findingsOnce.get();
+    }
+
+    private List<Finding> workFindings() {
         List<String> others = reduction.samples().stream()
                 .filter(each -> !each.name().equals(sample.name()))
                 .map(Sample::prefix)
@@ -142,6 +157,10 @@ public final class ResultView {
 
     /** What else follows from the trial shown. */
     public List<AlsoFound> further() {
+        return furtherOnce.get();
+    }
+
+    private List<AlsoFound> workFurther() {
         List<AlsoFound> all = new ArrayList<>();
         reduction
                 .byLine(sample)
@@ -239,6 +258,10 @@ public final class ResultView {
     }
 
     public List<TrialLine> trials() {
+        return trialsOnce.get();
+    }
+
+    private List<TrialLine> workTrials() {
         Decisions decisions = entry.decisions();
         return reduction.trials().stream()
                 .map(trial -> new TrialLine(
@@ -263,6 +286,10 @@ public final class ResultView {
     }
 
     public Optional<BalancePicture> balance() {
+        return balanceOnce.get();
+    }
+
+    private Optional<BalancePicture> workBalance() {
         return solution()
                 .filter(solution -> !solution.postings().isEmpty())
                 .map(solution -> BalancePicture.of(solution, figures));
@@ -283,6 +310,10 @@ public final class ResultView {
 
     /** The line through the trials of the sample shown. */
     public Optional<LinePanel> line() {
+        return lineOnce.get();
+    }
+
+    private Optional<LinePanel> workLine() {
         return LinePanel.of(reduction, sample);
     }
 
@@ -339,6 +370,10 @@ public final class ResultView {
 
     /** What every school that changes something would have given. */
     public List<OtherSchool> otherSchools() {
+        return otherSchoolsOnce.get();
+    }
+
+    private List<OtherSchool> workOtherSchools() {
         return reduction.alternatives().stream()
                 .filter(each -> each.estimate().isPresent() && !reduction.same(each))
                 .map(each -> {
@@ -380,11 +415,19 @@ public final class ResultView {
 
     /** Where the heat of a burning went; empty where nothing burns. */
     public Optional<HeatPanel> heatWent() {
+        return heatWentOnce.get();
+    }
+
+    private Optional<HeatPanel> workHeatWent() {
         return HeatPanel.of(reduction, figures);
     }
 
     /** Levels of energy, and for a cycle its sum; empty where nothing is per mole of an equation. */
     public Optional<CyclePanel> cycle() {
+        return cycleOnce.get();
+    }
+
+    private Optional<CyclePanel> workCycle() {
         return CyclePanel.of(reduction, presentation);
     }
 
@@ -399,6 +442,10 @@ public final class ResultView {
 
     /** Possible causes, or what would move it where nothing is off. */
     public Optional<SuspectPanel> suspects() {
+        return suspectsOnce.get();
+    }
+
+    private Optional<SuspectPanel> workSuspects() {
         return estimate().flatMap(result -> SuspectPanel.of(reduction, sample, result, presentation, figures));
     }
 
@@ -462,6 +509,10 @@ public final class ResultView {
     }
 
     public Optional<String> agreement() {
+        return agreementOnce.get();
+    }
+
+    private Optional<String> workAgreement() {
         return reduction.agreement(sample).map(this::inWords);
     }
 
