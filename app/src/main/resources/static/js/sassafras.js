@@ -295,6 +295,23 @@ const leaves = {
   },
 };
 
+/* An experiment is chosen by the first letters of its name, or else of a word in it. */
+document.addEventListener('keydown', (event) => {
+  const set = document.querySelector('[data-choose]');
+  const field = event.target.closest('input:not([type=radio]), select, textarea');
+  if (!set || field || event.ctrlKey || event.altKey || event.metaKey || !/^\p{L}$/u.test(event.key)) { return; }
+  leaves.typed = (event.timeStamp - leaves.at < 1200 ? leaves.typed : '') + event.key.toLowerCase();
+  leaves.at = event.timeStamp;
+  const named = [...set.querySelectorAll('label')].map((each) => [each, each.querySelector('strong').textContent.toLowerCase()]);
+  const found = named.find((each) => each[1].startsWith(leaves.typed))
+    || named.find((each) => each[1].split(/[^\p{L}]+/u).some((word) => word.startsWith(leaves.typed)));
+  if (found) {
+    event.preventDefault();
+    found[0].querySelector('input').checked = true;
+    found[0].querySelector('input').focus();
+  }
+});
+
 document.addEventListener('pointerdown', (event) => {
   const line = event.target.closest('.leaf-line');
   if (line) { line.dataset.again = line.querySelector('input').checked ? 'yes' : ''; }

@@ -55,7 +55,7 @@ class AtTheBenchTest extends HouseTest {
             browser.page().fill("#text", "298.15");
             assertThat(browser.page().getAttribute(".scale:not([hidden]) .pointer", "transform"))
                     .startsWith("translate(330");
-            assertThat(browser.text(".scale:not([hidden])")).contains("usual here");
+            assertThat(browser.text(".scale:not([hidden])")).contains("usual range");
         }
     }
 

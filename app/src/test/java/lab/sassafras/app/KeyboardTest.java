@@ -73,6 +73,31 @@ class KeyboardTest extends HouseTest {
     }
 
     /** On paper there is the sheet and what it means, and none of the buttons. */
+    /** From the bench's page a run begins in eight keys at most, whichever it is. */
+    @Tag("browser")
+    @Test
+    void aRunBeginsInAFewKeys() {
+        Entry entry = alone("8-salt.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), "Hawthorn");
+            java.util.Set<String> chosen = new java.util.HashSet<>();
+            for (String letters : java.util.List.of(
+                    "mixing", "known", "materia", "specifi", "liquid", "ice", "vapor", "soluti", "neutral", "enthalp",
+                    "can", "bomb", "in", "cycle", "balance", "solub")) {
+                assertThat(letters.length() + 1).isLessThanOrEqualTo(8);
+                browser.page().waitForTimeout(1300);
+                browser.type(letters);
+                chosen.add(browser.page().inputValue("input[name=experiment]:checked"));
+            }
+            assertThat(chosen)
+                    .hasSameSizeAs(
+                            browser.page().locator("input[name=experiment]").all());
+            browser.enter();
+            browser.page().waitForURL("**/entries/**");
+            assertThat(browser.text("#sheet-title")).isEqualTo("Solubility and Gibbs energy");
+        }
+    }
+
     @Tag("browser")
     @Test
     void printLooksLikeAPageOfANotebook() {

@@ -45,4 +45,19 @@ class StandingLinesTest extends HouseTest {
                 .isNotEqualTo(worked.get(0).result());
         assertThat(after.subList(1, 40)).as("the others").isEqualTo(worked.subList(1, 40));
     }
+
+    /** How far off a result is says something only where a run done well comes to the reference. */
+    @Test
+    void underACanNobodyIsOff() {
+        Entry can = alone("17-spirit-under-a-can.json");
+        Entry salt = alone("8-salt.json");
+        assertThat(lines.of(List.of(can), can.period(), Duration.ofMinutes(1))
+                        .get(0)
+                        .off())
+                .isEmpty();
+        assertThat(lines.of(List.of(salt), salt.period(), Duration.ofMinutes(1))
+                        .get(0)
+                        .off())
+                .isPresent();
+    }
 }

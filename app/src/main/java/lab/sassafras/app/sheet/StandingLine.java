@@ -84,6 +84,7 @@ public record StandingLine(
                 false,
                 reduction
                         .verdict()
+                        .filter(any -> sheet.experiment().yardstick().expected())
                         .flatMap(Verdict::agreement)
                         .map(each -> each.difference() / each.allowed())
                         .filter(Double::isFinite),
