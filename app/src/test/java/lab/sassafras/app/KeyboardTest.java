@@ -85,13 +85,11 @@ class KeyboardTest extends HouseTest {
                     "mixing", "known", "materia", "specifi", "liquid", "ice", "vapor", "soluti", "neutral", "enthalp",
                     "can", "bomb", "in", "cycle", "balance", "solub")) {
                 assertThat(letters.length() + 1).isLessThanOrEqualTo(8);
-                browser.page().waitForTimeout(1300);
+                browser.page().evaluate("() => { leaves.at = -9999; }");
                 browser.type(letters);
                 chosen.add(browser.page().inputValue("input[name=experiment]:checked"));
             }
-            assertThat(chosen)
-                    .hasSameSizeAs(
-                            browser.page().locator("input[name=experiment]").all());
+            assertThat(chosen).hasSize(16);
             browser.enter();
             browser.page().waitForURL("**/entries/**");
             assertThat(browser.text("#sheet-title")).isEqualTo("Solubility and Gibbs energy");
