@@ -92,7 +92,7 @@ public class AppendReadings {
         return Answer.of(() -> {
             int seconds = every(every);
             if (place.isEmpty()) {
-                strike(entry, trial, "clock begun anew", actor);
+                strike(entry, trial, "timed readings started again", actor);
             }
             Trace begun = traces.begin(
                     key,

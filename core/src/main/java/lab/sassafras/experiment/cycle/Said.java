@@ -33,8 +33,10 @@ final class Said {
 
     private static String written(BigFraction times) {
         BigFraction size = times.abs();
-        String turned = times.compareTo(BigFraction.ZERO) < 0 ? ", reversed" : "";
-        return (size.equals(BigFraction.ONE) ? " as it stands" : " times " + Fractions.written(size)) + turned;
+        boolean reversed = times.compareTo(BigFraction.ZERO) < 0;
+        return size.equals(BigFraction.ONE)
+                ? reversed ? " reversed" : " as it stands"
+                : (reversed ? " reversed," : "") + " times " + Fractions.written(size);
     }
 
     static List<Remark> of(Legs legs, Figures figures) {
