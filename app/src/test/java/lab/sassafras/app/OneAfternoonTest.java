@@ -199,7 +199,8 @@ class OneAfternoonTest extends HouseTest {
         assertThat(results)
                 .anyMatch(line -> line.matches(entry.id() + ",Hawthorn,[^,]*,1,0\\.3[\\d.]*,0\\.[\\d.]*,yes,"))
                 .anyMatch(line -> line.matches(entry.id() + ",Hawthorn,[^,]*,result,0\\.3[\\d.]*,0\\.[\\d.]*,yes,"));
-        assertThat(get("/periods/" + entry.period().id() + "/results/cycle.csv").statusCode())
+        assertThat(get("/periods/" + entry.period().id() + "/results/of-nothing.csv")
+                        .statusCode())
                 .isEqualTo(404);
     }
 

@@ -1,10 +1,11 @@
 package lab.sassafras.app.door;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.ClassPathResource;
@@ -42,17 +43,21 @@ final class StyleSheet extends AbstractResourceResolver {
 
     private final Resource together = new Together(read());
 
+    /** What whoever writes it needs and a browser does not: comments, and blanks at the beginning of a line. */
+    private static final Pattern FOR_WRITERS = Pattern.compile("(?s)/\\*.*?\\*/|(?m)^\\s+");
+
     private static byte[] read() {
-        ByteArrayOutputStream all = new ByteArrayOutputStream();
+        StringBuilder all = new StringBuilder();
         for (String panel : PANELS) {
             try {
-                all.write(new ClassPathResource("static/css/" + panel + ".css").getContentAsByteArray());
-                all.write('\n');
+                all.append(new ClassPathResource("static/css/" + panel + ".css")
+                                .getContentAsString(StandardCharsets.UTF_8))
+                        .append('\n');
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
         }
-        return all.toByteArray();
+        return FOR_WRITERS.matcher(all).replaceAll("").getBytes(StandardCharsets.UTF_8);
     }
 
     /** It has a name, and is as old as the program. */
