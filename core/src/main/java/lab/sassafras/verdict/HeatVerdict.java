@@ -177,8 +177,8 @@ final class HeatVerdict {
             findings.add(Finding.note(
                     "combustion.part",
                     words
-                            + "A third to a half is usual for a bare can: the rest warmed air and stand, or was never given "
-                            + "off because of soot, water in the fuel, or fuel that evaporated without burning."));
+                            + "A third to a half is usual for a bare can: the rest warmed air and stand, or was never "
+                            + "released because of soot, water in the fuel, or fuel that evaporated without burning."));
         }
         return new Verdict(findings, List.of(), tabulated.map(each -> Agreement.of(interval, each)));
     }
