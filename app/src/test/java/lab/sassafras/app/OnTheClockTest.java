@@ -56,6 +56,8 @@ class OnTheClockTest extends HouseTest {
             browser.type("21.6").enter();
             browser.page().waitForSelector(".clock-row");
             assertThat(browser.text(".clock-row")).matches("3:[12]\\d 21.6 °C");
+            assertThat(browser.text(".echo")).matches("Recorded: 3:[12]\\d, 21.6 °C");
+            assertThat(browser.page().locator(".echo polyline").count()).isEqualTo(1);
             assertThat((String) browser.page().evaluate("() => document.activeElement.id"))
                     .isEqualTo("text");
             reading(browser, "21.3", "2:30").page().waitForSelector(".clock-row:has-text('2:30')");

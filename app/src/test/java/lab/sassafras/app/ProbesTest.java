@@ -28,7 +28,13 @@ class ProbesTest extends HouseTest {
     void bringAFile() {
         hand = new Hand(address(""));
         hand.join(hand.openPeriod("Three probes, " + UUID.randomUUID()), "Rowan");
-        entry = hand.begin("specific-heat-of-solid").replaceAll("\\?.*", "");
+        equip("probes");
+        String thermometer = instruments.all().stream()
+                .filter(each -> each.name().equals("thermometer probes"))
+                .findFirst()
+                .orElseThrow()
+                .key();
+        entry = hand.begin("specific-heat-of-solid&thermometer=" + thermometer).replaceAll("\\?.*", "");
         String rows = IntStream.rangeClosed(0, 18)
                 .mapToObj(i -> 30 * i + ";" + (i < 6 ? "21.3" : "24." + (9 - i / 3)) + ";"
                         + (i < 6 ? "21.5" : "26." + (9 - i / 3)) + ";9" + (9 - i / 3) + ".2")
@@ -36,6 +42,9 @@ class ProbesTest extends HouseTest {
         HttpResponse<String> shown =
                 hand.upload("/import/clock?trial=1&entry=" + id(), "probes.csv", rows.getBytes(StandardCharsets.UTF_8));
         assertThat(shown.body()).contains("Other probes in the same file", "cup 2", "bath, solid in it, for its trend");
+        assertThat(shown.body())
+                .as("the bench's thermometer is proposed")
+                .containsPattern("value=\"" + thermometer + "\"\\s+selected");
         Matcher waits = Pattern.compile("name=\"pending\" value=\"([^\"]+)\"").matcher(shown.body());
         assertThat(waits.find()).isTrue();
         pending = waits.group(1);

@@ -32,6 +32,12 @@ public record ClockFile(Layout layout, List<String> columns, List<Reading> readi
             Pattern.compile("(?:\\d{4}-\\d\\d-\\d\\d[T ]+|\\d{1,2}[./]\\d{1,2}[./]\\d{4} +)?"
                     + "(?:(\\d{1,2}):)?(\\d{1,3}):([0-5]\\d)(?:[.,](\\d{1,6}))?Z?");
 
+    /** A day that stands in a column of its own, beside the time of day. */
+    private static final Pattern DAY = Pattern.compile("\\d{4}-\\d\\d-\\d\\d|\\d{1,2}[./]\\d{1,2}[./]\\d{4}");
+
+    /** Lines by which a column is known for one that counts, or for the time. */
+    private static final int BEHAVES = 3;
+
     /** Columns that are offered to choose from. */
     public static final int MOST_COLUMNS = 40;
 
@@ -194,6 +200,7 @@ public record ClockFile(Layout layout, List<String> columns, List<Reading> readi
                 && parts.stream()
                         .allMatch(part -> part.isEmpty()
                                 || number(part, mark).isPresent()
+                                || DAY.matcher(part).matches()
                                 || CLOCK.matcher(part).matches());
     }
 
@@ -209,10 +216,12 @@ public record ClockFile(Layout layout, List<String> columns, List<Reading> readi
                         && CLOCK.matcher(row.get(i)).matches())
                 .findFirst()
                 .orElseGet(() -> named(heads, row.size(), "(?:t|(?i:time|elapsed|zeit))\\b.*", -1)
-                        .orElse(0));
+                        .orElseGet(() -> rising(lines.subList(first, lines.size()), separator, mark)));
         int temperature = named(heads, row.size(), "(?:T\\b|.*(?i:temp|°|kelvin|fahrenheit)).*", time)
                 .orElseGet(() -> IntStream.range(0, row.size())
-                        .filter(i -> i != time && number(row.get(i), mark).isPresent())
+                        .filter(i -> i != time
+                                && number(row.get(i), mark).isPresent()
+                                && !counts(values(lines.subList(first, lines.size()), i, separator, mark)))
                         .findFirst()
                         .orElse(time == 0 ? 1 : 0));
         return new Layout(
@@ -223,6 +232,40 @@ public record ClockFile(Layout layout, List<String> columns, List<Reading> readi
                 timeIn(row.get(time), head(heads, time)),
                 temperature,
                 degreesIn(head(heads, temperature)));
+    }
+
+    /** The column whose numbers rise all the way: one that only counts the lines where no other does. */
+    private static int rising(List<String> lines, Separator separator, DecimalMark mark) {
+        int columns = separator.split(lines.get(0)).size();
+        List<Integer> rising = IntStream.range(0, Math.min(MOST_COLUMNS, columns))
+                .filter(i -> rises(values(lines, i, separator, mark)))
+                .boxed()
+                .toList();
+        return rising.stream()
+                .filter(i -> columns > 2 && !counts(values(lines, i, separator, mark)))
+                .findFirst()
+                .or(() -> rising.stream().findFirst())
+                .orElse(0);
+    }
+
+    private static List<Double> values(List<String> lines, int column, Separator separator, DecimalMark mark) {
+        return lines.stream()
+                .map(separator::split)
+                .filter(parts -> column < parts.size())
+                .flatMap(parts -> number(parts.get(column), mark).stream().boxed())
+                .toList();
+    }
+
+    private static boolean rises(List<Double> values) {
+        return values.size() >= BEHAVES
+                && IntStream.range(1, values.size()).allMatch(i -> values.get(i) > values.get(i - 1));
+    }
+
+    /** Whether a column only counts the lines: whole numbers, each one more than the one before. */
+    private static boolean counts(List<Double> values) {
+        return values.size() >= BEHAVES
+                && values.get(0) == Math.rint(values.get(0))
+                && IntStream.range(1, values.size()).allMatch(i -> values.get(i) - values.get(i - 1) == 1);
     }
 
     private static OptionalInt named(List<String> heads, int columns, String name, int besides) {

@@ -45,6 +45,26 @@ class ClockFileTest {
         assertThat(file.readings().get(1).temperature()).isCloseTo(21.6, within(1e-9));
     }
 
+    /** Each says 21.4, 21.6 and 21.5 °C half a minute apart, with a column that only counts, and one with the day. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "1;30;21,4\n2;60;21,6\n3;90;21,5",
+                "30;1;21,4\n60;2;21,6\n90;3;21,5",
+                "21,4;30\n21,6;60\n21,5;90",
+                "2026-11-21;10:53:00;7;21,4\n2026-11-21;10:53:30;8;21,6\n2026-11-21;10:54:00;9;21,5"
+            })
+    void aColumnIsToldByHowItBehaves(String text) {
+        assertThat(read(text).readings()).extracting(Reading::temperature).containsExactly(21.4, 21.6, 21.5);
+        assertThat(read(text).readings().get(2).seconds()
+                        - read(text).readings().get(0).seconds())
+                .isEqualTo(60);
+        // seconds that count themselves are the time where nothing else rises
+        assertThat(read("0;21,4\n1;21,6\n2;21,5").readings())
+                .extracting(Reading::seconds)
+                .containsExactly(0.0, 1.0, 2.0);
+    }
+
     @ParameterizedTest
     @CsvSource({
         "23:59:45,00:00:15",

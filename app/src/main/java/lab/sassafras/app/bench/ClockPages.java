@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.chart.SmallCurve;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
@@ -294,6 +295,8 @@ class ClockPages {
                                         .toMillis(),
                                 entry.entry().period().figures()))
                         .orElse(null));
+        model.addAttribute(
+                "small", SmallCurve.of(readings.map(ClockReadings::counting).orElse(List.of())));
         model.addAttribute("waiting", waits.waiting(entry, trial, Optional.empty()));
         model.addAttribute(
                 "plan",

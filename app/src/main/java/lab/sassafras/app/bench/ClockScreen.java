@@ -79,6 +79,15 @@ public record ClockScreen(
                 .orElse(-every);
     }
 
+    /** What was recorded last, as it is told beside the field; empty while nothing was. */
+    public String recorded() {
+        return rows.stream()
+                .filter(each -> each.kind() == Kind.READING && !each.text().isEmpty())
+                .reduce((earlier, later) -> later)
+                .map(each -> each.time() + ", " + each.text() + " °C")
+                .orElse("");
+    }
+
     static ClockScreen of(ClockReadings readings, Optional<Double> mixing, long age, Figures figures) {
         return of(readings, mixing, List.of(), age, figures);
     }

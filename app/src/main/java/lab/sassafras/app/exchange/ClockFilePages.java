@@ -286,6 +286,11 @@ class ClockFilePages {
         model.addAttribute("timesIn", ClockFile.TimeIn.values());
         model.addAttribute("degreesIn", ClockFile.DegreesIn.values());
         model.addAttribute(
+                "thermometer",
+                Optional.ofNullable(entry.entry().instruments().get(Instrument.Kind.THERMOMETER))
+                        .map(UUID::toString)
+                        .orElse(""));
+        model.addAttribute(
                 "thermometers",
                 instruments.all().stream()
                         .filter(each -> each.kind() == Instrument.Kind.THERMOMETER)
