@@ -199,9 +199,9 @@ class ClockDoorsTest extends HouseTest {
         assertThat(hand.post(entry + "/strip/once", "trial=1&time=soon").body()).contains("is no time on the clock");
         hand.post(entry + "/strip/part", "trial=1&part=0.5");
         hand.post(entry + "/strip/once", "trial=1&time=0:05");
-        assertThat(hand.get(entry + "/strip").body()).contains("Count it all the same", "no: lies off by itself");
+        assertThat(hand.get(entry + "/strip").body()).contains("Include it all the same", "no: lies off by itself");
         hand.post(entry + "/strip/readings", "trial=1&seconds=17&outcome=in&reason=" + encoded("seen by two"));
-        assertThat(hand.get(entry + "/strip").body()).doesNotContain("Count it all the same");
+        assertThat(hand.get(entry + "/strip").body()).doesNotContain("Include it all the same");
         String file = hand.get(entry + "/run.json").body();
         assertThat(file).contains("mixing 13.500 wait 5 part 0.500", "\"counted\"", "seen by two");
         assertThat(get("/entries/"

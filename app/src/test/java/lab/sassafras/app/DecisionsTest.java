@@ -71,12 +71,12 @@ class DecisionsTest extends HouseTest {
             assertThat(browser.text(".left")).doesNotContain("A newer constant");
 
             browser.open("/shelf/vessels/" + first.vesselId());
-            browser.page().click("text=Set aside >> nth=0");
+            browser.page().click("text=Exclude >> nth=0");
             browser.page().fill("input[name=reason] >> nth=0", "the cup has a crack");
-            browser.page().click("text=Set it aside >> nth=0");
+            browser.page().click("text=Exclude it >> nth=0");
             browser.page().waitForSelector(".calibrations .why");
             assertThat(browser.text(".calibrations li >> nth=0"))
-                    .contains("set aside by Hawthorn: “the cup has a crack”");
+                    .contains("excluded by Hawthorn: “the cup has a crack”");
             assertThat(browser.text(".calibrations li >> nth=1")).contains("in use");
         }
     }

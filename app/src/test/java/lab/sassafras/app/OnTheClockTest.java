@@ -186,10 +186,10 @@ class OnTheClockTest extends HouseTest {
 
             browser.page().click("summary:has-text('When it was mixed')");
             browser.page().fill("#mixing", "soon");
-            browser.page().click("text=Keep this time");
+            browser.page().click("text=Record this time");
             assertThat(browser.text("#mixing-problem")).contains("“soon” is no time on the clock");
             browser.page().fill("#mixing", "30:00");
-            browser.page().click("text=Keep this time");
+            browser.page().click("text=Record this time");
             browser.page().waitForSelector(".finding:has-text('There is no reading after mixing')");
         }
     }
@@ -241,7 +241,7 @@ class OnTheClockTest extends HouseTest {
             assertThat(browser.text("#strip-picture-title"))
                     .contains("6 readings from 0:00 to 3:00; mixing is not marked");
             browser.page().fill("#mixing", "1:15");
-            browser.page().click("text=Keep this time");
+            browser.page().click("text=Record this time");
             browser.page().waitForSelector(".strip-ways");
             browser.open("/entries/" + entry.id() + "/clock");
             assertThat(browser.text("#ask-title")).isEqualTo("This clock runs no longer");

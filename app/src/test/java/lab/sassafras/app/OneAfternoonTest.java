@@ -169,7 +169,7 @@ class OneAfternoonTest extends HouseTest {
         assertThat(row(hand.get("/notebook?period=" + open.period().id()).body(), open))
                 .contains("under way");
         hand.post("/entries/" + entry.id() + "/aside", "outcome=out&reason=the+lid+was+off");
-        assertThat(row(hand.get(list).body(), entry)).contains("set aside", "the lid was off", "class=\"aside\"");
+        assertThat(row(hand.get(list).body(), entry)).contains("excluded", "the lid was off", "class=\"aside\"");
         assertThat(hand.get("/entries/" + entry.id() + "/result?open=all").body())
                 .contains("the lid was off", "Include this entry again");
         hand.post("/entries/" + entry.id() + "/aside", "outcome=in&reason=it+was+on");

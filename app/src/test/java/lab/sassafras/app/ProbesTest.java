@@ -101,7 +101,7 @@ class ProbesTest extends HouseTest {
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains(why).doesNotContain("<b>”");
         assertThat(clocks()).isEmpty();
-        assertThat(hand.get(entry + "/strip").body()).contains("Nothing was read on a clock in this trial yet");
+        assertThat(hand.get(entry + "/strip").body()).contains("There are no timed readings in this trial yet");
     }
 
     /** What an old tab or a script may say of the columns; and of a file that is sent twice one is kept. */

@@ -120,7 +120,7 @@ class ShelfPagesTest extends HouseTest {
             browser.open(browser.page().url().replaceAll("\\?.*", "") + "/result?open=all");
             assertThat(browser.text(".page.left")).contains("4.18 J/(g·°C)");
             assertThat(browser.text(".page.right"))
-                    .contains("No result yet", "Still to be read for trial 1", "readings on a clock");
+                    .contains("No result yet", "Still to be read for trial 1", "timed readings");
         }
     }
 

@@ -143,9 +143,9 @@ class WaitsTest extends HouseTest {
     void whatCoolsBesideTheCupIsReadFromItsTrendAtTheMomentOfMixing() {
         sitDown("neutralization");
         String at = "&at=" + Hand.encoded("second[1]/start");
-        assertThat(page("?at=second%5B1%5D/start")).contains("Read its trend on a clock");
+        assertThat(page("?at=second%5B1%5D/start")).contains("Take timed readings of its trend");
         assertThat(page("?at=first%5B1%5D/start"))
-                .contains("Read it on a clock instead")
+                .contains("Take timed readings instead")
                 .doesNotContain("its trend");
         hand.post(entry + "/clock", "trial=1&every=30" + at);
         after(4);

@@ -26,7 +26,7 @@ public enum TemperatureChange implements School {
     SETTLED(
             "settled",
             "the means of settled readings",
-            "From readings on a clock: the mean of those that stand still before mixing and after the rise. For vessels that "
+            "From timed readings: the mean of those that stand still before mixing and after the rise. For vessels that "
                     + "hardly leak. Typed temperatures count as they were read.") {
         @Override
         public boolean applies(Evidence evidence) {
@@ -80,7 +80,7 @@ public enum TemperatureChange implements School {
     NEWTON(
             "newton",
             "cooling curves extrapolated to the time of mixing",
-            "From readings on a clock: both sides as Newton’s cooling toward one temperature with one constant. Right "
+            "From timed readings: both sides as Newton’s cooling toward one temperature with one constant. Right "
                     + "for long records, if all heat came at once. Typed temperatures count as they were read.") {
         @Override
         public boolean applies(Evidence evidence) {

@@ -41,7 +41,7 @@ final class TraceSlot extends StatedSlot {
     @Override
     protected void check(String text, Setting setting) {
         if (TraceUse.of(text).isEmpty()) {
-            throw new Refused("“" + text + "” names no readings on a clock. Begin a clock from the page of the run.");
+            throw new Refused("“" + text + "” names no timed readings. Begin them from the page of the run.");
         }
     }
 
@@ -118,7 +118,7 @@ final class TraceSlot extends StatedSlot {
         return TraceUse.of(text)
                 .map(use -> Optional.ofNullable(telling.setting().traces().get(use.trace()))
                                 .map(Logged::label)
-                                .orElse("readings on a clock")
+                                .orElse("timed readings")
                         + ", mixed at " + ClockTime.write(use.mixing()))
                 .orElse(text);
     }

@@ -233,7 +233,7 @@ class ClockPages {
         if (Clocks.placeOf(entry, trial).isEmpty()
                 || trial < 1
                 || trial > entry.sheet().trials()) {
-            throw new NotFound("This entry reads nothing on a clock there.");
+            throw new NotFound("This entry has no timed readings there.");
         }
         return entry;
     }

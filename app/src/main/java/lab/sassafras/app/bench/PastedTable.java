@@ -109,7 +109,7 @@ public record PastedTable(List<Line> lines, List<Value> values) {
             case FILLED -> cell.text().isEmpty() ? "filled already" : "filled already, with " + cell.text();
             case OUT -> "not asked in this trial";
             case LOCKED, TICK -> "ticked by hand, trial by trial";
-            case CURVE -> "read on a clock";
+            case CURVE -> "read against time";
             case OPEN -> "";
         };
     }

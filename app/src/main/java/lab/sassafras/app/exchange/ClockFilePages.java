@@ -247,7 +247,7 @@ class ClockFilePages {
                                 + ".csv\"")
                 .body(clocks.of(entry, trial)
                         .map(ObservationTable::csv)
-                        .orElseThrow(() -> new NotFound("Nothing was read on a clock there."))
+                        .orElseThrow(() -> new NotFound("There are no timed readings there."))
                         .getBytes(StandardCharsets.UTF_8));
     }
 
@@ -258,7 +258,7 @@ class ClockFilePages {
                 .filter(each -> Clocks.placeOf(each, trial).isPresent()
                         && trial >= 1
                         && trial <= each.sheet().trials())
-                .orElseThrow(() -> new NotFound("This entry reads nothing on a clock there."));
+                .orElseThrow(() -> new NotFound("This entry has no timed readings there."));
     }
 
     private String shown(

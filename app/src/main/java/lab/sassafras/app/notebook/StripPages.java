@@ -285,13 +285,13 @@ class StripPages {
         if (Clocks.placeOf(entry, trial).isEmpty()
                 || trial < 1
                 || trial > entry.sheet().trials()) {
-            throw new NotFound("This entry reads nothing on a clock there.");
+            throw new NotFound("This entry has no timed readings there.");
         }
         return entry;
     }
 
     private ClockReadings readings(EntrySheet entry, int trial) {
-        return clocks.of(entry, trial).orElseThrow(() -> new NotFound("Nothing was read on a clock there."));
+        return clocks.of(entry, trial).orElseThrow(() -> new NotFound("There are no timed readings there."));
     }
 
     private static TraceUse use(EntrySheet entry, int trial) {

@@ -71,7 +71,7 @@ public class Clocks {
 
     /** As above. @throws Refused where the experiment reads nothing on a clock */
     public static Address place(EntrySheet entry, int trial) {
-        return placeOf(entry, trial).orElseThrow(() -> new Refused("This experiment reads nothing on a clock."));
+        return placeOf(entry, trial).orElseThrow(() -> new Refused("This experiment has no timed readings."));
     }
 
     /** Which stretch of which readings a trial is read from. */

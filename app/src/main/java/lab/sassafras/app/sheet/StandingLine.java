@@ -35,7 +35,7 @@ public record StandingLine(
     public enum State {
         UNDER_WAY("under way"),
         FINISHED("finished"),
-        ASIDE("set aside");
+        ASIDE("excluded");
 
         private final String words;
 

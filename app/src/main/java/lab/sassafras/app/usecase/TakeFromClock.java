@@ -159,7 +159,7 @@ public class TakeFromClock {
             Ticks.check(entry, place);
             Slot slot = WayIn.slot(entry, place);
             ClockReadings readings =
-                    clocks.trend(entry, place).orElseThrow(() -> new Refused("Nothing was read on a clock there."));
+                    clocks.trend(entry, place).orElseThrow(() -> new Refused("There are no timed readings there."));
             Trend trend = clocks.trendAt(readings, seconds);
             Figures figures = entry.entry().period().figures();
             Value value = Value.instead(
