@@ -108,6 +108,8 @@ class TableTest extends HouseTest {
                 if (text != null && place.contains("=")) {
                     browser.press(" ");
                     keys++;
+                    // its cell is a link by then, and Enter goes on from there as well
+                    page.waitForSelector("td.saved:focus-within");
                 } else if (text != null) {
                     String words = (String) page.evaluate(
                             "text => { const at = document.activeElement; if (at.tagName !== 'SELECT') { return text; }"
