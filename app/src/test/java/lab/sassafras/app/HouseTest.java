@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -54,6 +55,25 @@ import org.springframework.util.FileSystemUtils;
 @Import(SettableWeather.class)
 @ExtendWith(KeptTraces.class)
 public abstract class HouseTest {
+
+    /** An example of each experiment, worked by hand. */
+    protected static final List<String> ONE_OF_EACH = List.of(
+            "bomb-combustion",
+            "bomb-constant",
+            "combustion-under-a-can",
+            "condensing-steam",
+            "constant-by-known-heat",
+            "constant-by-material",
+            "constant-by-mixing",
+            "cycle",
+            "dissolving-equilibrium",
+            "fusion-of-ice",
+            "heat-of-solution",
+            "how-much",
+            "neutralization",
+            "solid-with-solution",
+            "specific-heat-of-liquid",
+            "specific-heat-of-solid");
 
     @LocalServerPort
     private int port;
@@ -171,6 +191,10 @@ public abstract class HouseTest {
                 .replaceFirst("\"title\"\\s*:\\s*\"[^\"]*\"", "\"title\" : \"Alone " + UUID.randomUUID() + "\"");
         return imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), name, A_TEST)
                 .orThrow();
+    }
+
+    static List<String> oneOfEach() {
+        return ONE_OF_EACH;
     }
 
     protected HttpResponse<String> get(String path) {

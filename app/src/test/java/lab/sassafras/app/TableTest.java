@@ -19,7 +19,7 @@ import lab.sassafras.expression.Estimate;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -67,25 +67,7 @@ class TableTest extends HouseTest {
     /** Every run worked by hand is typed in by the keyboard alone, in few keys, and gives the same number. */
     @Tag("browser")
     @ParameterizedTest
-    @ValueSource(
-            strings = {
-                "bomb-combustion",
-                "bomb-constant",
-                "combustion-under-a-can",
-                "condensing-steam",
-                "constant-by-known-heat",
-                "constant-by-material",
-                "constant-by-mixing",
-                "cycle",
-                "dissolving-equilibrium",
-                "fusion-of-ice",
-                "heat-of-solution",
-                "how-much",
-                "neutralization",
-                "solid-with-solution",
-                "specific-heat-of-liquid",
-                "specific-heat-of-solid"
-            })
+    @MethodSource("oneOfEach")
     void anExampleIsTypedByTheKeyboardAlone(String example) {
         ObjectNode run = (ObjectNode) JSON.readTree(example(example));
         Entry entry = emptied(run);

@@ -104,7 +104,7 @@ class TablePages {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(screens.entry(id), ways, outcomes, model);
         }
-        return "redirect:/entries/" + id + "/table" + query(ways);
+        return "redirect:/entries/" + id + "/table" + TableScreen.query(ways);
     }
 
     /** What is meant by cells pasted from elsewhere, said before anything of it is kept. */
@@ -209,16 +209,6 @@ class TablePages {
                 .filter(Matcher::matches)
                 .forEach(way -> Role.of(way.group(2)).ifPresent(role -> ways.put(way.group(1), role)));
         return ways;
-    }
-
-    private static String query(Map<String, Role> ways) {
-        StringBuilder query = new StringBuilder();
-        ways.forEach((path, role) -> query.append(query.isEmpty() ? "?" : "&")
-                .append("way=")
-                .append(path)
-                .append(':')
-                .append(role.key()));
-        return query.toString();
     }
 
     private TableScreen screen(EntrySheet entry, Map<String, Role> ways, Map<Place, Outcome> outcomes) {

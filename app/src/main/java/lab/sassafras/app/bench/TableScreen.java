@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Observation;
@@ -288,13 +289,14 @@ final class TableScreen {
     private String query(String path, Role role) {
         Map<String, Role> other = new LinkedHashMap<>(ways);
         other.put(path, role);
-        StringBuilder query = new StringBuilder();
-        other.forEach((each, way) -> query.append(query.isEmpty() ? "?" : "&")
-                .append("way=")
-                .append(each)
-                .append(':')
-                .append(way.key()));
-        return query.toString();
+        return query(other);
+    }
+
+    /** What follows the address of a table whose places are read so. */
+    static String query(Map<String, Role> ways) {
+        return ways.entrySet().stream()
+                .map(each -> "way=" + each.getKey() + ":" + each.getValue().key())
+                .collect(Collectors.joining("&", ways.isEmpty() ? "" : "?", ""));
     }
 
     private Cell cell(int trial, Sheet.Ask ask, Key key, Slot slot, Role role) {
