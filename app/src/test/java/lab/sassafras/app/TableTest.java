@@ -174,7 +174,14 @@ class TableTest extends HouseTest {
         assertThat(hand.post(
                                 table,
                                 "key=2&cell=" + Hand.encoded("solid[1]/mass|read") + "&text=602&sure="
-                                        + Hand.encoded("solid[1]/mass|read"))
+                                        + Hand.encoded("solid[1]/mass|read=603"))
+                        .statusCode())
+                .as("nobody was asked about this one")
+                .isEqualTo(422);
+        assertThat(hand.post(
+                                table,
+                                "key=2&cell=" + Hand.encoded("solid[1]/mass|read") + "&text=602&sure="
+                                        + Hand.encoded("solid[1]/mass|read=602"))
                         .statusCode())
                 .as("recorded as typed")
                 .isEqualTo(302);

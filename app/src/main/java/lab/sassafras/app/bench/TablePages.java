@@ -79,7 +79,8 @@ class TablePages {
         List<Place> places = new ArrayList<>();
         List<KeepObservation.Given> given = new ArrayList<>();
         Map<Place, Outcome> outcomes = new LinkedHashMap<>();
-        cells(form).forEach((place, typed) -> {
+        Map<Place, String> cells = cells(form);
+        cells.forEach((place, typed) -> {
             try {
                 given.add(given(entry, place, typed, form));
                 places.add(place);
@@ -89,7 +90,7 @@ class TablePages {
         });
         List<Answer<UUID>> answers = keeping.all(entry.entry(), given, actor);
         for (int i = 0; i < answers.size(); i++) {
-            String typed = form(form, places.get(i));
+            String typed = cells.getOrDefault(places.get(i), "");
             Answer<UUID> answer = answers.get(i);
             if (!(answer instanceof Answer.Kept)) {
                 outcomes.put(
@@ -143,10 +144,6 @@ class TablePages {
         return cells;
     }
 
-    private static String form(MultiValueMap<String, String> form, Place place) {
-        return cells(form).getOrDefault(place, "");
-    }
-
     /** A cell as the use case takes it. The same cell sent again with the same table has the same key. */
     private KeepObservation.Given given(
             EntrySheet entry, Place place, String typed, MultiValueMap<String, String> form) {
@@ -163,7 +160,8 @@ class TablePages {
         Optional<String> proposed = slot.assumed()
                 .filter(Slot.Assumption::proposes)
                 .map(each -> entry.entry().period().figures().plain(each.uncertainty()));
-        String key = Optional.ofNullable(form.getFirst("key")).orElse("") + place.sent() + typed;
+        String key =
+                entry.entry().id() + Optional.ofNullable(form.getFirst("key")).orElse("") + place.sent() + typed;
         return new KeepObservation.Given(
                 UUID.nameUUIDFromBytes(key.getBytes(StandardCharsets.UTF_8)),
                 place.at(),
@@ -176,7 +174,7 @@ class TablePages {
                 role == Role.ASSUMED ? (assumed ? width.group(2) : proposed.orElse(null)) : null,
                 null,
                 null,
-                form.getOrDefault("sure", List.of()).contains(place.sent()),
+                form.getOrDefault("sure", List.of()).contains(place.sent() + "=" + typed),
                 0);
     }
 

@@ -45,8 +45,8 @@ public final class Pages {
                 for (String place :
                         List.of("water[%d]/mass", "solid[%d]/mass", "water[%d]/start", "solution[%d]/final")) {
                     String cell = Hand.encoded(place.formatted(trial) + "|read");
-                    String form =
-                            "key=" + UUID.randomUUID() + "&cell=" + cell + "&text=2" + trial % 10 + ".5&sure=" + cell;
+                    String form = "key=" + UUID.randomUUID() + "&cell=" + cell + "&text=2" + trial % 10 + ".5&sure="
+                            + cell + "%3D2" + trial % 10 + ".5";
                     cells.of(() -> hand.get(Hand.location(hand.post(table, form))));
                 }
             }
