@@ -151,8 +151,28 @@ document.addEventListener('keydown', (event) => {
     event.preventDefault();
     found[0].querySelector('input').checked = true;
     found[0].querySelector('input').focus();
+    vessels.fit();
   }
 });
+
+/* Of the vessels only those an experiment takes; the one proposed where it fits, else the likeliest. */
+const vessels = {
+  fit() {
+    const chosen = document.querySelector('[data-takes]:checked');
+    const list = document.getElementById('vessel');
+    if (!chosen || !list) { return; }
+    const takes = chosen.dataset.takes.split(' ');
+    const fits = (each) => !each.dataset.kind || takes.includes(each.dataset.kind);
+    const options = [...list.options];
+    options.forEach((each) => { each.hidden = !fits(each); each.disabled = !fits(each); });
+    const place = (each) => takes.indexOf(each.dataset.kind);
+    const likeliest = options.filter((each) => each.dataset.kind && fits(each)).sort((one, other) => place(one) - place(other));
+    const proposed = options.find((each) => each.defaultSelected);
+    if (!fits(list.selectedOptions[0] || list)) { (proposed && fits(proposed) ? proposed : likeliest[0] || options[0]).selected = true; }
+  },
+};
+document.addEventListener('DOMContentLoaded', vessels.fit);
+document.addEventListener('change', (event) => { if (event.target.matches('[data-takes]')) { vessels.fit(); } });
 
 document.addEventListener('pointerdown', (event) => {
   const line = event.target.closest('.leaf-line');
@@ -320,6 +340,7 @@ document.addEventListener('alpine:init', () => {
       if (event.ctrlKey || event.altKey || event.metaKey || document.querySelector('dialog[open]')) { return; }
       const field = event.target.closest('input, select, textarea');
       const arrows = !(field && (field.tagName === 'SELECT' || field.type === 'radio'));
+      if (event.key === 'Enter' && event.target.id === 'pick') { event.preventDefault(); event.target.form.requestSubmit(); return; }
       if (event.key === 'ArrowUp' && arrows) { this.follow('before', event); }
       if (event.key === 'ArrowDown' && arrows) { this.follow('skip', event); }
       if (event.key === ' ' && (!field || field.closest('.book [data-every]'))) {

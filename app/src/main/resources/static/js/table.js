@@ -7,9 +7,11 @@ const table = {
   form() { return document.querySelector('form.data-table'); },
   fields() { return [...document.querySelectorAll('.cells [name=text], .cells [name=tick]')]; },
   say(words) { document.getElementById('table-said').textContent = words; },
-  record(field, more) {
+  /* What is filled in from another run is recorded by Enter, not by passing over it. */
+  record(field, more, entered) {
     const cell = field.closest('td');
-    if (field.value.trim() === '' || (cell.dataset.sent === field.value && !more)) { return; }
+    const known = cell.dataset.known === field.value && !entered && !more;
+    if (field.value.trim() === '' || known || (cell.dataset.sent === field.value && !more)) { return; }
     cell.dataset.sent = field.value;
     table.send(cell, [['cell', cell.querySelector('[name=cell]').value], ['text', field.value], ...(more || [])]);
   },
@@ -54,7 +56,8 @@ const table = {
     [...body.rows].filter((row) => !there.has(row.id) && !table.typedIn(row)).forEach((row) => row.remove());
   },
   typedIn(part) {
-    return [...part.querySelectorAll('[name=text]')].some((each) => each === document.activeElement || each.value !== '');
+    return [...part.querySelectorAll('[name=text]')].some((each) => each === document.activeElement
+      || (each.value !== '' && each.value !== each.closest('td').dataset.known));
   },
   renew(fresh, old, sent) {
     if (!old || (old.id !== sent && table.typedIn(old))) { return; }
@@ -102,7 +105,7 @@ const table = {
   async enter(field) {
     const row = field.closest('tr').id;
     const column = field.closest('td').cellIndex;
-    if (field.name === 'text') { table.record(field); }
+    if (field.name === 'text') { table.record(field, null, true); }
     if (field.type !== 'text') { await table.queue; }
     // a cell that was just recorded has the focus where its field was: Enter goes on from there, too
     const now = document.getElementById(row);
@@ -155,7 +158,7 @@ document.addEventListener('DOMContentLoaded', () => {
   });
   form.addEventListener('paste', table.paste);
   form.addEventListener('submit', (event) => event.preventDefault());
-  table.fields().filter((each) => each.name === 'text' && each.value !== '').forEach((each) => { each.closest('td').dataset.sent = each.value; });
+  table.fields().filter((each) => each.name === 'text' && each.value !== '' && !each.closest('td').dataset.known).forEach((each) => { each.closest('td').dataset.sent = each.value; });
   const pasted = document.getElementById('record-pasted');
   const first = table.fields()[0];
   if (pasted) { pasted.focus(); } else if (first) { first.focus(); }

@@ -96,10 +96,12 @@ class AtTheBenchTest extends HouseTest {
             assertThat(browser.text(".sure")).contains("is read as HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)");
             browser.press("y");
             browser.page().waitForSelector(".leaf-line");
-            browser.answer("1").expectAsked("Formula of the acid");
-            assertThat(browser.page().locator(".leaf-line").allInnerTexts()).containsExactly("HCl", "NaOH");
-            browser.press("h").enter();
-            browser.page().waitForURL("**after=acid**");
+            // which of them is the acid and which the base, the equation says: it is not asked again
+            browser.answer("1").expectAsked("Concentration of the acid");
+            assertThat(browser.text(".row:has-text('acid'):has(.how)")).contains("as the equation says HCl");
+            browser.open(entry + "?at=acid%5B1%5D/formula");
+            assertThat(browser.page().locator(".correct option").allInnerTexts())
+                    .containsExactly("nothing, only strike it out", "HCl");
         }
     }
 

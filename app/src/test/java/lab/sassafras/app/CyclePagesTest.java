@@ -2,8 +2,10 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A cycle built on the entries of a bench: two runs make the third, which was measured as well. */
@@ -109,5 +111,54 @@ class CyclePagesTest extends HouseTest {
                                 "")
                         .body())
                 .contains("does not balance");
+    }
+
+    /** A cycle of three runs of the period is put together with 25 keys. */
+    @Tag("browser")
+    @Test
+    void aCycleOfEntriesIsPutTogetherInAFewKeys() {
+        for (String equation : List.of(
+                "H2(g) + 1/2 O2(g) -> H2O(l)",
+                "MgO(s) + 2 H+(aq) -> Mg^2+(aq) + H2O(l)",
+                "Mg(s) + 2 H+(aq) -> Mg^2+(aq) + H2(g)")) {
+            String run = begin("cycle");
+            give(run, "target[1]/equation", "stated", equation, "");
+            give(run, "leg[1]/from", "stated", "typed", "");
+            give(run, "leg[1]/equation", "stated", equation, "");
+            give(run, "leg[1]/heat", "read", "-100.0", "kJ/mol");
+        }
+        String cycle = begin("cycle");
+        int keys = 0;
+        try (BenchBrowser browser = browser()) {
+            browser.join(hand.period(), "Rowan").open(cycle);
+            browser.give("Mg+½O2->MgO");
+            keys += 11 + 1;
+            assertThat(browser.text(".sure")).contains("is read as Mg(s) + ½ O2(g) -> MgO(s)");
+            browser.press("y")
+                    .page()
+                    .waitForFunction(
+                            "() => document.querySelector('#ask-title').textContent.includes('measured itself')");
+            browser.enter().page().waitForSelector(".leaf-line");
+            keys++;
+            browser.press("e").enter().page().waitForSelector("#pick");
+            keys += 3;
+            for (int leg = 1; leg <= 3; leg++) {
+                assertThat(browser.text(".known")).contains("the next run not named yet");
+                browser.enter();
+                keys++;
+                if (leg < 3) {
+                    browser.page().waitForSelector("text=One more leg >> visible=true");
+                    browser.page().waitForFunction("() => document.activeElement.textContent.includes('One more')");
+                    browser.enter().page().waitForSelector(".leaf-line");
+                    assertThat(browser.text(".known")).contains("as in the one before");
+                    browser.enter().page().waitForSelector("#pick");
+                    keys += 2;
+                }
+            }
+            browser.page().waitForSelector("text=See the result");
+            assertThat(keys).isLessThanOrEqualTo(25);
+            browser.open(cycle + "/result");
+            assertThat(browser.text("h1.result")).contains("kJ/mol");
+        }
     }
 }

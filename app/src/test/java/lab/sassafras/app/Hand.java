@@ -31,6 +31,7 @@ public final class Hand {
             HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
     private final Map<String, String> cookies = new LinkedHashMap<>();
     private String seal;
+    private String joined = "";
 
     /** @param base address of the server, without a slash at its end */
     public Hand(String base) {
@@ -43,8 +44,14 @@ public final class Hand {
         return location(post("/periods", "title=" + encoded(title) + "&date=2026-11-18&zone=UTC&mark=POINT"));
     }
 
+    /** The period that was joined. */
+    public String period() {
+        return joined;
+    }
+
     /** Joins a bench, by the path of its period. */
     public Hand join(String period, String bench) {
+        joined = period.replaceAll(".*/", "");
         location(post(period + "/join", "name=" + encoded(bench)));
         return this;
     }

@@ -52,20 +52,26 @@ class MainPathTest extends HouseTest {
 
             browser.open("/bench");
             begin(browser, 1);
-            browser.expectAsked("colour")
+            browser.expectAsked("Weigh the solid")
+                    .give("84.20")
+                    .expectAsked("What bath")
+                    .answer("1")
+                    .expectAsked("Weigh the water");
+            // what warms has begun; the rest comes in the wait, and the page says what
+            browser.page().click("button:has-text('in the bath')");
+            browser.page().waitForSelector(".meanwhile");
+            assertThat(browser.text(".meanwhile"))
+                    .isEqualTo("Meanwhile: water in the calorimeter, colour, held by a magnet, density.");
+            browser.page().focus("#text");
+            browser.give("110.00")
+                    .expectAsked("colour")
                     .answer("3")
                     .expectAsked("magnet")
                     .answer("2")
                     .expectAsked("Density")
                     .press("ArrowDown");
-            browser.page().waitForURL("**sample**mass");
-            browser.expectAsked("Weigh the solid")
-                    .give("84.20")
-                    .expectAsked("What bath")
-                    .answer("1")
-                    .expectAsked("Weigh the water")
-                    .give("110.00")
-                    .expectAsked("Bath, after")
+            browser.page().waitForURL("**sample**start");
+            browser.expectAsked("Bath, after")
                     .give("99.0")
                     .expectAsked("settled")
                     .give("21.2")
@@ -73,7 +79,7 @@ class MainPathTest extends HouseTest {
                     .answer(" ")
                     .expectAsked("reading turns")
                     .give("26.2")
-                    .expectAsked("came over");
+                    .expectAsked("once more");
             browser.open("/entries/"
                     + entryBook.of(periodBook.benches(period).get(0)).get(0).id() + "/result?open=all");
             // (110 · 4.184 + 7.845) · 5.0 ÷ (84.20 · 72.8) = 0.3818

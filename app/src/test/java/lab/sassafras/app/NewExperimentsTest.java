@@ -72,10 +72,9 @@ class NewExperimentsTest extends HouseTest {
             browser.give("HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)")
                     .expectAsked("both strong")
                     .answer("1")
-                    .expectAsked("Formula of the acid")
-                    .give("HCl")
+                    .expectAsked("Concentration of the acid")
                     .give("1.00")
-                    .give("NaOH")
+                    .expectAsked("Concentration of the base")
                     .give("1.10")
                     .expectAsked("Acid in the calorimeter");
             assertThat(browser.text(".caution")).contains("goggles");

@@ -142,11 +142,17 @@ class OneAfternoonTest extends HouseTest {
                 "name=candle&kind=SOLID&value=2.14&uncertainty=0.08&source=our+own+run&formula=&density=");
         OwnSubstance candle = own.all().get(own.all().size() - 1);
         String entry = hand.begin("specific-heat-of-liquid");
-        assertThat(hand.get(entry).body()).contains("candle");
+        String asked = "?at=shelf%5B1%5D/solid";
+        assertThat(hand.get(entry + asked).body()).contains("candle");
         hand.keep(entry, UUID.randomUUID(), "shelf[1]/solid", "stated", candle.key(), "");
+        assertThat(hand.get(hand.begin("specific-heat-of-liquid") + asked).body())
+                .as("what the period knows is filled in, and said")
+                .containsPattern("selected=\"selected\">candle")
+                .contains("Filled in as in your run before.");
         hand.post("/shelf/own/" + candle.id(), "outcome=aside&reason=it+was+paraffin");
         assertThat(hand.get("/shelf/own").body()).contains("struck out by Rowan", "it was paraffin");
-        assertThat(hand.get(hand.begin("specific-heat-of-liquid")).body()).doesNotContain("candle");
+        assertThat(hand.get(hand.begin("specific-heat-of-liquid") + asked).body())
+                .doesNotContain("candle", "Filled in");
         UUID id = UUID.fromString(entry.replace("/entries/", ""));
         assertThat(observationBook.of(id).standingAt("shelf[1]/solid")).hasSize(1);
         assertThat(shelves.now().handbook(ReferenceShelf.VERSION).find(candle.key()))

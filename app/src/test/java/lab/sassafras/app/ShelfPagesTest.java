@@ -1,16 +1,31 @@
 package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.net.http.HttpResponse;
 import java.util.List;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.shelf.OwnSubstance;
+import lab.sassafras.app.shelf.OwnSubstances;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.substance.ChemicalEquation;
+import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Reference;
+import lab.sassafras.substance.ReferenceShelf;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** Left the list, right the one taken down. */
 class ShelfPagesTest extends HouseTest {
+
+    @Autowired
+    private OwnSubstances own;
 
     @Tag("browser")
     @Test
@@ -80,7 +95,8 @@ class ShelfPagesTest extends HouseTest {
                     .contains("IAPWS-IF97")
                     .doesNotContain("not verified");
             browser.page().click("a:text-is('copper')");
-            assertThat(browser.text(".page.right")).contains("0.385 ± 0.002", "molar heat", "24.5", "nobody opened it");
+            assertThat(browser.text(".page.right"))
+                    .contains("0.385 ± 0.002", "molar heat", "24.5", "not verified against the source");
             browser.open("/shelf/water");
             assertThat(browser.text(".page.right")).contains("4.1848", "4.1819", "1 cal/(g·°C)");
         }
@@ -136,5 +152,153 @@ class ShelfPagesTest extends HouseTest {
                     .isZero();
             assertThat(browser.text(".page.right")).contains("Join a bench to take decisions here");
         }
+    }
+
+    private Hand seated(String name) {
+        Hand hand = new Hand(address(""));
+        hand.join(hand.openPeriod(name), "Rowan");
+        return hand;
+    }
+
+    @Test
+    void aConstantThatIsKnownIsTypedWithItsSourceAndThePageSaysWhatThatDid() {
+        Hand hand = seated("known constant");
+        Vessel cup = equip("known constant");
+        String page = "/shelf/vessels/" + cup.id();
+        HttpResponse<String> refused =
+                hand.post(page + "/constant", "constant=0&constant-width=-1&fill=&constant-source=");
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body())
+                .contains(
+                        "A constant is larger than zero",
+                        "A ± is larger than zero",
+                        "Say where the constant comes from");
+        hand.post(
+                page + "/constant",
+                "constant=12.4+J/°C&constant-width=0.5&fill=0.1+kg&constant-source=label+of+the+cup");
+        Calibration kept = shelves.now().inUse(cup).orElseThrow();
+        assertThat(kept.value().value()).isEqualTo(12.4);
+        assertThat(kept.value().ownUncertainty()).isEqualTo(0.5);
+        assertThat(kept.fill()).isEqualTo(100);
+        // U(95 %) of a value known with 0.5: 1.96 · 0.5
+        assertThat(text(hand.get(page + "?adopted=true").body()))
+                .contains(
+                        "Adopted: entries begun from now on with " + cup.name() + " use 12.4 ± 1.0 J/°C",
+                        "label of the cup");
+        // without a ±, half a unit of the last figure as a rectangle: 1 ÷ √12; whoever saw no other may not put one
+        // over it
+        String seen = "&seen=" + kept.id();
+        assertThat(hand.post(page + "/constant", "constant=13&fill=100&constant-source=last+year")
+                        .body())
+                .contains("Not adopted");
+        hand.post(page + "/constant", "constant=13&fill=100&constant-source=last+year" + seen);
+        assertThat(shelves.now().inUse(cup).orElseThrow().value().ownUncertainty())
+                .isCloseTo(1 / Math.sqrt(12), within(1e-12));
+        assertThat(text(hand.get(page).body())).contains("typed, ± half a unit of its last figure");
+    }
+
+    @Test
+    void whatIsRetiredIsNotOfferedAndComesBack() {
+        Hand hand = seated("retired");
+        Vessel cup = equip("retired");
+        Instrument balance = instruments.all().stream()
+                .filter(each -> each.name().equals("balance retired"))
+                .findFirst()
+                .orElseThrow();
+        String entry = hand.begin("heat-of-solution&vessel=" + cup.id() + "&balance=" + balance.key());
+        for (String thing : List.of("/shelf/vessels/" + cup.id(), "/shelf/instruments/" + balance.key())) {
+            assertThat(hand.post(thing + "/retired", "outcome=aside&reason=").statusCode())
+                    .isEqualTo(400);
+            hand.post(thing + "/retired", "outcome=aside&reason=it+leaks");
+            assertThat(text(hand.get(thing).body())).contains("Retired by Rowan", "“it leaks”", "Bring it back");
+        }
+        assertThat(hand.get("/bench").body()).doesNotContain("cup retired", "balance retired");
+        assertThat(hand.get(entry + "?at=water%5B1%5D/mass").body())
+                .as("where it is used it is read")
+                .contains("balance retired");
+        hand.post("/shelf/vessels/" + cup.id() + "/retired", "outcome=adopted&reason=mended");
+        hand.post("/shelf/instruments/" + balance.key() + "/retired", "outcome=adopted&reason=mended");
+        assertThat(hand.get("/bench").body()).contains("cup retired", "balance retired");
+    }
+
+    /** Every kind of value the handbook has may be put beside it; its figures are kept, and a ± need not be known. */
+    @Test
+    void valuesOfOnesOwnOfEveryKindGoBeforeTheHandbooks() {
+        Hand hand = seated("own kinds");
+        hand.post("/shelf/own", "name=brick&kind=SOLID&value=0.390&uncertainty=&source=our+run&formula=&density=");
+        assertThat(text(hand.get("/shelf/own").body())).contains("0.390 J/(g·°C)", "no ± was given");
+        assertThat(hand.post("/shelf/own", "name=x&kind=FORMATION&value=-601.7&source=book&formula=MgO")
+                        .body())
+                .contains("needs a formula and a state");
+        assertThat(hand.post("/shelf/own", "name=x&kind=REACTION&value=-10&source=book&formula=Zn(s)+->+Cu(s)")
+                        .body())
+                .contains("does not balance");
+        assertThat(hand.post("/shelf/own", "name=x&kind=SOLID&value=0.5+kJ/mol&source=book")
+                        .body())
+                .contains("What is asked here is in J/(g·°C)");
+        hand.post(
+                "/shelf/own",
+                "name=cerium+oxide&kind=FORMATION&value=-1088.7&uncertainty=1.5&source=book&formula=CeO2(s)");
+        hand.post("/shelf/own", "name=squalane&kind=COMBUSTION&value=-19800&uncertainty=20&source=book&formula=C30H62");
+        String equation = "Fe(s) + Cu^2+(aq) -> Fe^2+(aq) + Cu(s)";
+        hand.post(
+                "/shelf/own",
+                "name=iron+and+copper&kind=REACTION&value=-150.2&uncertainty=0.6&source=book&formula="
+                        + Hand.encoded(equation));
+        ReferenceShelf shelf = shelves.now().handbook(ReferenceShelf.VERSION);
+        assertThat(shelf.formation().rows())
+                .anySatisfy(row -> assertThat(row.species() + row.enthalpy()).isEqualTo("CeO2(s)-1088.7"));
+        assertThat(shelf.combustion(ChemicalFormula.read("C30H62"))
+                        .orElseThrow()
+                        .value())
+                .isEqualTo(-19800);
+        assertThat(shelf.heat(ChemicalEquation.read("Cu^2+(aq) + Fe(s) -> Cu(s) + Fe^2+(aq)"))
+                        .orElseThrow()
+                        .value())
+                .as("in whatever order it is written")
+                .isEqualTo(-150.2);
+        own.all().stream()
+                .filter(each -> each.kind() == OwnSubstance.Kind.REACTION)
+                .forEach(each -> hand.post("/shelf/own/" + each.id(), "outcome=aside&reason=misread"));
+        assertThat(shelves.now()
+                        .handbook(ReferenceShelf.VERSION)
+                        .heat(ChemicalEquation.read(equation))
+                        .map(Reference::value)
+                        .filter(value -> value == -150.2))
+                .isEmpty();
+    }
+
+    /** An experiment says which kinds of vessel it takes: constants by mixing never begin with a bomb. */
+    @Test
+    void anExperimentIsBegunInAVesselItTakes() {
+        Hand hand = seated("vessels");
+        Vessel bomb = calorimeters.add("bomb vessels", VesselKind.find("bomb").orElseThrow());
+        HttpResponse<String> refused = hand.post("/entries", "experiment=constant-by-mixing&vessel=" + bomb.id());
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(text(refused.body()))
+                .contains("is done in a foam cup or", "not in a bomb calorimeter", "Choose another calorimeter");
+        assertThat(hand.post("/entries", "experiment=bomb-combustion&vessel=" + bomb.id())
+                        .statusCode())
+                .isEqualTo(302);
+    }
+
+    @Tag("browser")
+    @Test
+    void theListOfVesselsFollowsTheExperiment() {
+        Hand hand = seated("list of vessels");
+        calorimeters.add("bomb first", VesselKind.find("bomb").orElseThrow());
+        equip("list of vessels");
+        try (BenchBrowser browser = browser()) {
+            browser.join(hand.period(), "Rowan").open("/bench");
+            String chosen = "() => document.getElementById('vessel').selectedOptions[0].dataset.kind";
+            browser.page().check("input[value=bomb-combustion]");
+            assertThat(browser.page().evaluate(chosen)).isEqualTo("bomb");
+            browser.page().check("input[value=constant-by-mixing]");
+            assertThat(browser.page().evaluate(chosen)).isEqualTo("foam-cup");
+        }
+    }
+
+    private static String text(String page) {
+        return page.replaceAll("<[^>]*>", "").replaceAll("\\s+", " ");
     }
 }

@@ -79,6 +79,8 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/shelf/own", Bringer.AROUND),
             Map.entry("/shelf/own/{id}", Bringer.AROUND),
             Map.entry("/shelf/vessels", Bringer.AROUND),
+            Map.entry("/shelf/vessels/{id}/constant", Bringer.AROUND),
+            Map.entry("/shelf/{things:vessels|instruments}/{id}/retired", Bringer.AROUND),
             Map.entry("/shelf/{things:vessels|instruments}/{id}/name", Bringer.AROUND),
             Map.entry("/keeping/back-up", Bringer.AROUND)));
 

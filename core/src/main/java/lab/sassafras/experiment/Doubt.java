@@ -72,7 +72,7 @@ public final class Doubt {
     }
 
     private Optional<String> question() {
-        return Stream.of(impossible(), offInstrument(), unusual(), unlike())
+        return Stream.of(impossible(), offInstrument(), unusual(), ofAnother(), unlike())
                 .flatMap(Optional::stream)
                 .findFirst()
                 .map(why -> figures.typed(line.text()) + symbol(line.unit()) + "? " + why);
@@ -100,6 +100,28 @@ public final class Doubt {
                         .filter(range -> range.outside(line.value()) > 0)
                         .map(range -> "Usual here is " + figures.plain(range.low()) + " to "
                                 + figures.plain(range.high()) + symbol(slot.unit(line.role())) + ".");
+    }
+
+    /** A share typed while a mass that comes before it is not weighed yet, and which it would rather be. */
+    private Optional<String> ofAnother() {
+        boolean share = slot.unit(line.role()).equals(Optional.of(BenchUnit.PERCENT)) && line.role() == Role.READ;
+        return !share
+                ? Optional.empty()
+                : sheet.asks(Math.max(1, line.address().index())).stream()
+                        .takeWhile(ask ->
+                                !ask.address().path().equals(line.address().path()))
+                        .filter(ask -> !ask.step().aside() && !sheet.done(ask))
+                        .filter(ask -> sheet.experiment()
+                                .slot(ask.address().path())
+                                .filter(other -> other.byDifference()
+                                        && other.usual()
+                                                .filter(range -> range.outside(line.value()) == 0)
+                                                .isPresent())
+                                .isPresent())
+                        .findFirst()
+                        .map(ask -> "“"
+                                + sheet.experiment().words().label(ask.address().path())
+                                + "” is not weighed yet. Is this its mass, or a share in per cent?");
     }
 
     private Optional<String> unlike() {

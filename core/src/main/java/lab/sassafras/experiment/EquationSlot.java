@@ -29,9 +29,6 @@ final class EquationSlot extends WordSlot {
             check(text, setting);
             return text.strip();
         } catch (Refused strict) {
-            if (halves && (text.contains("/") || text.contains("½"))) {
-                throw strict;
-            }
             return setting.shelf().spelling().equation(text);
         }
     }

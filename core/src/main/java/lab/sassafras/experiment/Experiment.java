@@ -78,6 +78,12 @@ public interface Experiment {
         return List.of();
     }
 
+    /** {@return kinds of vessel it takes, the likeliest first} */
+    default List<VesselKind> takes() {
+        List<VesselKind> own = vessels();
+        return own.isEmpty() ? VesselKind.usual() : own;
+    }
+
     /** {@return what its result is judged by} */
     default Yardstick yardstick() {
         return new Yardstick.None();

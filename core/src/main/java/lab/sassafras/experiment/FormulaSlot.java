@@ -13,16 +13,16 @@ import lab.sassafras.substance.Compounds;
 /** A chemical formula, which counts with its molar mass. */
 final class FormulaSlot extends WordSlot {
 
-    private final Optional<String> equation;
+    private final Optional<ChosenFrom> from;
 
-    FormulaSlot(String key, Optional<String> equation, boolean optional) {
+    FormulaSlot(String key, Optional<ChosenFrom> from, boolean optional) {
         super(key, optional);
-        this.equation = equation;
+        this.from = from;
     }
 
     @Override
-    public Optional<String> chosenFrom() {
-        return equation;
+    public Optional<ChosenFrom> chosenFrom() {
+        return from;
     }
 
     @Override

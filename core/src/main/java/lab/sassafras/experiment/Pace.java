@@ -14,8 +14,21 @@ import lab.sassafras.measure.TypedNumber;
  * @param kind  what is gone by
  * @param path  group and slot of the step it belongs to
  * @param usual where the class has none of its own (min, or °C of a rise). Common practice, no source.
+ * @param from  path of the step after which it begins, others being taken in the meantime; empty where it begins at its
+ *              own step
  */
-public record Pace(Kind kind, String path, double usual) {
+public record Pace(Kind kind, String path, double usual, Optional<String> from) {
+
+    /**
+     * One that begins at its own step.
+     *
+     * @param kind  what is gone by
+     * @param path  group and slot of the step it belongs to
+     * @param usual where the class has none of its own (min, or °C of a rise)
+     */
+    public Pace(Kind kind, String path, double usual) {
+        this(kind, path, usual, Optional.empty());
+    }
 
     /** What is gone by, with the least and the most of it. */
     public enum Kind {

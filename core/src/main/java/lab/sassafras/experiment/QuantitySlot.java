@@ -29,6 +29,7 @@ public final class QuantitySlot extends Slot {
     private final Set<Role> roles;
     private final List<Double> accepted;
     private final Optional<Dissolved> dissolved;
+    private final List<String> weighedOnto;
 
     /**
      * What a liquid is a solution of.
@@ -46,6 +47,7 @@ public final class QuantitySlot extends Slot {
             Set<Role> roles,
             List<Double> accepted,
             Optional<Dissolved> dissolved,
+            List<String> weighedOnto,
             boolean optional) {
         super(key, optional);
         this.unit = unit;
@@ -54,11 +56,12 @@ public final class QuantitySlot extends Slot {
         this.roles = Set.copyOf(roles);
         this.accepted = List.copyOf(accepted);
         this.dissolved = dissolved;
+        this.weighedOnto = List.copyOf(weighedOnto);
     }
 
     static QuantitySlot of(String key, BenchUnit unit, Set<Role> roles) {
         return new QuantitySlot(
-                key, unit, Optional.empty(), Optional.empty(), roles, List.of(), Optional.empty(), false);
+                key, unit, Optional.empty(), Optional.empty(), roles, List.of(), Optional.empty(), List.of(), false);
     }
 
     /**
@@ -69,7 +72,15 @@ public final class QuantitySlot extends Slot {
      */
     public QuantitySlot usually(double low, double high) {
         return new QuantitySlot(
-                key(), unit, Optional.of(new Range(low, high)), assumed, roles, accepted, dissolved, optional());
+                key(),
+                unit,
+                Optional.of(new Range(low, high)),
+                assumed,
+                roles,
+                accepted,
+                dissolved,
+                weighedOnto,
+                optional());
     }
 
     /** {@return the same, which may be taken as known with a ±, nothing being proposed for it} */
@@ -94,12 +105,13 @@ public final class QuantitySlot extends Slot {
                 more,
                 accepted,
                 dissolved,
+                weighedOnto,
                 optional());
     }
 
     /** {@return the same, which may be left out} */
     public QuantitySlot ifKnown() {
-        return new QuantitySlot(key(), unit, usual, assumed, roles, accepted, dissolved, true);
+        return new QuantitySlot(key(), unit, usual, assumed, roles, accepted, dissolved, weighedOnto, true);
     }
 
     /**
@@ -109,7 +121,7 @@ public final class QuantitySlot extends Slot {
      * @param values in use (bench unit)
      */
     public QuantitySlot accepting(List<Double> values) {
-        return new QuantitySlot(key(), unit, usual, assumed, roles, values, dissolved, optional());
+        return new QuantitySlot(key(), unit, usual, assumed, roles, values, dissolved, weighedOnto, optional());
     }
 
     /**
@@ -127,7 +139,22 @@ public final class QuantitySlot extends Slot {
                 roles,
                 accepted,
                 Optional.of(new Dissolved(formula, concentration)),
+                weighedOnto,
                 optional());
+    }
+
+    /**
+     * {@return the same, got by weighing a vessel again: what it held before is known, and what is more came to it}
+     *
+     * @param held paths of what the vessel held before, what it was tared or weighed empty for first
+     */
+    public QuantitySlot weighedOnto(String... held) {
+        return new QuantitySlot(key(), unit, usual, assumed, roles, accepted, dissolved, List.of(held), optional());
+    }
+
+    @Override
+    public List<String> weighedOnto() {
+        return weighedOnto;
     }
 
     @Override

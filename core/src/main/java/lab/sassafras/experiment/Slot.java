@@ -195,9 +195,22 @@ public abstract class Slot {
         return Optional.empty();
     }
 
-    /** {@return the equation whose reagents it is chosen from; empty where it is typed} */
-    public Optional<String> chosenFrom() {
+    /**
+     * The equation whose reagents an answer is chosen from.
+     *
+     * @param equation path of the equation
+     * @param kind     which of its reagents
+     */
+    public record ChosenFrom(String equation, ReagentKind kind) {}
+
+    /** {@return the reagents it is chosen from; empty where it is typed} */
+    public Optional<ChosenFrom> chosenFrom() {
         return Optional.empty();
+    }
+
+    /** {@return paths of what a vessel held, on top of which this is weighed with it; none where it is weighed alone} */
+    public List<String> weighedOnto() {
+        return List.of();
     }
 
     /**
@@ -361,9 +374,10 @@ public abstract class Slot {
      *
      * @param key      stable name
      * @param equation path of the equation
+     * @param kind     which of its reagents
      */
-    public static Slot reagentOf(String key, String equation) {
-        return new FormulaSlot(key, Optional.of(equation), false);
+    public static Slot reagentOf(String key, String equation, ReagentKind kind) {
+        return new FormulaSlot(key, Optional.of(new ChosenFrom(equation, kind)), false);
     }
 
     /**

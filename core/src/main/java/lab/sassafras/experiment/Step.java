@@ -161,6 +161,18 @@ public record Step(
         return going(Pace.Kind.RISE, usual);
     }
 
+    /**
+     * {@return the same, whose wait begins already when another step is done: what can be done in the meantime comes
+     * between them}
+     *
+     * @param earlier path of that step
+     */
+    public Step since(String earlier) {
+        Optional<Pace> longer =
+                pace.map(each -> new Pace(each.kind(), each.path(), each.usual(), Optional.of(earlier)));
+        return new Step(path, minutes, condition, under, offer, half, longer, exposed);
+    }
+
     private Step going(Pace.Kind kind, double usual) {
         return new Step(
                 path, minutes, condition, under, offer, half, Optional.of(new Pace(kind, path, usual)), exposed);

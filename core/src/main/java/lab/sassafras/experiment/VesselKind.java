@@ -30,6 +30,11 @@ public record VesselKind(String key, String words, double typical, double larges
     private static final List<VesselKind> STANDARD =
             List.of(FOAM_CUP, NESTED_FOAM_CUPS, GLASS_BEAKER, METAL_CUP, VACUUM_FLASK);
 
+    /** {@return the usual kinds, the likeliest first} */
+    public static List<VesselKind> usual() {
+        return STANDARD;
+    }
+
     /** {@return as one speaks of any of its kind: with an article, but of two cups without} */
     public String one() {
         return words.startsWith("two ") ? words : "a " + words;

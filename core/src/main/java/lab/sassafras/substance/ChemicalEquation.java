@@ -38,6 +38,20 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
      */
     public record Term(int count, ChemicalFormula formula, String state) {
 
+        /**
+         * {@return one substance in its state, such as MgO(s)}
+         *
+         * @param typed as typed
+         * @throws Refused where formula or state lack
+         */
+        public static Term read(String typed) {
+            List<Term> terms = side(typed.strip());
+            if (terms.size() != 1 || terms.get(0).count() != 1) {
+                throw new Refused("One substance with its state, such as MgO(s).");
+            }
+            return terms.get(0);
+        }
+
         /** {@return as written, without the count} */
         public String species() {
             return formula.text() + "(" + state + ")";
@@ -186,6 +200,24 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
         return terms.stream()
                 .map(term -> (term.count() == 1 ? "" : term.count() + " ") + term.species())
                 .collect(Collectors.joining(" + "));
+    }
+
+    /**
+     * {@return whether it says the same: the same substances in the same states as often, in whatever order}
+     *
+     * @param other equation
+     */
+    public boolean sameAs(ChemicalEquation other) {
+        return same(reagents, other.reagents) && same(products, other.products);
+    }
+
+    private static boolean same(List<Term> one, List<Term> other) {
+        return one.size() == other.size()
+                && one.stream()
+                        .allMatch(term -> other.stream()
+                                .anyMatch(each -> each.count() == term.count()
+                                        && each.state().equals(term.state())
+                                        && each.formula().sameAs(term.formula())));
     }
 
     /**

@@ -43,6 +43,7 @@ public final class ReferenceShelf {
     private final Formation formation;
     private final List<Reference> reactions;
     private final DilutionHeats dilutionHeats;
+    private final Optional<Beside> beside;
     private final Spelling spelling;
     private final Map<String, Measured> inputs;
     private final Map<Map<String, Integer>, Substance> byAtoms = new HashMap<>();
@@ -53,7 +54,9 @@ public final class ReferenceShelf {
             List<Dissolution> heatsOfSolution,
             Formation formation,
             List<Reference> reactions,
-            DilutionHeats dilutionHeats) {
+            DilutionHeats dilutionHeats,
+            Optional<Beside> beside) {
+        this.beside = beside;
         this.substances = List.copyOf(substances);
         this.solids = substances.stream().filter(each -> each.kind().solid()).toList();
         this.liquids = substances.stream().filter(each -> !each.kind().solid()).toList();
@@ -66,7 +69,7 @@ public final class ReferenceShelf {
         Map<String, Measured> all = new HashMap<>();
         LATER.values().forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
         properties.forEach(each -> all.put("shelf:" + each.key(), each.asInput()));
-        formation.rows().forEach(each -> all.put(each.input(), each.asInput()));
+        formation.rows().forEach(each -> all.putIfAbsent(each.input(), each.asInput()));
         substances.forEach(each ->
                 all.put("shelf:" + each.key(), each.specificHeatOnRecord().asInput()));
         this.inputs = Map.copyOf(all);
@@ -160,13 +163,18 @@ public final class ReferenceShelf {
      * @param fuel whose structure is looked for, however it is written
      */
     public Optional<Reference> combustion(ChemicalFormula fuel) {
-        return Compounds.of(fuel)
-                .flatMap(compound -> properties.stream()
-                        .filter(each -> each.key().equals(COMBUSTION + compound.key())
-                                || each.key().equals(COMBUSTION + compound.was())
-                                || each.key()
-                                        .equals(COMBUSTION + compound.formula().text()))
-                        .findFirst());
+        return beside.stream()
+                .flatMap(each -> each.combustions().stream())
+                .filter(each -> same(ChemicalFormula.read(each.key()), fuel))
+                .findFirst()
+                .or(() -> Compounds.of(fuel)
+                        .flatMap(compound -> properties.stream()
+                                .filter(each -> each.key().equals(COMBUSTION + compound.key())
+                                        || each.key().equals(COMBUSTION + compound.was())
+                                        || each.key()
+                                                .equals(COMBUSTION
+                                                        + compound.formula().text()))
+                                .findFirst()));
     }
 
     /**
@@ -244,23 +252,64 @@ public final class ReferenceShelf {
                                 .toList(),
                         new DilutionHeats(rows("dilution-heats.csv", any)
                                 .map(ReferenceShelf::dilutionHeat)
-                                .toList())));
+                                .toList()),
+                        Optional.empty()));
     }
+
+    /**
+     * What a class put beside the handbook. What both have goes by the class.
+     *
+     * @param substances      solids and liquids
+     * @param heatsOfSolution of salts
+     * @param formation       enthalpies of formation
+     * @param reactions       heats of reactions, keyed by their equation (kJ per mole as written)
+     * @param combustions     enthalpies of combustion to liquid water, keyed by the formula of the fuel (kJ/mol)
+     */
+    public record Beside(
+            List<Substance> substances,
+            List<Dissolution> heatsOfSolution,
+            List<Formation.Row> formation,
+            List<Reference> reactions,
+            List<Reference> combustions) {}
 
     /**
      * {@return this handbook with what a class put beside it}
      *
-     * @param more      solids and liquids
-     * @param dissolved heats of solution, which go before the handbook's own
+     * @param beside what it is
      */
-    public ReferenceShelf with(List<Substance> more, List<Dissolution> dissolved) {
+    public ReferenceShelf with(Beside beside) {
         return new ReferenceShelf(
-                Stream.concat(substances.stream(), more.stream()).toList(),
+                joined(substances, beside.substances()),
                 properties,
-                Stream.concat(dissolved.stream(), heatsOfSolution.stream()).toList(),
-                formation,
-                reactions,
-                dilutionHeats);
+                joined(beside.heatsOfSolution(), heatsOfSolution),
+                new Formation(joined(beside.formation(), formation.rows()), formation.capacities()),
+                joined(beside.reactions(), reactions),
+                dilutionHeats,
+                Optional.of(beside));
+    }
+
+    /**
+     * {@return heat of a reaction (kJ per mole of the equation as written): what the class put on the shelf for this
+     * very equation, else what follows from the enthalpies of formation; empty where neither is known}
+     *
+     * @param equation balanced
+     */
+    public Optional<Reference> heat(ChemicalEquation equation) {
+        return beside.stream()
+                .flatMap(each -> each.reactions().stream())
+                .filter(each -> ChemicalEquation.read(each.key()).sameAs(equation))
+                .findFirst()
+                .or(() -> formation.heat(equation));
+    }
+
+    private static boolean same(ChemicalFormula one, ChemicalFormula other) {
+        return one.sameAs(other)
+                && !Compounds.apart(one, other)
+                && Compounds.several(other).isEmpty();
+    }
+
+    private static <T> List<T> joined(List<T> first, List<T> then) {
+        return Stream.concat(first.stream(), then.stream()).toList();
     }
 
     /** {@return solids and liquids} */

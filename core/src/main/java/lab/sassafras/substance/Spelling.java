@@ -23,7 +23,12 @@ public final class Spelling {
     private static final Pattern HYDRATE = Pattern.compile("[.*•∙](?=\\s*\\d*\\s*[Hh]2[Oo])");
     private static final Pattern ION = Pattern.compile("(?:([A-Z][a-z]?)|(.*\\d))(\\d)([+\\-−])");
     private static final Pattern SIDES = Pattern.compile("->|→|⇌|=");
-    private static final Pattern TERM = Pattern.compile("(?:(\\d{1,2})\\s*)?(.+?)\\s*(?:\\((s|l|g|aq)\\))?");
+    private static final Pattern TERM =
+            Pattern.compile("(?:(\\d{1,2}\\s*/\\s*\\d{1,2}|\\d{0,2}½|\\d{1,2})\\s*)?(.+?)\\s*(?:\\((s|l|g|aq)\\))?");
+    /** Between two terms: with blanks, after a state, or, where nothing is charged, anywhere. */
+    private static final Pattern BETWEEN = Pattern.compile("\\s\\+\\s|(?<=\\))\\s*\\+\\s*");
+
+    private static final Pattern UNCHARGED = Pattern.compile("(?<=[A-Za-z0-9)\\]])\\+(?=[A-Z0-9½(])");
     private static final int NEAR_NAMES = 3;
     /** In small letters two formulas look alike: carbon monoxide and cobalt. */
     private static final String SEVERAL = "";
@@ -163,9 +168,14 @@ public final class Spelling {
         return side(sides[0]) + " -> " + side(sides[1]);
     }
 
+    private static String[] terms(String side) {
+        boolean blanks = BETWEEN.matcher(side).find() || side.contains("^");
+        return (blanks ? BETWEEN : UNCHARGED).split(side, -1);
+    }
+
     private String side(String written) {
         List<String> terms = new ArrayList<>();
-        for (String part : written.strip().split("\\s\\+\\s|(?<=\\))\\s*\\+\\s*", -1)) {
+        for (String part : terms(written.strip())) {
             Matcher term = TERM.matcher(part.strip());
             if (!term.matches()) {
                 return written.strip();

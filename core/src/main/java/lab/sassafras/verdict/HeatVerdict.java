@@ -314,7 +314,7 @@ final class HeatVerdict {
     }
 
     private Optional<Reference> ofEquation(ChemicalEquation equation, double size) {
-        return shelf.formation().heat(equation).map(heat -> bench.carried(scaled(heat, size), equation, size));
+        return shelf.heat(equation).map(heat -> bench.carried(scaled(heat, size), equation, size));
     }
 
     /** A heat at infinite dilution brought to the bench's own, with a word on it. */

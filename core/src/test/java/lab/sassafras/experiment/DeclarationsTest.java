@@ -90,12 +90,13 @@ class DeclarationsTest {
                 .contains("reading.outside-range", "reading.decimals", "reading.conflict", "reading.two-thermometers");
     }
 
+    /** What warms begins first; what can wait, as colour, magnet and density, comes while the bath heats. */
     @Test
     void stepsWaitForWhatTheyDependOn() {
         assertThat(BenchSheet.copper().sheet().asks(1))
                 .extracting(ask -> ask.address().toString())
-                .startsWith("seen[1]/colour")
-                .endsWith("seen[1]/known")
-                .contains("sample[1]/start");
+                .startsWith("sample[1]/mass", "sample[1]/bath")
+                .containsSubsequence("sample[1]/bath", "seen[1]/colour", "seen[1]/density", "sample[1]/start")
+                .endsWith("seen[1]/known");
     }
 }

@@ -42,4 +42,21 @@ class DoubtTest {
         assertThat(question.orElse("")).startsWith(asked == null ? "" : asked);
         assertThat(question.isPresent()).isEqualTo(asked != null);
     }
+
+    /** 99.87 where the purity goes, while the water is not weighed yet, is rather the water. */
+    @ParameterizedTest
+    @CsvSource({"99.87, false, true", "99.87, true, false", "40, false, false"})
+    void aShareThatIsRatherAMassIsAskedAbout(String typed, boolean weighed, boolean asked) {
+        BenchSheet bench = BenchSheet.of("heat-of-solution").says("solute[1]/formula", "NH4Cl");
+        Sheet sheet = (weighed ? bench.mass("water[1]/mass", "98.45") : bench).sheet();
+        Line line = new Intake(sheet)
+                .accept(
+                        Address.read("solute[1]/purity"),
+                        Role.READ,
+                        new Intake.Answer(typed, "%", Optional.empty(), null, "Hawthorn"));
+        assertThat(Doubt.about(sheet, line)
+                        .filter(each -> each.contains("is not weighed yet"))
+                        .isPresent())
+                .isEqualTo(asked);
+    }
 }

@@ -11,6 +11,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Address;
+import lab.sassafras.experiment.Following;
 import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Setting;
@@ -45,6 +46,7 @@ import lab.sassafras.substance.ChemicalEquation;
  * @param open     whether an answer may be given, rather than one that stands be struck out
  * @param instrumentKind what it can be read on; empty where on nothing
  * @param instrument the instrument proposed, by its key; empty where none is
+ * @param known    what another run of the period has here; empty where none has
  */
 public record Asking(
         String address,
@@ -65,7 +67,8 @@ public record Asking(
         List<Standing> standing,
         boolean open,
         Optional<Instrument.Kind> instrumentKind,
-        String instrument) {
+        String instrument,
+        Optional<PeriodKnows.Value> known) {
 
     /** A way to get the value, as a tab. */
     public record Way(Role role, String words, boolean chosen) {}
@@ -104,13 +107,23 @@ public record Asking(
         return words.isEmpty() ? ' ' : Character.toLowerCase(words.charAt(0));
     }
 
-    static Asking of(EntrySheet entry, WrittenSheet screen, Sheet.Ask here, Optional<Role> wanted, Setting setting) {
+    static Asking of(
+            EntrySheet entry,
+            WrittenSheet screen,
+            Sheet.Ask here,
+            Optional<Role> wanted,
+            Setting setting,
+            Optional<PeriodKnows.Value> elsewhere) {
         Address address = here.address();
         Words words = entry.experiment().words();
         Figures figures = setting.figures();
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
         List<Slot.Option> reagents = reagents(entry.sheet(), slot);
-        Role role = here.step().half().orElseGet(() -> role(entry.sheet(), address, slot, wanted));
+        Role role = here.step()
+                .half()
+                .orElseGet(() ->
+                        role(entry.sheet(), address, slot, wanted.or(() -> elsewhere.map(PeriodKnows.Value::role))));
+        Optional<PeriodKnows.Value> known = elsewhere.filter(each -> each.role() == role);
         List<Standing> standing = screen.standing(here).stream()
                 .map(each -> new Standing(
                         each,
@@ -145,7 +158,23 @@ public record Asking(
                 standing,
                 standing.isEmpty() || otherHalf,
                 kind,
-                kind.map(each -> proposed(entry, address, each)).orElse(""));
+                kind.map(each -> proposed(entry, address, each)).orElse(""),
+                known);
+    }
+
+    /** What stands in the field before anything is typed. */
+    public String filledIn() {
+        return known.map(PeriodKnows.Value::text)
+                .or(() -> assumed.filter(any -> role == Role.ASSUMED).map(Assumed::value))
+                .orElse("");
+    }
+
+    /** The ± that stands in its field before anything is typed. */
+    public String filledWidth() {
+        return known.map(PeriodKnows.Value::uncertainty)
+                .filter(each -> !each.isEmpty())
+                .or(() -> assumed.map(Assumed::uncertainty))
+                .orElse("");
     }
 
     /** The answers a place may be chosen from. */
@@ -167,8 +196,9 @@ public record Asking(
 
     /** What stands left in the equation the answer is chosen from; none where that is not written. */
     private static List<Slot.Option> reagents(Sheet sheet, Slot slot) {
-        return slot.chosenFrom().flatMap(path -> sheet.stated(path, 1)).map(ChemicalEquation::read).stream()
-                .flatMap(equation -> equation.reagents().stream())
+        return slot.chosenFrom().stream()
+                .flatMap(from -> sheet.stated(from.equation(), 1).map(ChemicalEquation::read).stream()
+                        .flatMap(equation -> from.kind().among(equation).stream()))
                 .map(term ->
                         new Slot.Option(term.formula().text(), term.formula().text()))
                 .toList();
@@ -192,6 +222,7 @@ public record Asking(
             return Role.STATED;
         }
         Role role = wanted.or(() -> before(sheet, address))
+                .or(() -> Following.weighedBefore(sheet, address) ? Optional.of(Role.GROSS) : Optional.empty())
                 .or(() -> usual(sheet))
                 .filter(slot.roles()::contains)
                 .orElse(Role.READ);
@@ -210,7 +241,7 @@ public record Asking(
                         && line.address().index() != address.index())
                 .map(Line::role)
                 .reduce((earlier, later) -> later)
-                .map(role -> role.half() ? Role.TARE : role);
+                .map(role -> !role.half() ? role : Following.weighedBefore(sheet, address) ? Role.GROSS : Role.TARE);
     }
 
     /** The way of weighing that the school in force proposes. */
@@ -241,7 +272,10 @@ public record Asking(
         List<Way> ways = new ArrayList<>(
                 List.of(new Way(Role.READ, slot.byDifference() ? "tared" : "measured", role == Role.READ)));
         if (slot.byDifference()) {
-            ways.add(new Way(Role.TARE, "by difference", role.half()));
+            ways.add(
+                    slot.weighedOnto().isEmpty()
+                            ? new Way(Role.TARE, "by difference", role.half())
+                            : new Way(Role.GROSS, "weighed again", role.half()));
         }
         if (slot.byVolume()) {
             ways.add(new Way(Role.VOLUME, "by volume", role == Role.VOLUME));

@@ -1,5 +1,6 @@
 package lab.sassafras.app.bench;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -7,18 +8,23 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.BeginEntry;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,10 +48,16 @@ class BenchPages {
     }
 
     /** A vessel to choose, with its constant in words. */
-    public record VesselChoice(String id, String words) {}
+    public record VesselChoice(String id, String words, String kind) {}
 
     @GetMapping("/bench")
     String bench(Actor actor, Model model) {
+        return page(actor, "", null, model);
+    }
+
+    private String page(Actor actor, String chosen, @Nullable String problem, Model model) {
+        model.addAttribute("chosen", chosen);
+        model.addAttribute("problem", problem);
         Bench bench = actor.bench();
         Figures figures = bench.period().figures();
         model.addAttribute("bench", bench);
@@ -58,7 +70,7 @@ class BenchPages {
         Shelf shelf = shelves.now();
         model.addAttribute(
                 "vessels",
-                shelf.vessels().stream()
+                shelf.vesselsOffered().stream()
                         .map(vessel -> choice(shelf, vessel, figures))
                         .toList());
         model.addAttribute("proposed", proposed(bench, shelf));
@@ -77,7 +89,7 @@ class BenchPages {
                 .filter(entry -> !entry.bench().id().equals(bench.id()))
                 .flatMap(entry -> entry.vesselId().stream())
                 .collect(Collectors.toSet());
-        List<UUID> free = shelf.vessels().stream()
+        List<UUID> free = shelf.vesselsOffered().stream()
                 .map(Vessel::id)
                 .filter(id -> !taken.contains(id))
                 .toList();
@@ -88,14 +100,16 @@ class BenchPages {
         return mine.stream()
                 .findFirst()
                 .or(() -> free.isEmpty()
-                        ? shelf.vessels().stream().map(Vessel::id).findFirst()
+                        ? shelf.vesselsOffered().stream().map(Vessel::id).findFirst()
                         : Optional.of(free.get(Math.max(0, waiting.indexOf(bench.id())) % free.size())))
                 .map(UUID::toString)
                 .orElse("");
     }
 
     private static List<Instrument> of(Shelf shelf, Instrument.Kind kind) {
-        return shelf.instruments().stream().filter(each -> each.kind() == kind).toList();
+        return shelf.instrumentsOffered().stream()
+                .filter(each -> each.kind() == kind)
+                .toList();
     }
 
     private static VesselChoice choice(Shelf shelf, Vessel vessel, Figures figures) {
@@ -103,7 +117,9 @@ class BenchPages {
                 .map(value -> value.written(figures) + " J/°C")
                 .orElse("no constant adopted yet");
         return new VesselChoice(
-                vessel.id().toString(), vessel.name() + ", " + vessel.kind().words() + " (" + constant + ")");
+                vessel.id().toString(),
+                vessel.name() + ", " + vessel.kind().words() + " (" + constant + ")",
+                vessel.kind().key());
     }
 
     @PostMapping("/entries")
@@ -113,12 +129,18 @@ class BenchPages {
             @RequestParam Optional<UUID> vessel,
             @RequestParam Optional<UUID> balance,
             @RequestParam Optional<UUID> thermometer,
-            @RequestParam Optional<UUID> cylinder) {
+            @RequestParam Optional<UUID> cylinder,
+            HttpServletResponse response,
+            Model model) {
         Map<Instrument.Kind, UUID> with = new LinkedHashMap<>();
         balance.ifPresent(id -> with.put(Instrument.Kind.BALANCE, id));
         thermometer.ifPresent(id -> with.put(Instrument.Kind.THERMOMETER, id));
         cylinder.ifPresent(id -> with.put(Instrument.Kind.CYLINDER, id));
-        return "redirect:/entries/"
-                + beginning.begin(experiment, vessel, with, actor).orThrow().id();
+        Answer<Entry> begun = beginning.begin(experiment, vessel, with, actor);
+        if (begun.refusal().isPresent()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(actor, experiment, PlainWords.of(begun.refusal().get()), model);
+        }
+        return "redirect:/entries/" + begun.orThrow().id();
     }
 }

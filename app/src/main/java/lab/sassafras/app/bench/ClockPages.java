@@ -272,7 +272,7 @@ class ClockPages {
         model.addAttribute("usual", USUAL);
         model.addAttribute(
                 "thermometers",
-                instruments.all().stream()
+                instruments.offered(List.of()).stream()
                         .filter(each -> each.kind() == Instrument.Kind.THERMOMETER)
                         .toList());
         model.addAttribute(

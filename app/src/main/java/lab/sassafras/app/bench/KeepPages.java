@@ -12,6 +12,7 @@ import lab.sassafras.app.usecase.KeepObservation;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Slot;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,6 +45,9 @@ class KeepPages {
         }
         Address address = Address.read(typed.at());
         Optional<Sheet.Ask> asked = asked(entry, address, typed.role());
+        if (leftOpen(entry, address, typed)) {
+            return "redirect:/entries/" + id + "?after=" + written(address);
+        }
         Answer<UUID> answer = keeping.keep(entry, typed.given(), actor);
         if (!(answer instanceof Answer.Kept)) {
             return again(entry, asked, Optional.of(address), typed, answer, response, model);
@@ -54,6 +58,16 @@ class KeepPages {
         }
         boolean half = Role.of(typed.role()).filter(Role::half).isPresent();
         return "redirect:/entries/" + id + "?after=" + written(address) + (half ? "&way=" + typed.role() : "");
+    }
+
+    /** Whether nothing was chosen from a list that may be left as it is: the work goes on, and nothing is kept. */
+    private static boolean leftOpen(EntrySheet entry, Address address, Typed typed) {
+        return typed.words().isEmpty()
+                && typed.supersedes() == null
+                && entry.experiment()
+                        .slot(address.path())
+                        .filter(slot -> slot.optional() && slot.field() == Slot.Field.PICK)
+                        .isPresent();
     }
 
     private static String written(Address address) {

@@ -2,7 +2,10 @@ package lab.sassafras.app.bench;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
@@ -18,9 +21,11 @@ import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.Pace;
 import lab.sassafras.experiment.Role;
+import lab.sassafras.experiment.Setting;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.SheetFindings;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.measure.Instrument;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -34,8 +39,16 @@ class RunScreen {
     private final Instruments instruments;
     private final WaitScreen waits;
     private final ClassPaces paces;
+    private final PeriodKnows known;
 
-    RunScreen(EntryBook entryBook, EntrySheets sheets, Instruments instruments, WaitScreen waits, ClassPaces paces) {
+    RunScreen(
+            EntryBook entryBook,
+            EntrySheets sheets,
+            Instruments instruments,
+            WaitScreen waits,
+            ClassPaces paces,
+            PeriodKnows known) {
+        this.known = known;
         this.paces = paces;
         this.waits = waits;
         this.entryBook = entryBook;
@@ -140,8 +153,15 @@ class RunScreen {
         Optional<Sheet.Ask> now = shown.now();
         model.addAttribute(
                 "now",
-                now.map(ask -> Asking.of(entry, screen, ask, shown.way(), sheets.open(entry, slot(entry, ask))))
+                now.map(ask -> {
+                            Setting open = sheets.open(entry, slot(entry, ask));
+                            return Asking.of(
+                                    entry, screen, ask, shown.way(), open, known.of(entry, ask.address(), open));
+                        })
                         .orElse(null));
+        model.addAttribute(
+                "lacking",
+                now.isEmpty() && repeats(entry) && entry.reduction().result().isEmpty());
         model.addAttribute(
                 "before", now.flatMap(screen::before).map(WrittenSheet::link).orElse(null));
         model.addAttribute(
@@ -160,17 +180,32 @@ class RunScreen {
         model.addAttribute("typed", shown.typed());
         model.addAttribute("problem", shown.problem());
         model.addAttribute("question", shown.question());
-        model.addAttribute("instruments", instruments.all());
+        List<Instrument> offered = instruments.offered(named(entry));
+        model.addAttribute("instruments", offered);
         model.addAttribute(
                 "scales",
-                now.map(ask -> new Scales(entry, ask, instruments.all()).pictures())
-                        .orElse(List.of()));
+                now.map(ask -> new Scales(entry, ask, offered).pictures()).orElse(List.of()));
         model.addAttribute(
                 "conflicts",
                 SheetFindings.of(entry.sheet()).stream()
                         .filter(finding -> finding.code().equals("reading.conflict")
                                 || finding.code().startsWith("row."))
                         .toList());
+    }
+
+    /** Instruments the entry was begun with or that something in it was read on, by key. */
+    private static Set<String> named(EntrySheet entry) {
+        return Stream.concat(
+                        entry.entry().instruments().values().stream().map(UUID::toString),
+                        entry.sheet().lines().stream()
+                                .flatMap(line -> line.instrument().stream())
+                                .map(Instrument::key))
+                .collect(Collectors.toSet());
+    }
+
+    /** Whether there may be several of something, such as the reactions of a cycle. */
+    private static boolean repeats(EntrySheet entry) {
+        return entry.experiment().groups().stream().anyMatch(group -> group.cardinality() == Cardinality.PER_PART);
     }
 
     /** How what is asked could be read on a clock. */

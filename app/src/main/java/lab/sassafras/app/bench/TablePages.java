@@ -54,8 +54,10 @@ class TablePages {
     private final RunScreen screens;
     private final EntrySheets sheets;
     private final KeepObservation keeping;
+    private final PeriodKnows known;
 
-    TablePages(RunScreen screens, EntrySheets sheets, KeepObservation keeping) {
+    TablePages(RunScreen screens, EntrySheets sheets, KeepObservation keeping, PeriodKnows known) {
+        this.known = known;
         this.screens = screens;
         this.sheets = sheets;
         this.keeping = keeping;
@@ -217,7 +219,7 @@ class TablePages {
                         .isPresent())
                 .map(slot -> sheets.open(entry, slot))
                 .reduce(entry.sheet().setting(), (one, other) -> one.knowing(other.calorimeters(), other.references()));
-        return new TableScreen(entry, open, ways, outcomes);
+        return new TableScreen(entry, open, ways, outcomes, at -> known.of(entry, at, open));
     }
 
     private String page(EntrySheet entry, Map<String, Role> ways, Map<Place, Outcome> outcomes, Model model) {

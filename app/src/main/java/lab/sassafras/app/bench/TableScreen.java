@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -31,6 +32,7 @@ final class TableScreen {
     private final Setting open;
     private final Map<String, Role> ways;
     private final Map<Place, Outcome> outcomes;
+    private final Function<Address, Optional<PeriodKnows.Value>> known;
 
     /**
      * Of a run.
@@ -38,8 +40,15 @@ final class TableScreen {
      * @param open     its setting, open to whatever a place may name
      * @param ways     how a place is read, by its path, where somebody chose
      * @param outcomes what came of cells that were sent and are not kept
+     * @param known    what other runs of the period have at a place
      */
-    TableScreen(EntrySheet entry, Setting open, Map<String, Role> ways, Map<Place, Outcome> outcomes) {
+    TableScreen(
+            EntrySheet entry,
+            Setting open,
+            Map<String, Role> ways,
+            Map<Place, Outcome> outcomes,
+            Function<Address, Optional<PeriodKnows.Value>> known) {
+        this.known = known;
         this.entry = entry;
         this.open = open;
         this.ways = ways;
@@ -337,7 +346,33 @@ final class TableScreen {
         return Optional.ofNullable(outcomes.get(place))
                 .map(each -> new Cell(
                         trial, State.OPEN, place.sent(), each.typed(), "", each.problem(), each.question(), link))
-                .orElseGet(() -> new Cell(trial, State.OPEN, place.sent(), "", "", "", "", link));
+                .orElseGet(() -> {
+                    Optional<PeriodKnows.Value> filledIn = outcomes.isEmpty() ? known(address, role) : Optional.empty();
+                    return new Cell(
+                            trial,
+                            State.OPEN,
+                            place.sent(),
+                            filledIn.map(TableScreen::text).orElse(""),
+                            filledIn.map(PeriodKnows.Value::words).orElse(""),
+                            "",
+                            "",
+                            link);
+                });
+    }
+
+    /** What is filled in before anything is typed: a value of the role and unit the cell is for. */
+    private Optional<PeriodKnows.Value> known(Address address, Role role) {
+        Slot slot = slot(address.path());
+        String unit = slot.field() == Slot.Field.NUMBER
+                ? slot.unit(role).map(BenchUnit::symbol).orElse("")
+                : "";
+        return known.apply(address)
+                .filter(each -> each.unit().equals(unit))
+                .filter(each -> slot.field() != Slot.Field.NUMBER || each.role() == role);
+    }
+
+    private static String text(PeriodKnows.Value value) {
+        return value.text() + (value.uncertainty().isEmpty() ? "" : " ± " + value.uncertainty());
     }
 
     /** Whether a place must be ticked off before something else may be done. */

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lab.sassafras.app.record.BenchWait;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
@@ -63,10 +64,9 @@ class WaitScreen {
     private List<Waiting.Begin> begins(EntrySheet entry, int trial, Sheet.Ask ask, List<Waiting.Timer> running) {
         Figures figures = entry.entry().period().figures();
         return ofClass.of(entry).entrySet().stream()
-                .filter(each -> each.getKey().path().equals(ask.address().path())
-                        && each.getKey().kind().timer()
+                .filter(each -> each.getKey().kind().timer()
                         && each.getKey().kind() != Pace.Kind.ONCE
-                        && !entry.sheet().done(ask)
+                        && open(entry, trial, each.getKey(), ask)
                         && running.stream()
                                 .noneMatch(timer -> timer.pace()
                                                 .equals(each.getKey().key())
@@ -79,6 +79,25 @@ class WaitScreen {
                                 .get("pace." + each.getKey().kind().key()),
                         figures.plain(each.getValue())))
                 .toList();
+    }
+
+    /** Whether a wait may begin while something is asked: at its own step, or since the step it begins after. */
+    private static boolean open(EntrySheet entry, int trial, Pace pace, Sheet.Ask ask) {
+        boolean since = pace.from()
+                .filter(from -> !ask.address().path().equals(from)
+                        && entry.sheet().filled(entry.sheet().address(from, trial)))
+                .isPresent();
+        return (since || pace.path().equals(ask.address().path()))
+                && !entry.sheet().filled(entry.sheet().address(pace.path(), trial));
+    }
+
+    /** What can be done while a wait runs: the rows still open before the step it is for. */
+    private static String meanwhile(EntrySheet entry, int trial, Pace pace) {
+        return entry.sheet().asks(trial).stream()
+                .takeWhile(ask -> !ask.address().path().equals(pace.path()))
+                .filter(ask -> !ask.step().aside() && !entry.sheet().done(ask))
+                .map(ask -> entry.experiment().words().label(ask.address().path()))
+                .collect(Collectors.joining(", "));
     }
 
     private Optional<Waiting.Timer> timer(EntrySheet here, int trial, BenchWait wait) {
@@ -99,6 +118,7 @@ class WaitScreen {
                                         .words()
                                         .get("pace." + pace.kind().key()),
                         left(wait.madeAt(), wait.seconds()),
+                        pace.kind() == Pace.Kind.BATH ? meanwhile(each, wait.trial(), pace) : "",
                         link(each.entry(), each.sheet().address(pace.path(), wait.trial()))))
                 .findFirst());
     }
@@ -137,6 +157,7 @@ class WaitScreen {
                             entry.entry().period().figures().plain(minutes) + " min "
                                     + entry.experiment().words().get("pace.once"),
                             left(mixed, minutes * 60),
+                            "",
                             link(entry.entry(), entry.sheet().address(each.path(), trial)));
                 }))
                 .filter(each -> each.left() > -Traces.LONGEST.toMillis());

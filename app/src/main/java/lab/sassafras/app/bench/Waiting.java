@@ -23,10 +23,19 @@ public record Waiting(List<Timer> timers, List<Begin> begins, Optional<Exposed> 
      * @param where   the trial or the experiment it belongs to, where that is another than the one looked at
      * @param amount  how long it takes, in words
      * @param left    time left, less than nothing once it is over (ms)
+     * @param meanwhile what can be done until then; empty where nothing is left
      * @param link    where the reading is given that follows it
      */
     public record Timer(
-            UUID entry, int trial, String pace, String label, String where, String amount, long left, String link) {
+            UUID entry,
+            int trial,
+            String pace,
+            String label,
+            String where,
+            String amount,
+            long left,
+            String meanwhile,
+            String link) {
 
         /** Its state as it is written. */
         public String words() {
@@ -59,7 +68,9 @@ public record Waiting(List<Timer> timers, List<Begin> begins, Optional<Exposed> 
 
         /** How long, as it is written. */
         public String words() {
-            return new Timer(new UUID(0, 0), 1, "", "", "", "", age, "").words().replace(" left", "");
+            return new Timer(new UUID(0, 0), 1, "", "", "", "", age, "", "")
+                    .words()
+                    .replace(" left", "");
         }
     }
 

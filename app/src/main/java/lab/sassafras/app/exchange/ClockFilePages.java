@@ -292,7 +292,7 @@ class ClockFilePages {
                         .orElse(""));
         model.addAttribute(
                 "thermometers",
-                instruments.all().stream()
+                instruments.offered(List.of()).stream()
                         .filter(each -> each.kind() == Instrument.Kind.THERMOMETER)
                         .toList());
         return page(entry, trial, model);

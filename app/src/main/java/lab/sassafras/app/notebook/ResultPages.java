@@ -210,7 +210,7 @@ class ResultPages {
             @RequestParam Optional<UUID> seen,
             Actor actor) {
         Calibration adopted = adopting.adopt(sheet(id), reason, seen, actor).orThrow();
-        return "redirect:/shelf/vessels/" + adopted.vesselId();
+        return "redirect:/shelf/vessels/" + adopted.vesselId() + "?adopted=true";
     }
 
     private EntrySheet sheet(UUID id) {

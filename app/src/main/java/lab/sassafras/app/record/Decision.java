@@ -45,7 +45,9 @@ public class Decision {
         /** A vessel or an instrument is called otherwise: outcome its name. */
         NAME(".{1,60}"),
         /** A substance of one's own may be chosen or is struck out: outcome {@code aside} or {@code adopted}. */
-        SUBSTANCE(ASIDE + "|" + ADOPTED);
+        SUBSTANCE(ASIDE + "|" + ADOPTED),
+        /** A vessel or an instrument is retired, or brought back: outcome {@code aside} or {@code adopted}. */
+        THING(ASIDE + "|" + ADOPTED);
 
         private final String outcomes;
 

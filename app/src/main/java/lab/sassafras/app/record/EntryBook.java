@@ -23,6 +23,9 @@ public class EntryBook {
     public static final String TRIAL = "trial";
 
     private static final int MOST_OPENED = 50;
+    /** Values of other entries that are looked through for one to propose. */
+    private static final int MOST_LOOKED_AT = 60;
+
     private static final String ENTRIES =
             "select entry from Entry entry join fetch entry.bench bench join fetch bench.period period ";
 
@@ -100,6 +103,29 @@ public class EntryBook {
                             most));
         });
         return rows;
+    }
+
+    /** A value that stands, and the entry it stands in. */
+    public record Found(Entry entry, Observation observation) {}
+
+    /** What stands at an address in other entries of the same experiment and period, newest first; not all of many. */
+    @Transactional(readOnly = true)
+    public List<Found> standingAt(Entry here, String address) {
+        List<Observation> given = entities.createQuery(
+                        "select row from Observation row, Entry entry where row.entryId = entry.id "
+                                + "and entry.bench.period.id = :period and entry.experiment = :experiment "
+                                + "and entry.id <> :here and row.address = :address order by row.seq desc",
+                        Observation.class)
+                .setParameter("period", here.period().id())
+                .setParameter("experiment", here.experiment())
+                .setParameter("here", here.id())
+                .setParameter("address", address)
+                .setMaxResults(MOST_LOOKED_AT)
+                .getResultList();
+        return new Observations(given)
+                .standing().stream()
+                        .flatMap(each -> find(each.entryId()).map(entry -> new Found(entry, each)).stream())
+                        .toList();
     }
 
     private <T> Map<UUID, List<T>> grouped(

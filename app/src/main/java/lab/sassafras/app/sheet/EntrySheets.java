@@ -162,13 +162,15 @@ public class EntrySheets {
      * Vessels a trial may have used, by what is kept of the choice: the constant in use, or the vessel while it has
      * none.
      */
-    private Map<String, Calorimeter> choosable() {
+    private Map<String, Calorimeter> choosable(Experiment experiment) {
         Shelf shelf = shelves.now();
         Map<String, Calorimeter> known = new LinkedHashMap<>();
-        shelf.vessels().forEach(vessel -> {
-            Optional<Calibration> inUse = shelf.inUse(vessel);
-            known.put(inUse.map(Calibration::id).orElse(vessel.id()).toString(), calorimeter(vessel, inUse));
-        });
+        shelf.vesselsOffered().stream()
+                .filter(each -> experiment.takes().contains(each.kind()))
+                .forEach(vessel -> {
+                    Optional<Calibration> inUse = shelf.inUse(vessel);
+                    known.put(inUse.map(Calibration::id).orElse(vessel.id()).toString(), calorimeter(vessel, inUse));
+                });
         return known;
     }
 
@@ -185,7 +187,7 @@ public class EntrySheets {
                 .orElse(setting)
                 .knowing(
                         names.filter(Slot.Elsewhere.VESSEL::equals)
-                                .map(any -> choosable())
+                                .map(any -> choosable(entry.experiment()))
                                 .orElse(Map.of()),
                         names.filter(Slot.Elsewhere.ENTRY::equals)
                                 .map(any -> referable(entry.entry()))

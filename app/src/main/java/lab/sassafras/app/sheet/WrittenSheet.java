@@ -15,6 +15,7 @@ import lab.sassafras.app.record.Observation;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Following;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Sheet;
@@ -171,8 +172,8 @@ public final class WrittenSheet {
         List<Value> values = new ArrayList<>();
         Sheet sheet = entry.sheet();
         standing(ask)
-                .forEach(each -> values.add(
-                        new Value(how(each), spoken(address, each), each.unit().orElse(""), false)));
+                .forEach(each -> values.add(new Value(
+                        why(address, each), spoken(address, each), each.unit().orElse(""), false)));
         boolean last = ask.step().half().isEmpty()
                 || sheet.asks(trial).stream()
                         .filter(each -> each.address().equals(address))
@@ -190,6 +191,14 @@ public final class WrittenSheet {
 
     private int decimals(Address address, Role role) {
         return entry.sheet().line(address, role).map(line -> line.decimals()).orElse(0);
+    }
+
+    /** How a value was got, or what it follows from. */
+    private String why(Address address, Observation observation) {
+        return Role.of(observation.role())
+                .flatMap(role -> entry.sheet().line(address, role))
+                .flatMap(line -> Following.why(entry.sheet(), line))
+                .orElseGet(() -> how(observation));
     }
 
     /** How a value was got, in a word or two. */
@@ -299,7 +308,10 @@ public final class WrittenSheet {
         return words.label(address.path()) + (address.index() == 1 ? "" : " " + address.index());
     }
 
-    /** Where the work goes on: the first row not filled after the last that is, else the first that must be. */
+    /**
+     * Where the work goes on: the first row not filled after the last that is, else the first that must be. A run taken
+     * up again is not led past a row that must be filled, whatever order it was begun in.
+     */
     public Optional<Sheet.Ask> next(Optional<Sheet.Ask> after) {
         List<Sheet.Ask> all = entry.sheet().asks(trial);
         int last = after.map(all::indexOf).orElseGet(() -> lastFilled(all));
@@ -314,7 +326,7 @@ public final class WrittenSheet {
 
     private int lastFilled(List<Sheet.Ask> all) {
         int last = -1;
-        for (int i = 0; i < all.size(); i++) {
+        for (int i = 0; i < all.size() && (entry.sheet().done(all.get(i)) || !required(all.get(i))); i++) {
             last = entry.sheet().done(all.get(i)) ? i : last;
         }
         return last;

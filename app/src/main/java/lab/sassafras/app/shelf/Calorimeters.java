@@ -130,6 +130,11 @@ public class Calorimeters {
         decisionBook.decide(Optional.empty(), Decision.Kind.NAME, thing.toString(), name, "called so", who);
     }
 
+    /** Retires a vessel or an instrument, or brings it back. */
+    public void retire(UUID thing, String outcome, String reason, String who) {
+        decisionBook.decide(Optional.empty(), Decision.Kind.THING, thing.toString(), outcome, reason, who);
+    }
+
     /** Decides over a constant: whether it may be used for new entries. */
     public void decide(Calibration calibration, String outcome, String reason, String who) {
         decisionBook.decide(

@@ -2,9 +2,13 @@ package lab.sassafras.app.shelf;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.DiskRoom;
 import lab.sassafras.measure.BenchUnit;
@@ -43,6 +47,16 @@ public class Instruments {
                 .stream()
                 .map(InstrumentRecord::instrument)
                 .map(each -> each.called(names.of(each.key(), each.name())))
+                .toList();
+    }
+
+    /** Those to choose from: the retired are not among them, unless one is named. */
+    @Transactional(readOnly = true)
+    public List<Instrument> offered(Collection<String> named) {
+        Map<String, String> decided = new HashMap<>();
+        decisionBook.of(Decision.Kind.THING).all().forEach(each -> decided.put(each.subject(), each.outcome()));
+        return all().stream()
+                .filter(each -> named.contains(each.key()) || !Decision.ASIDE.equals(decided.get(each.key())))
                 .toList();
     }
 

@@ -4,10 +4,14 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Dissolution;
+import lab.sassafras.substance.Formation;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.substance.Substance;
 import org.hibernate.annotations.Immutable;
@@ -26,7 +30,13 @@ public class OwnSubstance {
         /** A liquid with its specific heat. */
         LIQUID("liquid, specific heat", "J/(g·°C)"),
         /** A solid with its heat of solution. */
-        SOLUTION("salt, heat of solution", "kJ/mol");
+        SOLUTION("salt, heat of solution", "kJ/mol"),
+        /** A substance in a state with its enthalpy of formation. */
+        FORMATION("substance in a state, enthalpy of formation", "kJ/mol"),
+        /** A fuel with its enthalpy of combustion. */
+        COMBUSTION("fuel, enthalpy of combustion to liquid water", "kJ/mol"),
+        /** An equation with its heat. */
+        REACTION("equation, heat of the reaction as written", "kJ/mol");
 
         private final String words;
         private final String unit;
@@ -42,6 +52,11 @@ public class OwnSubstance {
 
         public String unit() {
             return unit;
+        }
+
+        /** Whether its value is a specific heat, which is larger than zero. */
+        public boolean specificHeat() {
+            return this == SOLID || this == LIQUID;
         }
     }
 
@@ -60,6 +75,8 @@ public class OwnSubstance {
     private String colour;
     private String source;
     private String who;
+    private @Nullable String written;
+    private boolean widthGiven;
     private Instant madeAt;
 
     protected OwnSubstance() {}
@@ -74,6 +91,8 @@ public class OwnSubstance {
         this.density = given.density();
         this.colour = given.colour();
         this.source = given.source();
+        this.written = given.written();
+        this.widthGiven = given.widthGiven();
         this.who = who;
         this.madeAt = madeAt;
     }
@@ -81,9 +100,12 @@ public class OwnSubstance {
     /**
      * What is added.
      *
-     * @param formula empty where it has none
-     * @param value   specific heat (J/(g·°C)) or heat of solution (kJ/mol)
+     * @param formula formula, formula with its state or equation, by its kind; empty where it has none
+     * @param value   specific heat (J/(g·°C)) or enthalpy (kJ/mol)
+     * @param uncertainty standard uncertainty, in the same unit
      * @param density (g/mL); 0 where it is not told
+     * @param written the value with its figures, with a point
+     * @param widthGiven whether somebody gave the ±; half a unit of the last figure is taken otherwise
      */
     public record Given(
             Kind kind,
@@ -93,7 +115,9 @@ public class OwnSubstance {
             double uncertainty,
             double density,
             String colour,
-            String source) {}
+            String source,
+            String written,
+            boolean widthGiven) {}
 
     public UUID id() {
         return id;
@@ -123,6 +147,17 @@ public class OwnSubstance {
         return source;
     }
 
+    /** The value with the figures it was given with. */
+    public String written(Figures figures) {
+        return written == null
+                ? figures.plain(amount)
+                : figures.typed(written.replace('.', figures.mark().sign()));
+    }
+
+    public boolean widthGiven() {
+        return widthGiven;
+    }
+
     public String who() {
         return who;
     }
@@ -149,17 +184,42 @@ public class OwnSubstance {
                 true);
     }
 
+    private Reference reference(String of) {
+        return new Reference(
+                formula,
+                of,
+                amount,
+                uncertainty,
+                BenchUnit.KILOJOULES_PER_MOLE,
+                source + ", put on the shelf by " + who,
+                true);
+    }
+
+    Reference reaction() {
+        return reference("the reaction, as put on the shelf");
+    }
+
+    Reference combustion() {
+        return reference("enthalpy of combustion of " + name + ", to liquid water, 25 °C");
+    }
+
+    Formation.Row formation() {
+        int decimals = written == null || written.indexOf('.') < 0 ? 0 : written.length() - written.indexOf('.') - 1;
+        ChemicalEquation.Term term = ChemicalEquation.Term.read(formula);
+        return new Formation.Row(
+                term.formula(),
+                term.state(),
+                name,
+                amount,
+                decimals,
+                OptionalDouble.of(uncertainty),
+                source + ", put on the shelf by " + who);
+    }
+
     Dissolution dissolution() {
         return new Dissolution(
                 ChemicalFormula.read(formula),
                 java.util.OptionalInt.empty(),
-                new Reference(
-                        formula,
-                        "heat of solution of " + name + ", infinite dilution",
-                        amount,
-                        uncertainty,
-                        BenchUnit.KILOJOULES_PER_MOLE,
-                        source + ", put on the shelf by " + who,
-                        true));
+                reference("heat of solution of " + name + ", infinite dilution"));
     }
 }

@@ -2,12 +2,15 @@ package lab.sassafras.app.shelf;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.substance.ReferenceShelf;
@@ -21,6 +24,7 @@ public final class Shelf {
     private final Map<UUID, Instrument> instruments = new LinkedHashMap<>();
     private final Map<UUID, Decision> decided = new LinkedHashMap<>();
     private final Map<UUID, Decision> struck = new LinkedHashMap<>();
+    private final Map<UUID, Decision> retired = new LinkedHashMap<>();
     private final List<OwnSubstance> own;
     private final Map<Integer, ReferenceShelf> handbooks = new ConcurrentHashMap<>();
     private final Collection<UUID> broughtIn;
@@ -37,7 +41,8 @@ public final class Shelf {
             List<Decision> decisions,
             Collection<UUID> broughtIn,
             List<OwnSubstance> own,
-            List<Decision> overOwn) {
+            List<Decision> overOwn,
+            List<Decision> overThings) {
         vessels.forEach(each -> this.vessels.put(each.id(), each));
         newest.forEach(each -> {
             calibrations.put(each.id(), each);
@@ -48,6 +53,27 @@ public final class Shelf {
         this.broughtIn = broughtIn;
         this.own = List.copyOf(own);
         overOwn.forEach(each -> identity(each.subject()).ifPresent(id -> struck.put(id, each)));
+        overThings.forEach(each -> identity(each.subject()).ifPresent(id -> retired.put(id, each)));
+    }
+
+    /** The decision that retired a vessel or an instrument, if it still holds: it is read, and not offered. */
+    public Optional<Decision> retired(UUID thing) {
+        return Optional.ofNullable(retired.get(thing))
+                .filter(each -> each.outcome().equals(Decision.ASIDE));
+    }
+
+    /** Vessels to choose from, by name: those not retired. */
+    public List<Vessel> vesselsOffered() {
+        return vessels.values().stream()
+                .filter(each -> retired(each.id()).isEmpty())
+                .toList();
+    }
+
+    /** Instruments to choose from: those not retired. */
+    public List<Instrument> instrumentsOffered() {
+        return instruments.values().stream()
+                .filter(each -> retired(UUID.fromString(each.key())).isEmpty())
+                .toList();
     }
 
     /** What somebody here put on the shelf, oldest first. */
@@ -68,17 +94,26 @@ public final class Shelf {
                 : handbooks.computeIfAbsent(
                         version,
                         any -> ReferenceShelf.at(version)
-                                .with(
+                                .with(new ReferenceShelf.Beside(
                                         own.stream()
-                                                .filter(each -> each.kind() != OwnSubstance.Kind.SOLUTION)
+                                                .filter(each -> each.kind().specificHeat())
                                                 .map(each -> each.substance(
                                                         struck(each).isEmpty()))
                                                 .toList(),
-                                        own.stream()
-                                                .filter(each -> each.kind() == OwnSubstance.Kind.SOLUTION
-                                                        && struck(each).isEmpty())
-                                                .map(OwnSubstance::dissolution)
-                                                .toList()));
+                                        counting(OwnSubstance.Kind.SOLUTION, OwnSubstance::dissolution),
+                                        counting(OwnSubstance.Kind.FORMATION, OwnSubstance::formation),
+                                        counting(OwnSubstance.Kind.REACTION, OwnSubstance::reaction),
+                                        counting(OwnSubstance.Kind.COMBUSTION, OwnSubstance::combustion))));
+    }
+
+    /** What was added of a kind and not struck out, the newest first. */
+    private <T> List<T> counting(OwnSubstance.Kind kind, Function<OwnSubstance, T> row) {
+        List<T> rows = own.stream()
+                .filter(each -> each.kind() == kind && struck(each).isEmpty())
+                .map(row)
+                .collect(Collectors.toCollection(ArrayList::new));
+        Collections.reverse(rows);
+        return rows;
     }
 
     /** The identity a text is, where it is one. */

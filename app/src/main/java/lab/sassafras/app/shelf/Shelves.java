@@ -65,6 +65,7 @@ public class Shelves {
                         .map(BroughtIn::subject)
                         .collect(Collectors.toSet()),
                 own.all(),
-                decisionBook.of(Decision.Kind.SUBSTANCE).all());
+                decisionBook.of(Decision.Kind.SUBSTANCE).all(),
+                decisionBook.of(Decision.Kind.THING).all());
     }
 }

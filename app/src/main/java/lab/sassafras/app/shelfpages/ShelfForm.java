@@ -6,16 +6,21 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import lab.sassafras.app.record.CountedNames;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.OwnSubstance;
+import lab.sassafras.app.usecase.KeepShelf;
 import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 import org.jspecify.annotations.Nullable;
 
@@ -23,6 +28,10 @@ import org.jspecify.annotations.Nullable;
 public final class ShelfForm {
 
     private static final int LONGEST_NAME = 60;
+    /** Fields whose figures are kept, which therefore are typed in their own unit. */
+    private static final List<String> KEEPS_FIGURES = List.of("value", "constant");
+
+    private static final Pattern WITH_UNIT = Pattern.compile("([+\\-−]?[\\d.,]+)\\s*(\\p{L}\\S*|[°%]\\S*)");
 
     private final Map<String, String> typed;
     private final Figures figures;
@@ -93,38 +102,83 @@ public final class ShelfForm {
         if (kind.isEmpty()) {
             wrong.put("kind", "Say what it is.");
         }
-        double number = number("value");
-        double uncertainty = number("uncertainty");
-        double density = value("density").isBlank() ? 0 : number("density");
-        if (uncertainty <= 0) {
-            wrong.put("uncertainty", "The ± of a value is larger than zero: how far may it be off?");
-        }
-        if (kind.filter(each -> each != OwnSubstance.Kind.SOLUTION).isPresent() && number <= 0) {
+        String unit = kind.map(OwnSubstance.Kind::unit).orElse("");
+        double number = number("value", unit);
+        double uncertainty = width("value", "uncertainty", unit);
+        double density = value("density").isBlank() ? 0 : number("density", "g/mL");
+        if (kind.filter(OwnSubstance.Kind::specificHeat).isPresent() && number <= 0) {
             wrong.put("value", "A specific heat is larger than zero.");
         }
         if (name("source").isEmpty()) {
             wrong.put("source", "Say where the value comes from.");
         }
-        String formula = name("formula");
-        if (!formula.isEmpty()
-                || kind.filter(OwnSubstance.Kind.SOLUTION::equals).isPresent()) {
-            try {
-                ChemicalFormula.read(formula);
-            } catch (Refused refused) {
-                wrong.put("formula", refused.getMessage());
-            }
-        }
+        kind.ifPresent(each -> checkFormula(each, name("formula")));
         return wrong.isEmpty()
                 ? Optional.of(new OwnSubstance.Given(
                         kind.orElseThrow(),
                         name("name"),
-                        formula,
+                        name("formula"),
                         number,
                         uncertainty,
                         density,
                         name("colour"),
-                        Names.checked(name("source"), "A source", 200)))
+                        Names.checked(name("source"), "A source", 200),
+                        bare(value("value")).replace(figures.mark().sign(), '.').replace('−', '-'),
+                        !value("uncertainty").isBlank()))
                 : Optional.empty();
+    }
+
+    private void checkFormula(OwnSubstance.Kind kind, String formula) {
+        try {
+            switch (kind) {
+                case SOLID, LIQUID -> {
+                    if (!formula.isEmpty()) {
+                        ChemicalFormula.read(formula);
+                    }
+                }
+                case SOLUTION, COMBUSTION -> ChemicalFormula.read(formula);
+                case FORMATION -> ChemicalEquation.Term.read(formula);
+                case REACTION -> ChemicalEquation.read(formula);
+            }
+        } catch (Refused refused) {
+            wrong.put("formula", refused.getMessage());
+        }
+    }
+
+    /** A constant known from elsewhere; empty with the problems noted where it is none. */
+    Optional<KeepShelf.KnownConstant> constant() {
+        double value = number("constant", "J/°C");
+        double width = width("constant", "constant-width", "J/°C");
+        double fill = number("fill", "g");
+        if (value <= 0) {
+            wrong.put("constant", "A constant is larger than zero.");
+        }
+        if (fill <= 0) {
+            wrong.put("fill", "Say for how much water it holds.");
+        }
+        if (name("constant-source").isEmpty()) {
+            wrong.put("constant-source", "Say where the constant comes from.");
+        }
+        return wrong.isEmpty()
+                ? Optional.of(new KeepShelf.KnownConstant(
+                        value, width, !value("constant-width").isBlank(), fill, name("constant-source")))
+                : Optional.empty();
+    }
+
+    /** The ± that was given, or half a unit of the last figure of the value as a rectangle where none was. */
+    private double width(String value, String width, String unit) {
+        if (!value(width).isBlank()) {
+            double given = number(width, unit);
+            if (given <= 0) {
+                wrong.put(
+                        width,
+                        "A ± is larger than zero: how far may it be off? Left blank, half a unit of the last figure is taken.");
+            }
+            return given;
+        }
+        return wrong.containsKey(value)
+                ? Double.NaN
+                : TypedNumber.read(bare(value(value)), figures.mark()).lastDigit() / Math.sqrt(12);
     }
 
     /** The instrument described; empty with the problems noted where it is not one. */
@@ -136,11 +190,12 @@ public final class ShelfForm {
         if (kind.isEmpty()) {
             wrong.put("kind", "Say whether it is a balance, a thermometer, a cylinder or a pipette.");
         }
-        double resolution = number("resolution");
+        String unit = Instruments.unit(kind.orElse(Instrument.Kind.BALANCE)).symbol();
+        double resolution = number("resolution", unit);
         double[] usual = usualRange(kind.orElse(Instrument.Kind.BALANCE));
-        double low = value("low").isBlank() ? usual[0] : number("low");
-        double high = value("high").isBlank() ? usual[1] : number("high");
-        double offset = value("offset").isBlank() ? resolution : number("offset");
+        double low = value("low").isBlank() ? usual[0] : number("low", unit);
+        double high = value("high").isBlank() ? usual[1] : number("high", unit);
+        double offset = value("offset").isBlank() ? resolution : number("offset", unit);
         if (!wrong.containsKey("resolution") && resolution <= 0) {
             wrong.put("resolution", "The smallest step it shows is larger than zero.");
         }
@@ -168,7 +223,7 @@ public final class ShelfForm {
 
     /** What is known of the scale: the gain in per cent, and a line for each point: reading, true value, its ±. */
     private Correction correction(Instrument.Kind kind) {
-        double gain = value("gain").isBlank() ? kind.usualGain() : number("gain") / 100;
+        double gain = value("gain").isBlank() ? kind.usualGain() : number("gain", "%") / 100;
         List<Correction.Point> points = new ArrayList<>();
         for (String line : value("points")
                 .strip()
@@ -182,7 +237,7 @@ public final class ShelfForm {
             }
             double[] numbers = new double[3];
             for (int i = 0; i < 3; i++) {
-                numbers[i] = number("points", cells[i]);
+                numbers[i] = read("points", cells[i], "");
             }
             points.add(new Correction.Point(numbers[0], numbers[1], numbers[2]));
         }
@@ -215,13 +270,36 @@ public final class ShelfForm {
         }
     }
 
-    private double number(String field) {
-        return number(field, value(field));
+    private double number(String field, String unit) {
+        return read(field, value(field), unit);
     }
 
-    private double number(String field, String text) {
+    /** A number without the unit that may stand behind it. */
+    private static String bare(String text) {
+        return WITH_UNIT.matcher(text.strip()).replaceFirst("$1");
+    }
+
+    /** A number, or a number with its unit, in which it may be another of the same kind: 0.01 g, 10 mg. */
+    private double read(String field, String text, String unit) {
         try {
-            return TypedNumber.read(text, figures.mark()).value();
+            Matcher with = WITH_UNIT.matcher(text.strip());
+            String written = with.matches() ? with.group(2) : "";
+            double number = TypedNumber.read(bare(text), figures.mark()).value();
+            if (written.isEmpty() || written.equals(unit)) {
+                return number;
+            }
+            Optional<BenchUnit> typedIn = BenchUnit.of(written);
+            Optional<BenchUnit> asked = BenchUnit.of(unit);
+            boolean same = typedIn.isPresent()
+                    && asked.isPresent()
+                    && typedIn.get().dimension() == asked.get().dimension();
+            if (!same || KEEPS_FIGURES.contains(field)) {
+                throw new Refused(
+                        "“" + text.strip() + "” is in " + written + ". What is asked here is in " + unit + ".");
+            }
+            return field.equals("low") || field.equals("high")
+                    ? typedIn.get().toBench(number)
+                    : typedIn.get().widthToBench(number);
         } catch (Refused refused) {
             wrong.put(field, refused.getMessage());
             return Double.NaN;

@@ -83,7 +83,11 @@ class ShelfPages {
     }
 
     @GetMapping("/shelf/vessels/{id}")
-    String vessel(@PathVariable UUID id, Optional<Actor> actor, Model model) {
+    String vessel(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "false") boolean adopted,
+            Optional<Actor> actor,
+            Model model) {
         Shelf shelf = shelves.now();
         Vessel vessel = shelf.vessel(id).orElseThrow(() -> new NotFound("There is no vessel at that address."));
         Optional<UUID> inUse = shelf.inUse(vessel).map(Calibration::id);
@@ -103,7 +107,54 @@ class ShelfPages {
                                 shelf.broughtIn(each) && shelf.takenUp(each).isEmpty()))
                         .toList());
         model.addAttribute("broughtIn", broughtIn(id, zone));
+        model.addAttribute("thing", id);
+        model.addAttribute("retired", shelf.retired(id).orElse(null));
+        if (!model.containsAttribute("form")) {
+            model.addAttribute("form", new ShelfForm(Map.of("fill", "100"), figures));
+        }
+        model.addAttribute("adopted", adopted);
         return page("vessel", actor, model);
+    }
+
+    /** Puts a constant that is known from elsewhere on the shelf, for use. */
+    @PostMapping("/shelf/vessels/{id}/constant")
+    String knownConstant(
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> typed,
+            @RequestParam Optional<UUID> seen,
+            Actor actor,
+            HttpServletResponse response,
+            Model model) {
+        Vessel vessel = shelves.now().vessel(id).orElseThrow(() -> new NotFound("There is no vessel at that address."));
+        ShelfForm form = new ShelfForm(typed, figures(Optional.of(actor)));
+        Optional<Answer<Calibration>> kept = form.constant().map(known -> keeping.constant(vessel, known, seen, actor));
+        kept.flatMap(Answer::refusal).ifPresent(why -> form.refused("constant", PlainWords.of(why)));
+        if (kept.filter(each -> each instanceof Answer.Kept).isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("form", form);
+            return vessel(id, false, Optional.of(actor), model);
+        }
+        return "redirect:/shelf/vessels/" + id + "?adopted=true";
+    }
+
+    /** Retires a vessel or an instrument, or brings it back. */
+    @PostMapping("/shelf/{things:vessels|instruments}/{id}/retired")
+    String retire(
+            @PathVariable String things,
+            @PathVariable UUID id,
+            @RequestParam String outcome,
+            @RequestParam(defaultValue = "") String reason,
+            Actor actor) {
+        refuseUnknown(id);
+        keeping.retire(id, outcome, reason, actor).orThrow();
+        return "redirect:/shelf/" + things + "/" + id;
+    }
+
+    private void refuseUnknown(UUID id) {
+        Shelf shelf = shelves.now();
+        if (shelf.vessel(id).isEmpty() && shelf.instrument(id).isEmpty()) {
+            throw new NotFound("There is nothing at that address.");
+        }
     }
 
     /** By whom and when a thing came in with a file; null where it did not. */
@@ -121,6 +172,8 @@ class ShelfPages {
     @GetMapping("/shelf/instruments/{id}")
     String instrument(@PathVariable UUID id, Optional<Actor> actor, Model model) {
         model.addAttribute("broughtIn", broughtIn(id, zone(actor)));
+        model.addAttribute("thing", id);
+        model.addAttribute("retired", shelves.now().retired(id).orElse(null));
         model.addAttribute(
                 "instrument",
                 shelves.now()
@@ -149,9 +202,9 @@ class ShelfPages {
     @GetMapping("/shelf/{list:solutions|formation|values}")
     String list(@PathVariable String list, Optional<Actor> actor, Model model) {
         model.addAttribute("solutions", handbook().heatsOfSolution());
-        model.addAttribute("formation", ReferenceShelf.standard().formation().rows());
+        model.addAttribute("formation", handbook().formation().rows());
         model.addAttribute("formationSource", Formation.SOURCE);
-        model.addAttribute("reactions", ReferenceShelf.standard().reactions());
+        model.addAttribute("reactions", handbook().reactions());
         model.addAttribute("values", ReferenceShelf.standard().properties());
         return page(list, actor, model);
     }
@@ -167,10 +220,7 @@ class ShelfPages {
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String name,
             Actor actor) {
-        Shelf shelf = shelves.now();
-        if (shelf.vessel(id).isEmpty() && shelf.instrument(id).isEmpty()) {
-            throw new NotFound("There is nothing at that address.");
-        }
+        refuseUnknown(id);
         keeping.rename(id, name, actor).orThrow();
         return "redirect:/shelf/" + things + "/" + id;
     }
@@ -217,7 +267,8 @@ class ShelfPages {
                 shelf.own().stream()
                         .map(each -> new OwnLine(
                                 each,
-                                figures.plain(each.value()) + " ± " + figures.plain(each.uncertainty()) + " "
+                                each.written(figures) + " "
+                                        + (each.widthGiven() ? "± " + figures.plain(each.uncertainty()) + " " : "")
                                         + each.kind().unit(),
                                 shelf.struck(each)))
                         .toList());
@@ -300,8 +351,20 @@ class ShelfPages {
     private String page(String taken, Optional<Actor> actor, Model model) {
         model.addAttribute("taken", taken);
         model.addAttribute("figures", figures(actor));
-        model.addAttribute("vessels", shelves.now().vessels());
-        model.addAttribute("instruments", shelves.now().instruments());
+        Shelf shelf = shelves.now();
+        model.addAttribute("vessels", shelf.vesselsOffered());
+        model.addAttribute("instruments", shelf.instrumentsOffered());
+        model.addAttribute(
+                "retiredVessels",
+                shelf.vessels().stream()
+                        .filter(each -> shelf.retired(each.id()).isPresent())
+                        .toList());
+        model.addAttribute(
+                "retiredInstruments",
+                shelf.instruments().stream()
+                        .filter(each ->
+                                shelf.retired(UUID.fromString(each.key())).isPresent())
+                        .toList());
         model.addAttribute("substances", handbook().all());
         return "shelf";
     }

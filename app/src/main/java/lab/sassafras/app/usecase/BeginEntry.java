@@ -3,6 +3,7 @@ package lab.sassafras.app.usecase;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
@@ -15,6 +16,7 @@ import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ReferenceShelf;
@@ -48,6 +50,11 @@ public class BeginEntry {
             if (kind.calorimeter() == Calorimeter.Use.FINDS_CONSTANT && chosen.isEmpty()) {
                 throw new Refused("Choose the vessel whose constant is to be found. Vessels are added on the shelf.");
             }
+            chosen.filter(each -> !takes(kind, each.kind())).ifPresent(other -> {
+                throw new Refused("“" + kind.words().title() + "” is done in "
+                        + kind.takes().stream().map(VesselKind::one).collect(Collectors.joining(" or "))
+                        + ", not in " + other.kind().one() + ". Choose another calorimeter.");
+            });
             Optional<UUID> pinned = kind.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT
                     ? chosen.flatMap(shelf::inUse).map(Calibration::id)
                     : Optional.empty();
@@ -59,6 +66,11 @@ public class BeginEntry {
                     new Entry.Plan(
                             kind.key(), kind.method(), ReferenceShelf.VERSION, chosen.map(Vessel::id), pinned, with));
         });
+    }
+
+    /** Whether an experiment is done in a kind of vessel; one this version does not know may be anything. */
+    private static boolean takes(Experiment experiment, VesselKind kind) {
+        return experiment.takes().contains(kind) || !VesselKind.all().contains(kind);
     }
 
     /**

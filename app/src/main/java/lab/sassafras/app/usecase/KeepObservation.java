@@ -1,5 +1,6 @@
 package lab.sassafras.app.usecase;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -16,9 +17,12 @@ import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Doubt;
+import lab.sassafras.experiment.Filling;
+import lab.sassafras.experiment.Following;
 import lab.sassafras.experiment.Line;
 import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Slot;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
 import org.jspecify.annotations.Nullable;
@@ -98,7 +102,12 @@ public class KeepObservation {
                     given.uncertainty(),
                     Optional.ofNullable(given.corrects()),
                     reason);
-            Line line = WayIn.taken(way.filling(entry, at), value, actor);
+            Optional<UUID> followed = followed(entry, at, role, given);
+            if (followed.isPresent()) {
+                return new Answer.Kept<>(followed.get());
+            }
+            Filling filling = way.filling(entry, at);
+            Line line = WayIn.taken(filling, value, actor);
             Optional<String> question = given.sure()
                     ? Optional.empty()
                     : Doubt.about(entry.sheet(), line)
@@ -106,7 +115,11 @@ public class KeepObservation {
             if (question.isPresent()) {
                 return new Answer.Asked<>(question.get());
             }
-            return Answer.of(() -> way.kept(entry, value, line, actor));
+            List<Value> following = following(filling, value, line);
+            return following.isEmpty()
+                    ? Answer.of(() -> way.kept(entry, value, line, actor))
+                    : Answer.of(() -> Objects.requireNonNull(
+                            whole.execute(status -> withWhatFollows(entry, value, line, following, actor))));
         } catch (Refused refused) {
             return new Answer.NotKept<>(refused);
         }
@@ -148,6 +161,44 @@ public class KeepObservation {
             }
             return way.struck(key, standing, why, actor);
         });
+    }
+
+    /** What stands already because it follows from something else, given once more by hand: it is kept once. */
+    private static Optional<UUID> followed(EntrySheet entry, Address at, Role role, Given given) {
+        return entry.sheet()
+                .line(at, role)
+                .filter(line -> given.corrects() == null
+                        && line.text().equals(given.text().strip()))
+                .filter(line -> Following.why(entry.sheet(), line).isPresent())
+                .flatMap(line -> WayIn.standing(entry, at))
+                .map(Observation::id);
+    }
+
+    /** What the value says of other places: kept with it, each under a name that goes with its own. */
+    private List<Value> following(Filling filling, Value value, Line line) {
+        return Following.of(filling.sheet(), line).stream()
+                .map(each -> new Value(
+                        UUID.nameUUIDFromBytes(
+                                (value.key() + " " + each.at() + " " + each.role()).getBytes(StandardCharsets.UTF_8)),
+                        each.at(),
+                        each.role(),
+                        each.text(),
+                        each.unit().map(BenchUnit::symbol).orElse(null),
+                        each.instrument(),
+                        null,
+                        Optional.empty(),
+                        null))
+                .toList();
+    }
+
+    private UUID withWhatFollows(EntrySheet entry, Value value, Line line, List<Value> following, Actor actor) {
+        UUID kept = way.kept(entry, value, line, actor);
+        Filling filling = way.filling(entry, value.at());
+        WayIn.taken(filling, value, actor);
+        for (Value each : following) {
+            way.kept(entry, each, WayIn.taken(filling, each, actor), actor);
+        }
+        return kept;
     }
 
     /** The moment a button was pressed, which may lie back where the page could not send at once. */

@@ -1,6 +1,7 @@
 package lab.sassafras.app.usecase;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.shelf.Calibration;
@@ -11,6 +12,7 @@ import lab.sassafras.app.shelf.OwnSubstances;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 
@@ -73,6 +75,36 @@ public class KeepShelf {
         return Answer.of(
                 () -> calorimeters.rename(thing, Names.checked(name.strip(), "A name", LONGEST_NAME), actor.name()));
     }
+
+    /** Retires a vessel or an instrument, which is then read and not offered any more, or brings it back. */
+    public Answer<Boolean> retire(UUID thing, String outcome, String reason, Actor actor) {
+        return Answer.of(() -> calorimeters.retire(thing, outcome, why(reason), actor.name()));
+    }
+
+    /** Puts a constant on the shelf that is known from elsewhere, such as a label or a year before. */
+    public Answer<Calibration> constant(Vessel vessel, KnownConstant known, Optional<UUID> seen, Actor actor) {
+        return Answer.of(() -> calorimeters.adopt(
+                vessel,
+                Optional.empty(),
+                Measured.independent(known.value(), known.uncertainty()),
+                known.fill(),
+                new Calibration.Adoption(
+                        known.widthGiven() ? "typed" : "typed, ± half a unit of its last figure",
+                        actor.name(),
+                        Names.checked(known.source(), "A source", Reason.LONGEST)),
+                seen));
+    }
+
+    /**
+     * A constant known from elsewhere.
+     *
+     * @param value       (J/°C)
+     * @param uncertainty standard uncertainty (J/°C)
+     * @param widthGiven  whether somebody gave it
+     * @param fill        water it holds for (g)
+     * @param source      where it is from
+     */
+    public record KnownConstant(double value, double uncertainty, boolean widthGiven, double fill, String source) {}
 
     private static String why(String reason) {
         return Names.checked(reason, "A reason", Reason.LONGEST);

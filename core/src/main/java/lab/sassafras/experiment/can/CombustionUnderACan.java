@@ -17,6 +17,7 @@ import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Stoichiometry;
 import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
@@ -84,6 +85,11 @@ public final class CombustionUnderACan extends LedgerExperiment {
     @Override
     public Optional<Span> span() {
         return Optional.of(new Span("water/start", "heated/highest"));
+    }
+
+    @Override
+    public List<VesselKind> takes() {
+        return List.of(VesselKind.METAL_CUP, VesselKind.GLASS_BEAKER);
     }
 
     @Override

@@ -62,11 +62,11 @@ public final class Cycle extends LedgerExperiment {
     protected List<Step> steps() {
         return List.of(
                 Step.of("target/equation"),
+                Step.of("target/run"),
                 Step.of("leg/from"),
                 Step.of("leg/run").when("leg/from", "entry"),
                 Step.of("leg/equation").when("leg/from", "shelf", "typed"),
-                Step.of("leg/heat").when("leg/from", "typed"),
-                Step.of("target/run"));
+                Step.of("leg/heat").when("leg/from", "typed"));
     }
 
     @Override

@@ -62,9 +62,9 @@ public final class HeatOfSolution extends LedgerExperiment {
     protected List<Step> steps() {
         return List.of(
                 Step.of("solute/formula").under(Question.BASIS, ResultBasis.PER_MOLE),
-                Step.of("solute/purity").under(Question.BASIS, ResultBasis.PER_MOLE),
                 Step.of("water/mass"),
                 Step.of("solid/mass").exposing("solute/formula"),
+                Step.of("solute/purity").under(Question.BASIS, ResultBasis.PER_MOLE),
                 Step.of("water/start").settling(3),
                 Step.of("solid/added"),
                 Step.of("solution/final").taking(3),

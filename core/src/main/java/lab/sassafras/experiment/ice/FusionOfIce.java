@@ -41,7 +41,7 @@ public final class FusionOfIce extends LedgerExperiment {
                         Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
                         Slot.temperature("start").orAssumed(0, 0.3),
                         Slot.moment("added"),
-                        Slot.mass("mass").usually(5, 60),
+                        Slot.mass("mass").usually(5, 60).weighedOnto("water/mass"),
                         Slot.mass("left").ifKnown()),
                 Group.perTrial("mixed", Slot.temperature("final").usually(2, 30)));
     }

@@ -51,11 +51,11 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
     @Override
     protected List<Step> steps() {
         return List.of(
-                Step.of("shelf/solid"),
                 Step.of("solid/mass"),
                 Step.of("solid/bath"),
+                Step.of("shelf/solid"),
                 Step.of("liquid/mass"),
-                Step.of("solid/start").soaking(8),
+                Step.of("solid/start").soaking(8).since("solid/bath"),
                 Step.of("liquid/start").settling(2),
                 Step.of("solid/moved"),
                 Step.of("mixed/final").taking(3),

@@ -12,6 +12,7 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.ReagentKind;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
@@ -42,11 +43,11 @@ public final class Neutralization extends LedgerExperiment {
                 Group.once("reaction", Slot.equation("equation"), Slot.choice("strength", "strong", "weak")),
                 Group.once(
                         "acid",
-                        Slot.reagentOf("formula", "reaction/equation"),
+                        Slot.reagentOf("formula", "reaction/equation", ReagentKind.ACID),
                         Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.once(
                         "base",
-                        Slot.reagentOf("formula", "reaction/equation"),
+                        Slot.reagentOf("formula", "reaction/equation", ReagentKind.BASE),
                         Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.perTrial(
                         "first",

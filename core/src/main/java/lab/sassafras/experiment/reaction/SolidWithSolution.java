@@ -12,6 +12,7 @@ import lab.sassafras.experiment.Caveat;
 import lab.sassafras.experiment.Draft;
 import lab.sassafras.experiment.Group;
 import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.ReagentKind;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Span;
 import lab.sassafras.experiment.Step;
@@ -41,11 +42,11 @@ public final class SolidWithSolution extends LedgerExperiment {
                 Group.once("reaction", Slot.equation("equation")),
                 Group.once(
                         "solution",
-                        Slot.reagentOf("reagent", "reaction/equation"),
+                        Slot.reagentOf("reagent", "reaction/equation", ReagentKind.DISSOLVED),
                         Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.once(
                         "solid",
-                        Slot.reagentOf("formula", "reaction/equation"),
+                        Slot.reagentOf("formula", "reaction/equation", ReagentKind.SOLID),
                         Slot.percent("purity").orAssumed(99, 1).ifKnown()),
                 Group.perTrial(
                         "poured",
@@ -65,9 +66,9 @@ public final class SolidWithSolution extends LedgerExperiment {
                 Step.of("solution/reagent"),
                 Step.of("solution/concentration"),
                 Step.of("solid/formula"),
-                Step.of("solid/purity"),
                 Step.of("poured/amount"),
                 Step.of("added/mass").exposing("solid/formula"),
+                Step.of("solid/purity"),
                 Step.of("poured/start").settling(3),
                 Step.of("added/in"),
                 Step.of("mixed/final").taking(6),

@@ -45,7 +45,10 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
                         Slot.choice("bath", "boiling", "ice", "other"),
                         Slot.temperature("start").orAssumed(100, 0.5),
                         Slot.moment("moved"),
-                        Slot.mass("carried").usually(0, 3).ifKnown()),
+                        Slot.mass("carried")
+                                .usually(0, 3)
+                                .weighedOnto("water/mass", "sample/mass")
+                                .ifKnown()),
                 Group.perTrial(
                         "water",
                         Slot.liquid("mass").usually(50, 200),
@@ -57,13 +60,13 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
     protected List<Step> steps() {
         return List.of(
                 Step.aside("sample/name"),
-                Step.of("seen/colour"),
-                Step.of("seen/magnetic"),
-                Step.of("seen/density"),
                 Step.of("sample/mass"),
                 Step.of("sample/bath"),
                 Step.of("water/mass"),
-                Step.of("sample/start").soaking(8),
+                Step.of("seen/colour"),
+                Step.of("seen/magnetic"),
+                Step.of("seen/density"),
+                Step.of("sample/start").soaking(8).since("sample/bath"),
                 Step.of("water/start").settling(2),
                 Step.of("sample/moved"),
                 Step.of("mixed/final").taking(3),

@@ -41,7 +41,7 @@ public final class CondensingSteam extends LedgerExperiment {
                         Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
                         Slot.temperature("start").orAssumed(100, 0.5),
                         Slot.moment("led"),
-                        Slot.mass("mass").usually(2, 15),
+                        Slot.mass("mass").weighedOnto("water/mass").usually(2, 15),
                         Slot.mass("through").ifKnown()),
                 Group.perTrial("mixed", Slot.temperature("final").usually(25, 50)));
     }
