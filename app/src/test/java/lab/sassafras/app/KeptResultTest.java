@@ -96,7 +96,7 @@ class KeptResultTest extends HouseTest {
         periodBook.rename(bench, "Elder");
         EntrySheet renamed = sheets.of(entryBook.find(entry.id()).orElseThrow());
         assertThat(renamed.entry().bench().name()).isEqualTo("Elder");
-        periodBook.settle(period, Map.of("water", "4.18"));
+        periodBook.settle(period, Map.of("water", "4.18"), Map.of(), "", "");
         EntrySheet settled = sheets.of(entryBook.find(entry.id()).orElseThrow());
         assertThat(settled).isNotSameAs(renamed);
         assertThat(settled.conventions().in(Question.WATER).key()).isEqualTo("4.18");

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
@@ -71,9 +73,63 @@ class OneAfternoonTest extends HouseTest {
         String entry = hand.begin("heat-of-solution");
         hand.keep(entry, UUID.randomUUID(), "solute[1]/formula", "stated", "NaCl", "");
         assertThat(hand.post(period + "/conventions", "school-water=4.184").body())
-                .contains("its conventions stand");
+                .as("from then on it is said what would move, and nothing is changed")
+                .contains("None of 0 results moves", "Why they are set anew");
+        assertThat(periodBook
+                        .find(UUID.fromString(period.replace("/periods/", "")))
+                        .orElseThrow()
+                        .schools())
+                .containsEntry("water", "4.18");
         assertThat(hand.get("/periods?like=" + period.replace("/periods/", "")).body())
                 .contains("value=\"conventions\"", "with the same");
+    }
+
+    /** Conventions set anew by a decision: it says how far results move, each keeps both, a departure stays. */
+    @Test
+    void conventionsAreSetAnewByADecisionAndEachResultKeepsBoth() {
+        Entry follows = alone("8-salt.json");
+        Hand hand = new Hand(address(""));
+        String period = "/periods/" + follows.period().id();
+        hand.join(period, "Rowan");
+        String result = "/entries/" + follows.id() + "/result";
+        String before = number(hand.get(result).body());
+        Map<String, String> was =
+                periodBook.find(follows.period().id()).orElseThrow().schools();
+        String others = "school-water=1-cal&"
+                + was.entrySet().stream()
+                        .filter(each -> !each.getKey().equals("water"))
+                        .map(each -> "school-" + each.getKey() + "=" + each.getValue())
+                        .collect(Collectors.joining("&"));
+        // 1 cal/(g·°C) is 4.184: nothing moves; 4.18 moves it by 0.1 %
+        String asked = hand.post(period + "/conventions", others.replace("1-cal", "4.18"))
+                .body();
+        assertThat(asked).containsPattern("1 of 1 result moves, at most by 0\\.\\d+ %");
+        assertThat(number(hand.get(result).body()))
+                .as("nothing is changed by asking")
+                .isEqualTo(before);
+        String sure = "&sure=true&reason=";
+        assertThat(hand.post(period + "/conventions", others.replace("1-cal", "4.18") + sure)
+                        .body())
+                .contains("Say why the conventions are set anew");
+        hand.post(period + "/conventions", others.replace("1-cal", "4.18") + sure + "as+in+the+book");
+        String page = hand.get(result).body();
+        assertThat(page).contains("set anew by Rowan", "“as in the book”", "Before, this was " + before);
+        assertThat(hand.get(period).body()).contains("set anew by Rowan");
+        // a result that departs keeps its own
+        hand.post("/entries/" + follows.id() + "/school", "question=water&school=4.184");
+        String departed = number(hand.get(result).body());
+        hand.post(period + "/conventions", others.replace("1-cal", "iapws") + sure + "once+more");
+        assertThat(number(hand.get(result).body())).isEqualTo(departed);
+    }
+
+    private static String number(String page) {
+        int title = page.indexOf("id=\"result-title\"");
+        String heading = page.substring(title, page.indexOf("</h1>", title));
+        return heading.substring(heading.indexOf('>') + 1)
+                .replaceAll("<[^>]*>", "")
+                .replaceAll("\\s+", " ")
+                .replaceAll(" kJ.*", "")
+                .strip();
     }
 
     @Test

@@ -183,7 +183,7 @@ class ShelfPagesTest extends HouseTest {
         // U(95 %) of a value known with 0.5: 1.96 · 0.5
         assertThat(text(hand.get(page + "?adopted=true").body()))
                 .contains(
-                        "Adopted: entries begun from now on with " + cup.name() + " use 12.4 ± 1.0 J/°C",
+                        "Adopted: entries begun from now on with " + cup.name() + " use 12.40 ± 0.98 J/°C",
                         "label of the cup");
         // without a ±, half a unit of the last figure as a rectangle: 1 ÷ √12; whoever saw no other may not put one
         // over it
@@ -208,7 +208,7 @@ class ShelfPagesTest extends HouseTest {
         String entry = hand.begin("heat-of-solution&vessel=" + cup.id() + "&balance=" + balance.key());
         for (String thing : List.of("/shelf/vessels/" + cup.id(), "/shelf/instruments/" + balance.key())) {
             assertThat(hand.post(thing + "/retired", "outcome=aside&reason=").statusCode())
-                    .isEqualTo(400);
+                    .isEqualTo(422);
             hand.post(thing + "/retired", "outcome=aside&reason=it+leaks");
             assertThat(text(hand.get(thing).body())).contains("Retired by Rowan", "“it leaks”", "Bring it back");
         }

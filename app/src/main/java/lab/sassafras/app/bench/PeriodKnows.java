@@ -78,7 +78,10 @@ class PeriodKnows {
                     .collect(Collectors.toSet());
             return slot.options(here.experiment().words(), at.path(), setting).stream()
                     .map(Slot.Option::value)
-                    .filter(each -> !named.contains(each))
+                    .filter(each -> !named.contains(each)
+                            && Optional.ofNullable(setting.references().get(each))
+                                    .flatMap(Setting.Referenced::process)
+                                    .isPresent())
                     .findFirst()
                     .map(each -> new Value(Role.STATED, each, "", "", "with the next run not named yet"));
         }

@@ -4,7 +4,9 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -17,10 +19,13 @@ import lab.sassafras.app.record.CountedNames;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.app.sheet.UnderOtherConventions;
+import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.SetUpPeriod;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
+import lab.sassafras.convention.School;
 import lab.sassafras.measure.Refused;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -35,18 +40,54 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class PeriodPages {
 
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
+
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
     private final SetUpPeriod settingUp;
     private final WhoIsHere who;
     private final Clock clock;
+    private final UnderOtherConventions others;
 
-    PeriodPages(PeriodBook periodBook, EntryBook entryBook, SetUpPeriod settingUp, WhoIsHere who, Clock clock) {
+    PeriodPages(
+            PeriodBook periodBook,
+            EntryBook entryBook,
+            SetUpPeriod settingUp,
+            WhoIsHere who,
+            Clock clock,
+            UnderOtherConventions others) {
+        this.others = others;
         this.settingUp = settingUp;
         this.periodBook = periodBook;
         this.entryBook = entryBook;
         this.who = who;
         this.clock = clock;
+    }
+
+    /** A convention set anew, in words. */
+    public record Resettled(String question, String was, String is, String when, String who, String reason) {
+
+        private static Resettled of(PeriodBook.Resettled decided, ZoneId zone) {
+            Optional<Question<?>> question = Question.all().stream()
+                    .filter(each -> each.key().equals(decided.question()))
+                    .findFirst();
+            return new Resettled(
+                    question.map(Question::words).orElse(decided.question()),
+                    school(question, decided.was()),
+                    school(question, decided.is()),
+                    WrittenTime.of(decided.decision().madeAt(), zone, DAY),
+                    decided.decision().who(),
+                    decided.decision().reason());
+        }
+
+        private static String school(Optional<Question<?>> question, String key) {
+            return question.stream()
+                    .flatMap(each -> each.schools().stream())
+                    .filter(each -> each.key().equals(key))
+                    .map(School::words)
+                    .findFirst()
+                    .orElse(key);
+        }
     }
 
     @GetMapping("/")
@@ -147,11 +188,33 @@ class PeriodPages {
         return "redirect:/periods/" + id;
     }
 
+    /** Sets the conventions anew; where something was read already, it is said first how far its results move. */
     @PostMapping("/periods/{id}/conventions")
-    String conventions(@PathVariable UUID id, @RequestParam Map<String, String> typed) {
-        NewPeriod form = new NewPeriod(typed);
-        settingUp.settle(find(id), form.schools()).orThrow();
-        return "redirect:/periods/" + id;
+    String conventions(
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> typed,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "false") boolean sure,
+            Optional<Actor> actor,
+            Model model,
+            HttpServletResponse response) {
+        Period period = find(id);
+        Map<String, String> schools = new NewPeriod(typed).schools();
+        boolean asking = periodBook.begun(period) && !sure;
+        Answer<Boolean> settled = asking ? new Answer.Asked<>("") : settingUp.settle(period, schools, reason, actor);
+        if (settled instanceof Answer.Kept) {
+            return "redirect:/periods/" + id;
+        }
+        settled.refusal().ifPresent(why -> {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("settleProblem", PlainWords.of(why));
+        });
+        if (Conventions.unknown(schools).isEmpty()) {
+            model.addAttribute("wanted", Conventions.of(schools));
+            model.addAttribute("moved", others.moved(period, schools));
+        }
+        model.addAttribute("settleReason", reason);
+        return period(period, model, "", null);
     }
 
     @PostMapping("/bench/leave")
@@ -177,6 +240,12 @@ class PeriodPages {
                         .map(Bench::id)
                         .toList());
         model.addAttribute("begun", periodBook.begun(period));
+        model.addAttribute("figures", period.figures());
+        model.addAttribute(
+                "resettled",
+                periodBook.resettled(period).stream()
+                        .map(each -> Resettled.of(each, period.zone()))
+                        .toList());
         model.addAttribute("questions", Question.all());
         model.addAttribute("conventions", conventions);
         model.addAttribute("typed", typed);

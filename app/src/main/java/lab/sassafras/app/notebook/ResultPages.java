@@ -8,11 +8,13 @@ import java.util.UUID;
 import lab.sassafras.account.Finding;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.OriginBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.UnderOtherConventions;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.app.shelf.Calibration;
@@ -46,6 +48,7 @@ class ResultPages {
     private final TakeDecision deciding;
     private final FirstShown firstShown;
     private final Chapters chapters;
+    private final UnderOtherConventions others;
 
     ResultPages(
             OriginBook originBook,
@@ -55,7 +58,9 @@ class ResultPages {
             AdoptConstant adopting,
             TakeDecision deciding,
             FirstShown firstShown,
-            Chapters chapters) {
+            Chapters chapters,
+            UnderOtherConventions others) {
+        this.others = others;
         this.originBook = originBook;
         this.entryBook = entryBook;
         this.sheets = sheets;
@@ -86,6 +91,8 @@ class ResultPages {
         }
         model.addAttribute("chapters", chapters.of(entry, view, opened));
         model.addAttribute("before", firstShown.otherwise(entry).orElse(null));
+        model.addAttribute(
+                "former", others.former(entry).map(each -> said(entry, each)).orElse(null));
         model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
         model.addAttribute(
                 "broughtIn",
@@ -142,6 +149,22 @@ class ResultPages {
                         .map(Calibration::id)
                         .orElse(null));
         return "result";
+    }
+
+    /** What the result was before the conventions of its period were set anew. */
+    private static String said(EntrySheet entry, UnderOtherConventions.Former former) {
+        Decision decision = former.decided().decision();
+        return "The period’s conventions were set anew by " + decision.who() + " on "
+                + WrittenTime.of(decision.madeAt(), entry.entry().period().zone(), DAY) + ": “" + decision.reason()
+                + "”. Before, this was "
+                + former.reduction()
+                        .result()
+                        .map(each -> former.reduction()
+                                .presentation()
+                                .written(each, former.reduction().unit()))
+                        .map(each -> each.value() + " ± " + each.uncertainty() + " " + each.unit())
+                        .orElse("not worked out")
+                + ".";
     }
 
     /** The working of a trial as LaTeX. */

@@ -47,7 +47,12 @@ public class Decision {
         /** A substance of one's own may be chosen or is struck out: outcome {@code aside} or {@code adopted}. */
         SUBSTANCE(ASIDE + "|" + ADOPTED),
         /** A vessel or an instrument is retired, or brought back: outcome {@code aside} or {@code adopted}. */
-        THING(ASIDE + "|" + ADOPTED);
+        THING(ASIDE + "|" + ADOPTED),
+        /**
+         * A convention of a period is set anew after something was read: subject the period and the question, outcome
+         * the school it was and the one it is.
+         */
+        CONVENTION(WORD + ">" + WORD);
 
         private final String outcomes;
 

@@ -20,8 +20,10 @@ public class PeriodBook {
 
     private final EntityManager entities;
     private final Keeping keeping;
+    private final DecisionBook decisions;
 
-    PeriodBook(EntityManager entities, Keeping keeping) {
+    PeriodBook(EntityManager entities, Keeping keeping, DecisionBook decisions) {
+        this.decisions = decisions;
         this.entities = entities;
         this.keeping = keeping;
     }
@@ -94,18 +96,45 @@ public class PeriodBook {
     }
 
     /**
-     * Settles the conventions of a period anew.
+     * Settles the conventions of a period anew. What they were stays in the decisions.
      *
-     * @throws Refused where something was read already
+     * @param changed by question, the school it was and the one it is, as decided; empty while nothing was read
      */
-    public void settle(Period period, Map<String, String> schools) {
-        if (begun(period)) {
-            throw new Refused(
-                    "Something was read in this period already, so its conventions stand. An entry may depart "
-                            + "from them on its result page.");
-        }
+    public void settle(
+            Period period, Map<String, String> schools, Map<String, String> changed, String reason, String who) {
         entities.find(Period.class, period.id()).settle(schools);
+        changed.forEach((question, change) -> decisions.decide(
+                Optional.empty(), Decision.Kind.CONVENTION, period.id() + " " + question, change, reason, who));
+        if (!changed.isEmpty()) {
+            entities.createQuery("select id from Entry where bench.period.id = :period", UUID.class)
+                    .setParameter("period", period.id())
+                    .getResultList()
+                    .forEach(keeping::tell);
+        }
     }
+
+    /** What was decided over the conventions of a period, in order. */
+    @Transactional(readOnly = true)
+    public List<Resettled> resettled(Period period) {
+        String about = period.id() + " ";
+        return decisions.of(Decision.Kind.CONVENTION).all().stream()
+                .filter(each -> each.subject().startsWith(about))
+                .map(each -> new Resettled(
+                        each.subject().substring(about.length()),
+                        each.outcome().substring(0, each.outcome().indexOf('>')),
+                        each.outcome().substring(each.outcome().indexOf('>') + 1),
+                        each))
+                .toList();
+    }
+
+    /**
+     * A convention of a period set anew.
+     *
+     * @param question its key
+     * @param was      key of the school it was
+     * @param is       key of the school it is since
+     */
+    public record Resettled(String question, String was, String is, Decision decision) {}
 
     @Transactional(readOnly = true)
     public List<Bench> benches(Period period) {

@@ -2,14 +2,17 @@ package lab.sassafras.app.usecase;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.Question;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
@@ -75,13 +78,36 @@ public class SetUpPeriod {
         return Answer.of(() -> periodBook.remove(bench));
     }
 
-    /** Settles the conventions of a period anew, while nothing was read in it. */
-    public Answer<Boolean> settle(Period period, Map<String, String> schools) {
+    /**
+     * Settles the conventions of a period anew. Once something was read in it that is a decision, with who takes it and
+     * why; entries that depart from the period's conventions keep their own.
+     */
+    public Answer<Boolean> settle(Period period, Map<String, String> schools, String reason, Optional<Actor> actor) {
         return Answer.of(() -> {
             Conventions.unknown(schools).ifPresent(name -> {
                 throw new Refused("There is no such convention: " + name + ".");
             });
-            periodBook.settle(period, schools);
+            if (!periodBook.begun(period)) {
+                periodBook.settle(period, schools, Map.of(), "", "");
+                return;
+            }
+            String why = Reason.checked(
+                    reason, "Say why the conventions are set anew: it stands beside every result that moves.");
+            Actor who = actor.orElseThrow(
+                    () -> new Refused("Join a bench first, so that it is known who sets the conventions anew."));
+            Conventions was = Conventions.of(period.schools());
+            Conventions is = Conventions.of(schools);
+            Map<String, String> changed = new LinkedHashMap<>();
+            Question.all().stream()
+                    .filter(question ->
+                            !was.in(question).key().equals(is.in(question).key()))
+                    .forEach(question -> changed.put(
+                            question.key(),
+                            was.in(question).key() + ">" + is.in(question).key()));
+            if (changed.isEmpty()) {
+                throw new Refused("These are the conventions in use. Nothing was changed.");
+            }
+            periodBook.settle(period, schools, changed, why, who.name());
         });
     }
 
