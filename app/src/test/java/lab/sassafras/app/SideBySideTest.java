@@ -44,8 +44,12 @@ class SideBySideTest extends HouseTest {
             last = dissolved(hand, ends[i]);
         }
         hand.begin("heat-of-solution");
-        assertThat(hand.get("/notebook?period=" + period.replaceAll(".*/", "")).body())
-                .contains("/beside/heat-of-solution");
+        String notebook =
+                hand.get("/notebook?period=" + period.replaceAll(".*/", "")).body();
+        assertThat(notebook).contains("/beside/heat-of-solution");
+        // what needs a look is named there: Rowan's number lies apart, and far from its reference
+        assertThat(words(notebook)).containsPattern("Rowan[^<]*finished ?outlier ?deviation");
+        assertThat(notebook.split(">outlier<")).hasSize(2);
         String page = hand.get(path).body();
         assertThat(words(page))
                 .containsPattern("NH4Cl ?\\(s\\) → NH4Cl ?\\(aq\\)")

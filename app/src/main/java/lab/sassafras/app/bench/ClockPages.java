@@ -6,11 +6,15 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lab.sassafras.app.chart.SmallCurve;
 import lab.sassafras.app.door.NotFound;
 import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.ClassPaces;
@@ -23,11 +27,13 @@ import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.AppendReadings;
 import lab.sassafras.app.usecase.TakeFromClock;
 import lab.sassafras.convention.Question;
+import lab.sassafras.curve.Leaping;
 import lab.sassafras.curve.Stated;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Pace;
 import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.experiment.Words;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -124,6 +130,29 @@ class ClockPages {
     public record Problem(String form, String why, String text, String at) {
 
         static final Problem NONE = new Problem("", "", "", "");
+    }
+
+    /**
+     * A reading that leaps out from the others, to be asked about.
+     *
+     * @param time    when it was read, as written
+     * @param seconds the same (s)
+     * @param text    as it was typed
+     */
+    public record Leap(String time, double seconds, String text) {
+
+        private static Optional<Leap> of(
+                ClockReadings readings, Decisions decisions, Optional<Double> mixing, Figures figures) {
+            Set<Double> sure = decisions.readingsSure(readings.id()).keySet().stream()
+                    .map(Decisions::second)
+                    .collect(Collectors.toSet());
+            return Leaping.last(
+                            readings.counting(), mixing.map(OptionalDouble::of).orElse(OptionalDouble.empty()), sure)
+                    .flatMap(leaps -> readings.lines().stream()
+                            .filter(line -> line.counts() && line.seconds() == leaps.seconds())
+                            .findFirst())
+                    .map(line -> new Leap(line.time(), line.seconds(), line.text(figures)));
+        }
     }
 
     @GetMapping("/entries/{id}/clock")
@@ -297,6 +326,14 @@ class ClockPages {
                         .orElse(null));
         model.addAttribute(
                 "small", SmallCurve.of(readings.map(ClockReadings::counting).orElse(List.of())));
+        model.addAttribute(
+                "leap",
+                readings.flatMap(each -> Leap.of(
+                                each,
+                                entry.decisions(),
+                                Clocks.use(entry, trial).map(TraceUse::mixing),
+                                entry.entry().period().figures()))
+                        .orElse(null));
         model.addAttribute("waiting", waits.waiting(entry, trial, Optional.empty()));
         model.addAttribute(
                 "plan",

@@ -1,6 +1,7 @@
 package lab.sassafras.app.notebook;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -22,6 +23,7 @@ import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.Stamps;
+import lab.sassafras.app.sheet.BesideLine;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -54,8 +56,16 @@ class NotebookPages {
     private final EntrySheets sheets;
 
     private final Stamps stamps;
+    private final Clock clock;
 
-    NotebookPages(PeriodBook periodBook, EntryBook entryBook, StandingLines lines, EntrySheets sheets, Stamps stamps) {
+    NotebookPages(
+            PeriodBook periodBook,
+            EntryBook entryBook,
+            StandingLines lines,
+            EntrySheets sheets,
+            Stamps stamps,
+            Clock clock) {
+        this.clock = clock;
         this.stamps = stamps;
         this.periodBook = periodBook;
         this.entryBook = entryBook;
@@ -70,7 +80,7 @@ class NotebookPages {
             String begun,
             String bench,
             String result,
-            int findings,
+            List<String> look,
             boolean waiting,
             String off,
             boolean farOff,
@@ -188,12 +198,16 @@ class NotebookPages {
         List<Entry> entries = entryBook.of(period);
         Map<UUID, StandingLine> standing = lines.of(entries, period, A_MOMENT).stream()
                 .collect(Collectors.toMap(StandingLine::entry, Function.identity()));
+        List<BesideLine> beside = lines.beside(entries, period, Duration.ZERO).values().stream()
+                .flatMap(Optional::stream)
+                .toList();
+        ToLookAt look = new ToLookAt(beside, clock.instant(), period.zone(), period.figures());
         return entries.stream()
-                .map(entry -> page(entry, Objects.requireNonNull(standing.get(entry.id())), period))
+                .map(entry -> page(entry, Objects.requireNonNull(standing.get(entry.id())), period, look))
                 .toList();
     }
 
-    private static Page page(Entry entry, StandingLine line, Period period) {
+    private static Page page(Entry entry, StandingLine line, Period period, ToLookAt look) {
         String result = line.result().map(Object::toString).orElse(line.waiting() ? "…" : "not finished");
         return new Page(
                 EntryLine.of(entry, period.zone()),
@@ -204,7 +218,7 @@ class NotebookPages {
                         entry.createdAt().atZone(period.zone()).toLocalDate().equals(period.heldOn()) ? HOUR : DAY),
                 entry.bench().name(),
                 result,
-                line.questions(),
+                look.of(line),
                 line.waiting(),
                 line.off().map(off -> period.figures().signed(off, 1)).orElse(""),
                 line.off().filter(off -> Math.abs(off) > 1).isPresent(),

@@ -19,6 +19,7 @@ import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
+import lab.sassafras.curve.Recommendation;
 import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Working;
@@ -337,6 +338,37 @@ public final class ResultView {
                         reduction.conventions().in(question),
                         entry.decisions().schools().containsKey(question.key())))
                 .toList();
+    }
+
+    /**
+     * What fits the curve of the trial shown, where another method is in use.
+     *
+     * @param school key of the method
+     * @param words  the method
+     * @param value  what the result would be by it; empty where it has none
+     * @param reason why, in a sentence
+     */
+    public record Fitting(String school, String words, String value, String reason) {}
+
+    /** What fits the curve of the trial shown; empty where it is in use, or nothing is read from a curve. */
+    public Optional<Fitting> fitting() {
+        return entry.sheet()
+                .baselines(shownTrial)
+                .map(each -> Recommendation.of(each, figures))
+                .flatMap(fits -> Question.CHANGE.schools().stream()
+                        .filter(each -> each.way().equals(Optional.of(fits.way())))
+                        .filter(each -> !each.equals(reduction.conventions().in(Question.CHANGE)))
+                        .findFirst()
+                        .map(each -> new Fitting(each.key(), each.words(), valueBy(each), fits.reason())));
+    }
+
+    private String valueBy(School school) {
+        return reduction.alternatives().stream()
+                .filter(each -> each.alternative().school().equals(school))
+                .flatMap(each -> each.estimate().map(value -> presentation.written(value, each.unit())).stream())
+                .map(Written::value)
+                .findFirst()
+                .orElse("");
     }
 
     /** The numbers other conventions give, from the nearest to nothing to the largest; empty where none differs. */

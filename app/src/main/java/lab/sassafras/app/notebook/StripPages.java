@@ -267,6 +267,7 @@ class StripPages {
             @RequestParam(defaultValue = "") String time,
             @RequestParam String outcome,
             @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String back,
             Actor actor) {
         EntrySheet entry = entry(id, trial);
         ClockReadings readings = readings(entry, trial);
@@ -274,7 +275,7 @@ class StripPages {
                 .filter(each -> readings.at(each).isPresent())
                 .orElseThrow(() -> new NotFound("There is no reading at that moment."));
         deciding.reading(entry, readings.id(), at, outcome, reason, actor).orThrow();
-        return "redirect:/entries/" + id + "/strip?trial=" + trial;
+        return "redirect:/entries/" + id + (back.equals("clock") ? "/clock?trial=" : "/strip?trial=") + trial;
     }
 
     private EntrySheet entry(UUID id, int trial) {

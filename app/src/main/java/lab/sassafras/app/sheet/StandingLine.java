@@ -1,11 +1,13 @@
 package lab.sassafras.app.sheet;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Observation;
 import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.presentation.Presentation.Written;
@@ -21,6 +23,8 @@ import lab.sassafras.verdict.Verdict;
  * @param off       how far the result lies from its reference, in what both intervals allow; empty without one
  * @param state     how far it has come
  * @param aside     why it was set aside and by whom; empty where it was not
+ * @param last      when something was kept of it last
+ * @param lacks     what must be filled next; empty where nothing must
  */
 public record StandingLine(
         UUID entry,
@@ -29,7 +33,9 @@ public record StandingLine(
         boolean waiting,
         Optional<Double> off,
         State state,
-        String aside) {
+        String aside,
+        Optional<Instant> last,
+        String lacks) {
 
     /** How far an entry has come. */
     public enum State {
@@ -92,15 +98,26 @@ public record StandingLine(
                 sheet.decisions()
                         .setAside()
                         .map(each -> "“" + each.reason() + "”, " + each.who())
+                        .orElse(""),
+                sheet.observations().last().map(Observation::madeAt),
+                IntStream.rangeClosed(1, sheet.sheet().trials())
+                        .mapToObj(trial -> sheet.sheet().asks(trial))
+                        .flatMap(List::stream)
+                        .filter(ask -> !sheet.sheet().done(ask) && !optional(sheet, ask))
+                        .findFirst()
+                        .map(ask ->
+                                sheet.experiment().words().label(ask.address().path()))
                         .orElse(""));
     }
 
     /** An entry that a fault of ours kept from being worked: it stays in the list, to be looked at. */
     static StandingLine notWorked(Entry entry) {
-        return new StandingLine(entry.id(), Optional.empty(), 1, false, Optional.empty(), State.UNDER_WAY, "");
+        return new StandingLine(
+                entry.id(), Optional.empty(), 1, false, Optional.empty(), State.UNDER_WAY, "", Optional.empty(), "");
     }
 
     static StandingLine waiting(Entry entry) {
-        return new StandingLine(entry.id(), Optional.empty(), 0, true, Optional.empty(), State.UNDER_WAY, "");
+        return new StandingLine(
+                entry.id(), Optional.empty(), 0, true, Optional.empty(), State.UNDER_WAY, "", Optional.empty(), "");
     }
 }
