@@ -195,6 +195,22 @@ document.addEventListener('input', (event) => {
   });
 });
 
+/* Rows of times and temperatures: Enter goes on cell by cell, and opens another row at the end. */
+document.addEventListener('keydown', (event) => {
+  const form = event.target.closest('form.data-rows');
+  if (!form || event.key !== 'Enter' || event.target.tagName !== 'INPUT') { return; }
+  event.preventDefault();
+  const cells = [...form.querySelectorAll('tbody input')];
+  const at = cells.indexOf(event.target);
+  if (at === cells.length - 1) {
+    const row = event.target.closest('tr');
+    const more = row.cloneNode(true);
+    more.querySelectorAll('input').forEach((each) => { each.value = ''; each.setAttribute('aria-label', `${each.name}, row ${row.rowIndex + 1}`); });
+    row.after(more);
+  }
+  form.querySelectorAll('tbody input')[at + 1].focus();
+});
+
 /* A value proposed is selected, so that typing takes its place. */
 document.addEventListener('focusin', (event) => {
   if (event.target.matches('.huge-input, .assumed input')) { event.target.select(); }

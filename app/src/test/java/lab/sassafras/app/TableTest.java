@@ -283,4 +283,60 @@ class TableTest extends HouseTest {
                 query.append("way=").append(path).append(':').append(role).append('&'));
         return query.toString();
     }
+
+    /** Copied from paper: what safety asks to be ticked off was ticked off there; nothing is locked, and the result says so. */
+    @Test
+    void aRunCopiedFromPaperIsNotLockedAndItsResultSaysSo() {
+        ObjectNode run = (ObjectNode) JSON.readTree(example("bomb-combustion"));
+        Entry entry = emptied(run);
+        Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Hazel");
+        String table = "/entries/" + entry.id() + "/table";
+        assertThat(hand.get(table).body()).contains("first tick off");
+        assertThat(hand.post(table + "/paper", "reason=").body()).contains("Say whose paper it is");
+        hand.post(table + "/paper", "reason=Hazel+s+book%2C+page+12");
+        assertThat(hand.get(table).body()).doesNotContain("first tick off").contains("The ticks");
+        for (JsonNode each : run.get("observations")) {
+            if (!each.get("at").asString().startsWith("check")) {
+                hand.keep(
+                        "/entries/" + entry.id(),
+                        UUID.randomUUID(),
+                        each.get("at").asString(),
+                        each.get("role").asString(),
+                        each.get("text").asString(),
+                        each.path("unit").asString(""));
+            }
+        }
+        String result = hand.get("/entries/" + entry.id() + "/result").body();
+        assertThat(result).contains("Copied from paper (Hazel: “Hazel s book, page 12”)", "was not ticked off here");
+        // the decision goes with its file
+        ObjectNode file = (ObjectNode)
+                JSON.readTree(hand.get("/entries/" + entry.id() + "/run.json").body());
+        assertThat(file.get("minor").asInt()).isEqualTo(4);
+        Entry again = alone(file.toString().getBytes(UTF_8), "copied.json");
+        assertThat(hand.get("/entries/" + again.id() + "/result").body()).contains("Copied from paper (Hazel");
+    }
+
+    /** The readings of a curve on paper are a table of their own: looked at, and kept as a file would be. */
+    @Tag("browser")
+    @Test
+    void timesAndTemperaturesAreTypedIntoATableOfTheirOwn() {
+        Entry entry = salt();
+        try (BenchBrowser browser = browser()) {
+            browser.join(entry.period().id(), entry.bench().name())
+                    .open("/entries/" + entry.id() + "/clock/file?trial=2");
+            browser.page().click("summary:has-text('Type them from paper')");
+            browser.page().focus(".data-rows tbody input");
+            for (int i = 0; i < 14; i++) {
+                browser.type(i / 2 + (i % 2 == 0 ? ":00" : ":30"))
+                        .enter()
+                        .type(i < 6 ? "21.8" : "18." + (i % 10))
+                        .enter();
+            }
+            assertThat(browser.page().locator(".data-rows tbody tr").count()).isGreaterThanOrEqualTo(14);
+            browser.page().click("text=Look at them");
+            assertThat(browser.text("main")).contains("14 readings");
+            browser.page().click("text=Keep these readings");
+            browser.page().waitForURL("**/strip?trial=2");
+        }
+    }
 }

@@ -74,6 +74,8 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/periods/{id}/benches/{bench}", Bringer.AROUND),
             Map.entry("/periods/{id}/conventions", Bringer.AROUND),
             Map.entry("/periods/{id}/join", Bringer.AROUND),
+            Map.entry("/entries/{id}/table/paper", Bringer.AROUND),
+            Map.entry("/entries/{id}/clock/file/typed", Bringer.AROUND),
             Map.entry("/shelf/calibrations/{id}", Bringer.AROUND),
             Map.entry("/shelf/instruments", Bringer.AROUND),
             Map.entry("/shelf/own", Bringer.AROUND),

@@ -23,6 +23,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.KeepObservation;
+import lab.sassafras.app.usecase.TakeDecision;
 import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Cardinality;
 import lab.sassafras.experiment.Group;
@@ -55,8 +56,11 @@ class TablePages {
     private final EntrySheets sheets;
     private final KeepObservation keeping;
     private final PeriodKnows known;
+    private final TakeDecision deciding;
 
-    TablePages(RunScreen screens, EntrySheets sheets, KeepObservation keeping, PeriodKnows known) {
+    TablePages(
+            RunScreen screens, EntrySheets sheets, KeepObservation keeping, PeriodKnows known, TakeDecision deciding) {
+        this.deciding = deciding;
         this.known = known;
         this.screens = screens;
         this.sheets = sheets;
@@ -123,6 +127,23 @@ class TablePages {
         TableScreen screen = screen(entry, ways(way), Map.of());
         model.addAttribute("pasted", PastedTable.read(text, from, screen.rows()));
         return page(entry, ways(way), Map.of(), model);
+    }
+
+    /** The run is copied from paper: what its safety asks to be ticked off was ticked off there. */
+    @PostMapping("/entries/{id}/table/paper")
+    String paper(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String reason,
+            Actor actor,
+            HttpServletResponse response,
+            Model model) {
+        Answer<Boolean> decided = deciding.copiedFromPaper(screens.entry(id), reason, actor);
+        if (decided.refusal().isPresent()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("paperProblem", PlainWords.of(decided.refusal().get()));
+            return page(screens.entry(id), Map.of(), Map.of(), model);
+        }
+        return "redirect:/entries/" + id + "/table";
     }
 
     private static Map<Place, String> cells(MultiValueMap<String, String> form) {
@@ -242,6 +263,8 @@ class TablePages {
                                         .filter(group -> group.cardinality() == Cardinality.PER_PART)
                                         .map(Group::key))
                         .toList());
+        model.addAttribute("paper", entry.decisions().copiedFromPaper().orElse(null));
+        model.addAttribute("ticks", !entry.experiment().tickedBefore().isEmpty());
         model.addAttribute("key", UUID.randomUUID());
         model.addAttribute("leftOver", outcomes.size());
         return "table";

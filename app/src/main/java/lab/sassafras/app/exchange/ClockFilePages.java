@@ -59,6 +59,10 @@ class ClockFilePages {
     private final AppendReadings appending;
     private final Instruments instruments;
     private final HouseSettings settings;
+    /** Rows of times and temperatures that may be typed, and that are there to begin with. */
+    private static final int MOST_TYPED = 1000;
+
+    private static final int ROWS_TO_TYPE = 12;
     /** Files shown and not kept yet, for as long as somebody may take to look. */
     private final Cache<UUID, Waiting> waiting = Caffeine.newBuilder()
             .maximumSize(MOST_WAITING)
@@ -158,6 +162,45 @@ class ClockFilePages {
             model.addAttribute("problem", (upload.name().isEmpty() ? "" : upload.name() + ": ") + refused.getMessage());
             return page(entry, trial, model);
         }
+    }
+
+    /** Times and temperatures typed from paper, a row for each: looked at as if they were a file. */
+    @PostMapping("/entries/{id}/clock/file/typed")
+    String typed(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "1") int trial,
+            @RequestParam(defaultValue = "") List<String> time,
+            @RequestParam(defaultValue = "") List<String> temperature,
+            Actor actor,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = entry(id, trial);
+        StringBuilder lines = new StringBuilder();
+        for (int i = 0; i < Math.min(MOST_TYPED, Math.min(time.size(), temperature.size())); i++) {
+            if (!time.get(i).isBlank() || !temperature.get(i).isBlank()) {
+                lines.append(cell(time.get(i)))
+                        .append('\t')
+                        .append(cell(temperature.get(i)))
+                        .append('\n');
+            }
+        }
+        try {
+            Waiting file = new Waiting("typed", "time\ttemperature\n" + lines);
+            ClockFile.Layout layout = ClockFile.guess(file.text());
+            UUID pending = UUID.randomUUID();
+            waiting.put(pending, file);
+            return shown(entry, trial, pending, file, layout, model);
+        } catch (Refused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("typedProblem", refused.getMessage());
+            model.addAttribute("typedTimes", time);
+            model.addAttribute("typedTemperatures", temperature);
+            return page(entry, trial, model);
+        }
+    }
+
+    private static String cell(String typed) {
+        return typed.strip().replaceAll("\\s+", " ");
     }
 
     /** Looks at a waiting file again as it is said to be laid out, or keeps it so. */
@@ -302,6 +345,11 @@ class ClockFilePages {
         model.addAttribute("entry", entry.entry());
         model.addAttribute("title", entry.experiment().words().title());
         model.addAttribute("trial", trial);
+        model.addAttribute(
+                "rowsToType",
+                model.getAttribute("typedTimes") instanceof List<?> typed
+                        ? Math.max(ROWS_TO_TYPE, Math.min(typed.size(), MOST_TYPED))
+                        : ROWS_TO_TYPE);
         return "clockfile";
     }
 }

@@ -110,14 +110,26 @@ public final class ResultView {
         return findingsOnce.get();
     }
 
+    /** Where a run was copied, the ticks its safety asks for were not made here, and that is said. */
+    private Stream<Finding> copied() {
+        return entry.decisions().copiedFromPaper().stream()
+                .filter(any -> !entry.experiment().tickedBefore().isEmpty())
+                .map(each -> Finding.note(
+                        "run.copied",
+                        "Copied from paper (" + each.who() + ": “" + each.reason()
+                                + "”). What must be ticked off before it can hurt was not ticked off here."));
+    }
+
     private List<Finding> workFindings() {
         List<String> others = reduction.samples().stream()
                 .filter(each -> !each.name().equals(sample.name()))
                 .map(Sample::prefix)
                 .toList();
-        return reduction.findings().stream()
-                .filter(each ->
-                        reduction.samples().size() < 2 || others.stream().noneMatch(each.message()::startsWith))
+        return Stream.concat(
+                        copied(),
+                        reduction.findings().stream()
+                                .filter(each -> reduction.samples().size() < 2
+                                        || others.stream().noneMatch(each.message()::startsWith)))
                 .toList();
     }
 

@@ -18,6 +18,7 @@ public class Decision {
     public static final String IN = "in";
     public static final String ASIDE = "aside";
     public static final String ADOPTED = "adopted";
+    public static final String COPIED = "copied";
     private static final String WORD = "[a-z0-9.-]{1,40}";
     private static final String IDENTITY = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
 
@@ -48,6 +49,8 @@ public class Decision {
         SUBSTANCE(ASIDE + "|" + ADOPTED),
         /** A vessel or an instrument is retired, or brought back: outcome {@code aside} or {@code adopted}. */
         THING(ASIDE + "|" + ADOPTED),
+        /** An entry is copied from paper, and what was ticked off was ticked off there: outcome {@code copied}. */
+        PAPER(COPIED),
         /**
          * A convention of a period is set anew after something was read: subject the period and the question, outcome
          * the school it was and the one it is.

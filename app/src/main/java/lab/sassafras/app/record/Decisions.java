@@ -50,6 +50,11 @@ public record Decisions(List<Decision> all) {
         return last(Decision.Kind.ENTRY, ENTRY).filter(each -> each.outcome().equals(Decision.OUT));
     }
 
+    /** The decision that the entry is copied from paper, if one was taken. */
+    public Optional<Decision> copiedFromPaper() {
+        return last(Decision.Kind.PAPER, ENTRY);
+    }
+
     /** Trials decided against. */
     public Set<Integer> leftOut() {
         Set<Integer> out = new TreeSet<>();

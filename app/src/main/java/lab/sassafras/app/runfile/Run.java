@@ -41,6 +41,7 @@ import lab.sassafras.measure.Instrument;
  * @param newer        the later minor version it was written by, whose additions were not read; empty where there is
  *                     none
  * @param combination  what makes the result of the trials; empty for what the experiment usually does
+ * @param paper        that it was copied from paper, and by whom; empty where it was not
  */
 public record Run(
         Experiment experiment,
@@ -60,6 +61,7 @@ public record Run(
         List<Decided> decisions,
         Map<String, Run> references,
         String combination,
+        Optional<RunFile.PaperPart> paper,
         Map<String, Clocked> traces,
         String newer) {
 

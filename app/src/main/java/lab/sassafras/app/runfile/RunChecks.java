@@ -84,6 +84,8 @@ final class RunChecks {
                 decisions(),
                 references,
                 combination(experiment),
+                Optional.ofNullable(file.paper())
+                        .map(each -> new RunFile.PaperPart(each.reason(), name("paper.who", each.who(), NAME))),
                 traces(),
                 newer());
     }

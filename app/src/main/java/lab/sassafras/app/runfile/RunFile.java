@@ -23,6 +23,7 @@ public record RunFile(
         String begun,
         @Nullable Map<String, String> conventions,
         @Nullable String combination,
+        @Nullable PaperPart paper,
         List<InstrumentPart> instruments,
         @Nullable CalorimeterPart calorimeter,
         @Nullable Map<String, CalorimeterPart> calorimeters,
@@ -36,7 +37,7 @@ public record RunFile(
 
     public static final String FORMAT = "sassafras-run";
     public static final int VERSION = 2;
-    public static final int MINOR = 3;
+    public static final int MINOR = 4;
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record PeriodPart(
@@ -109,6 +110,9 @@ public record RunFile(
             @Nullable List<AsidePart> setAside,
             @Nullable List<AsidePart> counted,
             @Nullable String readFor) {}
+
+    /** That the run was copied from paper. */
+    public record PaperPart(String reason, String who) {}
 
     /** A reading set aside. */
     public record AsidePart(double seconds, String reason, String who) {}

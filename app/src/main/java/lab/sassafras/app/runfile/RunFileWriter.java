@@ -88,7 +88,9 @@ public class RunFileWriter {
         return new RunFile(
                 RunFile.FORMAT,
                 RunFile.VERSION,
-                minor(clocked, observations, used, calorimeter, calorimeters.values()),
+                entry.decisions().copiedFromPaper().isPresent()
+                        ? RunFile.MINOR
+                        : minor(clocked, observations, used, calorimeter, calorimeters.values()),
                 entry.experiment().key(),
                 entry.entry().method(),
                 entry.entry().shelfVersion(),
@@ -97,6 +99,10 @@ public class RunFileWriter {
                 entry.entry().createdAt().toString(),
                 new TreeMap<>(entry.decisions().schools()),
                 combination.isEmpty() ? null : combination,
+                entry.decisions()
+                        .copiedFromPaper()
+                        .map(each -> new RunFile.PaperPart(each.reason(), each.who()))
+                        .orElse(null),
                 used,
                 calorimeter,
                 orAbsent(calorimeters),
@@ -124,7 +130,7 @@ public class RunFileWriter {
                         .anyMatch(each -> each.of() != null);
         boolean trend = traces.values().stream().anyMatch(each -> each.readFor() != null || each.counted() != null)
                 || observations.stream().anyMatch(each -> each.role().equals(Role.TREND.key()));
-        return gain ? RunFile.MINOR : trend ? 2 : traces.isEmpty() ? 0 : 1;
+        return gain ? 3 : trend ? 2 : traces.isEmpty() ? 0 : 1;
     }
 
     private RunFile.TracePart trace(UUID id, EntrySheet entry, Names names) {

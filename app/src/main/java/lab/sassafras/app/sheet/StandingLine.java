@@ -69,7 +69,13 @@ public record StandingLine(
                 : State.UNDER_WAY;
     }
 
+    /** What need not be filled: what is optional, and ticks made on paper. */
     private static boolean optional(EntrySheet sheet, Sheet.Ask ask) {
+        if (sheet.decisions().copiedFromPaper().isPresent()
+                && sheet.experiment().tickedBefore().values().stream()
+                        .anyMatch(paths -> paths.contains(ask.address().path()))) {
+            return true;
+        }
         return sheet.experiment()
                 .slot(ask.address().path())
                 .filter(Slot::optional)

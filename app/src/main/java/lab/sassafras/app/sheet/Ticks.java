@@ -21,8 +21,11 @@ public final class Ticks {
      */
     public record Open(String words, String query) {}
 
-    /** What is still open before a step. */
+    /** What is still open before a step; nothing where the run is copied from paper and was ticked off there. */
     public static List<Open> open(EntrySheet entry, Address step) {
+        if (entry.decisions().copiedFromPaper().isPresent()) {
+            return List.of();
+        }
         return entry.sheet().unticked(step).stream()
                 .map(each -> new Open(
                         entry.experiment().words().label(each.path()),

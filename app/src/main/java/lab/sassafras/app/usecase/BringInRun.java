@@ -158,6 +158,9 @@ public class BringInRun {
                     run.bench(),
                     from);
         }
+        run.paper()
+                .ifPresent(each -> decide(
+                        entry, Decision.Kind.PAPER, Decisions.ENTRY, Decision.COPIED, each.reason(), each.who(), from));
         run.decisions()
                 .forEach(each -> decide(
                         entry,

@@ -37,6 +37,17 @@ public class TakeDecision {
         return about(entry, Decision.Kind.ENTRY, Decisions.ENTRY, outcome, reason, "the entry", actor);
     }
 
+    /** Says that an entry is copied from paper: what must be ticked off was ticked off there, and not here. */
+    public Answer<Boolean> copiedFromPaper(EntrySheet entry, String reason, Actor actor) {
+        return Answer.of(() -> decide(
+                entry,
+                Decision.Kind.PAPER,
+                Decisions.ENTRY,
+                Decision.COPIED,
+                Reason.checked(reason, "Say whose paper it is and where it is kept." + NOTHING),
+                actor));
+    }
+
     /** Sets one reading on a clock aside, or counts it again. */
     public Answer<Boolean> reading(
             EntrySheet entry, UUID trace, double seconds, String outcome, String reason, Actor actor) {
