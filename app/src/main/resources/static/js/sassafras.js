@@ -671,7 +671,7 @@ document.addEventListener('alpine:init', () => {
     put(text) {
       const box = document.createElement('textarea');
       box.value = text;
-      box.className = 'hidden-label';
+      box.className = 'is-sr-only';
       document.body.append(box);
       box.select();
       this.said = document.execCommand('copy') ? 'copied' : 'select the text and copy it by hand';

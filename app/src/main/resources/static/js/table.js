@@ -158,7 +158,9 @@ document.addEventListener('DOMContentLoaded', () => {
   });
   form.addEventListener('paste', table.paste);
   form.addEventListener('submit', (event) => event.preventDefault());
-  table.fields().filter((each) => each.name === 'text' && each.value !== '' && !each.closest('td').dataset.known).forEach((each) => { each.closest('td').dataset.sent = each.value; });
+  table.fields()
+    .filter((each) => each.name === 'text' && each.value !== '' && !each.closest('td').dataset.known)
+    .forEach((each) => { each.closest('td').dataset.sent = each.value; });
   const pasted = document.getElementById('record-pasted');
   const first = table.fields()[0];
   if (pasted) { pasted.focus(); } else if (first) { first.focus(); }

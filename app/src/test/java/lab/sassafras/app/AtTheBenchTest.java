@@ -157,7 +157,7 @@ class AtTheBenchTest extends HouseTest {
             assertThat(browser.page()
                             .evaluate(
                                     "() => [...document.querySelectorAll('main a, main button, main select, main input')]"
-                                            + ".filter(each => each.getClientRects().length && !each.matches('.hidden-label, [type=hidden]'))"
+                                            + ".filter(each => each.getClientRects().length && !each.matches('.is-sr-only, [type=hidden]'))"
                                             + ".filter(each => each.getBoundingClientRect().height < 43.5)"
                                             + ".map(each => each.outerHTML.slice(0, 90))"))
                     .isEqualTo(List.of());

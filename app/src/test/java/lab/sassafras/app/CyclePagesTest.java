@@ -85,7 +85,7 @@ class CyclePagesTest extends HouseTest {
                 .containsPattern("cancels: NaOH ?\\(aq\\)")
                 .containsPattern(
                         "overall reaction ?NaOH ?\\(s\\) \\+ ?HCl ?\\(aq\\) → NaCl ?\\(aq\\) \\+ ?H2O ?\\(l\\) ?−100\\.\\d");
-        assertThat(result).containsPattern("<s><span class=\"hidden-label\">cancels");
+        assertThat(result).containsPattern("<s><span class=\"is-sr-only\">cancels");
         assertThat(words).contains("the reference for the reaction, from formation enthalpies");
         // the run file carries the runs it rests on, and says the same elsewhere
         String file = hand.get(cycle + "/run.json").body();

@@ -35,7 +35,7 @@ class DecisionsTest extends HouseTest {
             browser.page().click("text=Exclude trial 3");
             browser.page().fill("#why-3", "splashed while pouring");
             browser.page().click("form:has(#why-3) button");
-            browser.page().waitForSelector(".tabs-line .leftout");
+            browser.page().waitForSelector(".tabs .leftout");
             assertThat(browser.text("h1.result")).startsWith("8.9 ±");
             browser.page().click("text=Include trial 3 again");
             assertThat(browser.text("details:has(#why-3)")).contains("splashed while pouring");
@@ -94,7 +94,7 @@ class DecisionsTest extends HouseTest {
             browser.page().waitForSelector("text=this entry only");
             assertThat(browser.text("h1.result")).isNotEqualTo(before);
             assertThat(browser.text("#working")).contains("(25.4 − 100) °C");
-            assertThat(browser.text(".tables:has-text('start of the solid')")).contains("bath as read");
+            assertThat(browser.text(".table:has-text('start of the solid')")).contains("bath as read");
         }
     }
 

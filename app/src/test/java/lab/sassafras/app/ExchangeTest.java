@@ -113,7 +113,7 @@ class ExchangeTest extends HouseTest {
             assertThat(browser.text(".page.left"))
                     .contains("Brought in by somebody at no bench", "from 2-grey-slug.json");
             assertThat(browser.text(".sheet")).contains("71.46");
-            browser.page().click(".tabs-line a:has-text('trial 2')");
+            browser.page().click(".tabs a:has-text('trial 2')");
             assertThat(browser.text(".row s")).isEqualTo("26.3");
             String id = browser.page().url().replaceAll(".*/entries/([^/]+)/.*", "$1");
             String csv = get("/entries/" + id + "/observations.csv").body();
@@ -206,11 +206,11 @@ class ExchangeTest extends HouseTest {
         String later = file.replaceFirst("\"minor\" : 0,", "\"minor\" : 7, \"weather\" : \"fair\",");
         assertThat(reduce(later).statusCode()).isEqualTo(200);
         assertThat(reduce(later.replaceFirst("\"minor\" : 7", "\"minor\" : 0")).body())
-                .contains("weather is not a field of a run file, version 2.3");
+                .contains("weather is not a field of a run file, version 2.4");
         Entry taken = imports.take(later.getBytes(java.nio.charset.StandardCharsets.UTF_8), "later.json", A_TEST)
                 .orThrow();
         assertThat(get("/entries/" + taken.id() + "/result?open=all").body())
-                .contains("later.json (format 2.7, of which this version reads 2.3; what it adds was not kept)");
+                .contains("later.json (format 2.7, of which this version reads 2.4; what it adds was not kept)");
     }
 
     /**

@@ -20,7 +20,7 @@ class MainPathTest extends HouseTest {
             begin(browser, 0);
             browser.expectAsked("What stands in the calorimeter").answer("1");
             browser.expectAsked("Weigh the cold water")
-                    .tabTo(".tabs-line a:not([aria-current])")
+                    .tabTo(".tabs a:not([aria-current])")
                     .enter();
             browser.page().waitForURL("**way=tare");
             browser.expectAsked("first without it")

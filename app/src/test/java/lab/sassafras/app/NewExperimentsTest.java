@@ -166,9 +166,9 @@ class NewExperimentsTest extends HouseTest {
         Entry salt = imported("15-saltpetre.json");
         try (BenchBrowser browser = browser()) {
             browser.open("/entries/" + metals.id() + "/result?open=all");
-            assertThat(browser.text(".page.right .tables >> nth=0"))
+            assertThat(browser.text(".page.right .table >> nth=0"))
                     .contains("A0.392 ± 0.044", "B0.891 ± 0.015", "C0.3993 ± 0.0084");
-            browser.page().click(".page.right .tables a:has-text('B')");
+            browser.page().click(".page.right .table a:has-text('B')");
             assertThat(browser.text(".page.right"))
                     .contains("0.891 between 0.876 and 0.906", "aluminium")
                     .doesNotContain("Sample A:");
@@ -252,7 +252,7 @@ class NewExperimentsTest extends HouseTest {
                             "infinite dilution",
                             "the water alone")
                     .doesNotContain("does not lie between");
-            browser.page().click(".tabs-line a:has-text('trial 2')");
+            browser.page().click(".tabs a:has-text('trial 2')");
             assertThat(browser.text("#working")).contains("n(solid)", "4.51 g ÷ 53.489", "kJ/mol, absorbed");
         }
         JsonNode derived = JSON.readTree(reduce(new String(demo("8-salt.json"), StandardCharsets.UTF_8))

@@ -132,7 +132,7 @@ class PagesTest extends HouseTest {
                 browser.open(page);
                 assertThat((List<?>) browser.page().evaluate("""
                                         () => [...document.querySelectorAll(
-                                            'header a, main button:not(.hidden-label), main select, main input:not([type=hidden]):'
+                                            'header a, main button:not(.is-sr-only), main select, main input:not([type=hidden]):'
                                             + 'not([type=radio]):not([type=checkbox]), label.leaf-line, label.choice, label.radio')]
                                           .filter(each => each.getClientRects().length
                                             && each.getBoundingClientRect().height < 44)

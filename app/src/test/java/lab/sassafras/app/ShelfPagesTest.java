@@ -89,7 +89,7 @@ class ShelfPagesTest extends HouseTest {
     void everySubstanceShowsItsSourceAndWhetherAnybodyOpenedIt() {
         try (BenchBrowser browser = browser()) {
             browser.open("/shelf");
-            assertThat(browser.page().locator(".tables tbody tr").count()).isGreaterThanOrEqualTo(20);
+            assertThat(browser.page().locator(".table tbody tr").count()).isGreaterThanOrEqualTo(20);
             assertThat(browser.text("tr:has-text('zinc') >> nth=0")).contains("0.388", "CRC Handbook", "not verified");
             assertThat(browser.text("tr:has(a:text-is('water'))"))
                     .contains("IAPWS-IF97")
