@@ -284,7 +284,7 @@ class TableTest extends HouseTest {
         return query.toString();
     }
 
-    /** Copied from paper: what safety asks to be ticked off was ticked off there; nothing is locked, and the result says so. */
+    /** Copied from paper: what must be ticked off was ticked off there; nothing is locked, and the result says so. */
     @Test
     void aRunCopiedFromPaperIsNotLockedAndItsResultSaysSo() {
         ObjectNode run = (ObjectNode) JSON.readTree(example("bomb-combustion"));

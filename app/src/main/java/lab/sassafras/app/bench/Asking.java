@@ -281,7 +281,10 @@ public record Asking(
             ways.add(new Way(Role.VOLUME, "by volume", role == Role.VOLUME));
         }
         if (slot.roles().contains(Role.ASSUMED)) {
-            ways.add(new Way(Role.ASSUMED, "assumed", role == Role.ASSUMED));
+            ways.add(new Way(
+                    Role.ASSUMED,
+                    WrittenSheet.nominal(slot.unit(Role.ASSUMED)) ? "nominal" : "assumed",
+                    role == Role.ASSUMED));
         }
         return ways;
     }

@@ -22,6 +22,8 @@ import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.Slot;
 import lab.sassafras.experiment.Telling;
 import lab.sassafras.experiment.Words;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import org.jspecify.annotations.Nullable;
@@ -201,6 +203,13 @@ public final class WrittenSheet {
                 .orElseGet(() -> how(observation));
     }
 
+    /** Whether a value taken as known is what a label says, an amount; a temperature taken as known is assumed. */
+    public static boolean nominal(Optional<BenchUnit> unit) {
+        return unit.filter(
+                        each -> each.dimension() == Dimension.CONCENTRATION || each.dimension() == Dimension.FRACTION)
+                .isPresent();
+    }
+
     /** How a value was got, in a word or two. */
     public static String how(Observation observation) {
         Optional<Role> role = Role.of(observation.role());
@@ -209,7 +218,9 @@ public final class WrittenSheet {
                 : switch (role.get()) {
                     case GROSS -> "full";
                     case TARE -> "empty";
-                    case ASSUMED -> "assumed ±" + observation.uncertainty().orElse("");
+                    case ASSUMED ->
+                        (nominal(observation.unit().flatMap(BenchUnit::of)) ? "nominal ±" : "assumed ±")
+                                + observation.uncertainty().orElse("");
                     case TREND -> "by its trend ±" + observation.uncertainty().orElse("");
                     case VOLUME -> "by volume";
                     case READ -> observation.unit().filter("g"::equals).isPresent() ? "tared" : "";
