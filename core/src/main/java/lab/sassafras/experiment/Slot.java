@@ -208,7 +208,7 @@ public abstract class Slot {
         return Optional.empty();
     }
 
-    /** {@return paths of what a vessel held, on top of which this is weighed with it; none where it is weighed alone} */
+    /** {@return paths of what a vessel held when this was weighed in it; none where it is weighed alone} */
     public List<String> weighedOnto() {
         return List.of();
     }
