@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.UUID;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
 import org.junit.jupiter.api.BeforeEach;
@@ -140,5 +141,22 @@ class RunPagesTest extends HouseTest {
                 .isEqualTo(404);
         assertThat(post("/entries/" + entry.id() + "/adopt", "reason=x").body())
                 .contains("There is no constant to adopt yet");
+    }
+
+    /** A run begun when colour and magnet came first goes on with what it lacks, and asks nothing twice. */
+    @Test
+    void aRunBegunInAnotherOrderGoesOn() {
+        Hand hand = new Hand(address(""));
+        hand.join(hand.openPeriod("begun in another order"), "Rowan");
+        String entry = hand.begin("specific-heat-of-solid");
+        hand.keep(entry, UUID.randomUUID(), "seen[1]/colour", "stated", "grey", "");
+        hand.keep(entry, UUID.randomUUID(), "seen[1]/magnetic", "stated", "no", "");
+        assertThat(hand.get(entry).body()).contains("Weigh the solid, dry</h1>");
+        hand.keep(entry, UUID.randomUUID(), "sample[1]/mass", "read", "71.46", "g");
+        hand.keep(entry, UUID.randomUUID(), "sample[1]/bath", "stated", "boiling", "");
+        hand.keep(entry, UUID.randomUUID(), "water[1]/mass", "read", "110.12", "g");
+        assertThat(hand.get(entry + "?after=water%5B1%5D/mass").body())
+                .as("past colour and magnet, which stand")
+                .contains("Density of the solid, if you know it</h1>");
     }
 }

@@ -221,6 +221,25 @@ class ShelfPagesTest extends HouseTest {
         assertThat(hand.get("/bench").body()).contains("cup retired", "balance retired");
     }
 
+    @Test
+    void anInstrumentOfTheSameNameIsAskedAboutAndABenchKeepsItsInstruments() {
+        Hand hand = seated("doubled names");
+        String typed = "name=probe+D-1&kind=THERMOMETER&resolution=0.1+°C&low=&high=&offset=&gain=&points=";
+        assertThat(hand.post("/shelf/instruments", typed).statusCode()).isEqualTo(302);
+        HttpResponse<String> asked = hand.post("/shelf/instruments", typed);
+        assertThat(asked.body()).contains("There is a thermometer called probe D-1 already", "Add it all the same");
+        assertThat(hand.post("/shelf/instruments", typed + "&sure=yes").statusCode())
+                .isEqualTo(302);
+        List<Instrument> both = instruments.all().stream()
+                .filter(each -> each.name().equals("probe D-1"))
+                .toList();
+        assertThat(both).hasSize(2);
+        hand.begin("heat-of-solution&thermometer=" + both.get(1).key());
+        assertThat(hand.get("/bench").body())
+                .as("what the bench had in hand last is proposed")
+                .containsPattern("value=\"" + both.get(1).key() + "\"\\s+selected=\"selected\"");
+    }
+
     /** Every kind of value the handbook has may be put beside it; its figures are kept, and a ± need not be known. */
     @Test
     void valuesOfOnesOwnOfEveryKindGoBeforeTheHandbooks() {

@@ -10,10 +10,17 @@ import lab.sassafras.measure.Refused;
 final class ChoiceSlot extends WordSlot {
 
     private final List<String> answers;
+    private final List<String> earlier;
 
     ChoiceSlot(String key, List<String> answers, boolean optional) {
+        this(key, answers, List.of(), optional);
+    }
+
+    /** @param earlier answers that are offered no longer, and read where they were given */
+    ChoiceSlot(String key, List<String> answers, List<String> earlier, boolean optional) {
         super(key, optional);
         this.answers = List.copyOf(answers);
+        this.earlier = List.copyOf(earlier);
     }
 
     @Override
@@ -28,7 +35,7 @@ final class ChoiceSlot extends WordSlot {
 
     @Override
     protected void check(String text, Setting setting) {
-        if (!answers.contains(text)) {
+        if (!answers.contains(text) && !earlier.contains(text)) {
             throw new Refused("“" + text + "” is not one of the answers: " + String.join(", ", answers) + ".");
         }
     }

@@ -331,6 +331,17 @@ public abstract class Slot {
     }
 
     /**
+     * {@return one of a few words that must be told, of which there were more}
+     *
+     * @param key     stable name
+     * @param options the answers
+     * @param earlier answers that are offered no longer, and read where they were given
+     */
+    public static Slot choice(String key, List<String> options, List<String> earlier) {
+        return new ChoiceSlot(key, options, earlier, false);
+    }
+
+    /**
      * {@return one of a few words, where anybody knows}
      *
      * @param key     stable name

@@ -102,4 +102,18 @@ class SlotKindsTest {
         assertThat(VesselKind.findOrUnknown("golden-cup").words()).contains("not known here");
         assertThat(VesselKind.findOrUnknown("foam-cup")).isEqualTo(VesselKind.FOAM_CUP);
     }
+
+    /** Of three answers two said the same: the third is offered no longer, and read where it was given. */
+    @Test
+    void anAnswerNoLongerOfferedIsReadWhereItWasGiven() {
+        Slot slot = Slot.choice("reacted", List.of("all", "rest"), List.of("excess"));
+        Words words = Words.beside(lab.sassafras.experiment.reaction.SolidWithSolution.class);
+        assertThat(slot.options(words, "mixed/reacted", SETTING))
+                .extracting(Slot.Option::value)
+                .containsExactly("all", "rest");
+        assertThat(read(slot, Role.STATED, "excess", null).text()).isEqualTo("excess");
+        assertThatThrownBy(() -> read(slot, Role.STATED, "most", null))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("all, rest");
+    }
 }

@@ -74,6 +74,7 @@ class BenchPages {
                         .map(vessel -> choice(shelf, vessel, figures))
                         .toList());
         model.addAttribute("proposed", proposed(bench, shelf));
+        model.addAttribute("inHand", inHand(bench));
         model.addAttribute("balances", of(shelf, Instrument.Kind.BALANCE));
         model.addAttribute("cylinders", of(shelf, Instrument.Kind.CYLINDER));
         model.addAttribute("thermometers", of(shelf, Instrument.Kind.THERMOMETER));
@@ -104,6 +105,16 @@ class BenchPages {
                         : Optional.of(free.get(Math.max(0, waiting.indexOf(bench.id())) % free.size())))
                 .map(UUID::toString)
                 .orElse("");
+    }
+
+    /** Keys of the instruments this bench began with last. */
+    private List<String> inHand(Bench bench) {
+        return entryBook.of(bench).stream()
+                .map(Entry::instruments)
+                .filter(each -> !each.isEmpty())
+                .findFirst()
+                .map(each -> each.values().stream().map(UUID::toString).toList())
+                .orElse(List.of());
     }
 
     private static List<Instrument> of(Shelf shelf, Instrument.Kind kind) {

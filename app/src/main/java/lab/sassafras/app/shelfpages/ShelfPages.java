@@ -317,8 +317,14 @@ class ShelfPages {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return form("new-instrument", form, actor, model);
         }
-        return "redirect:/shelf/instruments/"
-                + keeping.instrument(instrument.get()).orThrow().key();
+        Answer<Instrument> added = keeping.instrument(instrument.get(), typed.containsKey("sure"));
+        if (added.question().isPresent()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            form.refused("name", added.question().get());
+            model.addAttribute("doubled", true);
+            return form("new-instrument", form, actor, model);
+        }
+        return "redirect:/shelf/instruments/" + added.orThrow().key();
     }
 
     @PostMapping("/shelf/calibrations/{id}")

@@ -56,7 +56,7 @@ public final class SolidWithSolution extends LedgerExperiment {
                 Group.perTrial(
                         "mixed",
                         Slot.temperature("final").usually(20, 80),
-                        Slot.choice("reacted", "all", "rest", "excess")));
+                        Slot.choice("reacted", List.of("all", "rest"), List.of("excess"))));
     }
 
     @Override
