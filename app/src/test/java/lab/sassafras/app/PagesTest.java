@@ -114,6 +114,47 @@ class PagesTest extends HouseTest {
         }
     }
 
+    /** At twice the size, and on a phone, nothing is clipped and no word of the field is broken in two. */
+    @Tag("browser")
+    @ParameterizedTest
+    @CsvSource({"640, 400", "390, 844"})
+    void noWordIsBroken(int width, int height) {
+        Entry slug = imported("2-grey-slug.json");
+        try (BenchBrowser browser = browser()) {
+            browser.join(slug.period().id(), "Hawthorn").page().setViewportSize(width, height);
+            for (String page : List.of(
+                    "/notebook?period=" + slug.period().id(),
+                    "/entries/" + slug.id() + "/result",
+                    "/entries/" + slug.id() + "/table",
+                    "/periods/" + slug.period().id(),
+                    "/bench",
+                    "/shelf/own")) {
+                browser.open(page);
+                assertThat((Integer) browser.page().evaluate("() => document.documentElement.scrollWidth"))
+                        .as(page)
+                        .isLessThanOrEqualTo(width);
+                assertThat((List<?>) browser.page().evaluate("""
+                                        () => {
+                                          const walk = document.createTreeWalker(document.querySelector('main'), NodeFilter.SHOW_TEXT);
+                                          const broken = [];
+                                          while (walk.nextNode()) {
+                                            for (const word of walk.currentNode.data.matchAll(/\\p{L}{4,}/gu)) {
+                                              const range = document.createRange();
+                                              range.setStart(walk.currentNode, word.index);
+                                              range.setEnd(walk.currentNode, word.index + word[0].length);
+                                              const lines = new Set([...range.getClientRects()].map((each) => Math.round(each.top)));
+                                              if (lines.size > 1) { broken.push(word[0]); }
+                                            }
+                                          }
+                                          return broken;
+                                        }
+                                        """))
+                        .as(page + " at " + width)
+                        .isEmpty();
+            }
+        }
+    }
+
     /**
      * A wet glove hits what is as high as a finger is broad: 44 px. Links inside a sentence are not aimed at by
      * thumb.
