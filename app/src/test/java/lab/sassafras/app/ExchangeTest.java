@@ -210,7 +210,7 @@ class ExchangeTest extends HouseTest {
         Entry taken = imports.take(later.getBytes(java.nio.charset.StandardCharsets.UTF_8), "later.json", A_TEST)
                 .orThrow();
         assertThat(get("/entries/" + taken.id() + "/result?open=all").body())
-                .contains("later.json (format 2.7, of which this version reads 2.4; what it adds was not kept)");
+                .contains("later.json (format 2.7, of which this version reads 2.4; what it adds was not recorded)");
     }
 
     /**

@@ -236,7 +236,7 @@ class FuzzTest extends HouseTest {
                     + answer.request().method() + " " + answer.request().uri();
             reached += answer.statusCode() < 400 ? 1 : 0;
             boolean fault = answer.statusCode() == 500
-                    || answer.statusCode() == 503 && !answer.body().contains("nothing was kept or changed")
+                    || answer.statusCode() == 503 && !answer.body().contains("nothing was recorded or changed")
                     || answer.body().contains("\tat lab.sassafras")
                     || answer.body().contains("java.lang.")
                     || (System.nanoTime() - began) / 1e9 > LONGEST;

@@ -133,7 +133,7 @@ class HistoriesTest extends HouseTest {
             browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result?open=all");
             assertThat(browser.text("h1.result")).isEqualTo(heading(result));
             assertThat(browser.text(".findings"))
-                    .contains("What was kept for trace[1]/reading, “21.3”, cannot be read by this version");
+                    .contains("What was recorded for trace[1]/reading, “21.3”, cannot be read by this version");
             browser.open("/entries/" + entry.id());
             assertThat(browser.text(".leftovers")).contains("trace[1]/reading", "21.3");
             browser.page().click(".leftovers summary");
@@ -212,6 +212,6 @@ class HistoriesTest extends HouseTest {
                     .isEqualTo(302);
         }
         everyPageAnswers(entry);
-        assertThat(get(path).body()).doesNotContain("Also written down, not asked for now");
+        assertThat(get(path).body()).doesNotContain("Also recorded, not asked for now");
     }
 }

@@ -118,7 +118,7 @@ class KeepingTest extends HouseTest {
         assertThat(observationBook.of(entry.id()).all()).hasSize(1);
         assertThatThrownBy(() -> observationBook.keep(key, entry.id(), reading("22.0", null, null)))
                 .isInstanceOf(Refused.class)
-                .hasMessageContaining("Another value, 21.0, was kept under the same key");
+                .hasMessageContaining("Another value, 21.0, was recorded under the same key");
     }
 
     @Test

@@ -62,7 +62,7 @@ class KeyboardTest extends HouseTest {
         try (BenchBrowser browser = new BenchBrowser(address(""), "ja-JP", "Asia/Tokyo")) {
             browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
             // last kept 19:47:30 UTC; Lisbon keeps UTC in November
-            assertThat(browser.text(".kept")).contains("Last kept 19:47:30");
+            assertThat(browser.text(".kept")).contains("Last recorded 19:47:30");
             browser.give("21.2");
             assertThat(browser.text(".kept")).doesNotContain("19:47:30");
             assertThat(browser.text(".row:has-text('calorimeter, settled') .leaf >> nth=0"))

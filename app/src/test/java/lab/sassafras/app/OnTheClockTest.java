@@ -45,7 +45,7 @@ class OnTheClockTest extends HouseTest {
             browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id());
             browser.page().click("text=Timed readings");
             browser.page().fill("#every", "often");
-            browser.page().click("button:has-text('Begin the clock')");
+            browser.page().click("button:has-text('Start timed readings')");
             assertThat(browser.text("#every-problem")).contains("whole seconds");
             assertThat(browser.page().inputValue("#every")).isEqualTo("often");
             Trace trace = running(entry, 195);
@@ -234,7 +234,7 @@ class OnTheClockTest extends HouseTest {
             browser.page().click("text=Look again so");
             browser.page().waitForSelector("text=6 readings");
             browser.page().selectOption("#column-2", "another trial");
-            browser.page().click("text=Keep these readings");
+            browser.page().click("text=Record these readings");
             browser.page().waitForURL("**/strip**");
             assertThat(traces.of(entry.bench())).hasSize(2);
             assertThat(decisionBook.of(entry.id()).clocks()).containsOnlyKeys("curve[1]/trace", "curve[2]/trace");

@@ -121,7 +121,7 @@ class RunPagesTest extends HouseTest {
         hand.withoutSeal();
         HttpResponse<String> answer = keep("water[1]/start", "read", "21.3", "°C", "");
         assertThat(answer.statusCode()).isEqualTo(403);
-        assertThat(answer.body()).contains("That was not done", "what was kept before is there");
+        assertThat(answer.body()).contains("That was not done", "what was recorded before is there");
     }
 
     @Test

@@ -335,7 +335,7 @@ class TableTest extends HouseTest {
             assertThat(browser.page().locator(".data-rows tbody tr").count()).isGreaterThanOrEqualTo(14);
             browser.page().click("text=Look at them");
             assertThat(browser.text("main")).contains("14 readings");
-            browser.page().click("text=Keep these readings");
+            browser.page().click("text=Record these readings");
             browser.page().waitForURL("**/strip?trial=2");
         }
     }

@@ -21,7 +21,7 @@ public enum TemperatureChange implements School {
     PLATEAU(
             "plateau",
             "the mean of a plateau",
-            "The mean of several readings while the temperature stands, written down as one value."),
+            "The mean of several readings while the temperature stands, recorded as one value."),
     /** The means of readings that stand still. */
     SETTLED(
             "settled",

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Between what a reading can lie at all, for a reason of physics. One outside is kept and questioned; the reason stands
+ * Between what a reading can lie at all, for a reason of physics. One outside is recorded and questioned; the reason stands
  * under {@code bound.key} among the words.
  *
  * @param key  stable name

@@ -124,7 +124,7 @@ public final class Filling {
                 throw new Refused("With that, trial " + address.index() + " would be of the same sample as trial "
                         + places.firstOfSample(address.index()) + ", and “"
                         + places.experiment().words().label(address.path())
-                        + "”, written down for it alone, would have no place. Strike that out first.");
+                        + "”, recorded for it alone, would have no place. Strike that out first.");
             }
         });
         return line;

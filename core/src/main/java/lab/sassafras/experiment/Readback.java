@@ -91,9 +91,9 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
         String place = place(experiment, row.address()).orElse(row.address());
         return Finding.question(
                 "row.unreadable",
-                "What was kept for " + place + ", “" + shortened(row.given().text())
+                "What was recorded for " + place + ", “" + shortened(row.given().text())
                         + "”, cannot be read by this version and is not used: " + refused.getMessage()
-                        + " It is kept, and can be struck out.");
+                        + " It stays recorded, and can be struck out.");
     }
 
     private static Optional<String> place(Experiment experiment, String address) {

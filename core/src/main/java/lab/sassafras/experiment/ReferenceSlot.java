@@ -93,7 +93,7 @@ final class ReferenceSlot extends StatedSlot {
                                 + named.unit().dimension().word() + ", in "
                                 + named.unit().symbol() + "; what is asked here is "
                                 + unit.dimension().word() + ", in " + unit.symbol()
-                                + ". It is kept and not used; strike it out or choose another.")
+                                + ". It stays recorded and is not used; strike it out or choose another.")
                 .at(line.address().toString());
     }
 }

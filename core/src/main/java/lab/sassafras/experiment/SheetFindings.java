@@ -74,8 +74,7 @@ public final class SheetFindings {
                                 sheet.lines().indexOf(last) < sheet.lines().indexOf(line))
                         .isPresent())
                 .map(line -> Finding.note(
-                                "prediction.late",
-                                "The prediction was written down after the final temperature was read.")
+                                "prediction.late", "The prediction was recorded after the final temperature was read.")
                         .at(line.address().toString()));
     }
 
@@ -94,7 +93,7 @@ public final class SheetFindings {
                                         ? ""
                                         : ": trial " + address.index() + " is of the same sample as trial "
                                                 + sheet.firstOfSample(address.index()))
-                                + ". It is kept and not used; strike it out where it is not wanted."));
+                                + ". It stays recorded and is not used; strike it out where it is not wanted."));
     }
 
     private Optional<Finding> conflict(Address address) {

@@ -76,7 +76,7 @@ final class VesselSlot extends StatedSlot {
         return Finding.question(
                         "row.gone",
                         label + " names " + what
-                                + " that cannot be found here, or leads back to this entry. It is kept and not used; "
+                                + " that cannot be found here, or leads back to this entry. It stays recorded and is not used; "
                                 + "strike it out or choose another.")
                 .at(line.address().toString());
     }

@@ -24,7 +24,7 @@ public final class TimeBudget implements AutoCloseable {
         private static final long serialVersionUID = 1L;
 
         OutOfTime() {
-            super("This takes longer than one request may. Nothing was kept or changed. A smaller file, or fewer "
+            super("This takes longer than one request may. Nothing was recorded or changed. A smaller file, or fewer "
                     + "trials in one entry, will do.");
         }
 

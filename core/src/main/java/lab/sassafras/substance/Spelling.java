@@ -13,7 +13,7 @@ import lab.sassafras.measure.Refused;
 
 /**
  * Chemistry as people type it, and what it is read as: a name, small letters, a dot for a hydrate, a charge without its
- * sign of height, states left out. Whoever asks shows the reading before anything is kept.
+ * sign of height, states left out. Whoever asks shows the reading before anything is recorded.
  */
 public final class Spelling {
 

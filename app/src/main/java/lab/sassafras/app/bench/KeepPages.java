@@ -79,7 +79,7 @@ class KeepPages {
         return new WrittenSheet(entry, trial).ask(address, Role.of(role));
     }
 
-    /** Nothing was kept: the same question with what was typed, and why; or what is asked before it is kept. */
+    /** Nothing was recorded: the same question with what was typed, and why; or what is asked before it is kept. */
     private String again(
             EntrySheet entry,
             Optional<Sheet.Ask> asked,

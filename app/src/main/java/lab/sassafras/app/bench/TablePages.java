@@ -114,7 +114,7 @@ class TablePages {
         return "redirect:/entries/" + id + "/table" + TableScreen.query(ways);
     }
 
-    /** What is meant by cells pasted from elsewhere, said before anything of it is kept. */
+    /** What is meant by cells pasted from elsewhere, said before anything of it is recorded. */
     @PostMapping("/entries/{id}/table/paste")
     String paste(
             @PathVariable UUID id,
@@ -150,7 +150,7 @@ class TablePages {
         List<String> at = form.getOrDefault("cell", List.of());
         List<String> text = form.getOrDefault("text", List.of());
         if (at.size() > MOST_CELLS || at.size() != text.size()) {
-            throw new Refused("The table was sent in pieces that do not fit together. Nothing was kept.");
+            throw new Refused("The table was sent in pieces that do not fit together. Nothing was recorded.");
         }
         Map<Place, String> cells = new LinkedHashMap<>();
         for (int i = 0; i < at.size(); i++) {

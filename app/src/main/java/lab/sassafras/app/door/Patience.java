@@ -88,7 +88,7 @@ final class Patience extends OncePerRequestFilter {
             response.setHeader("Connection", "close");
             response.setContentType("text/plain;charset=UTF-8");
             response.getOutputStream()
-                    .write("What was sent took too long to arrive. Nothing was kept or changed; send it again.\n"
+                    .write("What was sent took too long to arrive. Nothing was recorded or changed; send it again.\n"
                             .getBytes(StandardCharsets.UTF_8));
             response.flushBuffer();
         }

@@ -26,7 +26,7 @@ public class PlainWords {
 
     private static final Logger LOG = LoggerFactory.getLogger(PlainWords.class);
     private static final String BUSY =
-            "The book could not be reached just now, so nothing was kept or changed. What was kept before is safe; "
+            "The book could not be reached just now, so nothing was recorded or changed. What was recorded before is safe; "
                     + "try again in a moment.";
 
     private final WhoIsHere who;
@@ -90,7 +90,7 @@ public class PlainWords {
         return page(
                 HttpStatus.CONFLICT,
                 "Somebody else did the same thing at the same moment. Go back and look at the "
-                        + "page again; what was kept is there.");
+                        + "page again; what was recorded is there.");
     }
 
     private static ModelAndView page(HttpStatus status, String message) {

@@ -220,7 +220,7 @@ class ClockFilePages {
         Waiting file = waiting.getIfPresent(pending);
         if (file == null) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("problem", "That was too long ago. Choose the file again; nothing was kept.");
+            model.addAttribute("problem", "That was too long ago. Choose the file again; nothing was recorded.");
             return page(entry, trial, model);
         }
         ClockFile.Layout guessed = ClockFile.guess(file.text());

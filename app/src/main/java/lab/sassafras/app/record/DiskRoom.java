@@ -40,9 +40,9 @@ public class DiskRoom implements HealthIndicator {
         private static final long serialVersionUID = 1L;
 
         NoRoom() {
-            super("Not kept: the disk the book lies on is full. Whoever runs the server must make room; what was "
-                    + "kept before is safe, and "
-                    + "keeping goes on by itself then.");
+            super("Not recorded: the disk the book lies on is full. Whoever runs the server must make room; what was "
+                    + "recorded before is safe, and "
+                    + "recording goes on by itself then.");
         }
     }
 

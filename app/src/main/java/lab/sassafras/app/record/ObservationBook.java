@@ -44,7 +44,7 @@ public class ObservationBook {
         if (known != null) {
             if (!known.says(entryId, given)) {
                 throw new Refused("Another value, " + known.text()
-                        + ", was kept under the same key, so this one was not. Load the page "
+                        + ", was recorded under the same key, so this one was not. Load the page "
                         + "again and give it once more.");
             }
             return known;

@@ -233,7 +233,7 @@ public class Traces {
         if (known != null) {
             if (!known.says(trace.id(), given)) {
                 throw new Refused(
-                        "Another reading was kept under the same key. Load the page again and give it once more.");
+                        "Another reading was recorded under the same key. Load the page again and give it once more.");
             }
             return;
         }
@@ -245,7 +245,7 @@ public class Traces {
         }
         if (many(trace) + given.seconds().length > MOST_READINGS) {
             throw new Refused("This record holds " + MOST_READINGS
-                    + " readings, and no more go in. Begin another clock; nothing that was kept is lost.");
+                    + " readings, and no more go in. Begin another clock; nothing that was recorded is lost.");
         }
         kept(id, trace, given);
     }

@@ -7,7 +7,7 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.transaction.TransactionException;
 
 /**
- * What came of a use case: what was kept, or what is asked first, or why nothing was kept.
+ * What came of a use case: what was kept, or what is asked first, or why nothing was recorded.
  *
  * @param <T> what is kept
  */
@@ -19,7 +19,7 @@ public sealed interface Answer<T> {
     /** Nothing is kept yet: this is asked first, and whoever is sure keeps it all the same. */
     record Asked<T>(String what) implements Answer<T> {}
 
-    /** Nothing was kept: a refusal, or a book that could not be reached. */
+    /** Nothing was recorded: a refusal, or a book that could not be reached. */
     record NotKept<T>(RuntimeException why) implements Answer<T> {}
 
     /** What comes of keeping something; another failure than those that can be told at a field goes on its way. */
@@ -48,7 +48,7 @@ public sealed interface Answer<T> {
         });
     }
 
-    /** Why nothing was kept, where nothing was. */
+    /** Why nothing was recorded, where nothing was. */
     default Optional<RuntimeException> refusal() {
         return this instanceof NotKept<T> not ? Optional.of(not.why()) : Optional.empty();
     }

@@ -222,7 +222,7 @@ public class AppendReadings {
                     + others.stream().mapToLong(each -> each.getValue().size()).sum();
             if (all > MOST_OF_AN_ENTRY) {
                 throw new Refused("With these the run would hold " + all + " readings; its file holds at most "
-                        + MOST_OF_AN_ENTRY + ". Take every tenth, or begin a new run; nothing was kept.");
+                        + MOST_OF_AN_ENTRY + ". Take every tenth, or begin a new run; nothing was recorded.");
             }
             Optional<UUID> thermometer =
                     instrument.filter(each -> instruments.find(each).isPresent());

@@ -107,7 +107,7 @@ public class BringInRun {
             String called = run.newer().isEmpty()
                     ? shortened(name, 200)
                     : shortened(name, 120) + " (format " + run.newer() + ", of which this version reads "
-                            + RunFile.VERSION + "." + RunFile.MINOR + "; what it adds was not kept)";
+                            + RunFile.VERSION + "." + RunFile.MINOR + "; what it adds was not recorded)";
             BroughtIn.From from = new BroughtIn.From(
                     called, reader.digest(file), shortened(who.asBringer().name(), 60));
             Entry entry = Objects.requireNonNull(transaction.execute(status -> take(run, from)));
