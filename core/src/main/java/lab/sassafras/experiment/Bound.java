@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Between what a reading can lie at all, for a reason of physics. One outside is recorded and questioned; the reason stands
- * under {@code bound.key} among the words.
+ * Between what a reading can lie at all, for a reason of physics. One outside is recorded and questioned; the reason
+ * stands under {@code bound.key} among the words.
  *
  * @param key  stable name
  * @param path group and slot of the reading
