@@ -25,6 +25,9 @@ import org.springframework.stereotype.Component;
 @Component
 class PeriodKnows {
 
+    /** What an instrument shows at the hour, and no label: a barometer among them. */
+    private static final Set<Dimension> READ = Set.of(Dimension.TEMPERATURE, Dimension.MASS, Dimension.PRESSURE);
+
     private final EntryBook entryBook;
 
     PeriodKnows(EntryBook entryBook) {
@@ -132,7 +135,7 @@ class PeriodKnows {
             case NUMBER ->
                 slot.unit(Role.READ)
                         .map(BenchUnit::dimension)
-                        .filter(each -> each != Dimension.TEMPERATURE && each != Dimension.MASS)
+                        .filter(each -> !READ.contains(each))
                         .isPresent();
             case MOMENT, TRACE -> false;
         };
