@@ -22,6 +22,11 @@ class ArrowsTest {
             "curve",
             "convention",
             "presentation",
+            "slot",
+            "declaration",
+            "sheet",
+            "draft",
+            "yardstick",
             "experiment",
             "calibration",
             "verdict");

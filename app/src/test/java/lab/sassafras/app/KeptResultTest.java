@@ -75,7 +75,7 @@ class KeptResultTest extends HouseTest {
         EntrySheet settled = changed(entry, struck);
         entryBook.open(entry.id(), EntryBook.TRIAL, "Hawthorn");
         EntrySheet opened = changed(entry, settled);
-        calorimeters.add("a cup for the shelf", lab.sassafras.experiment.VesselKind.GLASS_BEAKER);
+        calorimeters.add("a cup for the shelf", lab.sassafras.slot.VesselKind.GLASS_BEAKER);
         EntrySheet shelved = changed(entry, opened);
         Entry found = imported("1-calibration.json");
         var constant = adopting.adopt(sheets.of(found), "for the test", newest(found), Actor.house("Hawthorn"))
@@ -112,8 +112,8 @@ class KeptResultTest extends HouseTest {
                 new Entry.Plan("vessel-from-layers", 1, 1, Optional.empty(), Optional.empty(), java.util.Map.of()));
         String reference = sheets.of(entry).experiment().groups().stream()
                 .flatMap(group -> group.slots().stream()
-                        .filter(slot -> slot.elsewhere()
-                                .equals(java.util.Optional.of(lab.sassafras.experiment.Slot.Elsewhere.ENTRY)))
+                        .filter(slot ->
+                                slot.elsewhere().equals(java.util.Optional.of(lab.sassafras.slot.Slot.Elsewhere.ENTRY)))
                         .map(slot -> group.key() + "[1]/" + slot.key()))
                 .findFirst()
                 .orElseThrow();
@@ -153,7 +153,7 @@ class KeptResultTest extends HouseTest {
         String state = database.queryForObject("select state from shown where entry_id = ?", String.class, entry.id());
         // as if an earlier method had given 9.10 from these readings
         shownBook.note(new Shown.Key(entry.id(), state, 0), 9.1, 0.4, "J/°C");
-        calorimeters.add("another cup, so that nothing is kept", lab.sassafras.experiment.VesselKind.FOAM_CUP);
+        calorimeters.add("another cup, so that nothing is kept", lab.sassafras.slot.VesselKind.FOAM_CUP);
         assertThat(get("/entries/" + entry.id() + "/result?open=all").body())
                 .contains("these same readings gave 9.10 ± 0.40 J/°C (standard uncertainty), by method 0");
     }

@@ -10,7 +10,7 @@ import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.app.shelf.OwnSubstances;
 import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.substance.ChemicalEquation;
@@ -291,7 +291,8 @@ class ShelfPagesTest extends HouseTest {
     @Test
     void anExperimentIsBegunInAVesselItTakes() {
         Hand hand = seated("vessels");
-        Vessel bomb = calorimeters.add("bomb vessels", VesselKind.find("bomb").orElseThrow());
+        Vessel bomb =
+                calorimeters.add("bomb vessels", Experiments.vessel("bomb").orElseThrow());
         HttpResponse<String> refused = hand.post("/entries", "experiment=constant-by-mixing&vessel=" + bomb.id());
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(text(refused.body()))
@@ -305,7 +306,7 @@ class ShelfPagesTest extends HouseTest {
     @Test
     void theListOfVesselsFollowsTheExperiment() {
         Hand hand = seated("list of vessels");
-        calorimeters.add("bomb first", VesselKind.find("bomb").orElseThrow());
+        calorimeters.add("bomb first", Experiments.vessel("bomb").orElseThrow());
         equip("list of vessels");
         try (BenchBrowser browser = browser()) {
             browser.join(hand.period(), "Rowan").open("/bench");

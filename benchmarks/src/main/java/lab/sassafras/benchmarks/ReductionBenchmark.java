@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.sheet.Sheet;
 import lab.sassafras.verdict.Reduction;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;

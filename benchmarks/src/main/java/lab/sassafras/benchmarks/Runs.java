@@ -6,18 +6,19 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Intake;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.sheet.Intake;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.GivenValue;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.VesselKind;
 
 /** Sheets of single-reading entries, as a class fills them. */
 final class Runs {
@@ -59,8 +60,9 @@ final class Runs {
     }
 
     private Runs give(String address, Role role, String text, String unit, Optional<Instrument> on) {
-        sheet = sheet.with(new Intake(sheet)
-                .accept(Address.read(address), role, new Intake.Answer(text, unit, on, null, "bench")));
+        sheet = sheet.supposing()
+                .with(new Intake(sheet)
+                        .accept(Address.read(address), role, new GivenValue(text, unit, on, null, "bench")));
         return this;
     }
 

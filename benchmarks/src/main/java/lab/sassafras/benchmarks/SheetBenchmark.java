@@ -7,16 +7,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Filling;
-import lab.sassafras.experiment.Intake;
-import lab.sassafras.experiment.Readback;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Sheet;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.sheet.Filling;
+import lab.sassafras.sheet.Readback;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.GivenValue;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
 import lab.sassafras.verdict.Reduction;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -64,7 +64,7 @@ public class SheetBenchmark {
                     i,
                     address.toString(),
                     Role.READ.key(),
-                    new Intake.Answer(TEXTS.get(slot), slot < 2 ? "g" : "°C", Optional.empty(), null, "bench")));
+                    new GivenValue(TEXTS.get(slot), slot < 2 ? "g" : "°C", Optional.empty(), null, "bench")));
         }
         sheet = readBack().sheet();
     }
@@ -92,7 +92,7 @@ public class SheetBenchmark {
     public Sheet copiedLineByLine() {
         Sheet copied = new Sheet(experiment, List.of(), setting);
         for (int i = 0; i < Math.min(observations, 2000); i++) {
-            copied = copied.with(sheet.lines().get(i));
+            copied = copied.supposing().with(sheet.lines().get(i));
         }
         return copied;
     }

@@ -3,11 +3,13 @@ package lab.sassafras.account;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.statistics.TrialPoint;
@@ -66,6 +68,24 @@ public record Solution(
 
     /** Either the solution or the finding that says why there is none. */
     public record Outcome(Optional<Solution> solution, List<Finding> findings) {}
+
+    /** {@return how many times the result belongs to its equation as written} */
+    public double timesAsWritten() {
+        return derived.stream()
+                .filter(each -> each.derived().asWritten())
+                .findFirst()
+                .map(each -> each.estimate().value() / estimate.value())
+                .orElse(1.0);
+    }
+
+    /** {@return how often the equation as written ran (mol): its heat over the heat of one; empty where none tells} */
+    public OptionalDouble extent() {
+        return derived.stream()
+                .filter(each -> each.derived().unit() == BenchUnit.JOULES)
+                .mapToDouble(each -> each.estimate().value() / 1000 / (estimate.value() * timesAsWritten()))
+                .filter(Double::isFinite)
+                .findFirst();
+    }
 
     /** {@return what this trial brings to the result of several} */
     public TrialResult inShort() {

@@ -3,8 +3,8 @@ package lab.sassafras.calibration;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
-import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.slot.Calorimeter;
 
 /** Whether a constant is used at about the fill it was found at. */
 public final class FillCheck {

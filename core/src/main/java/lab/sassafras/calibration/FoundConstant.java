@@ -3,9 +3,9 @@ package lab.sassafras.calibration;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Solution;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.slot.VesselKind;
 
 /**
  * What a calibration found, ready to be adopted.

@@ -9,6 +9,14 @@ import lab.sassafras.account.Account;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.expression.UnitCheck;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.VesselKind;
 
 /**
  * The books an experiment draws up, looked at without any reading: under every school, for every answer to its choices,

@@ -3,6 +3,9 @@ package lab.sassafras.experiment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Slot;
 
 /** What may have gone wrong in any run in which the contents of a calorimeter changed temperature; sizes: no source. */
 final class CommonSuspects {

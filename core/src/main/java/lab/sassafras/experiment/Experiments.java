@@ -3,12 +3,20 @@ package lab.sassafras.experiment;
 import java.util.List;
 import java.util.Optional;
 import java.util.ServiceLoader;
+import java.util.stream.Stream;
+import lab.sassafras.declaration.Declaration;
+import lab.sassafras.slot.VesselKind;
 
 /** Every experiment on the class path, in the order its service files name them, which is that of a class's year. */
 public final class Experiments {
 
     private static final List<Experiment> ALL = ServiceLoader.load(Experiment.class).stream()
             .map(ServiceLoader.Provider::get)
+            .toList();
+
+    private static final List<VesselKind> VESSELS = Stream.concat(
+                    VesselKind.usual().stream(), ALL.stream().flatMap(each -> each.vessels().stream()))
+            .distinct()
             .toList();
 
     private Experiments() {}
@@ -34,5 +42,37 @@ public final class Experiments {
      */
     public static Experiment findOrUnknown(String key) {
         return find(key).orElseGet(() -> new UnknownExperiment(key));
+    }
+
+    /**
+     * {@return the experiment that declares what a sheet asks for}
+     *
+     * @param declaration what a sheet is filled by
+     */
+    public static Experiment declaring(Declaration declaration) {
+        return declaration instanceof Experiment known ? known : new UnknownExperiment(declaration.key());
+    }
+
+    /** {@return every kind of vessel known here: the usual ones, and those experiments bring} */
+    public static List<VesselKind> vessels() {
+        return VESSELS;
+    }
+
+    /**
+     * {@return the kind of vessel of that name; empty for an unknown one}
+     *
+     * @param key stable name
+     */
+    public static Optional<VesselKind> vessel(String key) {
+        return VESSELS.stream().filter(each -> each.key().equals(key)).findFirst();
+    }
+
+    /**
+     * {@return the kind of vessel of that name, or a stand-in that keeps what a version that knew it wrote down}
+     *
+     * @param key stable name
+     */
+    public static VesselKind vesselOrUnknown(String key) {
+        return vessel(key).orElseGet(() -> VesselKind.unknown(key));
     }
 }

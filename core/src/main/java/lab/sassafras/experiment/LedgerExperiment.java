@@ -14,11 +14,19 @@ import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
+import lab.sassafras.declaration.CommonPlaces;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Words;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -221,7 +229,7 @@ public abstract class LedgerExperiment implements Experiment {
     public final List<Account> accounts(Sheet sheet, Conventions conventions) {
         List<Account> accounts = new ArrayList<>(sheet.trials());
         for (int trial = 1; trial <= sheet.trials(); trial++) {
-            accounts.add(account(sheet.draft(trial, conventions)));
+            accounts.add(account(Draft.of(sheet, trial, conventions)));
         }
         return accounts;
     }

@@ -3,6 +3,9 @@ package lab.sassafras.experiment;
 import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.convention.Question;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Role;
 
 /**
  * A way this experiment is known to go wrong, with the size it plausibly has and the largest one to believe. Its words
@@ -286,9 +289,8 @@ public record Suspect(
     /** {@return the same, which cannot be where the liquid was poured from something made to deliver a volume} */
     public Suspect exceptPoured() {
         String path = ((Cause.Read) cause).path();
-        return where((sheet, trial) -> sheet.roleThatCounts(
-                        sheet.address(path, trial),
-                        sheet.setting().conventions().in(Question.MASS))
+        return where((sheet, trial) -> sheet.weighing(sheet.address(path, trial))
+                .roleThatCounts(sheet.setting().conventions().in(Question.MASS))
                 .filter(Role.VOLUME::equals)
                 .isEmpty());
     }

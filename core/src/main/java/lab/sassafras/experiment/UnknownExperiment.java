@@ -6,9 +6,14 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Step;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Words;
 
 /**
  * An experiment that a later version, or one of another lab, knew: its entries stay readable, and nothing is worked.

@@ -1,10 +1,8 @@
 /**
- * What an experiment declares: slots, procedure, conventions, suspected errors, accounts.
+ * The experiments: what each declares, the accounts it draws up, what it suspects and what it is judged by.
  *
  * <p>Rule: an experiment is one package below this one, with its block of words beside it, found by the service loader.
- * Everything else reads these declarations and none asks which experiment it serves; if something needs to know, the
- * slot model lacks a word and gets it here. Storing admits ({@link lab.sassafras.experiment.Intake}, by way of {@link
- * lab.sassafras.experiment.Filling}), reading forgives ({@link lab.sassafras.experiment.Readback}).
+ * Everything else reads its declarations and none asks which experiment it serves.
  */
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.experiment;

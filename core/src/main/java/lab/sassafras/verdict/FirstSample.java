@@ -7,13 +7,14 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.SheetFindings;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.sheet.SheetFindings;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.statistics.TrialResult;
 
@@ -44,7 +45,7 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
     List<Reduction.Alternative> alternatives(List<Account> inForce, Estimate known) {
         return conventions
                 .variants(sheet.experiment().conventions())
-                .map(each -> sheet.canTell(each.question(), each.school())
+                .map(each -> sheet.evidence().canTell(each.question(), each.school())
                         ? under(each, inForce, known)
                         : new Reduction.Alternative(
                                 each,
@@ -54,7 +55,7 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
     }
 
     private Reduction.Alternative under(Conventions.Variant alternative, List<Account> inForce, Estimate known) {
-        if (alternative.school().comesToSame(conventions.in(alternative.question()), sheet)) {
+        if (alternative.school().comesToSame(conventions.in(alternative.question()), sheet.evidence())) {
             return new Reduction.Alternative(alternative, Optional.of(known), unit(inForce));
         }
         TimeBudget.check();
@@ -78,8 +79,9 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
     }
 
     private List<Account> accounts(Conventions schools) {
-        List<Account> all = new ArrayList<>(sheet.experiment().accounts(sheet, schools));
-        all.removeIf(each -> sheet.firstOfSample(each.trial()) != 1
+        List<Account> all =
+                new ArrayList<>(Experiments.declaring(sheet.experiment()).accounts(sheet, schools));
+        all.removeIf(each -> sheet.places().firstOfSample(each.trial()) != 1
                 || sheet.setting().leftOut().contains(each.trial())
                 || Reduction.refused(sheet, each.trial(), refusals));
         return all;
@@ -90,7 +92,7 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
                 && sheet.experiment().combinations().stream().anyMatch(Combination::needsPoints);
         List<TrialResult> found = new ArrayList<>();
         accounts.forEach(each -> inShort(each, points).ifPresent(found::add));
-        return sheet.combination(found).of(found);
+        return Sample.combination(sheet, found).of(found);
     }
 
     private Optional<TrialResult> inShort(Account account, boolean points) {

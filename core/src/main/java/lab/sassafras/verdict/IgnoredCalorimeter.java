@@ -5,14 +5,14 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.convention.CalorimeterCounted;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Sheet;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.presentation.Presentation;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Calorimeter;
 
 /** What leaving the calorimeter out of the books does to the result. */
 final class IgnoredCalorimeter {

@@ -1,8 +1,9 @@
 package lab.sassafras.verdict;
 
 import java.util.Optional;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.declaration.CommonPlaces;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Line;
 
 /**
  * A final temperature predicted before mixing, beside the one that was read.
@@ -15,8 +16,8 @@ public record Prediction(Line predicted, Optional<Line> read) {
     static Optional<Prediction> of(Sheet sheet) {
         return sheet.experiment()
                 .finalReading()
-                .flatMap(path ->
-                        sheet.prediction().map(predicted -> new Prediction(predicted, sheet.reading(path, 1))));
+                .flatMap(path -> sheet.reading(CommonPlaces.PREDICTION, 1)
+                        .map(predicted -> new Prediction(predicted, sheet.reading(path, 1))));
     }
 
     /** {@return what was read less what was predicted (°C)} */

@@ -4,14 +4,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Solution;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Slot;
 
 /**
  * Which reading to look at where a result cannot be believed: the one furthest outside its usual range first, and

@@ -18,15 +18,10 @@ import lab.sassafras.calibration.FoundConstant;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Cardinality;
-import lab.sassafras.experiment.Legs;
-import lab.sassafras.experiment.LineReading;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.SheetFindings;
-import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.declaration.Cardinality;
+import lab.sassafras.declaration.LineReading;
+import lab.sassafras.draft.Legs;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Linearity;
@@ -36,6 +31,11 @@ import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.TimeBudget;
 import lab.sassafras.presentation.Presentation;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.sheet.SheetFindings;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Setting;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.statistics.CorrelatedLine;
 import lab.sassafras.statistics.StraightLine;
@@ -43,8 +43,8 @@ import lab.sassafras.statistics.TrialMean;
 import lab.sassafras.statistics.TrialPoint;
 import lab.sassafras.statistics.TrialResult;
 import lab.sassafras.substance.ChemicalEquation;
-import lab.sassafras.substance.ChemicalFormula;
-import lab.sassafras.substance.Combustion;
+import lab.sassafras.yardstick.Judged;
+import lab.sassafras.yardstick.Yardstick;
 
 /**
  * An entry worked out, as one document that page and file render: where the run stands (trials, the result of each
@@ -203,7 +203,11 @@ public final class Reduction {
                 .flatMap(Verdict::agreement)
                 .filter(found -> !found.agrees())
                 .map(found -> new SuspectSize.Deviation(-found.difference(), found.allowed()))
-                .or(() -> sample.result().flatMap(result -> VesselPlausibility.off(sheet, result, first)));
+                .or(() -> sample.result().flatMap(result -> {
+                    Judged judged = new Judged(
+                            sheet, 1, result, first, counted(trials()).size());
+                    return Verdict.parts(judged).plausible().flatMap(what -> new Plausibility(what, judged).off());
+                }));
     }
 
     /** {@return what was read} */
@@ -243,9 +247,11 @@ public final class Reduction {
 
     /** {@return where the heat of a burning went; empty where nothing burns, or nobody knows how much it gave} */
     public Optional<WhereHeatWent> whereHeatWent() {
-        return sheet.experiment().yardstick() instanceof Yardstick.OfCombustion burning
-                ? counted(trials()).stream().findFirst().flatMap(trial -> WhereHeatWent.of(burning, trial, suspects()))
-                : Optional.empty();
+        return yardstick()
+                .losses()
+                .flatMap(lost -> counted(trials()).stream()
+                        .findFirst()
+                        .flatMap(trial -> WhereHeatWent.of(lost, trial, suspects())));
     }
 
     /** {@return that none of them explains the whole deviation by itself; empty where one does, or nothing is off} */
@@ -487,48 +493,20 @@ public final class Reduction {
                         .orElse(sheet.experiment().unknown().label()));
     }
 
-    /** {@return the equation of what happened, where one was written or a dissolving solid was named} */
+    /** {@return the equation of what happened, where one was written or follows from what was named} */
     public Optional<ChemicalEquation> equation() {
-        Yardstick yardstick = sheet.experiment().yardstick();
-        if (yardstick instanceof Yardstick.OfReaction reaction) {
-            return sheet.stated(reaction.equation(), 1).map(ChemicalEquation::read);
-        }
-        if (yardstick instanceof Yardstick.OfCombustion combustion) {
-            return sheet.stated(combustion.formula(), 1)
-                    .map(ChemicalFormula::read)
-                    .flatMap(fuel -> Combustion.atBench(
-                            fuel,
-                            sheet.stated(combustion.water(), 1)
-                                            .filter("gas"::equals)
-                                            .isPresent()
-                                    ? "g"
-                                    : "l"));
-        }
-        if (yardstick instanceof Yardstick.OfCycle) {
-            return legs().filter(each -> each.target().times() == 1).map(Legs::equation);
-        }
-        if (yardstick instanceof Yardstick.InBomb bomb) {
-            return sheet.stated(bomb.formula(), 1)
-                    .map(ChemicalFormula::read)
-                    .flatMap(sample -> Combustion.inBomb(
-                            sample, sheet.stated(bomb.state(), 1).orElse("solid")));
-        }
-        if (yardstick instanceof Yardstick.OfDissolving dissolving) {
-            return sheet.stated(dissolving.formula(), 1)
-                    .map(ChemicalFormula::read)
-                    .map(ChemicalEquation::dissolving);
-        }
-        return Optional.empty();
+        return yardstick().equation(sheet);
+    }
+
+    private Yardstick yardstick() {
+        return Experiments.declaring(sheet.experiment()).yardstick();
     }
 
     /** {@return how many times the result belongs to its equation as written} */
     public double timesAsWritten() {
         return counted(trials()).stream()
                 .findFirst()
-                .flatMap(trial -> trial.derived().stream()
-                        .filter(each -> each.derived().asWritten())
-                        .findFirst()
-                        .map(each -> each.estimate().value() / trial.estimate().value()))
+                .map(Solution::timesAsWritten)
                 .orElse(1.0);
     }
 
@@ -543,21 +521,15 @@ public final class Reduction {
     private OptionalDouble concentration() {
         return counted(trials()).stream()
                 .filter(trial -> trial.fill().isPresent())
-                .flatMap(trial -> trial.derived().stream()
-                        .filter(each -> each.derived().unit() == BenchUnit.JOULES)
-                        .map(each -> Math.abs(each.estimate().value())
-                                / (1000 * Math.abs(trial.estimate().value() * timesAsWritten()))
-                                / (trial.fill().get() / 1000)))
-                .mapToDouble(Double::doubleValue)
+                .flatMapToDouble(trial -> trial.extent().stream()
+                        .map(extent -> Math.abs(extent) / (trial.fill().get() / 1000)))
                 .filter(Double::isFinite)
                 .findFirst();
     }
 
     /** {@return the legs of a cycle with what they make; empty where it is none, or something lacks} */
     public Optional<Legs> legs() {
-        return sheet.experiment().yardstick() instanceof Yardstick.OfCycle cycle
-                ? Legs.of(sheet, cycle.at())
-                : Optional.empty();
+        return yardstick().cycle(sheet);
     }
 
     /** {@return what was predicted, where anything was} */
@@ -582,7 +554,7 @@ public final class Reduction {
     private static List<Trial> trials(Sheet sheet, Conventions conventions, List<Finding> findings) {
         Bindings bindings = sheet.bindings();
         Map<Finding, List<Integer>> said = new LinkedHashMap<>();
-        List<Trial> trials = sheet.experiment().accounts(sheet, conventions).stream()
+        List<Trial> trials = Experiments.declaring(sheet.experiment()).accounts(sheet, conventions).stream()
                 .map(account -> trial(sheet, account, bindings, findings, said))
                 .toList();
         said.forEach((finding, numbers) -> findings.add(
@@ -637,7 +609,7 @@ public final class Reduction {
 
     private static List<Sample> samples(Sheet sheet, List<Trial> trials, List<Finding> findings) {
         Map<String, List<Trial>> byName = new LinkedHashMap<>();
-        trials.forEach(trial -> byName.computeIfAbsent(sheet.sample(trial.number()), any -> new ArrayList<>())
+        trials.forEach(trial -> byName.computeIfAbsent(sheet.places().sample(trial.number()), any -> new ArrayList<>())
                 .add(trial));
         return byName.entrySet().stream()
                 .map(each -> sample(sheet, each.getKey(), each.getValue(), byName.size() > 1, findings))
@@ -655,7 +627,7 @@ public final class Reduction {
                 counted.stream().flatMap(each -> each.point().stream()).toList();
         Optional<StraightLine> line = StraightLine.through(points);
         List<TrialResult> inShort = counted.stream().map(Solution::inShort).toList();
-        Combination combination = sheet.combination(inShort);
+        Combination combination = Sample.combination(sheet, inShort);
         Optional<Estimate> result = combination.of(inShort);
         Optional<Interval> interval = result.map(value -> interval(value, trials));
         Optional<Verdict> verdict = result.flatMap(

@@ -3,9 +3,11 @@ package lab.sassafras.verdict;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.sheet.Sheet;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.statistics.StraightLine;
 import lab.sassafras.statistics.TrialMean;
+import lab.sassafras.statistics.TrialResult;
 
 /**
  * What was found for one sample: all trials made with it that count.
@@ -48,5 +50,19 @@ public record Sample(
     /** {@return what a finding about it alone begins with, where there are several} */
     public String prefix() {
         return name.isEmpty() ? "Sample without a name: " : "Sample " + name + ": ";
+    }
+
+    /**
+     * What makes the result of the trials: what was put in force, where this experiment knows it and it is open to them,
+     * else the first that is.
+     */
+    static Combination combination(Sheet sheet, List<TrialResult> trials) {
+        List<Combination> open = sheet.experiment().combinations().stream()
+                .filter(each -> each.open(trials))
+                .toList();
+        return open.stream()
+                .filter(each -> each.key().equals(sheet.setting().combination()))
+                .findFirst()
+                .orElseGet(() -> open.get(0));
     }
 }

@@ -4,13 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Role;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Role;
 
 /** What a number may have been where the eye or the hand slipped: a mark of a thermometer, or two digits. */
 final class Slips {

@@ -9,10 +9,10 @@ import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Ties;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.sheet.Sheet;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.hipparchus.exception.MathRuntimeException;
@@ -69,7 +69,7 @@ public record SuspectSize(
             Sheet sheet, Conventions conventions, Solution solution, Optional<Deviation> deviation) {
         Suspicion suspicion = new Suspicion(sheet, conventions, solution);
         List<SuspectSize> sizes = new ArrayList<>();
-        for (Suspect suspect : sheet.experiment().suspected()) {
+        for (Suspect suspect : Experiments.declaring(sheet.experiment()).suspected()) {
             if (suspect.cause() instanceof Suspect.Cause.Answered answered) {
                 deviation
                         .flatMap(off -> otherwise(sheet, suspect, suspicion, suspicion.otherwise(answered), off))

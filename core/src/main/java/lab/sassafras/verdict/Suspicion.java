@@ -14,16 +14,10 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.Way;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Suspect.Cause;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Expression.Input;
@@ -31,7 +25,14 @@ import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.substance.Reference;
+import lab.sassafras.yardstick.Judged;
 
 /**
  * Suspects applied to the account of one trial: for each, what the result would be at any size of the error. A reading
@@ -93,7 +94,7 @@ final class Suspicion {
     }
 
     private Optional<Reference> reference() {
-        return judged(sheet).flatMap(Judged::found).map(Agreement::reference);
+        return judged(sheet).flatMap(Judgement::found).map(Agreement::reference);
     }
 
     double asItStands() {
@@ -140,7 +141,7 @@ final class Suspicion {
         sheet.stated(address)
                 .ifPresent(answered -> cause.instead()
                         .of(answered, sheet)
-                        .forEach((answer, size) -> judged(sheet.answering(address, answer))
+                        .forEach((answer, size) -> judged(sheet.supposing().answering(address, answer))
                                 .ifPresent(worked -> worked.found()
                                         .ifPresent(found ->
                                                 all.add(new Otherwise(answer, size, worked.value(), found))))));
@@ -206,30 +207,31 @@ final class Suspicion {
 
     /** How the result stands to its reference were a reading another, judged anew: the reference may hang on it too. */
     Optional<Agreement> retyped(Slipped slip) {
-        return judged(sheet.retyped(slip.line(), slip.text(), slip.applied().size()))
-                .flatMap(Judged::found);
+        return judged(sheet.supposing()
+                        .retyped(slip.line(), slip.text(), slip.applied().size()))
+                .flatMap(Judgement::found);
     }
 
-    private record Judged(double value, Optional<Agreement> found) {}
+    private record Judgement(double value, Optional<Agreement> found) {}
 
-    /** Of a vessel there is no reference; what it can be is judged by these very suspects. */
-    private Optional<Judged> judged(Sheet other) {
-        if (other.experiment().yardstick() instanceof Yardstick.OfVessel) {
-            return Optional.empty();
-        }
-        return other
-                .experiment()
+    /** Only by its reference: what is plausible is judged by these very suspects. */
+    private Optional<Judgement> judged(Sheet other) {
+        return solved(other).stream()
+                .filter(solved -> solved.result().unit() == solution.result().unit())
+                .findFirst()
+                .map(solved -> new Judgement(
+                        solved.estimate().value(),
+                        Verdict.agreement(
+                                Verdict.parts(new Judged(other, trial, solved.estimate(), solved, 1)),
+                                Interval.of(solved.estimate()))));
+    }
+
+    private Optional<Solution> solved(Sheet other) {
+        return Experiments.declaring(other.experiment())
                 .accounts(other, conventions)
                 .get(trial - 1)
                 .solve(other.bindings())
-                .solution()
-                .stream()
-                .filter(solved -> solved.result().unit() == solution.result().unit())
-                .findFirst()
-                .map(solved -> new Judged(
-                        solved.estimate().value(),
-                        Verdict.of(other, trial, solved.estimate(), Interval.of(solved.estimate()), List.of(solved))
-                                .agreement()));
+                .solution();
     }
 
     /** A reading that enters the account, moved. */
@@ -243,8 +245,8 @@ final class Suspicion {
     private double ofReference(String path, double size) {
         Optional<Reference> stands = reference.get();
         return stands.flatMap(any -> sheet.reading(path, trial))
-                .flatMap(line -> judged(sheet.retyped(line, line.text(), size)))
-                .flatMap(Judged::found)
+                .flatMap(line -> judged(sheet.supposing().retyped(line, line.text(), size)))
+                .flatMap(Judgement::found)
                 .map(found -> (found.reference().value() - stands.get().value()) / size)
                 .filter(Double::isFinite)
                 .orElse(0.0);
@@ -279,12 +281,11 @@ final class Suspicion {
                 Optional.empty(),
                 OptionalDouble.of(0),
                 "");
-        Sheet with = sheet.with(line);
+        Sheet with = sheet.supposing().with(line);
         Sheet answered = read.answer()
-                .map(answer -> with.with(stated(sheet.address(answer.path(), trial), answer.answer())))
+                .map(answer -> with.supposing().with(stated(sheet.address(answer.path(), trial), answer.answer())))
                 .orElse(with);
-        Bindings bindings = answered.bindings();
-        return answered.experiment().accounts(answered, conventions).get(trial - 1).solve(bindings).solution().stream()
+        return solved(answered).stream()
                 .map(told -> new Computation(told.result(), told.bindings()))
                 .flatMap(account -> input(account.inputs(), read.path()).stream()
                         .map(input -> new Applied(
@@ -324,11 +325,12 @@ final class Suspicion {
     private Optional<Applied> marked(Suspect suspect) {
         Optional<Way> way = conventions.in(Question.CHANGE).way();
         Optional<Way.Drift> drift =
-                way.flatMap(inForce -> sheet.baselines(trial).map(inForce::drift));
+                way.flatMap(inForce -> sheet.curves().baselines(trial).map(inForce::drift));
         if (drift.isEmpty()) {
             return Optional.empty();
         }
-        OptionalDouble begins = sheet.baselines(trial).map(Baselines::begins).orElse(OptionalDouble.empty());
+        OptionalDouble begins =
+                sheet.curves().baselines(trial).map(Baselines::begins).orElse(OptionalDouble.empty());
         double slope = byCurve("-start") * drift.get().start()
                 + byCurve("-end") * drift.get().end();
         return slope == 0

@@ -6,16 +6,17 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
-import lab.sassafras.experiment.Sheet;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.sheet.Sheet;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.statistics.Dependence;
 import lab.sassafras.statistics.Grubbs;
 import lab.sassafras.statistics.StraightLine;
 import lab.sassafras.statistics.TrialMean;
 import lab.sassafras.statistics.TrialPoint;
+import lab.sassafras.yardstick.AtBench;
 
 /** What several trials of one sample say together. */
 final class TrialFindings {

@@ -5,9 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Solution;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.yardstick.Yardstick;
 
 /**
  * Where the heat of a burning went, of which the tables know how much there was: into what warmed, what was told of
@@ -40,7 +40,7 @@ public record WhereHeatWent(double whole, List<Part> parts) {
     public record Part(String words, double joules, Kind kind) {}
 
     /** Empty where the tables do not know the fuel, or more came than they know of. */
-    static Optional<WhereHeatWent> of(Yardstick.OfCombustion yardstick, Solution trial, List<SuspectSize> suspects) {
+    static Optional<WhereHeatWent> of(Yardstick.Losses lost, Solution trial, List<SuspectSize> suspects) {
         Optional<Double> reached = trial.derived().stream()
                 .filter(each -> each.derived().unit() == BenchUnit.PERCENT)
                 .map(each -> each.estimate().value())
@@ -52,11 +52,10 @@ public record WhereHeatWent(double whole, List<Part> parts) {
                 .map(Estimate::value)
                 .map(Math::abs)
                 .findFirst();
-        return reached.flatMap(per -> heat.map(given -> went(yardstick, trial, suspects, 100 * given / per)));
+        return reached.flatMap(per -> heat.map(given -> went(lost, trial, suspects, 100 * given / per)));
     }
 
-    private static WhereHeatWent went(
-            Yardstick.OfCombustion yardstick, Solution trial, List<SuspectSize> suspects, double whole) {
+    private static WhereHeatWent went(Yardstick.Losses lost, Solution trial, List<SuspectSize> suspects, double whole) {
         List<Part> parts = new ArrayList<>();
         trial.postings().stream()
                 .filter(each -> !each.sought() && each.heat().value() > 0)
@@ -70,7 +69,7 @@ public record WhereHeatWent(double whole, List<Part> parts) {
         double left = whole - parts.stream().mapToDouble(Part::joules).sum();
         double reached = parts.stream().mapToDouble(Part::joules).sum();
         for (SuspectSize each : suspects) {
-            double joules = accountedFor(yardstick, each, trial.estimate().value(), reached, whole);
+            double joules = accountedFor(lost, each, trial.estimate().value(), reached, whole);
             if (joules > 0 && joules < left) {
                 parts.add(new Part(each.words(), joules, Kind.SUPPOSED));
                 left -= joules;
@@ -82,11 +81,11 @@ public record WhereHeatWent(double whole, List<Part> parts) {
 
     /** Fuel that never burnt would have given its part of the whole; what is left keeps back heat of its own. */
     private static double accountedFor(
-            Yardstick.OfCombustion yardstick, SuspectSize suspect, double result, double reached, double whole) {
+            Yardstick.Losses lost, SuspectSize suspect, double result, double reached, double whole) {
         double more = suspect.change() / result;
-        if (yardstick.unburnt().contains(suspect.suspect().key())) {
+        if (lost.unburnt().contains(suspect.suspect().key())) {
             return whole * more / (1 + more);
         }
-        return yardstick.kept().contains(suspect.suspect().key()) ? reached * more : 0;
+        return lost.kept().contains(suspect.suspect().key()) ? reached * more : 0;
     }
 }

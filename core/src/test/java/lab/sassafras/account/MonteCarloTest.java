@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Arrays;
 import java.util.Random;
 import java.util.function.ToDoubleFunction;
-import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.sheet.BenchSheet;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -77,8 +77,8 @@ class MonteCarloTest {
                 .mass("sample[1]/mass", "71.46")
                 .says("sample[1]/bath", "boiling")
                 .temperature("sample[1]/start", "98.6")
-                .give("water[1]/mass", lab.sassafras.experiment.Role.TARE, "2.31", "g", balance)
-                .give("water[1]/mass", lab.sassafras.experiment.Role.GROSS, "112.87", "g", balance)
+                .give("water[1]/mass", lab.sassafras.slot.Role.TARE, "2.31", "g", balance)
+                .give("water[1]/mass", lab.sassafras.slot.Role.GROSS, "112.87", "g", balance)
                 .temperature("water[1]/start", "21.1")
                 .temperature("mixed[1]/final", "25.4")
                 .reduced()

@@ -10,6 +10,13 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.sheet.SheetFindings;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Words;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -52,7 +59,10 @@ class DeclarationsTest {
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("Full (121.06) is less than empty (122.00)");
         sheet.give("water[1]/mass", Role.TARE, "2.34", "g", Optional.of(BenchSheet.BALANCE));
-        assertThat(sheet.sheet().difference(Address.read("water[1]/mass")).orElseThrow())
+        assertThat(sheet.sheet()
+                        .weighing(Address.read("water[1]/mass"))
+                        .difference()
+                        .orElseThrow())
                 .isEqualTo(118.72, org.assertj.core.api.Assertions.within(1e-9));
     }
 
@@ -93,7 +103,7 @@ class DeclarationsTest {
     /** What warms begins first; what can wait, as colour, magnet and density, comes while the bath heats. */
     @Test
     void stepsWaitForWhatTheyDependOn() {
-        assertThat(BenchSheet.copper().sheet().asks(1))
+        assertThat(BenchSheet.copper().sheet().tasks().asks(1))
                 .extracting(ask -> ask.address().toString())
                 .startsWith("sample[1]/mass", "sample[1]/bath")
                 .containsSubsequence("sample[1]/bath", "seen[1]/colour", "seen[1]/density", "sample[1]/start")

@@ -3,6 +3,8 @@ package lab.sassafras.experiment;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.slot.Role;
 
 /** One ordinary filled sheet of every experiment, for checks that hold for all of them. */
 public final class WorkedRuns {

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.sheet.BenchSheet;
 import lab.sassafras.verdict.Reduction;
 import org.junit.jupiter.api.Test;
 

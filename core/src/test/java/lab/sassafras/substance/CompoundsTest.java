@@ -9,13 +9,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.BenchSheet;
-import lab.sassafras.experiment.Doubt;
-import lab.sassafras.experiment.Intake;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.sheet.Doubt;
+import lab.sassafras.sheet.Intake;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.GivenValue;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Role;
 import lab.sassafras.verdict.Reduction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -117,7 +118,7 @@ class CompoundsTest {
                 .accept(
                         Address.read("fuel[1]/formula"),
                         Role.STATED,
-                        new Intake.Answer("C3H8O", null, Optional.empty(), null, "Hawthorn"));
+                        new GivenValue("C3H8O", null, Optional.empty(), null, "Hawthorn"));
         assertThat(Doubt.readBack(sheet, line, "C3H8O"))
                 .hasValueSatisfying(asked -> assertThat(asked).contains("propan-2-ol"));
         assertThat(can("CH3CHOHCH3")

@@ -11,12 +11,12 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.BenchSheet;
-import lab.sassafras.experiment.Logged;
-import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Logged;
+import lab.sassafras.slot.TraceUse;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -296,12 +296,14 @@ class BombTest {
     void theBombIsNotFiredBeforeItsCautionsAreTicked() {
         Address fired = Address.of("fired/at", 1);
         BenchSheet sheet = BenchSheet.of("bomb-constant").says("check[1]/vessel", "done");
-        assertThat(sheet.sheet().unticked(fired))
+        assertThat(sheet.sheet().tasks().unticked(fired))
                 .containsExactly(Address.of("check/charge", 1), Address.of("check/leak", 1));
         sheet.says("check[1]/charge", "done").says("check[1]/leak", "done");
-        assertThat(sheet.sheet().unticked(fired)).isEmpty();
-        assertThat(sheet.sheet().unticked(Address.of("inside/seen", 1))).containsExactly(Address.of("check/vented", 1));
-        assertThat(sheet.sheet().unticked(Address.of("bucket/start", 1))).isEmpty();
+        assertThat(sheet.sheet().tasks().unticked(fired)).isEmpty();
+        assertThat(sheet.sheet().tasks().unticked(Address.of("inside/seen", 1)))
+                .containsExactly(Address.of("check/vented", 1));
+        assertThat(sheet.sheet().tasks().unticked(Address.of("bucket/start", 1)))
+                .isEmpty();
     }
 
     /**

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Random;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Ties;
 import org.junit.jupiter.api.Test;
 
 /**

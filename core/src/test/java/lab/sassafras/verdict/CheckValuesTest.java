@@ -8,10 +8,10 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
+import lab.sassafras.sheet.BenchSheet;
 import org.junit.jupiter.api.Test;
 
 /** Whole reductions against numbers worked by hand. */

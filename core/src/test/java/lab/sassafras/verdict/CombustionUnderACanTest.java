@@ -7,11 +7,11 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.BenchSheet;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Setting;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
 import org.junit.jupiter.api.Test;
 
 /** A burner under a can of water, against arithmetic by hand. */

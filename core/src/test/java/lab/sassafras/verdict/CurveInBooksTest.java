@@ -12,12 +12,12 @@ import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.experiment.BenchSheet;
-import lab.sassafras.experiment.Logged;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Logged;
+import lab.sassafras.slot.TraceUse;
 import org.junit.jupiter.api.Test;
 
 /** Readings on a clock in the books of a run. */
@@ -76,7 +76,7 @@ class CurveInBooksTest {
     void nothingIsAskedThatTheCurveTells() {
         Sheet sheet =
                 displacement(logged(any -> 21.0, since -> 69.0 - 0.01 * since)).sheet();
-        assertThat(sheet.with(sheet.setting().with(ALONE)).asks(1))
+        assertThat(sheet.with(sheet.setting().with(ALONE)).tasks().asks(1))
                 .extracting(ask -> ask.address().toString())
                 .contains("curve[1]/trace")
                 .noneMatch(each -> each.matches("poured.1./start|mixed.1./final|drift.*|added.1./in"));
@@ -121,7 +121,7 @@ class CurveInBooksTest {
     void aSchoolThatReadsACurveAsksForTheClockAndForNoRowByHand() {
         BenchSheet none = BenchSheet.of("heat-of-solution");
         Sheet asking = none.sheet().with(none.sheet().setting().with(ALONE));
-        assertThat(asking.asks(1))
+        assertThat(asking.tasks().asks(1))
                 .extracting(ask -> ask.address().toString())
                 .contains("curve[1]/trace")
                 .noneMatch(each -> each.matches("drift.*|.*/(start|final)"));
@@ -133,7 +133,10 @@ class CurveInBooksTest {
                                 .contains("curve[1]/trace")
                                 .noneMatch(each -> each.matches("drift.*|.*/(start|final)")));
         BenchSheet typed = none.temperature("drift[1]/early", "21.0");
-        assertThat(typed.sheet().with(typed.sheet().setting().with(ALONE)).asks(1))
+        assertThat(typed.sheet()
+                        .with(typed.sheet().setting().with(ALONE))
+                        .tasks()
+                        .asks(1))
                 .extracting(ask -> ask.address().toString())
                 .contains("drift[1]/early")
                 .doesNotContain("curve[1]/trace");
@@ -147,8 +150,8 @@ class CurveInBooksTest {
                 .filteredOn(each -> each.code().equals("curve.unread"))
                 .singleElement()
                 .satisfies(each -> assertThat(each.message()).contains("There is no reading on this curve"));
-        assertThat(run.sheet().asks(1))
+        assertThat(run.sheet().tasks().asks(1))
                 .filteredOn(ask -> ask.address().toString().matches("poured.1./start|mixed.1./final"))
-                .noneMatch(ask -> run.sheet().done(ask));
+                .noneMatch(ask -> run.sheet().tasks().done(ask));
     }
 }

@@ -11,11 +11,8 @@ import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
-import lab.sassafras.experiment.BenchSheet;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Sheet;
 import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
@@ -26,6 +23,9 @@ import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.presentation.QuestionsOfWriting;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Setting;
 import lab.sassafras.substance.ReferenceShelf;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -216,7 +216,7 @@ class EveryExperimentTest {
                     .toList();
             assertThat(missing).isNotEmpty();
             // what it lacks is asked for at the bench as soon as the school is in force
-            assertThat(reduction.sheet().asks(1))
+            assertThat(reduction.sheet().tasks().asks(1))
                     .extracting(ask -> ask.address().toString())
                     .containsAll(missing);
         }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Locale;
-import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.sheet.BenchSheet;
 import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.substance.Substance;
 import org.junit.jupiter.api.Test;
@@ -82,7 +82,7 @@ class IdentificationTest {
         Substance zinc = ReferenceShelf.standard().find("zinc").orElseThrow();
         assertThat(fitting(runWith(zinc))).contains("zinc", "copper");
         BenchSheet weighed = runWith(zinc);
-        weighed.give("seen[1]/density", lab.sassafras.experiment.Role.READ, "7.1", "g/mL", java.util.Optional.empty());
+        weighed.give("seen[1]/density", lab.sassafras.slot.Role.READ, "7.1", "g/mL", java.util.Optional.empty());
         assertThat(fitting(weighed)).contains("zinc").doesNotContain("copper");
     }
 

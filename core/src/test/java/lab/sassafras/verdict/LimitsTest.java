@@ -11,13 +11,13 @@ import java.util.Random;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.Curve;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.experiment.BenchSheet;
-import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.substance.ReferenceShelf;
@@ -93,8 +93,8 @@ class LimitsTest {
 
     @Test
     void aConstantIsNearNoughtWithinTwoOfItsUncertainties() {
-        assertThat(VesselPlausibility.nearNought(-1.99, 1)).isTrue();
-        assertThat(VesselPlausibility.nearNought(-2.01, 1)).isFalse();
+        assertThat(Plausibility.nearNought(-1.99, 1)).isTrue();
+        assertThat(Plausibility.nearNought(-2.01, 1)).isFalse();
     }
 
     /** Three plausible sizes unless something else is said; a vessel that was ignored up to 50 J/°C. */

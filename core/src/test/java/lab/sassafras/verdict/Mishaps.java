@@ -11,18 +11,18 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.experiment.BenchSheet;
-import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Logged;
-import lab.sassafras.experiment.Role;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Suspect.Cause;
-import lab.sassafras.experiment.TraceUse;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Logged;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.TraceUse;
+import lab.sassafras.slot.VesselKind;
 
 /**
  * Runs in which one thing went wrong, by a physics of the tests: what was written down stays as it was, what was true
@@ -354,7 +354,13 @@ final class Mishaps {
         World bomb = (t, heat) -> of(t, "bucket/start")
                 + (of(t, "pellet/mass") * heat + of(t, "heat") + 58)
                         / (t.getOrDefault("constant", 1795.0) + of(t, "bucket/water") * C + of(t, "along"));
-        all.add(new Kind("bomb-combustion", VesselKind.find("bomb").orElseThrow(), "bucket/highest", FINE, 40_200, bomb)
+        all.add(new Kind(
+                        "bomb-combustion",
+                        Experiments.vessel("bomb").orElseThrow(),
+                        "bucket/highest",
+                        FINE,
+                        40_200,
+                        bomb)
                 .says("sample/formula", "C10H8")
                 .says("fuse/way", "none")
                 .finely("pellet/mass", 0.8123)
@@ -402,7 +408,7 @@ final class Mishaps {
                 .ends());
         all.add(new Kind(
                         "bomb-constant",
-                        VesselKind.find("bomb").orElseThrow(),
+                        Experiments.vessel("bomb").orElseThrow(),
                         "bucket/highest",
                         FINE,
                         1800,
@@ -591,7 +597,8 @@ final class Mishaps {
                 away = towards ? -size : size;
             } else if (kind.record(written, words, kind.world.ends(truth, property), false)
                     .sheet()
-                    .stands(lab.sassafras.experiment.Address.of(read.path(), 1))) {
+                    .places()
+                    .stands(lab.sassafras.slot.Address.of(read.path(), 1))) {
                 double recorded = written.getOrDefault(read.path(), read.countedAs());
                 boolean below = read.from().isPresent()
                         && recorded

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Map;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.BenchSheet;
+import lab.sassafras.sheet.BenchSheet;
 import org.junit.jupiter.api.Test;
 
 /**

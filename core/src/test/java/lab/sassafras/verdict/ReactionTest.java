@@ -10,11 +10,11 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.BenchSheet;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.Reference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -243,7 +243,7 @@ class ReactionTest {
         assertThat(reduction.verdict().orElseThrow().agreement()).isEmpty();
         // an entry begun with the first shelf, which did not know hydrogensulfate
         for (int version : new int[] {1, 2}) {
-            lab.sassafras.experiment.Sheet old = sheet.sheet()
+            lab.sassafras.sheet.Sheet old = sheet.sheet()
                     .with(sheet.sheet().setting().with(lab.sassafras.substance.ReferenceShelf.at(version)));
             Reduction before = Reduction.of(old, Conventions.standard()).whole(1);
             assertThat(before.result()).isPresent();
@@ -274,7 +274,7 @@ class ReactionTest {
 
     private static String at(BenchSheet sheet, String school) {
         Conventions conventions = Conventions.of(Map.of("solution", school));
-        lab.sassafras.experiment.Sheet settled =
+        lab.sassafras.sheet.Sheet settled =
                 sheet.sheet().with(sheet.sheet().setting().with(conventions));
         return message(Reduction.of(settled, conventions), "reference.temperature");
     }

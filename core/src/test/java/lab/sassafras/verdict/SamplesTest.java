@@ -8,11 +8,11 @@ import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.BenchSheet;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Measured;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.VesselKind;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.statistics.StraightLine;
 import org.junit.jupiter.api.Test;
@@ -73,10 +73,10 @@ class SamplesTest {
         assertThat(mixedUp.reduced().samples().get(0).name()).isEqualTo("B");
         BenchSheet corrected = solids(2).says("sample[1]/name", "A").says("sample[2]/name", "B");
         assertThat(corrected.reduced().samples()).extracting(Sample::name).containsExactly("A", "B");
-        assertThat(corrected.sheet().asks(2))
+        assertThat(corrected.sheet().tasks().asks(2))
                 .extracting(ask -> ask.address().toString())
                 .contains("seen[2]/colour");
-        assertThat(solids(2).sheet().asks(2))
+        assertThat(solids(2).sheet().tasks().asks(2))
                 .extracting(ask -> ask.address().toString())
                 .doesNotContain("seen[2]/colour");
     }
@@ -93,7 +93,7 @@ class SamplesTest {
         Reduction reduction = sheet.reduced();
         assertThat(trial(reduction, 1).estimate().value()).isCloseTo(427.4 * 3.5 / (50 * 76.5), within(1e-9));
         assertThat(trial(reduction, 3).estimate().value()).isCloseTo(448.4 * 3.5 / (50 * 76.5), within(1e-9));
-        assertThat(sheet.sheet().asides(1))
+        assertThat(sheet.sheet().tasks().asides(1))
                 .extracting(ask -> ask.address().toString())
                 .contains("calorimeter[1]/vessel", "prediction[1]/final");
     }
@@ -101,14 +101,14 @@ class SamplesTest {
     @Test
     void aPredictionStandsBesideWhatWasRead() {
         BenchSheet predicted = BenchSheet.of("specific-heat-of-solid")
-                .give("prediction[1]/final", lab.sassafras.experiment.Role.READ, "25", "°C", Optional.empty());
+                .give("prediction[1]/final", lab.sassafras.slot.Role.READ, "25", "°C", Optional.empty());
         assertThat(predicted.reduced().prediction().orElseThrow().off()).isEmpty();
         predicted.temperature("mixed[1]/final", "23.5");
         assertThat(predicted.reduced().prediction().orElseThrow().off().orElseThrow())
                 .isCloseTo(-1.5, within(1e-12));
         assertThat(predicted.reduced().findings()).extracting(Finding::code).doesNotContain("prediction.late");
-        BenchSheet late = solids(1)
-                .give("prediction[1]/final", lab.sassafras.experiment.Role.READ, "23.5", "°C", Optional.empty());
+        BenchSheet late =
+                solids(1).give("prediction[1]/final", lab.sassafras.slot.Role.READ, "23.5", "°C", Optional.empty());
         assertThat(late.reduced().findings()).extracting(Finding::code).contains("prediction.late");
     }
 

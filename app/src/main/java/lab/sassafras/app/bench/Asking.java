@@ -10,18 +10,19 @@ import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Following;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.sheet.Following;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.sheet.Tasks;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Words;
 import lab.sassafras.substance.ChemicalEquation;
 
 /**
@@ -110,7 +111,7 @@ public record Asking(
     static Asking of(
             EntrySheet entry,
             WrittenSheet screen,
-            Sheet.Ask here,
+            Tasks.Ask here,
             Optional<Role> wanted,
             Setting setting,
             Optional<PeriodKnows.Value> elsewhere) {

@@ -11,8 +11,8 @@ import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.curve.ClockTime;
-import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.slot.TraceUse;
 import org.jspecify.annotations.Nullable;
 
 /**

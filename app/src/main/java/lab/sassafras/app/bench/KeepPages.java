@@ -9,10 +9,10 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.KeepObservation;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
+import lab.sassafras.sheet.Tasks;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Slot;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,7 +44,7 @@ class KeepPages {
             return strike(entry, typed, actor, response, model);
         }
         Address address = Address.read(typed.at());
-        Optional<Sheet.Ask> asked = asked(entry, address, typed.role());
+        Optional<Tasks.Ask> asked = asked(entry, address, typed.role());
         if (leftOpen(entry, address, typed)) {
             return "redirect:/entries/" + id + "?after=" + written(address);
         }
@@ -52,7 +52,8 @@ class KeepPages {
         if (!(answer instanceof Answer.Kept)) {
             return again(entry, asked, Optional.of(address), typed, answer, response, model);
         }
-        if (asked.filter(ask -> ask.step().aside() && !entry.sheet().done(ask)).isPresent()) {
+        if (asked.filter(ask -> ask.step().aside() && !entry.sheet().tasks().done(ask))
+                .isPresent()) {
             return "redirect:/entries/" + id + "?trial="
                     + RunScreen.trialOf(entry, Optional.empty(), Optional.of(address));
         }
@@ -74,7 +75,7 @@ class KeepPages {
         return WrittenSheet.Link.encoded(address.toString());
     }
 
-    private static Optional<Sheet.Ask> asked(EntrySheet entry, Address address, String role) {
+    private static Optional<Tasks.Ask> asked(EntrySheet entry, Address address, String role) {
         int trial = RunScreen.trialOf(entry, Optional.empty(), Optional.of(address));
         return new WrittenSheet(entry, trial).ask(address, Role.of(role));
     }
@@ -82,7 +83,7 @@ class KeepPages {
     /** Nothing was recorded: the same question with what was typed, and why; or what is asked before it is kept. */
     private String again(
             EntrySheet entry,
-            Optional<Sheet.Ask> asked,
+            Optional<Tasks.Ask> asked,
             Optional<Address> address,
             Typed typed,
             Answer<UUID> answer,
@@ -103,10 +104,10 @@ class KeepPages {
 
     private String strike(EntrySheet entry, Typed typed, Actor actor, HttpServletResponse response, Model model) {
         UUID struck = typed.struck();
-        Optional<Sheet.Ask> asked = WrittenSheet.asking(entry, struck);
+        Optional<Tasks.Ask> asked = WrittenSheet.asking(entry, struck);
         Answer<UUID> answer = keeping.strike(entry, struck, typed.identity(), typed.reason(), actor);
         if (!(answer instanceof Answer.Kept)) {
-            return again(entry, asked, asked.map(Sheet.Ask::address), typed, answer, response, model);
+            return again(entry, asked, asked.map(Tasks.Ask::address), typed, answer, response, model);
         }
         return "redirect:/entries/" + entry.entry().id()
                 + asked.map(ask -> "?after=" + written(ask.address())).orElse("");

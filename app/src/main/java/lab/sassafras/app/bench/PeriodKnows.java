@@ -9,13 +9,13 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Cardinality;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Slot;
+import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
 import org.springframework.stereotype.Component;
 
 /**

@@ -8,9 +8,9 @@ import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.usecase.BeginEntry;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.sheet.Tasks;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -48,10 +48,11 @@ class RunPages {
             return "redirect:/entries/" + id + (mixed ? "/strip?trial=" : "/clock?trial=") + shown;
         }
         WrittenSheet screen = new WrittenSheet(entry, shown);
-        Optional<Sheet.Ask> left = past.flatMap(address -> screen.ask(address, role));
-        Optional<Sheet.Ask> now = wanted.map(address -> screen.ask(address, role)
+        Optional<Tasks.Ask> left = past.flatMap(address -> screen.ask(address, role));
+        Optional<Tasks.Ask> now = wanted.map(address -> screen.ask(address, role)
                         .orElseThrow(() -> new NotFound("This experiment has no such place to fill.")))
-                .or(() -> left.filter(ask -> role.isPresent() && !entry.sheet().done(ask)))
+                .or(() -> left.filter(
+                        ask -> role.isPresent() && !entry.sheet().tasks().done(ask)))
                 .or(() -> screen.next(left));
         return screens.render(entry, RunScreen.View.asking(shown, now, role), model);
     }

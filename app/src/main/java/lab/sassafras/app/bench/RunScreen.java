@@ -16,16 +16,16 @@ import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Cardinality;
-import lab.sassafras.experiment.Group;
-import lab.sassafras.experiment.Pace;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.SheetFindings;
-import lab.sassafras.experiment.Slot;
+import lab.sassafras.declaration.Cardinality;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Pace;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.sheet.SheetFindings;
+import lab.sassafras.sheet.Tasks;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -68,13 +68,13 @@ class RunScreen {
      */
     record View(
             int trial,
-            Optional<Sheet.Ask> now,
+            Optional<Tasks.Ask> now,
             Optional<Role> way,
             Typed typed,
             @Nullable String problem,
             @Nullable String question) {
 
-        static View asking(int trial, Optional<Sheet.Ask> now, Optional<Role> way) {
+        static View asking(int trial, Optional<Tasks.Ask> now, Optional<Role> way) {
             return new View(trial, now, way, Typed.NOTHING, null, null);
         }
 
@@ -129,7 +129,7 @@ class RunScreen {
         model.addAttribute("rows", screen.rows(shown.now()));
         model.addAttribute(
                 "asides",
-                entry.sheet().asides(shown.trial()).stream()
+                entry.sheet().tasks().asides(shown.trial()).stream()
                         .filter(ask -> shown.now().filter(ask::equals).isEmpty()
                                 && !onClock.equals(Optional.of(ask.address())))
                         .toList());
@@ -150,7 +150,7 @@ class RunScreen {
     }
 
     private void asking(EntrySheet entry, WrittenSheet screen, View shown, Model model) {
-        Optional<Sheet.Ask> now = shown.now();
+        Optional<Tasks.Ask> now = shown.now();
         model.addAttribute(
                 "now",
                 now.map(ask -> {
@@ -217,7 +217,7 @@ class RunScreen {
         TREND
     }
 
-    private static ByClock byClock(EntrySheet entry, Sheet.Ask ask) {
+    private static ByClock byClock(EntrySheet entry, Tasks.Ask ask) {
         String path = ask.address().path();
         boolean ofTrial = entry.experiment()
                 .group(ask.address().group())
@@ -235,16 +235,16 @@ class RunScreen {
     }
 
     /** Whether what is looked at is a moment of mixing that may be withdrawn, its bath beginning anew. */
-    private boolean breakable(EntrySheet entry, Optional<Sheet.Ask> now) {
+    private boolean breakable(EntrySheet entry, Optional<Tasks.Ask> now) {
         return paces.amount(entry, Pace.Kind.BATH).isPresent()
                 && now.filter(ask -> entry.experiment()
                                 .mixing()
                                 .equals(Optional.of(ask.address().path())))
-                        .filter(entry.sheet()::done)
+                        .filter(entry.sheet().tasks()::done)
                         .isPresent();
     }
 
-    private static Slot slot(EntrySheet entry, Sheet.Ask ask) {
+    private static Slot slot(EntrySheet entry, Tasks.Ask ask) {
         return entry.experiment().slot(ask.address().path()).orElseThrow();
     }
 }

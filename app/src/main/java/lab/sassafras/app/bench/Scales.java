@@ -4,15 +4,15 @@ import java.util.List;
 import java.util.stream.Stream;
 import lab.sassafras.app.chart.ScalePicture;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.sheet.Tasks;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Slot;
 
 /** The scales to lay under a figure being typed: one of each instrument it may be read on. */
 final class Scales {
@@ -22,7 +22,7 @@ final class Scales {
     private final Slot slot;
     private final List<Instrument> instruments;
 
-    Scales(EntrySheet entry, Sheet.Ask ask, List<Instrument> instruments) {
+    Scales(EntrySheet entry, Tasks.Ask ask, List<Instrument> instruments) {
         this.entry = entry;
         this.address = ask.address();
         this.slot = entry.experiment().slot(address.path()).orElseThrow();

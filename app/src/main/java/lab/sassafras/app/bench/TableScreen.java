@@ -14,13 +14,13 @@ import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.app.sheet.WrittenSheet;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Cardinality;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
+import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.sheet.Tasks;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
 
 /**
  * A run as a table on paper has it: a row for every place that is typed, in the order of the run, a column for every
@@ -179,11 +179,11 @@ final class TableScreen {
 
     List<Row> rows() {
         int trials = entry.sheet().trials();
-        Map<Key, Map<Integer, Sheet.Ask>> asked = new LinkedHashMap<>();
+        Map<Key, Map<Integer, Tasks.Ask>> asked = new LinkedHashMap<>();
         List<Key> order = new ArrayList<>();
         for (int trial = 1; trial <= trials; trial++) {
             int after = -1;
-            for (Sheet.Ask ask : entry.sheet().asks(trial)) {
+            for (Tasks.Ask ask : entry.sheet().tasks().asks(trial)) {
                 for (Key key : keys(ask)) {
                     int at = order.indexOf(key);
                     if (at < 0) {
@@ -224,7 +224,7 @@ final class TableScreen {
                         .toList());
     }
 
-    private List<Key> keys(Sheet.Ask ask) {
+    private List<Key> keys(Tasks.Ask ask) {
         String path = ask.address().path();
         int part = cardinality(path) == Cardinality.PER_PART ? ask.address().index() : 0;
         Slot slot = slot(path);
@@ -259,11 +259,11 @@ final class TableScreen {
                 .orElseGet(() -> Asking.role(entry.sheet(), Address.of(path, 1), slot, Optional.empty()));
     }
 
-    private Row row(Key key, Map<Integer, Sheet.Ask> asks, int trials) {
+    private Row row(Key key, Map<Integer, Tasks.Ask> asks, int trials) {
         Slot slot = slot(key.path());
         Role role = key.half().orElseGet(() -> role(slot, key.path()));
         boolean once = cardinality(key.path()) == Cardinality.ONCE || key.part() > 0;
-        Sheet.Ask first = asks.values().iterator().next();
+        Tasks.Ask first = asks.values().iterator().next();
         return new Row(
                 key.id(),
                 new WrittenSheet(entry, 1).label(first.address(), key.half()),
@@ -308,7 +308,7 @@ final class TableScreen {
                 .collect(Collectors.joining("&", ways.isEmpty() ? "" : "?", ""));
     }
 
-    private Cell cell(int trial, Sheet.Ask ask, Key key, Slot slot, Role role) {
+    private Cell cell(int trial, Tasks.Ask ask, Key key, Slot slot, Role role) {
         Address address = ask.address();
         WrittenSheet screen = new WrittenSheet(entry, trial);
         Place place = new Place(address.toString(), slot.field() == Slot.Field.NUMBER ? role.key() : "stated");

@@ -10,11 +10,11 @@ import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Trend;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Slot;
 import org.springframework.stereotype.Component;
 
 /**

@@ -22,10 +22,10 @@ import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Pace;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.declaration.Pace;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.sheet.Tasks;
+import lab.sassafras.slot.Address;
 import org.springframework.stereotype.Component;
 
 /** What a bench waits for: the paces of its experiment, as the class has them, and the waits begun. */
@@ -49,7 +49,7 @@ class WaitScreen {
     }
 
     /** What is waited for, seen from a trial of an entry with something asked. */
-    Waiting waiting(EntrySheet entry, int trial, Optional<Sheet.Ask> now) {
+    Waiting waiting(EntrySheet entry, int trial, Optional<Tasks.Ask> now) {
         List<Waiting.Timer> timers = new ArrayList<>();
         paces.waits(entry.entry().bench()).stream()
                 .filter(each ->
@@ -61,7 +61,7 @@ class WaitScreen {
         return new Waiting(timers, begins, exposed(entry, trial));
     }
 
-    private List<Waiting.Begin> begins(EntrySheet entry, int trial, Sheet.Ask ask, List<Waiting.Timer> running) {
+    private List<Waiting.Begin> begins(EntrySheet entry, int trial, Tasks.Ask ask, List<Waiting.Timer> running) {
         Figures figures = entry.entry().period().figures();
         return ofClass.of(entry).entrySet().stream()
                 .filter(each -> each.getKey().kind().timer()
@@ -82,7 +82,7 @@ class WaitScreen {
     }
 
     /** Whether a wait may begin while something is asked: at its own step, or since the step it begins after. */
-    private static boolean open(EntrySheet entry, int trial, Pace pace, Sheet.Ask ask) {
+    private static boolean open(EntrySheet entry, int trial, Pace pace, Tasks.Ask ask) {
         boolean since = pace.from()
                 .filter(from -> !ask.address().path().equals(from)
                         && entry.sheet().filled(entry.sheet().address(from, trial)))
@@ -93,9 +93,9 @@ class WaitScreen {
 
     /** What can be done while a wait runs: the rows still open before the step it is for. */
     private static String meanwhile(EntrySheet entry, int trial, Pace pace) {
-        return entry.sheet().asks(trial).stream()
+        return entry.sheet().tasks().asks(trial).stream()
                 .takeWhile(ask -> !ask.address().path().equals(pace.path()))
-                .filter(ask -> !ask.step().aside() && !entry.sheet().done(ask))
+                .filter(ask -> !ask.step().aside() && !entry.sheet().tasks().done(ask))
                 .map(ask -> entry.experiment().words().label(ask.address().path()))
                 .collect(Collectors.joining(", "));
     }
@@ -183,6 +183,7 @@ class WaitScreen {
 
     private Optional<Waiting.Exposed> exposed(EntrySheet entry, int trial) {
         return entry.sheet()
+                .tasks()
                 .exposed(trial)
                 .flatMap(each -> last(entry, each.place())
                         .map(weighed -> Duration.between(weighed, clock.instant()))
@@ -203,7 +204,7 @@ class WaitScreen {
     private Optional<Double> rise(EntrySheet entry) {
         return ofClass.of(entry).entrySet().stream()
                 .filter(each -> each.getKey().kind() == Pace.Kind.RISE
-                        && entry.sheet().asks(1).stream()
+                        && entry.sheet().tasks().asks(1).stream()
                                 .anyMatch(ask -> ask.address()
                                         .path()
                                         .equals(each.getKey().path())))

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.slot.Slot;
 
 /**
  * The scale: what an instrument can show, under the figure being typed, with the usual band and the other readings of

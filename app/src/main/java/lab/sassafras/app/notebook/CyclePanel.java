@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.app.chart.EnergyPicture;
-import lab.sassafras.experiment.CycleSum;
+import lab.sassafras.draft.CycleSum;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.presentation.Typeset;

@@ -20,7 +20,6 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.curve.Recommendation;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.BenchUnit;
@@ -365,6 +364,7 @@ public final class ResultView {
     /** What fits the curve of the trial shown; empty where it is in use, or nothing is read from a curve. */
     public Optional<Fitting> fitting() {
         return entry.sheet()
+                .curves()
                 .baselines(shownTrial)
                 .map(each -> Recommendation.of(each, figures))
                 .flatMap(fits -> Question.CHANGE.schools().stream()
@@ -503,15 +503,12 @@ public final class ResultView {
                 .filter(Candidate::fits)
                 .map(each -> each.substance().name() + " (" + specificHeat(each) + ")")
                 .toList();
+        String word = sample.verdict().flatMap(Verdict::sought).orElse("");
         if (candidates().isEmpty()) {
-            return result().isEmpty()
-                            || sample.verdict().isEmpty()
-                            || !(entry.experiment().yardstick() instanceof Yardstick.OfSolids)
-                    ? ""
-                    : "No solid on the shelf fits this number.";
+            return result().isEmpty() || word.isEmpty() ? "" : "No " + word + " on the shelf fits this number.";
         }
         return fitting.isEmpty()
-                ? "No solid on the shelf fits both the number and what was seen."
+                ? "No " + word + " on the shelf fits both the number and what was seen."
                 : "It may be " + String.join(", ", fitting) + ".";
     }
 

@@ -22,11 +22,11 @@ import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Windows;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.TraceUse;
 import lab.sassafras.verdict.Reduction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -349,6 +349,7 @@ class StripPages {
         for (int trial = 1; trial <= entry.sheet().trials(); trial++) {
             Optional<TraceUse> use = Clocks.use(entry, trial);
             Optional<Outcome> outcome = entry.sheet()
+                    .curves()
                     .baselines(trial)
                     .flatMap(curve ->
                             entry.conventions().in(Question.CHANGE).way().map(way -> way.of(curve)));

@@ -275,7 +275,7 @@ public record ReducedFile(
         Optional<Working> working = reduction.working(trial.number());
         return new TrialPart(
                 trial.number(),
-                reduction.sheet().sample(trial.number()),
+                reduction.sheet().places().sample(trial.number()),
                 trial.leftOut(),
                 solution.map(each -> each.estimate().value()).orElse(null),
                 solution.map(each -> each.estimate().uncertainty()).orElse(null),

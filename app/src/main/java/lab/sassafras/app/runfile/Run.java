@@ -10,13 +10,13 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.experiment.Experiment;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Slot;
 
 /**
  * A run as a file told it, checked. Names inside (instruments, observations, references) are the file's own.

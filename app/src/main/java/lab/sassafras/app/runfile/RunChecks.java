@@ -11,12 +11,9 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Cardinality;
+import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.DecimalMark;
@@ -27,6 +24,9 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.Shared;
 import lab.sassafras.measure.TimeBudget;
 import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.VesselKind;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -189,7 +189,7 @@ final class RunChecks {
     }
 
     private Calorimeter calorimeter(String field, RunFile.CalorimeterPart part) {
-        VesselKind kind = VesselKind.find(part.kind())
+        VesselKind kind = Experiments.vessel(part.kind())
                 .orElseThrow(() -> wrong(field + ".kind", "is not a kind of vessel known here"));
         String name = name(field + ".name", part.name(), NAME);
         return new Calorimeter(

@@ -7,15 +7,15 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Room;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Filling;
-import lab.sassafras.experiment.Intake;
-import lab.sassafras.experiment.Logged;
-import lab.sassafras.experiment.Setting;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.sheet.Filling;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.GivenValue;
+import lab.sassafras.slot.Logged;
+import lab.sassafras.slot.Setting;
 import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.verdict.Reduction;
 
@@ -98,7 +98,7 @@ public final class RunReplay {
 
     private void take(Run.Observed each) {
         Address address = Address.read(each.at());
-        Intake.Answer given = new Intake.Answer(
+        GivenValue given = new GivenValue(
                 each.text(),
                 each.unit().orElse(null),
                 each.instrument().map(run.instruments()::get),

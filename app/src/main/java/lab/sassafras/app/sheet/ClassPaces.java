@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.app.record.ClassPace;
 import lab.sassafras.app.record.Paces;
-import lab.sassafras.experiment.Pace;
+import lab.sassafras.declaration.Pace;
 import org.springframework.stereotype.Service;
 
 /** The paces of an entry's experiment, as its class has them. */

@@ -18,12 +18,12 @@ import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.curve.Room;
 import lab.sassafras.curve.Trend;
-import lab.sassafras.experiment.Address;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.TraceUse;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -12,8 +12,8 @@ import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Experiment;
-import lab.sassafras.experiment.Readback;
-import lab.sassafras.experiment.Sheet;
+import lab.sassafras.sheet.Readback;
+import lab.sassafras.sheet.Sheet;
 import lab.sassafras.verdict.Reduction;
 
 /**

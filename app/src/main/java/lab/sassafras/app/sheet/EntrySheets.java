@@ -32,23 +32,23 @@ import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Cardinality;
+import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Filling;
-import lab.sassafras.experiment.Intake;
-import lab.sassafras.experiment.Logged;
-import lab.sassafras.experiment.Readback;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.TraceUse;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.sheet.Filling;
+import lab.sassafras.sheet.Readback;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.GivenValue;
+import lab.sassafras.slot.Logged;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.TraceUse;
 import lab.sassafras.verdict.Reduction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -206,7 +206,7 @@ public class EntrySheets {
                 .isPresent();
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
         Filling filling = entry.readback().filling(sameReadings ? entry.sheet().setting() : open(entry, slot));
-        Intake.Answer answer = new Intake.Answer(use.text(), null, Optional.empty(), null, "");
+        GivenValue answer = new GivenValue(use.text(), null, Optional.empty(), null, "");
         entry.observations().standingAt(address.toString()).stream()
                 .reduce((earlier, later) -> later)
                 .filter(each -> filling.stands(each.id()))
@@ -339,7 +339,7 @@ public class EntrySheets {
                 observation.id(),
                 observation.address(),
                 observation.role(),
-                new Intake.Answer(
+                new GivenValue(
                         observation.text(),
                         observation.unit().orElse(null),
                         observation.instrumentId().flatMap(shelf::instrument),

@@ -8,9 +8,10 @@ import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.presentation.Presentation.Written;
+import lab.sassafras.sheet.Tasks;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Verdict;
 
@@ -62,15 +63,15 @@ public record StandingLine(
                 .anyMatch(trial -> trial.solution().isPresent());
         return worked
                         && IntStream.rangeClosed(1, sheet.sheet().trials())
-                                .mapToObj(trial -> sheet.sheet().asks(trial))
+                                .mapToObj(trial -> sheet.sheet().tasks().asks(trial))
                                 .flatMap(List::stream)
-                                .allMatch(ask -> sheet.sheet().done(ask) || optional(sheet, ask))
+                                .allMatch(ask -> sheet.sheet().tasks().done(ask) || optional(sheet, ask))
                 ? State.FINISHED
                 : State.UNDER_WAY;
     }
 
     /** What need not be filled: what is optional, and ticks made on paper. */
-    private static boolean optional(EntrySheet sheet, Sheet.Ask ask) {
+    private static boolean optional(EntrySheet sheet, Tasks.Ask ask) {
         if (sheet.decisions().copiedFromPaper().isPresent()
                 && sheet.experiment().tickedBefore().values().stream()
                         .anyMatch(paths -> paths.contains(ask.address().path()))) {
@@ -96,7 +97,9 @@ public record StandingLine(
                 false,
                 reduction
                         .verdict()
-                        .filter(any -> sheet.experiment().yardstick().expected())
+                        .filter(any -> Experiments.declaring(sheet.experiment())
+                                .yardstick()
+                                .expected())
                         .flatMap(Verdict::agreement)
                         .map(each -> each.difference() / each.allowed())
                         .filter(Double::isFinite),
@@ -107,9 +110,9 @@ public record StandingLine(
                         .orElse(""),
                 sheet.observations().last().map(Observation::madeAt),
                 IntStream.rangeClosed(1, sheet.sheet().trials())
-                        .mapToObj(trial -> sheet.sheet().asks(trial))
+                        .mapToObj(trial -> sheet.sheet().tasks().asks(trial))
                         .flatMap(List::stream)
-                        .filter(ask -> !sheet.sheet().done(ask) && !optional(sheet, ask))
+                        .filter(ask -> !sheet.sheet().tasks().done(ask) && !optional(sheet, ask))
                         .findFirst()
                         .map(ask ->
                                 sheet.experiment().words().label(ask.address().path()))

@@ -2,8 +2,8 @@ package lab.sassafras.app.sheet;
 
 import java.util.List;
 import java.util.stream.Collectors;
-import lab.sassafras.experiment.Address;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.Address;
 
 /**
  * What must be ticked off before a step that can hurt. Asked where a value is kept that a hand gives; a file tells what
@@ -26,7 +26,7 @@ public final class Ticks {
         if (entry.decisions().copiedFromPaper().isPresent()) {
             return List.of();
         }
-        return entry.sheet().unticked(step).stream()
+        return entry.sheet().tasks().unticked(step).stream()
                 .map(each -> new Open(
                         entry.experiment().words().label(each.path()),
                         new WrittenSheet.Link(each.toString(), null).query()))

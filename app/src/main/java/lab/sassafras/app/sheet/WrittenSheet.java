@@ -12,20 +12,21 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Observation;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Cardinality;
+import lab.sassafras.declaration.Cardinality;
+import lab.sassafras.declaration.Group;
 import lab.sassafras.experiment.Experiment;
-import lab.sassafras.experiment.Following;
-import lab.sassafras.experiment.Group;
-import lab.sassafras.experiment.Role;
-import lab.sassafras.experiment.Sheet;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Telling;
-import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.sheet.Following;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.sheet.Tasks;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Telling;
+import lab.sassafras.slot.Words;
 import org.jspecify.annotations.Nullable;
 
 /** A trial of an entry as it stands written: row by row, with what was struck out, and where the hand is. */
@@ -81,13 +82,15 @@ public final class WrittenSheet {
     public record Struck(String text, String unit, String why) {}
 
     /** Every row of the trial, in the order of the work. */
-    public List<Row> rows(Optional<Sheet.Ask> now) {
-        return entry.sheet().asks(trial).stream().map(ask -> row(ask, now)).toList();
+    public List<Row> rows(Optional<Tasks.Ask> now) {
+        return entry.sheet().tasks().asks(trial).stream()
+                .map(ask -> row(ask, now))
+                .toList();
     }
 
-    private Row row(Sheet.Ask ask, Optional<Sheet.Ask> now) {
+    private Row row(Tasks.Ask ask, Optional<Tasks.Ask> now) {
         boolean here = now.filter(ask::equals).isPresent();
-        State state = here ? State.NOW : entry.sheet().done(ask) ? State.DONE : State.TODO;
+        State state = here ? State.NOW : entry.sheet().tasks().done(ask) ? State.DONE : State.TODO;
         Slot slot = entry.experiment().slot(ask.address().path()).orElseThrow();
         boolean perTrial = entry.experiment()
                 .group(ask.address().group())
@@ -100,7 +103,7 @@ public final class WrittenSheet {
     }
 
     /** Where a step is asked, as the page's address has it. */
-    public static Link link(Sheet.Ask ask) {
+    public static Link link(Tasks.Ask ask) {
         return new Link(
                 ask.address().toString(), ask.step().half().map(Role::key).orElse(null));
     }
@@ -125,32 +128,35 @@ public final class WrittenSheet {
     }
 
     /** The step that asks for an address in this trial: for that half of it, or else for whatever it still lacks. */
-    public Optional<Sheet.Ask> ask(Address address, Optional<Role> way) {
-        List<Sheet.Ask> here = Stream.concat(entry.sheet().asks(trial).stream(), entry.sheet().asides(trial).stream())
+    public Optional<Tasks.Ask> ask(Address address, Optional<Role> way) {
+        List<Tasks.Ask> here = Stream.concat(
+                        entry.sheet().tasks().asks(trial).stream(), entry.sheet().tasks().asides(trial).stream())
                 .filter(ask -> ask.address().equals(address))
                 .toList();
         return here.stream()
                 .filter(ask -> way.isPresent() && ask.step().half().equals(way))
                 .findFirst()
-                .or(() -> here.stream().filter(ask -> !entry.sheet().done(ask)).findFirst())
+                .or(() -> here.stream()
+                        .filter(ask -> !entry.sheet().tasks().done(ask))
+                        .findFirst())
                 .or(() -> here.stream().findFirst());
     }
 
     /** What stands for a step: of a half, only that half. */
-    public List<Observation> standing(Sheet.Ask ask) {
+    public List<Observation> standing(Tasks.Ask ask) {
         return entry.observations().standingAt(ask.address().toString()).stream()
                 .filter(each -> belongs(ask, each))
                 .toList();
     }
 
-    private static boolean belongs(Sheet.Ask ask, Observation observation) {
+    private static boolean belongs(Tasks.Ask ask, Observation observation) {
         Optional<Role> role = Role.of(observation.role());
         return ask.step().half().isEmpty()
                 || role.equals(ask.step().half())
                 || role.filter(Role::half).isEmpty();
     }
 
-    private String label(Sheet.Ask ask) {
+    private String label(Tasks.Ask ask) {
         return label(ask.address(), ask.step().half());
     }
 
@@ -169,7 +175,7 @@ public final class WrittenSheet {
         return group.cardinality() == Cardinality.PER_PART ? label + " " + address.index() : label;
     }
 
-    private List<Value> values(Sheet.Ask ask) {
+    private List<Value> values(Tasks.Ask ask) {
         Address address = ask.address();
         List<Value> values = new ArrayList<>();
         Sheet sheet = entry.sheet();
@@ -177,13 +183,14 @@ public final class WrittenSheet {
                 .forEach(each -> values.add(new Value(
                         why(address, each), spoken(address, each), each.unit().orElse(""), false)));
         boolean last = ask.step().half().isEmpty()
-                || sheet.asks(trial).stream()
+                || sheet.tasks().asks(trial).stream()
                         .filter(each -> each.address().equals(address))
                         .reduce((earlier, later) -> later)
                         .filter(ask::equals)
                         .isPresent();
-        sheet.difference(address)
-                .filter(mass -> last && sheet.byDifference(address))
+        sheet.weighing(address)
+                .difference()
+                .filter(mass -> last && sheet.weighing(address).byDifference())
                 .ifPresent(mass -> {
                     int decimals = Math.max(0, Math.min(decimals(address, Role.GROSS), decimals(address, Role.TARE)));
                     values.add(new Value("by difference", figures.fixed(mass, decimals), "g", true));
@@ -228,7 +235,7 @@ public final class WrittenSheet {
                 };
     }
 
-    private List<Struck> struck(Sheet.Ask ask) {
+    private List<Struck> struck(Tasks.Ask ask) {
         Address address = ask.address();
         return entry.observations().at(address.toString()).stream()
                 .filter(each -> !each.strikeOut() && belongs(ask, each))
@@ -282,7 +289,10 @@ public final class WrittenSheet {
     public static List<Leftover> leftovers(EntrySheet entry) {
         Set<String> shown = new HashSet<>();
         for (int trial = 1; trial <= entry.sheet().trials(); trial++) {
-            entry.sheet().asks(trial).forEach(ask -> shown.add(ask.address().toString()));
+            entry.sheet()
+                    .tasks()
+                    .asks(trial)
+                    .forEach(ask -> shown.add(ask.address().toString()));
         }
         WrittenSheet first = new WrittenSheet(entry, 1);
         return entry.observations().standing().stream()
@@ -303,7 +313,7 @@ public final class WrittenSheet {
     }
 
     /** Where a kept value is asked for now, if it is. */
-    public static Optional<Sheet.Ask> asking(EntrySheet entry, UUID kept) {
+    public static Optional<Tasks.Ask> asking(EntrySheet entry, UUID kept) {
         return entry.observations()
                 .find(kept)
                 .flatMap(observation -> address(observation)
@@ -323,27 +333,27 @@ public final class WrittenSheet {
      * Where the work goes on: the first row not filled after the last that is, else the first that must be. A run taken
      * up again is not led past a row that must be filled, whatever order it was begun in.
      */
-    public Optional<Sheet.Ask> next(Optional<Sheet.Ask> after) {
-        List<Sheet.Ask> all = entry.sheet().asks(trial);
+    public Optional<Tasks.Ask> next(Optional<Tasks.Ask> after) {
+        List<Tasks.Ask> all = entry.sheet().tasks().asks(trial);
         int last = after.map(all::indexOf).orElseGet(() -> lastFilled(all));
         return all.stream()
                 .skip(last + 1L)
-                .filter(ask -> !entry.sheet().done(ask))
+                .filter(ask -> !entry.sheet().tasks().done(ask))
                 .findFirst()
                 .or(() -> all.stream()
-                        .filter(ask -> !entry.sheet().done(ask) && required(ask))
+                        .filter(ask -> !entry.sheet().tasks().done(ask) && required(ask))
                         .findFirst());
     }
 
-    private int lastFilled(List<Sheet.Ask> all) {
+    private int lastFilled(List<Tasks.Ask> all) {
         int last = -1;
-        for (int i = 0; i < all.size() && (entry.sheet().done(all.get(i)) || !required(all.get(i))); i++) {
-            last = entry.sheet().done(all.get(i)) ? i : last;
+        for (int i = 0; i < all.size() && (entry.sheet().tasks().done(all.get(i)) || !required(all.get(i))); i++) {
+            last = entry.sheet().tasks().done(all.get(i)) ? i : last;
         }
         return last;
     }
 
-    private boolean required(Sheet.Ask ask) {
+    private boolean required(Tasks.Ask ask) {
         return entry.experiment()
                 .slot(ask.address().path())
                 .filter(slot -> !slot.optional())
@@ -351,17 +361,17 @@ public final class WrittenSheet {
     }
 
     /** The row before a step; empty at the first. */
-    public Optional<Sheet.Ask> before(Sheet.Ask ask) {
+    public Optional<Tasks.Ask> before(Tasks.Ask ask) {
         return beside(ask, -1);
     }
 
     /** The row after a step; empty at the last. */
-    public Optional<Sheet.Ask> after(Sheet.Ask ask) {
+    public Optional<Tasks.Ask> after(Tasks.Ask ask) {
         return beside(ask, 1);
     }
 
-    private Optional<Sheet.Ask> beside(Sheet.Ask ask, int way) {
-        List<Sheet.Ask> all = entry.sheet().asks(trial);
+    private Optional<Tasks.Ask> beside(Tasks.Ask ask, int way) {
+        List<Tasks.Ask> all = entry.sheet().tasks().asks(trial);
         int at = all.indexOf(ask);
         return at >= 0 && at + way >= 0 && at + way < all.size() ? Optional.of(all.get(at + way)) : Optional.empty();
     }

@@ -14,13 +14,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import lab.sassafras.experiment.Calorimeter;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Scope;
 import lab.sassafras.measure.Shape;
 import lab.sassafras.measure.Shared;
+import lab.sassafras.slot.Calorimeter;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 

@@ -8,9 +8,9 @@ import java.util.UUID;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.DiskRoom;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.VesselKind;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

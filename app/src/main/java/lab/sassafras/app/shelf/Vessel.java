@@ -5,7 +5,8 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Locale;
 import java.util.UUID;
-import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.slot.VesselKind;
 import org.hibernate.annotations.Immutable;
 
 /** A vessel used as a calorimeter. */
@@ -55,7 +56,7 @@ public class Vessel {
 
     /** What it is made of; a stand-in where this version does not know the kind. */
     public VesselKind kind() {
-        return VesselKind.findOrUnknown(kind.toLowerCase(Locale.ROOT).replace('_', '-'));
+        return Experiments.vesselOrUnknown(kind.toLowerCase(Locale.ROOT).replace('_', '-'));
     }
 
     private static String stored(VesselKind kind) {

@@ -12,7 +12,7 @@ import lab.sassafras.app.record.CountedNames;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.app.usecase.KeepShelf;
-import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Figures;
@@ -20,6 +20,7 @@ import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 import org.jspecify.annotations.Nullable;
@@ -81,7 +82,7 @@ public final class ShelfForm {
     }
 
     Optional<VesselKind> vesselKind() {
-        return VesselKind.find(value("vesselKind"));
+        return Experiments.vessel(value("vesselKind"));
     }
 
     /** A range for an instrument of which none is told (bench unit). */

@@ -26,9 +26,10 @@ import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.KeepShelf;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.Formation;
 import lab.sassafras.substance.ReferenceShelf;
 import org.jspecify.annotations.Nullable;
@@ -349,7 +350,7 @@ class ShelfPages {
 
     private String form(String which, ShelfForm form, Optional<Actor> actor, Model model) {
         model.addAttribute("form", form);
-        model.addAttribute("vesselKinds", VesselKind.all());
+        model.addAttribute("vesselKinds", Experiments.vessels());
         model.addAttribute("instrumentKinds", Arrays.asList(Instrument.Kind.values()));
         return page(which, actor, model);
     }

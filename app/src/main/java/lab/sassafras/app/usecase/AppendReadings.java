@@ -19,12 +19,12 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Role;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -170,7 +170,7 @@ public class AppendReadings {
             }
         }
         others.add(new Other(NEW_TRIAL, "another trial"));
-        entry.sheet().asks(trial).stream()
+        entry.sheet().tasks().asks(trial).stream()
                 .filter(ask -> entry.experiment().span().stream()
                         .noneMatch(span -> span.start().equals(ask.address().path())
                                 || span.end().equals(ask.address().path())))

@@ -12,13 +12,13 @@ import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Cardinality;
+import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.ReferenceShelf;
 
 /** Begins an entry at a bench, or one more trial or part of it. */
@@ -70,7 +70,7 @@ public class BeginEntry {
 
     /** Whether an experiment is done in a kind of vessel; one this version does not know may be anything. */
     private static boolean takes(Experiment experiment, VesselKind kind) {
-        return experiment.takes().contains(kind) || !VesselKind.all().contains(kind);
+        return experiment.takes().contains(kind) || !Experiments.vessels().contains(kind);
     }
 
     /**

@@ -10,11 +10,11 @@ import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.app.shelf.OwnSubstances;
 import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.VesselKind;
 
 /** Adds to the shelf, calls what stands there otherwise, and says what of it may be used. */
 @UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)

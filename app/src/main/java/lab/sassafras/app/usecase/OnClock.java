@@ -14,8 +14,8 @@ import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.curve.ClockTime;
-import lab.sassafras.experiment.Address;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.Address;
 import org.springframework.stereotype.Component;
 
 /** Where the clock of a trace stands, and on which clock something is read. */

@@ -8,7 +8,7 @@ import lab.sassafras.app.record.Paces;
 import lab.sassafras.app.sheet.ClassPaces;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.experiment.Pace;
+import lab.sassafras.declaration.Pace;
 import lab.sassafras.measure.Refused;
 
 /** Keeps what a class goes by and what became of its waits, one of them a transfer that was broken off. */

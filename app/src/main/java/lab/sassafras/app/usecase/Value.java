@@ -3,9 +3,9 @@ package lab.sassafras.app.usecase;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Observation;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Role;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -8,12 +8,12 @@ import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.Ticks;
-import lab.sassafras.experiment.Address;
-import lab.sassafras.experiment.Filling;
-import lab.sassafras.experiment.Intake;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Slot;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.sheet.Filling;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.GivenValue;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Slot;
 import org.springframework.stereotype.Component;
 
 /**
@@ -53,8 +53,8 @@ class WayIn {
      * @throws Refused where it cannot stand there
      */
     static Line taken(Filling filling, Value value, Actor actor) {
-        Intake.Answer given =
-                new Intake.Answer(value.text(), value.unit(), value.instrument(), value.uncertainty(), actor.name());
+        GivenValue given =
+                new GivenValue(value.text(), value.unit(), value.instrument(), value.uncertainty(), actor.name());
         return value.corrects()
                 .filter(filling::stands)
                 .map(old -> filling.correct(old, UUID.randomUUID(), value.at(), value.role(), given))

@@ -9,7 +9,7 @@ import lab.sassafras.app.HouseTest;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.experiment.VesselKind;
+import lab.sassafras.experiment.Experiments;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -27,7 +27,8 @@ class CapacityFromWarmingTest extends HouseTest {
     @Test
     void halfADifferenceWaitsForItsOtherHalfAndTheSlopeIsTheResult() {
         equip("warming");
-        Vessel dish = calorimeters.add("dish 1", VesselKind.find("ceramic-dish").orElseThrow());
+        Vessel dish =
+                calorimeters.add("dish 1", Experiments.vessel("ceramic-dish").orElseThrow());
         assertThat(dish.kind().words()).isEqualTo("ceramic dish");
         Period period = period("Warming");
         try (BenchBrowser browser = browser()) {

@@ -5,15 +5,15 @@ import java.util.List;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Slot;
 import tech.units.indriya.unit.Units;
 
 /**
@@ -76,12 +76,12 @@ public final class VesselFromLayers extends LedgerExperiment {
         Expression end = draft.quantity("mixed/final");
         List<Party> parties = new ArrayList<>();
         for (int i = 1; i <= draft.parts("layer"); i++) {
-            Expression start = draft.quantity("layer/start", i);
+            Expression start = draft.part(i).quantity("layer/start");
             parties.add(Party.body(
                     "layer" + i,
                     "layer " + i,
-                    draft.quantity("layer/mass", i),
-                    draft.water().specificHeat("layer " + i, start, end),
+                    draft.part(i).quantity("layer/mass"),
+                    draft.heats().water().specificHeat("layer " + i, start, end),
                     start,
                     end));
         }
@@ -95,9 +95,14 @@ public final class VesselFromLayers extends LedgerExperiment {
                 end));
         if (draft.choice("spoon/counted").filter("yes"::equals).isPresent()) {
             parties.add(Party.vessel(
-                    "spoon", "spoon", draft.reference("spoon/constant"), draft.quantity("layer/start", 1), end));
+                    "spoon",
+                    "spoon",
+                    draft.reference("spoon/constant"),
+                    draft.part(1).quantity("layer/start"),
+                    end));
         }
-        parties.add(Party.vessel("vessel", "vessel", unknown(), draft.quantity("layer/start", 1), end));
-        return draft.complete(draft.ledger(parties, unknown()).holding(draft.quantity("layer/mass", 1)));
+        parties.add(Party.vessel("vessel", "vessel", unknown(), draft.part(1).quantity("layer/start"), end));
+        return draft.complete(
+                draft.ledger(parties, unknown()).holding(draft.part(1).quantity("layer/mass")));
     }
 }

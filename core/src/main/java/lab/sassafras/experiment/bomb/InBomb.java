@@ -8,21 +8,21 @@ import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Party;
 import lab.sassafras.account.Remark;
-import lab.sassafras.experiment.Caveat;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.VesselKind;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Constant;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.VesselKind;
 
 /**
  * What is burnt in a bomb, whatever it is: pellet, fuse and acid, the bucket with its water, and what must be ticked

@@ -9,16 +9,13 @@ import lab.sassafras.account.Omission;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.BurningHeat;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.Stoichiometry;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
-import lab.sassafras.experiment.Stoichiometry;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.VesselKind;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -26,7 +23,11 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.VesselKind;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.yardstick.TabulatedCombustion;
+import lab.sassafras.yardstick.Yardstick;
 
 /**
  * A weighed burner burns under a can of water: combustion + water + can, per mole of fuel, as it came to the water;
@@ -109,8 +110,10 @@ public final class CombustionUnderACan extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfCombustion(
-                "fuel/formula", "fuel/formed", List.of("evaporated", "wet-fuel"), List.of("soot"));
+        return new TabulatedCombustion(
+                "fuel/formula",
+                "fuel/formed",
+                new Yardstick.Losses(List.of("evaporated", "wet-fuel"), List.of("soot")));
     }
 
     @Override
@@ -141,8 +144,8 @@ public final class CombustionUnderACan extends LedgerExperiment {
     @Override
     protected Account account(Draft draft) {
         Expression water = draft.quantity("water/mass");
-        Expression start = draft.start("water/start");
-        Expression end = draft.end(start, "water/start", "heated/highest");
+        Expression start = draft.temperatures().start("water/start");
+        Expression end = draft.temperatures().end(start, "water/start", "heated/highest");
         Expression gone = draft.quantity("burner/burnt");
         Expression burnt = draft.quantityIfGiven("burner/evaporated")
                 .<Expression>map(lost -> gone.minus(lost).named(Symbol.of("m:burnt"), BenchUnit.GRAMS))
@@ -169,7 +172,7 @@ public final class CombustionUnderACan extends LedgerExperiment {
                         "soot, not burnt",
                         soot.times(new Expression.Constant(
                                 HEAT_IN_SOOT, "32762", BenchUnit.JOULES_PER_GRAM_OF_PROCESS)))));
-        parties.addAll(draft.waterInCalorimeter(water, start, end));
+        parties.addAll(draft.heats().waterInCalorimeter(water, start, end));
         List<Derived> beside = new ArrayList<>(List.of(
                 new Derived(
                         words().get("per-gram"),

@@ -8,20 +8,21 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.Direct;
 import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.Legs;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Legs;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Step;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Expression.Sum;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.substance.Formation;
+import lab.sassafras.yardstick.TabulatedCycle;
+import lab.sassafras.yardstick.Yardstick;
 import org.hipparchus.fraction.BigFraction;
 
 /**
@@ -76,12 +77,12 @@ public final class Cycle extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfCycle(AT);
+        return new TabulatedCycle(AT);
     }
 
     @Override
     protected Account account(Draft draft) {
-        Optional<Legs> legs = draft.legs(AT);
+        Optional<Legs> legs = Legs.of(draft, AT);
         List<Expression> heats = new ArrayList<>();
         for (int i = 1; i <= draft.parts("leg"); i++) {
             heats.add(heat(draft, legs, i));
@@ -112,11 +113,11 @@ public final class Cycle extends LedgerExperiment {
 
     /** The heat of a leg, where it comes from. */
     private static Expression heat(Draft draft, Optional<Legs> legs, int i) {
-        if (draft.answered("leg/from", i, "entry")) {
-            return draft.reference("leg/run", i);
+        if (draft.part(i).answered("leg/from", "entry")) {
+            return draft.part(i).reference("leg/run");
         }
-        if (!draft.answered("leg/from", i, "shelf")) {
-            return draft.quantity("leg/heat", i);
+        if (!draft.part(i).answered("leg/from", "shelf")) {
+            return draft.part(i).quantity("leg/heat");
         }
         return legs.map(each -> each.legs().get(i - 1))
                 .map(Cycle::fromRows)

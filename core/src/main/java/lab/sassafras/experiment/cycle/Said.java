@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Remark;
-import lab.sassafras.experiment.Legs;
+import lab.sassafras.draft.Legs;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.Hess;
 import org.hipparchus.fraction.BigFraction;

@@ -12,24 +12,25 @@ import lab.sassafras.account.Party;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.ResultBasis;
-import lab.sassafras.experiment.Caveat;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Hydrates;
+import lab.sassafras.yardstick.TabulatedDissolving;
+import lab.sassafras.yardstick.Yardstick;
 
 /** A weighed solid dissolves in water: dissolving + solution + calorimeter; per mole, per gram, or the heat alone. */
 public final class HeatOfSolution extends LedgerExperiment {
@@ -120,14 +121,14 @@ public final class HeatOfSolution extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfDissolving("solute/formula");
+        return new TabulatedDissolving("solute/formula");
     }
 
     @Override
     protected Account account(Draft draft) {
         Expression water = draft.together("water/mass");
-        Expression start = draft.start("water/start");
-        Expression end = draft.end(start, "water/start", "solution/final");
+        Expression start = draft.temperatures().start("water/start");
+        Expression end = draft.temperatures().end(start, "water/start", "solution/final");
         draft.choice("solution/dissolved");
         ResultBasis basis = draft.conventions().in(Question.BASIS);
         Optional<Expression> solid = basis == ResultBasis.HEAT
@@ -136,11 +137,12 @@ public final class HeatOfSolution extends LedgerExperiment {
         List<Portion> solids = solid.map(mass -> List.of(new Portion(
                         "solid", "solid", mass, start, draft.chemistry().specificHeatOfFormula("solute/formula"))))
                 .orElse(List.of());
-        List<Party> rest = draft.solutionInCalorimeter(
-                List.of(new Portion("water", "water", water, start, Optional.empty())),
-                solids,
-                end,
-                () -> solid.flatMap(mass -> draft.chemistry().dissolved("solute/formula", mass)));
+        List<Party> rest = draft.heats()
+                .solutionInCalorimeter(
+                        List.of(new Portion("water", "water", water, start, Optional.empty())),
+                        solids,
+                        end,
+                        () -> solid.flatMap(mass -> draft.chemistry().dissolved("solute/formula", mass)));
         Expression fill = solid.map(water::plus).orElse(water);
         return draft.complete(
                 switch (basis) {

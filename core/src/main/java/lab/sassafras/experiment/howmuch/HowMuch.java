@@ -8,17 +8,17 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Contents;
-import lab.sassafras.experiment.Catalogue;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Catalogue;
+import lab.sassafras.slot.Slot;
 
 /**
  * How much ice, hot water, cold water or metal brings water to a temperature, or where it ends. Ice may melt whole or
@@ -127,7 +127,7 @@ public final class HowMuch extends LedgerExperiment {
             String word = words().option("question/added", kind);
             Expression heat = kind.equals("metal")
                     ? draft.specificHeatOf("question/metal")
-                    : draft.water().specificHeat(word, start, end);
+                    : draft.heats().water().specificHeat(word, start, end);
             return books(
                     List.of(possible(Party.body("added", word, added, heat, start, end), sought)),
                     waterStart,
@@ -154,7 +154,7 @@ public final class HowMuch extends LedgerExperiment {
                     added,
                     new Party.Change(FREEZES, fusion()),
                     iceHeat(),
-                    draft.water().specificHeat("meltwater", FREEZES, end),
+                    draft.heats().water().specificHeat("meltwater", FREEZES, end),
                     start,
                     end);
             return books(List.of(possible(ice, sought)), waterStart, end, sought);
@@ -200,8 +200,9 @@ public final class HowMuch extends LedgerExperiment {
                                     + "starting temperatures."));
             List<Party> parties =
                     new ArrayList<>(List.of(Party.body("added", "ice", added, iceHeat(), start, end), freezing));
-            parties.addAll(draft.waterInCalorimeter(water, waterStart, FREEZES));
-            draft.withCalorimeter(new Contents(List.of(), water, NO_HEAT, FREEZES, FREEZES, end))
+            parties.addAll(draft.heats().waterInCalorimeter(water, waterStart, FREEZES));
+            draft.heats()
+                    .withCalorimeter(new Contents(List.of(), water, NO_HEAT, FREEZES, FREEZES, end))
                     .forEach(vessel -> parties.add(below(vessel)));
             return draft.ledger(parties, sought).between(COLDEST, 0);
         }
@@ -219,7 +220,7 @@ public final class HowMuch extends LedgerExperiment {
 
         private Ledger books(List<Party> given, Expression from, Expression to, Input sought) {
             List<Party> parties = new ArrayList<>(given);
-            parties.addAll(draft.waterInCalorimeter(water, from, to));
+            parties.addAll(draft.heats().waterInCalorimeter(water, from, to));
             return draft.ledger(parties, sought).holding(water.plus(added)).between(0.05, WARMEST);
         }
 

@@ -6,19 +6,20 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.WaterHeat;
-import lab.sassafras.experiment.Bound;
-import lab.sassafras.experiment.Caveat;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Bound;
+import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.yardstick.TabulatedProperty;
+import lab.sassafras.yardstick.Yardstick;
 
 /** Ice into warm water: ice warms, melts as far as it gets, and its water warms; water and calorimeter cool. */
 public final class FusionOfIce extends LedgerExperiment {
@@ -87,17 +88,17 @@ public final class FusionOfIce extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfProperty("fusion-of-ice");
+        return TabulatedProperty.of("fusion-of-ice");
     }
 
     @Override
     protected Account account(Draft draft) {
-        WaterHeat heat = draft.water();
+        WaterHeat heat = draft.heats().water();
         Expression waterMass = draft.quantity("water/mass");
-        Expression waterStart = draft.start("water/start");
+        Expression waterStart = draft.temperatures().start("water/start");
         Expression added = draft.quantity("ice/mass");
         Expression iceStart = draft.quantity("ice/start");
-        Expression end = draft.end(waterStart, "water/start", "mixed/final");
+        Expression end = draft.temperatures().end(waterStart, "water/start", "mixed/final");
         Optional<Expression> clung = (draft.chosen("ice/state", "wet")
                         ? draft.share("ice/wet", added)
                         : Optional.<Expression>empty())
@@ -122,7 +123,7 @@ public final class FusionOfIce extends LedgerExperiment {
                 end)));
         clung.ifPresent(water -> parties.add(Party.body(
                 "clung", "water on the ice", water, heat.specificHeat("water on the ice", melts, end), melts, end)));
-        parties.addAll(draft.waterInCalorimeter(waterMass, waterStart, end));
+        parties.addAll(draft.heats().waterInCalorimeter(waterMass, waterStart, end));
         return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(added)));
     }
 }

@@ -8,19 +8,20 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.yardstick.VesselHolds;
+import lab.sassafras.yardstick.Yardstick;
 
 /** A known heat into water: of an electric heater, of a certified standard, or of a reaction whose heat is typed. */
 public final class ConstantByKnownHeat extends LedgerExperiment {
@@ -93,14 +94,14 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfVessel();
+        return new VesselHolds();
     }
 
     @Override
     protected Account account(Draft draft) {
         Expression mass = draft.quantity("water/mass");
-        Expression start = draft.start("water/start");
-        Expression end = draft.end(start, "water/start", "mixed/final");
+        Expression start = draft.temperatures().start("water/start");
+        Expression end = draft.temperatures().end(start, "water/start", "mixed/final");
         String source = draft.choice("source/kind").orElse("heater");
         List<Portion> solids = new ArrayList<>();
         Party known = switch (source) {
@@ -126,8 +127,12 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
                                 .negated());
         };
         List<Party> parties = new ArrayList<>(List.of(known));
-        parties.addAll(draft.solution(
-                List.of(new Portion("water", "water", mass, start, Optional.empty())), solids, end, Optional::empty));
+        parties.addAll(draft.heats()
+                .solution(
+                        List.of(new Portion("water", "water", mass, start, Optional.empty())),
+                        solids,
+                        end,
+                        Optional::empty));
         parties.add(Party.vessel("calorimeter", "calorimeter", unknown(), start, end));
         return draft.complete(draft.ledger(parties, unknown())
                 .holding(mass)

@@ -7,18 +7,19 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Contents;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Bound;
-import lab.sassafras.experiment.Catalogue;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Bound;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Catalogue;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.yardstick.TabulatedProperty;
+import lab.sassafras.yardstick.Yardstick;
 
 /** A hot (or ice-cold) solid of the shelf into the liquid: solid + liquid + calorimeter. */
 public final class SpecificHeatOfLiquid extends LedgerExperiment {
@@ -90,25 +91,26 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfLiquids("shelf/liquid");
+        return TabulatedProperty.specificHeat("shelf/liquid");
     }
 
     @Override
     protected Account account(Draft draft) {
         Expression solidMass = draft.quantity("solid/mass");
-        Expression solidStart = draft.fromBath("solid/bath", "solid/start");
+        Expression solidStart = draft.temperatures().fromBath("solid/bath", "solid/start");
         Expression liquidMass = draft.quantity("liquid/mass");
-        Expression liquidStart = draft.start("liquid/start");
-        Expression end = draft.end(liquidStart, "liquid/start", "mixed/final");
+        Expression liquidStart = draft.temperatures().start("liquid/start");
+        Expression end = draft.temperatures().end(liquidStart, "liquid/start", "mixed/final");
 
         List<Party> parties = new ArrayList<>(
                 List.of(Party.body("solid", "solid", solidMass, draft.specificHeatOf("shelf/solid"), solidStart, end)));
-        parties.addAll(draft.withCalorimeter(Contents.of(
-                List.of(Party.body("liquid", "liquid", liquidMass, unknown(), liquidStart, end)),
-                liquidMass,
-                unknown(),
-                liquidStart,
-                end)));
+        parties.addAll(draft.heats()
+                .withCalorimeter(Contents.of(
+                        List.of(Party.body("liquid", "liquid", liquidMass, unknown(), liquidStart, end)),
+                        liquidMass,
+                        unknown(),
+                        liquidStart,
+                        end)));
         return draft.complete(draft.ledger(parties, unknown()).holding(liquidMass));
     }
 }

@@ -5,19 +5,20 @@ import java.util.List;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Direct;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Catalogue;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Catalogue;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.substance.ReferenceShelf;
+import lab.sassafras.yardstick.VesselHolds;
+import lab.sassafras.yardstick.Yardstick;
 
 /** Cup, stirrer and lid weighed, each with its specific heat: the constant is their sum, and no heat is exchanged. */
 public final class ConstantByMaterial extends LedgerExperiment {
@@ -63,17 +64,17 @@ public final class ConstantByMaterial extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfVessel();
+        return new VesselHolds();
     }
 
     @Override
     protected Account account(Draft draft) {
         List<Expression> parts = new ArrayList<>();
         for (int i = 1; i <= draft.parts("part"); i++) {
-            Expression mass = draft.quantity("part/mass", i);
-            Expression heat = draft.answered("part/heat-from", i, "typed")
-                    ? draft.quantity("part/heat", i)
-                    : draft.specificHeatOf("part/material", i);
+            Expression mass = draft.part(i).quantity("part/mass");
+            Expression heat = draft.part(i).answered("part/heat-from", "typed")
+                    ? draft.part(i).quantity("part/heat")
+                    : draft.part(i).specificHeatOf("part/material");
             parts.add(mass.times(heat).named(Symbol.of("C:part " + i), BenchUnit.JOULES_PER_DEGREE));
         }
         return draft.complete(Direct.of(draft.trial(), new Expression.Sum(parts), unknown()));

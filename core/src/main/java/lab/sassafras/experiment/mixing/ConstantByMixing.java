@@ -7,18 +7,19 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.WaterHeat;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.yardstick.VesselHolds;
+import lab.sassafras.yardstick.Yardstick;
 
 /** Hot water into cold: what the books lack is what the vessel swallowed. */
 public final class ConstantByMixing extends LedgerExperiment {
@@ -84,17 +85,17 @@ public final class ConstantByMixing extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfVessel();
+        return new VesselHolds();
     }
 
     @Override
     protected Account account(Draft draft) {
-        WaterHeat water = draft.water();
+        WaterHeat water = draft.heats().water();
         Expression coldMass = draft.quantity("cold/mass");
-        Expression cold = draft.start("cold/start");
+        Expression cold = draft.temperatures().start("cold/start");
         Expression hotMass = draft.quantity("hot/mass");
         Expression hot = draft.quantity("hot/start");
-        Expression end = draft.end(cold, "cold/start", "mixed/final");
+        Expression end = draft.temperatures().end(cold, "cold/start", "mixed/final");
         Expression vesselStart = draft.chosen("cup/held", "hot") ? hot : cold;
         Expression fill = hotMass.plus(coldMass);
         return draft.complete(draft.ledger(

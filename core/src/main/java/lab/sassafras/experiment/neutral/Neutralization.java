@@ -9,22 +9,23 @@ import lab.sassafras.account.Party;
 import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.ReagentKind;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.ReagentKind;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.yardstick.TabulatedReaction;
+import lab.sassafras.yardstick.Yardstick;
 
 /**
  * An acid meets a base, each from its own start: reaction + both solutions + calorimeter, per mole of water formed; per
@@ -124,21 +125,21 @@ public final class Neutralization extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfReaction(
+        return new TabulatedReaction(
                 "reaction/equation",
                 Optional.of("reaction/strength"),
                 List.of(
-                        new Yardstick.Poured("acid/formula", "acid/concentration", "first/amount"),
-                        new Yardstick.Poured("base/formula", "base/concentration", "second/amount")));
+                        new TabulatedReaction.Poured("acid/formula", "acid/concentration", "first/amount"),
+                        new TabulatedReaction.Poured("base/formula", "base/concentration", "second/amount")));
     }
 
     @Override
     protected Account account(Draft draft) {
         Expression first = draft.together("first/amount");
         Expression second = draft.quantity("second/amount");
-        Expression firstStart = draft.start("first/start");
+        Expression firstStart = draft.temperatures().start("first/start");
         Expression secondStart = draft.quantity("second/start");
-        Expression end = draft.end(firstStart, "first/start", "mixed/final");
+        Expression end = draft.temperatures().end(firstStart, "first/start", "mixed/final");
         draft.choice("reaction/strength");
         Reagents reagents = new Reagents(reagent(draft, "acid", "first"), reagent(draft, "base", "second"));
         int waters = draft.chemistry().netWater("reaction/equation");
@@ -149,13 +150,14 @@ public final class Neutralization extends LedgerExperiment {
                 "reaction",
                 "neutralization",
                 new Expression.Product(List.of(formed, Constants.JOULES_IN_KILOJOULE, sought)))));
-        parties.addAll(draft.solutionInCalorimeter(
-                List.of(
-                        new Portion("acid", "acid", first, firstStart, Optional.empty()),
-                        new Portion("base", "base", second, secondStart, Optional.empty())),
-                List.of(),
-                end,
-                () -> draft.chemistry().formed("reaction/equation", reagents.extent())));
+        parties.addAll(draft.heats()
+                .solutionInCalorimeter(
+                        List.of(
+                                new Portion("acid", "acid", first, firstStart, Optional.empty()),
+                                new Portion("base", "base", second, secondStart, Optional.empty())),
+                        List.of(),
+                        end,
+                        () -> draft.chemistry().formed("reaction/equation", reagents.extent())));
         return draft.complete(reacting(draft, parties, sought, formed, reagents).holding(first.plus(second)));
     }
 

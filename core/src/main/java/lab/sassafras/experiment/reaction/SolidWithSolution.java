@@ -8,22 +8,23 @@ import lab.sassafras.account.Party;
 import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Caveat;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.ReagentKind;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.ReagentKind;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.yardstick.TabulatedReaction;
+import lab.sassafras.yardstick.Yardstick;
 
 /**
  * A weighed solid reacts with a solution: reaction + solution (+ solid) + calorimeter, per mole of the limiting
@@ -115,18 +116,18 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfReaction(
+        return new TabulatedReaction(
                 "reaction/equation",
                 Optional.empty(),
-                List.of(new Yardstick.Poured("solution/reagent", "solution/concentration", "poured/amount")));
+                List.of(new TabulatedReaction.Poured("solution/reagent", "solution/concentration", "poured/amount")));
     }
 
     @Override
     protected Account account(Draft draft) {
         Expression poured = draft.together("poured/amount");
         Expression solid = draft.quantity("added/mass");
-        Expression start = draft.start("poured/start");
-        Expression end = draft.end(start, "poured/start", "mixed/final");
+        Expression start = draft.temperatures().start("poured/start");
+        Expression end = draft.temperatures().end(start, "poured/start", "mixed/final");
         draft.choice("mixed/reacted");
         draft.chemistry().molarMass("solution/reagent");
         Named dissolved = draft.chemistry()
@@ -150,12 +151,17 @@ public final class SolidWithSolution extends LedgerExperiment {
                 "reaction",
                 "reaction",
                 new Expression.Product(List.of(limiting, Constants.JOULES_IN_KILOJOULE, unknown())))));
-        parties.addAll(draft.solutionInCalorimeter(
-                List.of(new Portion("solution", "solution", poured, start, Optional.empty())),
-                List.of(new Portion(
-                        "solid", "solid", solid, start, draft.chemistry().specificHeatOfFormula("solid/formula"))),
-                end,
-                () -> draft.chemistry().formed("reaction/equation", reagents.extent())));
+        parties.addAll(draft.heats()
+                .solutionInCalorimeter(
+                        List.of(new Portion("solution", "solution", poured, start, Optional.empty())),
+                        List.of(new Portion(
+                                "solid",
+                                "solid",
+                                solid,
+                                start,
+                                draft.chemistry().specificHeatOfFormula("solid/formula"))),
+                        end,
+                        () -> draft.chemistry().formed("reaction/equation", reagents.extent())));
         return draft.complete(
                 reacting(draft, parties, unknown(), limiting, reagents).holding(poured.plus(solid)));
     }

@@ -8,16 +8,13 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.Direct;
 import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Caveat;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.LineReading;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.LineReading;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Applied;
@@ -26,7 +23,11 @@ import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.NaturalLogarithm;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.yardstick.ToldBeside;
+import lab.sassafras.yardstick.Yardstick;
 
 /**
  * A saturated solution at a held temperature: K from what dissolved in the final volume of the solution, ΔG = −RT ln K,
@@ -109,7 +110,7 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfTold("ΔG(accepted)");
+        return new ToldBeside("ΔG(accepted)");
     }
 
     @Override

@@ -7,19 +7,20 @@ import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Bound;
-import lab.sassafras.experiment.Catalogue;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Bound;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Catalogue;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.substance.Substance;
+import lab.sassafras.yardstick.SolidsOnShelf;
+import lab.sassafras.yardstick.Yardstick;
 
 /** A hot (or ice-cold) solid into water: sample + water + calorimeter + water that clung to the sample. */
 public final class SpecificHeatOfSolid extends LedgerExperiment {
@@ -112,27 +113,27 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfSolids("seen/known", "seen/colour", "seen/magnetic", "seen/density");
+        return new SolidsOnShelf("seen/known", "seen/colour", "seen/magnetic", "seen/density");
     }
 
     @Override
     protected Account account(Draft draft) {
         Expression sampleMass = draft.quantity("sample/mass");
-        Expression sampleStart = draft.fromBath("sample/bath", "sample/start");
+        Expression sampleStart = draft.temperatures().fromBath("sample/bath", "sample/start");
         Expression waterMass = draft.quantity("water/mass");
-        Expression waterStart = draft.start("water/start");
-        Expression end = draft.end(waterStart, "water/start", "mixed/final");
+        Expression waterStart = draft.temperatures().start("water/start");
+        Expression end = draft.temperatures().end(waterStart, "water/start", "mixed/final");
 
         List<Party> parties =
                 new ArrayList<>(List.of(Party.body("sample", "solid", sampleMass, unknown(), sampleStart, end)));
-        List<Party> inTheCup = draft.waterInCalorimeter(waterMass, waterStart, end);
+        List<Party> inTheCup = draft.heats().waterInCalorimeter(waterMass, waterStart, end);
         parties.add(inTheCup.get(0));
         draft.quantityIfGiven("sample/carried")
                 .ifPresent(carried -> parties.add(Party.body(
                         "carried",
                         "carried water",
                         carried,
-                        draft.water().specificHeat("carried water", sampleStart, end),
+                        draft.heats().water().specificHeat("carried water", sampleStart, end),
                         sampleStart,
                         end)));
         parties.addAll(inTheCup.subList(1, inTheCup.size()));

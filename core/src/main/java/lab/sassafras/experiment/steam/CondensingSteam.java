@@ -6,19 +6,20 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.WaterHeat;
-import lab.sassafras.experiment.Bound;
-import lab.sassafras.experiment.Caveat;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
+import lab.sassafras.declaration.Bound;
+import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Span;
-import lab.sassafras.experiment.Step;
 import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Yardstick;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.yardstick.TabulatedProperty;
+import lab.sassafras.yardstick.Yardstick;
 
 /** Steam led into cold water: it condenses as far as it gets and its water cools; water and calorimeter warm. */
 public final class CondensingSteam extends LedgerExperiment {
@@ -84,17 +85,17 @@ public final class CondensingSteam extends LedgerExperiment {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfProperty("vaporization-of-water");
+        return TabulatedProperty.of("vaporization-of-water");
     }
 
     @Override
     protected Account account(Draft draft) {
-        WaterHeat heat = draft.water();
+        WaterHeat heat = draft.heats().water();
         Expression waterMass = draft.quantity("water/mass");
-        Expression waterStart = draft.start("water/start");
+        Expression waterStart = draft.temperatures().start("water/start");
         Expression led = draft.quantity("steam/mass");
         Expression boils = draft.quantity("steam/start");
-        Expression end = draft.end(waterStart, "water/start", "mixed/final");
+        Expression end = draft.temperatures().end(waterStart, "water/start", "mixed/final");
         Optional<Expression> drops = (draft.chosen("steam/state", "wet")
                         ? draft.share("steam/wet", led)
                         : Optional.<Expression>empty())
@@ -116,7 +117,7 @@ public final class CondensingSteam extends LedgerExperiment {
                 end)));
         drops.ifPresent(water -> parties.add(
                 Party.body("drops", "drops in the steam", water, heat.specificHeat("drops", boils, end), boils, end)));
-        parties.addAll(draft.waterInCalorimeter(waterMass, waterStart, end));
+        parties.addAll(draft.heats().waterInCalorimeter(waterMass, waterStart, end));
         return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(led)));
     }
 }

@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
-import lab.sassafras.experiment.Line;
-import lab.sassafras.experiment.Setting;
-import lab.sassafras.experiment.StatedSlot;
-import lab.sassafras.experiment.Telling;
-import lab.sassafras.experiment.Words;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.StatedSlot;
+import lab.sassafras.slot.Telling;
+import lab.sassafras.slot.Words;
 import lab.sassafras.statistics.StraightLine;
 
 /**

@@ -7,16 +7,17 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Question;
-import lab.sassafras.experiment.Calorimeter;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Step;
-import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.bomb.InBomb;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.yardstick.VesselHolds;
+import lab.sassafras.yardstick.Yardstick;
 
 /** Certified benzoic acid burns in the bomb: what its heat did not do to the water, bomb and bucket swallowed. */
 public final class BombConstant extends InBomb {
@@ -57,16 +58,16 @@ public final class BombConstant extends InBomb {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.OfVessel();
+        return new VesselHolds();
     }
 
     @Override
     protected Account account(Draft draft) {
         Expression pellet = pellet(draft);
         Expression water = draft.quantity(WATER);
-        Expression start = draft.start(START);
-        Expression end = draft.end(start, START, END);
-        Expression heat = draft.water().specificHeat("water", start, end);
+        Expression start = draft.temperatures().start(START);
+        Expression end = draft.temperatures().end(start, START, END);
+        Expression heat = draft.heats().water().specificHeat("water", start, end);
         List<Party> parties = new ArrayList<>(List.of(Party.process(
                 "combustion",
                 "benzoic acid burning",

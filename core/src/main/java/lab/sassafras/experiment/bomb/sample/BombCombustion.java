@@ -11,12 +11,10 @@ import lab.sassafras.account.Ledger;
 import lab.sassafras.account.Party;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.ResultBasis;
-import lab.sassafras.experiment.Draft;
-import lab.sassafras.experiment.Group;
-import lab.sassafras.experiment.Slot;
-import lab.sassafras.experiment.Step;
-import lab.sassafras.experiment.Stoichiometry.Burning;
-import lab.sassafras.experiment.Yardstick;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.Stoichiometry.Burning;
 import lab.sassafras.experiment.bomb.InBomb;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
@@ -25,7 +23,10 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Slot;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.yardstick.TabulatedInBomb;
+import lab.sassafras.yardstick.Yardstick;
 
 /** A sample burns in the bomb, at constant volume: ΔU, and from it ΔH and the heat of formation. */
 public final class BombCombustion extends InBomb {
@@ -87,17 +88,17 @@ public final class BombCombustion extends InBomb {
 
     @Override
     public Yardstick yardstick() {
-        return new Yardstick.InBomb("sample/formula", "sample/state");
+        return new TabulatedInBomb("sample/formula", "sample/state");
     }
 
     @Override
     protected Account account(Draft draft) {
         Expression pellet = pellet(draft);
         Expression water = draft.quantity(WATER);
-        Expression start = draft.start(START);
-        Expression end = draft.end(start, START, END);
+        Expression start = draft.temperatures().start(START);
+        Expression end = draft.temperatures().end(start, START, END);
         List<Party> others = new ArrayList<>(besides(draft));
-        others.addAll(draft.waterInCalorimeter(water, start, end));
+        others.addAll(draft.heats().waterInCalorimeter(water, start, end));
         return draft.complete(
                 switch (draft.conventions().in(Question.BASIS)) {
                     case PER_MOLE -> perMole(draft, pellet, others);

@@ -1,0 +1,423 @@
+package lab.sassafras.draft;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Finding;
+import lab.sassafras.account.Ledger;
+import lab.sassafras.account.Omission;
+import lab.sassafras.account.Party;
+import lab.sassafras.account.Remark;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.convention.LiquidDensity;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.SchoolPlace;
+import lab.sassafras.declaration.Cardinality;
+import lab.sassafras.declaration.CommonPlaces;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.expression.Computation;
+import lab.sassafras.expression.Constants;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Words;
+import lab.sassafras.substance.Reference;
+
+/**
+ * The books of one trial being drawn up: an experiment asks for what it needs by path, each thing comes as the school
+ * in force takes it, and whatever is not yet on the sheet is remembered as missing.
+ */
+public final class Draft {
+
+    private final Sheet sheet;
+    private final int trial;
+    private final Conventions conventions;
+    private final Map<String, Expression> drawnUp;
+    private final List<Account.Missing> missing = new ArrayList<>();
+    private final List<Finding> findings = new ArrayList<>();
+    private final List<Remark> remarks = new ArrayList<>();
+    private final Stoichiometry chemistry = new Stoichiometry(this);
+
+    private Draft(Sheet sheet, int trial, Conventions conventions) {
+        this.sheet = sheet;
+        this.trial = trial;
+        this.conventions = conventions;
+        this.drawnUp = sheet.drawnUp(trial, conventions);
+    }
+
+    /**
+     * {@return a fresh draft of the books of one trial}
+     *
+     * @param sheet       what was read
+     * @param trial       which trial, from 1
+     * @param conventions the schools in force
+     */
+    public static Draft of(Sheet sheet, int trial, Conventions conventions) {
+        return new Draft(sheet, trial, conventions);
+    }
+
+    /** {@return which trial, from 1} */
+    public int trial() {
+        return trial;
+    }
+
+    /** {@return what follows from its formulas and equations} */
+    public Stoichiometry chemistry() {
+        return chemistry;
+    }
+
+    /** {@return the temperatures between which the vessel's contents went} */
+    public Temperatures temperatures() {
+        return new Temperatures(this);
+    }
+
+    /** {@return what warms or cools} */
+    public Heats heats() {
+        return new Heats(this);
+    }
+
+    /**
+     * {@return what stands in one part of a repeated group}
+     *
+     * @param index which one, from 1
+     */
+    public Part part(int index) {
+        return new Part(this, index);
+    }
+
+    Sheet sheet() {
+        return sheet;
+    }
+
+    List<Finding> findings() {
+        return findings;
+    }
+
+    /**
+     * Remembers what the school in force cannot have here.
+     *
+     * @param what it lacks
+     */
+    public void omits(Omission what) {
+        says(what);
+    }
+
+    /** Remembers something to be said of these books. */
+    void says(Remark what) {
+        remarks.add(what);
+    }
+
+    /** {@return all of them, with this one settled so} */
+    public Conventions conventions() {
+        return conventions;
+    }
+
+    /** {@return how numbers are written in what is remarked} */
+    public Figures figures() {
+        return sheet.setting().figures();
+    }
+
+    /**
+     * {@return a quantity of this trial, or of the entry where its group stands once}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Expression quantity(String path) {
+        return once(path, this::quantity);
+    }
+
+    /** What stands at a path, drawn up once for all schools that take it the same way. */
+    Expression once(String path, Function<Address, Expression> drawnUpFrom) {
+        Expression known = drawnUp.get(path);
+        if (known == null) {
+            int lacking = missing.size();
+            known = drawnUpFrom.apply(address(path));
+            if (missing.size() == lacking) {
+                drawnUp.put(path, known);
+            }
+        }
+        return known;
+    }
+
+    /**
+     * {@return all of the liquid that waits in the cup (g): what stands at a path, and what was poured to it}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Expression together(String path) {
+        List<Expression> all = new ArrayList<>(List.of(quantity(path)));
+        CommonPlaces.POURED_TO_IT.forEach(
+                key -> quantityIfGiven(key + "/amount").ifPresent(all::add));
+        return all.size() == 1
+                ? all.get(0)
+                : new Expression.Sum(all).named(Symbol.of("m:poured together"), BenchUnit.GRAMS);
+    }
+
+    Expression quantity(Address address) {
+        String path = address.path();
+        Symbol symbol = numbered(words().symbol(path), address);
+        BenchUnit unit = unit(path);
+        Role role = sheet.weighing(address)
+                .roleThatCounts(conventions.in(Question.MASS))
+                .orElseGet(() -> {
+                    lacks(address);
+                    return Role.READ;
+                });
+        return switch (role) {
+            case GROSS, TARE ->
+                side(address, Role.GROSS, symbol, "with it")
+                        .minus(side(address, Role.TARE, symbol, "without it"))
+                        .named(symbol, unit);
+            case VOLUME -> poured(address, symbol).times(density(address)).named(symbol, unit);
+            default -> new Input(address + "." + role.key(), symbol, words().label(path), unit);
+        };
+    }
+
+    private Input poured(Address address, Symbol symbol) {
+        return new Input(
+                address + "." + Role.VOLUME.key(),
+                new Symbol("V", symbol.word()),
+                words().label(address.path()) + ", volume",
+                BenchUnit.MILLILITRES);
+    }
+
+    private Input side(Address address, Role role, Symbol symbol, String words) {
+        return new Input(
+                address + "." + role.key(),
+                new Symbol(symbol.letter(), symbol.word() + ", " + role.key()),
+                words().label(address.path()) + ", " + words,
+                BenchUnit.GRAMS);
+    }
+
+    private Expression density(Address address) {
+        LiquidDensity inForce = conventions.in(Question.DENSITY);
+        return inForce.density(
+                this::at,
+                inForce == LiquidDensity.TABULATED
+                        ? slot(address.path()).dissolved().flatMap(chemistry::density)
+                        : Optional.empty());
+    }
+
+    /**
+     * {@return the volume of a liquid (mL): as read, or from its mass}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Expression volume(String path) {
+        Address address = address(path);
+        Symbol symbol = words().symbol(path);
+        return sheet.weighing(address)
+                        .roleThatCounts(conventions.in(Question.MASS))
+                        .filter(Role.VOLUME::equals)
+                        .isPresent()
+                ? poured(address, symbol)
+                : quantity(address).over(density(address)).named(new Symbol("V", symbol.word()), BenchUnit.MILLILITRES);
+    }
+
+    /**
+     * {@return a quantity that may be left out}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Optional<Expression> quantityIfGiven(String path) {
+        return given(path) ? Optional.of(quantity(path)) : Optional.empty();
+    }
+
+    /**
+     * {@return a share of something, in per cent, where it was given}
+     *
+     * @param path group and slot, as an experiment declares them
+     * @param of   the whole
+     */
+    public Optional<Expression> share(String path, Expression of) {
+        return quantityIfGiven(path).map(share -> of.times(share).over(Constants.HUNDRED_PER_CENT));
+    }
+
+    /**
+     * {@return whether anything stands in a slot}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public boolean given(String path) {
+        return sheet.filled(address(path));
+    }
+
+    /**
+     * {@return the answer to a choice; missing where nothing was chosen and it is not optional}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Optional<String> choice(String path) {
+        Optional<String> answer = sheet.stated(address(path));
+        if (answer.isEmpty() && !slot(path).optional()) {
+            lacks(address(path));
+        }
+        return answer;
+    }
+
+    /**
+     * {@return whether a choice was answered so}
+     *
+     * @param path   group and slot, as an experiment declares them
+     * @param answer the answer asked about
+     */
+    public boolean chosen(String path, String answer) {
+        return choice(path).filter(answer::equals).isPresent();
+    }
+
+    /**
+     * {@return result of the entry a slot refers to}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Expression reference(String path) {
+        return reference(address(path));
+    }
+
+    Expression reference(Address address) {
+        boolean known = sheet.stated(address)
+                .map(sheet.setting().references()::get)
+                .flatMap(Setting.Referenced::value)
+                .isPresent();
+        if (!known) {
+            missing.add(new Account.Missing(
+                    address.toString(), words().label(address.path()) + " (a result of that entry)"));
+        }
+        return new Input(
+                address + "." + Role.STATED.key(),
+                numbered(words().symbol(address.path()), address),
+                words().label(address.path()),
+                unit(address.path()));
+    }
+
+    /**
+     * {@return result of the entry a slot refers to, where it refers to one}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Optional<Expression> referenceIfGiven(String path) {
+        return sheet.stated(address(path)).map(any -> reference(path));
+    }
+
+    /**
+     * {@return specific heat of the substance chosen from the shelf in a slot (J/(g·°C))}
+     *
+     * @param path group and slot, as an experiment declares them
+     */
+    public Expression specificHeatOf(String path) {
+        return once(path, address -> input(address, BenchUnit.JOULES_PER_GRAM_DEGREE));
+    }
+
+    /**
+     * {@return a value of the reference shelf}
+     *
+     * @param key    stable name
+     * @param symbol as written in the working
+     */
+    public Expression property(String key, Symbol symbol) {
+        Reference reference = sheet.setting().shelf().property(key);
+        return new Input("shelf:" + key, symbol, reference.name(), reference.unit());
+    }
+
+    Expression input(Address address, BenchUnit unit) {
+        if (!sheet.filled(address)) {
+            lacks(address);
+        }
+        return new Input(
+                address + "." + Role.STATED.key(),
+                numbered(words().symbol(address.path()), address),
+                words().label(address.path()),
+                unit);
+    }
+
+    /**
+     * {@return how many parts a repeated group has}
+     *
+     * @param group key of the group
+     */
+    public int parts(String group) {
+        return sheet.parts(group);
+    }
+
+    /**
+     * {@return the number something comes to with what is on the sheet; empty while something lacks}
+     *
+     * @param expression the formula
+     */
+    public OptionalDouble value(Expression expression) {
+        return missing.isEmpty()
+                ? OptionalDouble.of(new Computation(expression, sheet.bindings()).value())
+                : OptionalDouble.empty();
+    }
+
+    /**
+     * {@return the finished books, or what is still missing}
+     *
+     * @param drawnUp the books
+     */
+    public Account complete(Account drawnUp) {
+        if (missing.isEmpty() && findings.isEmpty() || sheet.blueprint()) {
+            return remarks.isEmpty() ? drawnUp : drawnUp.remarking(remarks);
+        }
+        return new Account.Incomplete(
+                trial,
+                missing.stream().distinct().toList(),
+                findings.stream().distinct().toList());
+    }
+
+    /**
+     * {@return plain books over some parties}
+     *
+     * @param parties everything that took or gave heat
+     * @param unknown what is sought
+     */
+    public Ledger ledger(List<Party> parties, Input unknown) {
+        return Ledger.of(trial, parties, unknown);
+    }
+
+    void lacks(Address address) {
+        missing.add(new Account.Missing(address.toString(), words().label(address.path())));
+    }
+
+    Words words() {
+        return sheet.experiment().words();
+    }
+
+    BenchUnit unit(String path) {
+        return slot(path).unit(Role.READ).orElseThrow(() -> new IllegalStateException("no number at " + path));
+    }
+
+    /** What stands at a place a school asks for. */
+    Expression at(SchoolPlace place) {
+        return quantity(place.path());
+    }
+
+    private Slot slot(String path) {
+        return sheet.experiment().slot(path).orElseThrow(() -> new IllegalStateException("no slot " + path));
+    }
+
+    private Symbol numbered(Symbol symbol, Address address) {
+        return group(address.group()).cardinality() == Cardinality.PER_PART
+                ? new Symbol(symbol.letter(), symbol.word() + " " + address.index())
+                : symbol;
+    }
+
+    private Group group(String key) {
+        return sheet.experiment().group(key).orElseThrow();
+    }
+
+    Address address(String path) {
+        return sheet.address(path, trial);
+    }
+}

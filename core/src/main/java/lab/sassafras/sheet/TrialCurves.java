@@ -1,0 +1,126 @@
+package lab.sassafras.sheet;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
+import lab.sassafras.convention.Question;
+import lab.sassafras.convention.TemperatureChange;
+import lab.sassafras.curve.Baselines;
+import lab.sassafras.declaration.Cardinality;
+import lab.sassafras.declaration.CommonPlaces;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Logged;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.TraceSlot;
+import lab.sassafras.slot.TraceUse;
+
+/** What a sheet's trials give by their readings on a clock, each curve read once for all schools. */
+public final class TrialCurves {
+
+    private final Sheet sheet;
+    private final Map<Integer, Optional<CurveReadings>> read;
+
+    TrialCurves(Sheet sheet, Optional<TrialCurves> alreadyRead) {
+        this.sheet = sheet;
+        this.read = alreadyRead.map(each -> each.read).orElseGet(ConcurrentHashMap::new);
+    }
+
+    /**
+     * {@return what a trial's readings on a clock give; empty where it has none, or none that can be read}
+     *
+     * @param trial which trial, from 1
+     */
+    public Optional<CurveReadings> readings(int trial) {
+        return read.computeIfAbsent(trial, this::readCurve);
+    }
+
+    /**
+     * What lay in the vessel before mixing, as a part of all the liquid in it after: by their masses, 1 while they
+     * lack.
+     */
+    private double poured(int trial) {
+        return sheet.experiment()
+                .span()
+                .map(span -> {
+                    String group = Address.of(span.start(), trial).group();
+                    double before = liquid(trial, group::equals);
+                    double all = liquid(trial, any -> true);
+                    return before > 0 && all > 0 ? before / all : 1.0;
+                })
+                .orElse(1.0);
+    }
+
+    private double liquid(int trial, Predicate<String> of) {
+        return sheet.experiment().groups().stream()
+                .filter(group -> group.cardinality() == Cardinality.PER_TRIAL && of.test(group.key()))
+                .flatMap(group -> group.slots().stream()
+                        .filter(Slot::byVolume)
+                        .flatMap(slot -> sheet.reading(group.key() + "/" + slot.key(), trial).stream()))
+                .mapToDouble(Line::value)
+                .sum();
+    }
+
+    private Optional<CurveReadings> readCurve(int trial) {
+        Address address = Address.of(CommonPlaces.TRACE, trial);
+        Optional<String> stated = sheet.stated(address);
+        try {
+            return stated.flatMap(text -> TraceSlot.curve(text, sheet.setting(), poured(trial)))
+                    .map(curve -> new CurveReadings(
+                            address,
+                            Baselines.of(curve),
+                            stated.flatMap(TraceUse::of)
+                                    .map(TraceUse::trace)
+                                    .map(sheet.setting().traces()::get)
+                                    .flatMap(Logged::thermometer)));
+        } catch (Refused unread) {
+            return Optional.empty();
+        }
+    }
+
+    /**
+     * {@return which of a trial's readings on a clock are baseline; empty where it has none that can be read}
+     *
+     * @param trial which trial, from 1
+     */
+    public Optional<Baselines> baselines(int trial) {
+        return readings(trial).map(CurveReadings::baselines);
+    }
+
+    /**
+     * Whether a trial's curve gives what stands at an address: the two temperatures, what tells their drift, and the
+     * moment of mixing.
+     */
+    boolean gives(Address address) {
+        if (sheet.experiment().mixing().filter(address.path()::equals).isPresent()
+                && sheet.stated(Address.of(CommonPlaces.TRACE, address.index())).isPresent()) {
+            return true;
+        }
+        boolean picked = sheet.setting().conventions().in(Question.CHANGE) == TemperatureChange.PICKED;
+        return (ofTheChange(address) && !picked || address.group().equals(TemperatureChange.DRIFT))
+                && readings(address.index()).isPresent();
+    }
+
+    /** Whether the temperature before or after mixing stands there. */
+    boolean ofTheChange(Address address) {
+        return sheet.experiment()
+                .span()
+                .filter(span ->
+                        span.start().equals(address.path()) || span.end().equals(address.path()))
+                .isPresent();
+    }
+
+    /**
+     * {@return whether a trial tells how its temperatures drifted by rows typed before there were readings on a clock}
+     *
+     * @param trial which trial, from 1
+     */
+    public boolean driftTyped(int trial) {
+        return sheet.places().addresses().stream()
+                .anyMatch(each -> each.index() == trial
+                        && each.group().equals(TemperatureChange.DRIFT)
+                        && sheet.places().holds(each));
+    }
+}
