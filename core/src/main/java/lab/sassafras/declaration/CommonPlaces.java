@@ -14,6 +14,7 @@ import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.QuantitySlot;
 import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 
 /**
  * Places that come with a question of convention rather than with an experiment: each school declares its own, and they
@@ -41,7 +42,7 @@ public final class CommonPlaces {
     private record Needed(Question<?> question, SchoolPlace place, List<School> schools) {
 
         Slot slot() {
-            QuantitySlot slot = Slot.quantity(place.slot(), place.unit()).accepting(place.accepted());
+            QuantitySlot slot = Slots.quantity(place.slot(), place.unit()).accepting(place.accepted());
             return place.usual()
                     .map(range -> slot.usually(range.low(), range.high()))
                     .orElse(slot)
@@ -92,11 +93,11 @@ public final class CommonPlaces {
     public List<Group> with(List<Group> own) {
         List<Group> groups = new ArrayList<>(own);
         if (vessel) {
-            groups.add(Group.perTrial("calorimeter", Slot.vessel("vessel")));
+            groups.add(Group.perTrial("calorimeter", Slots.vessel("vessel")));
         }
         if (span.isPresent()) {
-            groups.add(Group.once("prediction", Slot.temperature("final").ifKnown()));
-            groups.add(Group.perTrial("curve", Slot.trace("trace")));
+            groups.add(Group.once("prediction", Slots.temperature("final").ifKnown()));
+            groups.add(Group.perTrial("curve", Slots.trace("trace")));
         }
         poured.ifPresent(liquid -> POURED_TO_IT.forEach(key -> groups.add(more(key, liquid))));
         Map<String, List<Needed>> byGroup = new LinkedHashMap<>();
@@ -110,10 +111,10 @@ public final class CommonPlaces {
     }
 
     private static Group more(String key, Declaration.Poured liquid) {
-        Slot amount = Slot.liquid("amount").ifKnown();
+        Slot amount = Slots.liquid("amount").ifKnown();
         return liquid.concentration().isPresent()
                 ? Group.perTrial(
-                        key, amount, Slot.concentration("concentration").ifKnown())
+                        key, amount, Slots.concentration("concentration").ifKnown())
                 : Group.perTrial(key, amount);
     }
 

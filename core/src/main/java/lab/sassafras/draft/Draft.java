@@ -13,11 +13,9 @@ import lab.sassafras.account.Omission;
 import lab.sassafras.account.Party;
 import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.LiquidDensity;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.SchoolPlace;
 import lab.sassafras.declaration.Cardinality;
-import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Constants;
@@ -80,6 +78,11 @@ public final class Draft {
     /** {@return the temperatures between which the vessel's contents went} */
     public Temperatures temperatures() {
         return new Temperatures(this);
+    }
+
+    /** {@return how much of a liquid there is} */
+    public Liquids liquids() {
+        return new Liquids(this);
     }
 
     /** {@return what warms or cools} */
@@ -150,20 +153,6 @@ public final class Draft {
         return known;
     }
 
-    /**
-     * {@return all of the liquid that waits in the cup (g): what stands at a path, and what was poured to it}
-     *
-     * @param path group and slot, as an experiment declares them
-     */
-    public Expression together(String path) {
-        List<Expression> all = new ArrayList<>(List.of(quantity(path)));
-        CommonPlaces.POURED_TO_IT.forEach(
-                key -> quantityIfGiven(key + "/amount").ifPresent(all::add));
-        return all.size() == 1
-                ? all.get(0)
-                : new Expression.Sum(all).named(Symbol.of("m:poured together"), BenchUnit.GRAMS);
-    }
-
     Expression quantity(Address address) {
         String path = address.path();
         Symbol symbol = numbered(words().symbol(path), address);
@@ -179,17 +168,13 @@ public final class Draft {
                 side(address, Role.GROSS, symbol, "with it")
                         .minus(side(address, Role.TARE, symbol, "without it"))
                         .named(symbol, unit);
-            case VOLUME -> poured(address, symbol).times(density(address)).named(symbol, unit);
+            case VOLUME ->
+                liquids()
+                        .poured(address, symbol)
+                        .times(liquids().density(address))
+                        .named(symbol, unit);
             default -> new Input(address + "." + role.key(), symbol, words().label(path), unit);
         };
-    }
-
-    private Input poured(Address address, Symbol symbol) {
-        return new Input(
-                address + "." + Role.VOLUME.key(),
-                new Symbol("V", symbol.word()),
-                words().label(address.path()) + ", volume",
-                BenchUnit.MILLILITRES);
     }
 
     private Input side(Address address, Role role, Symbol symbol, String words) {
@@ -198,31 +183,6 @@ public final class Draft {
                 new Symbol(symbol.letter(), symbol.word() + ", " + role.key()),
                 words().label(address.path()) + ", " + words,
                 BenchUnit.GRAMS);
-    }
-
-    private Expression density(Address address) {
-        LiquidDensity inForce = conventions.in(Question.DENSITY);
-        return inForce.density(
-                this::at,
-                inForce == LiquidDensity.TABULATED
-                        ? slot(address.path()).dissolved().flatMap(chemistry::density)
-                        : Optional.empty());
-    }
-
-    /**
-     * {@return the volume of a liquid (mL): as read, or from its mass}
-     *
-     * @param path group and slot, as an experiment declares them
-     */
-    public Expression volume(String path) {
-        Address address = address(path);
-        Symbol symbol = words().symbol(path);
-        return sheet.weighing(address)
-                        .roleThatCounts(conventions.in(Question.MASS))
-                        .filter(Role.VOLUME::equals)
-                        .isPresent()
-                ? poured(address, symbol)
-                : quantity(address).over(density(address)).named(new Symbol("V", symbol.word()), BenchUnit.MILLILITRES);
     }
 
     /**
@@ -347,7 +307,7 @@ public final class Draft {
      * @param group key of the group
      */
     public int parts(String group) {
-        return sheet.parts(group);
+        return sheet.places().parts(group);
     }
 
     /**
@@ -403,7 +363,7 @@ public final class Draft {
         return quantity(place.path());
     }
 
-    private Slot slot(String path) {
+    Slot slot(String path) {
         return sheet.experiment().slot(path).orElseThrow(() -> new IllegalStateException("no slot " + path));
     }
 

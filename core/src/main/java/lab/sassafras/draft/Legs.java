@@ -68,10 +68,11 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
     public static Optional<Legs> of(Sheet sheet, At at) {
         Optional<HalvedEquation> target = sheet.stated(at.target(), 1).flatMap(Legs::read);
         List<Leg> legs = new ArrayList<>();
-        for (int i = 1; i <= Math.min(sheet.parts(at.group()), Hess.MOST); i++) {
+        for (int i = 1; i <= Math.min(sheet.places().parts(at.group()), Hess.MOST); i++) {
             leg(sheet, at.group(), i).ifPresent(legs::add);
         }
-        return target.filter(any -> !legs.isEmpty() && legs.size() == sheet.parts(at.group()))
+        return target.filter(
+                        any -> !legs.isEmpty() && legs.size() == sheet.places().parts(at.group()))
                 .map(equation -> new Legs(
                         equation,
                         List.copyOf(legs),
@@ -103,7 +104,7 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
                                                 + " names a run of which no equation tells what happened, or whose result is not per "
                                                 + "mole of it. Choose another, or type the reaction.")
                                 .at(Address.of(at.group() + "/run", i).toString())));
-        if (sheet.parts(at.group()) > Hess.MOST) {
+        if (sheet.places().parts(at.group()) > Hess.MOST) {
             draft.findings()
                     .add(Finding.question(
                             "cycle.too-many",
@@ -139,7 +140,7 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
 
     /** Legs that name an entry of which no equation tells, from 1. */
     private static List<Integer> withoutEquation(Sheet sheet, At at) {
-        return IntStream.rangeClosed(1, sheet.parts(at.group()))
+        return IntStream.rangeClosed(1, sheet.places().parts(at.group()))
                 .filter(i -> sheet.stated(Address.of(at.group() + "/from", i))
                                 .filter("entry"::equals)
                                 .isPresent()

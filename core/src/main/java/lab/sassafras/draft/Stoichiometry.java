@@ -51,10 +51,10 @@ public final class Stoichiometry {
             return alone;
         }
         Expression whole = all.size() == 1 ? alone : new Expression.Sum(all);
-        List<Expression> volumes = new ArrayList<>(List.of(draft.volume(liquid)));
+        List<Expression> volumes = new ArrayList<>(List.of(draft.liquids().volume(liquid)));
         CommonPlaces.POURED_TO_IT.stream()
                 .filter(key -> draft.given(key + "/amount"))
-                .forEach(key -> volumes.add(draft.volume(key + "/amount")));
+                .forEach(key -> volumes.add(draft.liquids().volume(key + "/amount")));
         draft.says(new PouredTogether(new Expression.Sum(volumes), whole, draft.figures()));
         return whole;
     }
@@ -69,7 +69,10 @@ public final class Stoichiometry {
     }
 
     private Expression moles(String liquid, String concentration) {
-        return draft.volume(liquid).over(Constants.MILLILITRES_IN_LITRE).times(draft.quantity(concentration));
+        return draft.liquids()
+                .volume(liquid)
+                .over(Constants.MILLILITRES_IN_LITRE)
+                .times(draft.quantity(concentration));
     }
 
     /**

@@ -157,11 +157,20 @@ public final class Places {
                 .filter(index -> group.cardinality() != Cardinality.PER_SAMPLE || firstOfSample(index) == index);
     }
 
+    /**
+     * {@return how many parts a repeated group has}
+     *
+     * @param group key of the group
+     */
+    public int parts(String group) {
+        return setting.parts().getOrDefault(group, 1);
+    }
+
     private int count(Group group) {
         return switch (group.cardinality()) {
             case ONCE -> 1;
             case PER_TRIAL, PER_SAMPLE -> setting.trials();
-            case PER_PART -> setting.parts().getOrDefault(group.key(), 1);
+            case PER_PART -> parts(group.key());
         };
     }
 

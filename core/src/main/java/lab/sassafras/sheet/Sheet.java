@@ -51,15 +51,8 @@ public final class Sheet {
         this(experiment, lines, setting, List.of());
     }
 
-    /**
-     * A sheet read back from what is stored.
-     *
-     * @param experiment   what kind of run it is
-     * @param lines        what stands, in the order given
-     * @param setting      what surrounds the readings
-     * @param reservations what of the stored rows could not be read, and why
-     */
-    public Sheet(Declaration experiment, List<Line> lines, Setting setting, List<Finding> reservations) {
+    /** A sheet read back from what is stored, with what of its rows could not be read, and why. */
+    Sheet(Declaration experiment, List<Line> lines, Setting setting, List<Finding> reservations) {
         this(experiment, lines, setting, reservations, false, Optional.empty());
     }
 
@@ -118,8 +111,8 @@ public final class Sheet {
         return blueprint;
     }
 
-    /** {@return what of the stored rows could not be read, and why; empty for a sheet never stored} */
-    public List<Finding> reservations() {
+    /** What of the stored rows could not be read, and why; empty for a sheet never stored. */
+    List<Finding> reservations() {
         return reservations;
     }
 
@@ -193,15 +186,6 @@ public final class Sheet {
     /** {@return how many trials were opened} */
     public int trials() {
         return setting.trials();
-    }
-
-    /**
-     * {@return how many parts a repeated group has}
-     *
-     * @param group key of the group
-     */
-    public int parts(String group) {
-        return setting.parts().getOrDefault(group, 1);
     }
 
     /**

@@ -32,7 +32,7 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
 
     /** The result under some schools; empty where no trial is solved. */
     static Optional<Estimate> resultUnder(Sheet sheet, Conventions conventions) {
-        FirstSample sample = of(sheet, conventions, Reduction.refusals(SheetFindings.of(sheet)));
+        FirstSample sample = of(sheet, conventions, Standing.refusals(SheetFindings.of(sheet)));
         return sample.result(sample.accounts(conventions));
     }
 
@@ -42,26 +42,26 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
      * @param inForce books under the schools in force
      * @param known   the result under them
      */
-    List<Reduction.Alternative> alternatives(List<Account> inForce, Estimate known) {
+    List<Alternative> alternatives(List<Account> inForce, Estimate known) {
         return conventions
                 .variants(sheet.experiment().conventions())
                 .map(each -> sheet.evidence().canTell(each.question(), each.school())
                         ? under(each, inForce, known)
-                        : new Reduction.Alternative(
+                        : new Alternative(
                                 each,
                                 Optional.empty(),
                                 sheet.experiment().unknown().unit()))
                 .toList();
     }
 
-    private Reduction.Alternative under(Conventions.Variant alternative, List<Account> inForce, Estimate known) {
+    private Alternative under(Conventions.Variant alternative, List<Account> inForce, Estimate known) {
         if (alternative.school().comesToSame(conventions.in(alternative.question()), sheet.evidence())) {
-            return new Reduction.Alternative(alternative, Optional.of(known), unit(inForce));
+            return new Alternative(alternative, Optional.of(known), unit(inForce));
         }
         TimeBudget.check();
         List<Account> accounts = accounts(alternative.conventions());
         boolean told = omits(inForce) || !omits(accounts);
-        return new Reduction.Alternative(alternative, told ? result(accounts) : Optional.empty(), unit(accounts));
+        return new Alternative(alternative, told ? result(accounts) : Optional.empty(), unit(accounts));
     }
 
     private static boolean omits(List<Account> accounts) {
@@ -83,7 +83,7 @@ record FirstSample(Sheet sheet, Conventions conventions, Bindings bindings, List
                 new ArrayList<>(Experiments.declaring(sheet.experiment()).accounts(sheet, schools));
         all.removeIf(each -> sheet.places().firstOfSample(each.trial()) != 1
                 || sheet.setting().leftOut().contains(each.trial())
-                || Reduction.refused(sheet, each.trial(), refusals));
+                || Standing.refused(sheet, each.trial(), refusals));
         return all;
     }
 

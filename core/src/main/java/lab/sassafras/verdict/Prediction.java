@@ -13,7 +13,12 @@ import lab.sassafras.slot.Line;
  */
 public record Prediction(Line predicted, Optional<Line> read) {
 
-    static Optional<Prediction> of(Sheet sheet) {
+    /**
+     * {@return what was predicted, where anything was}
+     *
+     * @param sheet what was read
+     */
+    public static Optional<Prediction> of(Sheet sheet) {
         return sheet.experiment()
                 .finalReading()
                 .flatMap(path -> sheet.reading(CommonPlaces.PREDICTION, 1)

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
+import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Experiments;
@@ -315,5 +316,20 @@ public record SuspectSize(
     /** {@return whether correcting for it brings the result nearer to where it should be} */
     public boolean helps() {
         return part.isPresent() && part.getAsDouble() > 0;
+    }
+
+    /**
+     * {@return that none of them explains the whole deviation by itself; empty where one does, or nothing is off}
+     *
+     * @param all of a reduction
+     */
+    public static Optional<Finding> noneSuffices(List<SuspectSize> all) {
+        return all.stream().noneMatch(each -> each.part().isPresent())
+                        || all.stream().anyMatch(SuspectSize::believed)
+                ? Optional.empty()
+                : Optional.of(Finding.note(
+                        "suspects.none",
+                        "No single suspected error explains the whole difference at a size that can be believed: "
+                                + "several together may, or one that nobody listed."));
     }
 }

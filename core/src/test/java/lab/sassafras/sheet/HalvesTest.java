@@ -19,7 +19,7 @@ import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.GivenValue;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Setting;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.slot.Words;
 import org.junit.jupiter.api.Test;
 
@@ -51,7 +51,7 @@ class HalvesTest {
 
         @Override
         public List<Group> groups() {
-            return List.of(Group.perTrial("dish", Slot.mass("sand"), Slot.temperature("done")));
+            return List.of(Group.perTrial("dish", Slots.mass("sand"), Slots.temperature("done")));
         }
 
         @Override

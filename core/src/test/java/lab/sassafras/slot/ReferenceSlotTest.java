@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Test;
 /** A result says what it is per, and is used only where that is asked for. */
 class ReferenceSlotTest {
 
-    private static final Slot PER_MOLE = Slot.reference("heat", BenchUnit.KILOJOULES_PER_MOLE);
+    private static final Slot PER_MOLE = Slots.reference("heat", BenchUnit.KILOJOULES_PER_MOLE);
     private static final Setting SETTING = Setting.plain(Figures.POINT)
             .knowing(
                     Map.of(),

@@ -36,7 +36,7 @@ class SlotKindsTest {
 
     @Test
     void aQuantityKnowsItsUnitsItsUsualRangeAndWhatToAssume() {
-        QuantitySlot slot = Slot.liquid("mass").usually(50, 150.5).orAssumed(100, 0.5);
+        QuantitySlot slot = Slots.liquid("mass").usually(50, 150.5).orAssumed(100, 0.5);
         assertThat(slot.unit(Role.VOLUME)).contains(BenchUnit.MILLILITRES);
         assertThat(slot.unit(Role.GROSS)).contains(BenchUnit.GRAMS);
         assertThat(slot.byDifference() && slot.byVolume()).isTrue();
@@ -51,7 +51,7 @@ class SlotKindsTest {
 
     @Test
     void aChoiceIsSpokenByItsWordsAndAWordNobodyKnowsAsItStands() {
-        Slot slot = Slot.choice("held", "cold", "hot");
+        Slot slot = Slots.choice("held", "cold", "hot");
         assertThat(spoken(slot, "cold", SETTING)).isEqualTo(WORDS.option("cup/held", "cold"));
         assertThat(spoken(slot, "lukewarm", SETTING)).isEqualTo("lukewarm");
         assertThat(slot.options(WORDS, "cup/held", SETTING))
@@ -65,13 +65,13 @@ class SlotKindsTest {
     /** From the shelf comes any property: a specific heat, or a heat of solution at its dilution. */
     @Test
     void whatIsTakenFromTheShelfCountsWithTheValueOfItsCatalogue() {
-        Slot heats = Slot.fromShelf("heat", Catalogue.HEATS_OF_SOLUTION);
+        Slot heats = Slots.fromShelf("heat", Catalogue.HEATS_OF_SOLUTION);
         assertThat(heats.unit(Role.STATED)).contains(BenchUnit.KILOJOULES_PER_MOLE);
         // NaOH at infinite dilution, −44.51 kJ/mol (NBS tables, memory)
         assertThat(heats.number(read(heats, Role.STATED, "NaOH", null), SETTING).map(Measured::value))
                 .contains(-44.51);
         assertThat(spoken(heats, "NaOH", SETTING)).contains("sodium hydroxide");
-        Slot solids = Slot.fromShelf("solid", Catalogue.SOLIDS);
+        Slot solids = Slots.fromShelf("solid", Catalogue.SOLIDS);
         assertThat(solids.number(read(solids, Role.STATED, "copper", null), SETTING)
                         .map(Measured::value))
                 .contains(0.385);
@@ -81,7 +81,7 @@ class SlotKindsTest {
 
     @Test
     void aVesselThatIsGoneIsSaidAndAMomentIsSpokenByTheClock() {
-        Slot slot = Slot.vessel("vessel");
+        Slot slot = Slots.vessel("vessel");
         Setting with =
                 SETTING.knowing(Map.of("v1", new Calorimeter("F-07", VesselKind.FOAM_CUP, Optional.empty())), Map.of());
         assertThat(spoken(slot, "v1", with)).isEqualTo("F-07");
@@ -89,7 +89,7 @@ class SlotKindsTest {
         assertThat(slot.questions(read(slot, Role.STATED, "v2", null), "Vessel", with))
                 .singleElement()
                 .satisfies(each -> assertThat(each.code()).isEqualTo("row.gone"));
-        Slot moment = Slot.moment("done");
+        Slot moment = Slots.moment("done");
         assertThat(spoken(moment, "2026-11-26T18:00:00Z", SETTING)).isEqualTo("2026-11-26T18:00:00Z");
         assertThat(spoken(moment, "at six", SETTING)).isEqualTo("at six");
         assertThat(List.of(slot.elsewhere(), moment.elsewhere()))
@@ -107,7 +107,7 @@ class SlotKindsTest {
     /** Of three answers two said the same: the third is offered no longer, and read where it was given. */
     @Test
     void anAnswerNoLongerOfferedIsReadWhereItWasGiven() {
-        Slot slot = Slot.choice("reacted", List.of("all", "rest"), List.of("excess"));
+        Slot slot = Slots.choice("reacted", List.of("all", "rest"), List.of("excess"));
         Words words = Words.beside(lab.sassafras.experiment.reaction.SolidWithSolution.class);
         assertThat(slot.options(words, "mixed/reacted", SETTING))
                 .extracting(Slot.Option::value)

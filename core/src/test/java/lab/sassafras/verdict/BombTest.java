@@ -140,7 +140,7 @@ class BombTest {
                         digits(23 + rise))
                 .constant(1800, 4, 2000)
                 .reduced(ROUNDED);
-        assertThat(reduction.equation().orElseThrow().text()).isEqualTo(text);
+        assertThat(reduction.happened().equation().orElseThrow().text()).isEqualTo(text);
         assertThat(beside(reduction, "enthalpy of combustion")).isCloseTo(enthalpy, within(0.05));
         assertThat(beside(reduction, "enthalpy of formation")).isCloseTo(formation, within(0.1));
     }
@@ -251,8 +251,9 @@ class BombTest {
     @Test
     void theEquationIsMadeOfTheFormulaWithItsStates() {
         Reduction reduction = burnt("C10H8", 40_000, 0.8).reduced(ROUNDED);
-        assertThat(reduction.equation().orElseThrow().text()).isEqualTo("C10H8(s) + 12 O2(g) -> 10 CO2(g) + 4 H2O(l)");
-        assertThat(reduction.equation().orElseThrow().gasFormed()).isEqualTo(-2);
+        assertThat(reduction.happened().equation().orElseThrow().text())
+                .isEqualTo("C10H8(s) + 12 O2(g) -> 10 CO2(g) + 4 H2O(l)");
+        assertThat(reduction.happened().equation().orElseThrow().gasFormed()).isEqualTo(-2);
     }
 
     @Test

@@ -55,7 +55,8 @@ class CombustionUnderACanTest {
                 .filteredOn(each -> each.code().equals("combustion.part"))
                 .singleElement()
                 .satisfies(note -> assertThat(note.message()).startsWith("32 % of the tabulated heat"));
-        assertThat(reduction.equation().orElseThrow().text()).isEqualTo("C2H5OH(l) + 3 O2(g) -> 2 CO2(g) + 3 H2O(l)");
+        assertThat(reduction.happened().equation().orElseThrow().text())
+                .isEqualTo("C2H5OH(l) + 3 O2(g) -> 2 CO2(g) + 3 H2O(l)");
     }
 
     /** What was weighed beside is taken into account: each by hand, from the 4012.8 J above. */
@@ -138,7 +139,8 @@ class CombustionUnderACanTest {
         Reduction reduction = burning("C2H5OH", "120", "26.0", "34.0", "0.42")
                 .says("fuel[1]/formed", "gas")
                 .reduced(BARE);
-        assertThat(reduction.equation().orElseThrow().text()).isEqualTo("C2H5OH(l) + 3 O2(g) -> 2 CO2(g) + 3 H2O(g)");
+        assertThat(reduction.happened().equation().orElseThrow().text())
+                .isEqualTo("C2H5OH(l) + 3 O2(g) -> 2 CO2(g) + 3 H2O(g)");
         assertThat(derived(reduction.trials().get(0).solution().orElseThrow(), BenchUnit.PERCENT))
                 .isCloseTo(100 * 440.2 / 1234.77, within(0.05));
         assertThat(reduction
@@ -172,7 +174,7 @@ class CombustionUnderACanTest {
                 .says("known[1]/run", "methanol")
                 .says("known[1]/fuel", "CH3OH")
                 .reduced(corrected);
-        assertThat(twice.timesAsWritten()).isCloseTo(2, within(1e-9));
+        assertThat(twice.happened().timesAsWritten()).isCloseTo(2, within(1e-9));
         assertThat(sheet.reduced(BARE).alternatives())
                 .filteredOn(each -> each.alternative().school().key().equals("corrected"))
                 .singleElement()
@@ -189,7 +191,7 @@ class CombustionUnderACanTest {
         Reduction reduction = burning("C2H5OH", "120", "26.0", "34.0", "0.42")
                 .mass("soot[1]/mass", "0.02")
                 .reduced(BARE);
-        WhereHeatWent went = reduction.whereHeatWent().orElseThrow();
+        WhereHeatWent went = reduction.happened().whereHeatWent().orElseThrow();
         assertThat(went.whole()).isCloseTo(0.42 / 46.069 * 1_366_800, within(2.0));
         assertThat(went.parts().stream().mapToDouble(WhereHeatWent.Part::joules).sum())
                 .isCloseTo(went.whole(), within(1e-6));
@@ -205,6 +207,7 @@ class CombustionUnderACanTest {
         assertThat(supposed(went, "held water")).isCloseTo(went.whole() * 0.04, within(0.5));
         assertThat(burning("C7H15OH", "120", "26.0", "34.0", "0.42")
                         .reduced(BARE)
+                        .happened()
                         .whereHeatWent())
                 .isEmpty();
     }

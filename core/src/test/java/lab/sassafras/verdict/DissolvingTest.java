@@ -132,7 +132,7 @@ class DissolvingTest {
         return reduction.alternatives().stream()
                 .filter(each -> each.alternative().school().key().equals("water"))
                 .findFirst()
-                .flatMap(reduction::percentTo)
+                .flatMap(each -> each.percentFrom(reduction))
                 .orElseThrow();
     }
 
@@ -182,7 +182,7 @@ class DissolvingTest {
         return reduction.alternatives().stream()
                 .filter(each -> each.alternative().school().key().equals("parties"))
                 .findFirst()
-                .flatMap(Reduction.Alternative::estimate);
+                .flatMap(Alternative::estimate);
     }
 
     @Test
@@ -242,7 +242,7 @@ class DissolvingTest {
                     .says("solution[" + trial + "]/dissolved", trial == 1 ? "rest" : "all");
         }
         Reduction reduction = two.reduced();
-        assertThat(reduction.trials()).extracting(Reduction.Trial::counts).containsExactly(false, true);
+        assertThat(reduction.trials()).extracting(Trial::counts).containsExactly(false, true);
         assertThat(reduction.mean().orElseThrow().values()).hasSize(1);
     }
 

@@ -53,8 +53,8 @@ class HowMuchTest {
         assertThat(reduction.alternatives())
                 .filteredOn(each -> each.alternative().school().key().equals("4.18"))
                 .singleElement()
-                .satisfies(each -> assertThat(reduction.same(each)
-                                || reduction.percentTo(each).isPresent())
+                .satisfies(each -> assertThat(each.same(reduction)
+                                || each.percentFrom(reduction).isPresent())
                         .isFalse());
     }
 

@@ -304,16 +304,17 @@ class ReactionTest {
     void whatIsDrawnIsDrawnEverywhere() {
         Reduction even = neutral("50.0", "50.0", "28.1").reduced();
         Sample sample = even.samples().get(0);
-        String half = even.written(sample).orElseThrow().uncertainty();
-        assertThat(even.written(even.trials().get(0)).orElseThrow().uncertainty())
+        String half = even.writing().written(sample).orElseThrow().uncertainty();
+        assertThat(even.writing().written(even.trials().get(0)).orElseThrow().uncertainty())
                 .isEqualTo(half);
-        assertThat(even.asWritten(sample).orElseThrow().uncertainty()).isEqualTo(half);
+        assertThat(even.writing().asWritten(sample).orElseThrow().uncertainty()).isEqualTo(half);
         double linear = sample.result().orElseThrow().halfWidth(0.95);
         double drawn = sample.interval().orElseThrow().half();
         assertThat(drawn).isNotCloseTo(linear, within(0.02 * linear));
         solution(even).derived().stream()
                 .filter(each -> each.derived().asWritten())
-                .forEach(each -> assertThat(even.interval(1, each).half()).isCloseTo(drawn, within(0.03 * drawn)));
+                .forEach(each ->
+                        assertThat(even.writing().interval(1, each).half()).isCloseTo(drawn, within(0.03 * drawn)));
     }
 
     /**

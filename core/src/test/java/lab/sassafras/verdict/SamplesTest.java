@@ -102,9 +102,13 @@ class SamplesTest {
     void aPredictionStandsBesideWhatWasRead() {
         BenchSheet predicted = BenchSheet.of("specific-heat-of-solid")
                 .give("prediction[1]/final", lab.sassafras.slot.Role.READ, "25", "°C", Optional.empty());
-        assertThat(predicted.reduced().prediction().orElseThrow().off()).isEmpty();
+        assertThat(Prediction.of(predicted.reduced().sheet()).orElseThrow().off())
+                .isEmpty();
         predicted.temperature("mixed[1]/final", "23.5");
-        assertThat(predicted.reduced().prediction().orElseThrow().off().orElseThrow())
+        assertThat(Prediction.of(predicted.reduced().sheet())
+                        .orElseThrow()
+                        .off()
+                        .orElseThrow())
                 .isCloseTo(-1.5, within(1e-12));
         assertThat(predicted.reduced().findings()).extracting(Finding::code).doesNotContain("prediction.late");
         BenchSheet late =

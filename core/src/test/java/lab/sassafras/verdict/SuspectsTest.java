@@ -184,7 +184,7 @@ class SuspectsTest {
         assertThat(found.explains().orElseThrow()).isCloseTo(planted.size(), within(close * Math.abs(planted.size())));
         assertThat(found.believed()).isTrue();
         assertThat(found.helps()).isTrue();
-        assertThat(reduction.noneSuffices()).isEmpty();
+        assertThat(SuspectSize.noneSuffices(reduction.suspects())).isEmpty();
     }
 
     /**
@@ -313,7 +313,8 @@ class SuspectsTest {
     void whereNoneSufficesItIsSaidAndTheMostLikelyStandsFirst() {
         Reduction hopeless = copper().apply(55).reduced();
         assertThat(hopeless.suspects()).noneMatch(SuspectSize::believed);
-        assertThat(hopeless.noneSuffices().orElseThrow().message()).contains("No single");
+        assertThat(SuspectSize.noneSuffices(hopeless.suspects()).orElseThrow().message())
+                .contains("No single");
         Reduction cooled = recorded(planted().get(0));
         List<SuspectSize> ranked = cooled.suspects();
         assertThat(Causes.place(ranked, "cooled-in-transit")).isLessThanOrEqualTo(3);

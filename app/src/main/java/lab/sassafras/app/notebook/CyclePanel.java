@@ -52,6 +52,7 @@ public record CyclePanel(List<Row> rows, EnergyPicture picture, String change) {
         double u = reduction.result().orElseThrow().uncertainty();
         String shown = " " + presentation.unit(unit).symbol();
         return reduction
+                .happened()
                 .legs()
                 .filter(legs -> !legs.times().isEmpty())
                 .map(CycleSum::of)
@@ -74,17 +75,21 @@ public record CyclePanel(List<Row> rows, EnergyPicture picture, String change) {
                                 heat -> presentation.change(heat, u, unit) + shown),
                         presentation.change(result, u, unit) + shown))
                 .or(() -> reduction
+                        .happened()
                         .equation()
-                        .filter(any -> reduction.legs().isEmpty())
+                        .filter(any -> reduction.happened().legs().isEmpty())
                         .map(equation -> new CyclePanel(
                                 List.of(),
                                 EnergyPicture.of(
                                         terms(equation.reagents()),
                                         List.of(new EnergyPicture.Taken(
-                                                terms(equation.products()), result * reduction.timesAsWritten())),
+                                                terms(equation.products()),
+                                                result * reduction.happened().timesAsWritten())),
                                         Optional.empty(),
                                         heat -> presentation.change(heat, u, unit) + shown),
-                                presentation.change(result * reduction.timesAsWritten(), u, unit) + shown)));
+                                presentation.change(
+                                                result * reduction.happened().timesAsWritten(), u, unit)
+                                        + shown)));
     }
 
     /** What was measured directly: the way round and the gap. */

@@ -34,7 +34,7 @@ public record HeatPanel(String whole, PartsPicture picture, List<Line> lines) {
     }
 
     static Optional<HeatPanel> of(Reduction reduction, Figures figures) {
-        return reduction.whereHeatWent().map(went -> of(went, figures));
+        return reduction.happened().whereHeatWent().map(went -> of(went, figures));
     }
 
     private static HeatPanel of(WhereHeatWent went, Figures figures) {

@@ -12,6 +12,7 @@ import lab.sassafras.statistics.StraightLine;
 import lab.sassafras.statistics.TrialPoint;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
+import lab.sassafras.verdict.Trial;
 
 /**
  * The line through the trials of a sample, with what may make its result.
@@ -46,7 +47,7 @@ public record LinePanel(
     public record Stands(String label, String value) {}
 
     static Optional<LinePanel> of(Reduction reduction, Sample sample) {
-        List<Reduction.Trial> trials = reduction.trials().stream()
+        List<Trial> trials = reduction.trials().stream()
                 .filter(trial -> trial.counts()
                         && sample.trials().contains(trial.number())
                         && trial.solution().orElseThrow().point().isPresent())
@@ -54,7 +55,7 @@ public record LinePanel(
         return sample.line().map(line -> of(reduction, sample, line, trials));
     }
 
-    private static LinePanel of(Reduction reduction, Sample sample, StraightLine line, List<Reduction.Trial> trials) {
+    private static LinePanel of(Reduction reduction, Sample sample, StraightLine line, List<Trial> trials) {
         Figures figures = reduction.sheet().setting().figures();
         List<TrialPoint> points = trials.stream()
                 .map(trial -> trial.solution().orElseThrow().point().orElseThrow())
@@ -98,7 +99,7 @@ public record LinePanel(
                 LinePicture.of(
                         line,
                         points,
-                        trials.stream().map(Reduction.Trial::number).toList(),
+                        trials.stream().map(Trial::number).toList(),
                         figures,
                         fitted.map(each -> List.of(
                                         each.across().symbol().text(),
@@ -114,7 +115,7 @@ public record LinePanel(
                 sample.combination());
     }
 
-    private static Optional<Books.Fitted> fitted(Reduction.Trial trial) {
+    private static Optional<Books.Fitted> fitted(Trial trial) {
         return trial.solution().orElseThrow().account() instanceof Books<?> books
                 ? books.beside().fitted()
                 : Optional.empty();

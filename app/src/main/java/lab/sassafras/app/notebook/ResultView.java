@@ -29,12 +29,15 @@ import lab.sassafras.presentation.Presentation.Written;
 import lab.sassafras.presentation.QuestionsOfWriting;
 import lab.sassafras.presentation.Typeset;
 import lab.sassafras.verdict.Agreement;
+import lab.sassafras.verdict.Alternative;
 import lab.sassafras.verdict.Candidate;
 import lab.sassafras.verdict.Drawn;
 import lab.sassafras.verdict.Interval;
 import lab.sassafras.verdict.Later;
+import lab.sassafras.verdict.Prediction;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
+import lab.sassafras.verdict.Trial;
 import lab.sassafras.verdict.Verdict;
 
 /**
@@ -68,8 +71,8 @@ public final class ResultView {
         this.shownTrial = trial.filter(
                         number -> number >= 1 && number <= reduction.trials().size())
                 .orElseGet(() -> reduction.trials().stream()
-                        .filter(Reduction.Trial::counts)
-                        .map(Reduction.Trial::number)
+                        .filter(Trial::counts)
+                        .map(Trial::number)
                         .findFirst()
                         .orElse(1));
         this.sample = reduction.sampleOf(shownTrial);
@@ -148,7 +151,7 @@ public final class ResultView {
 
     /** The result of the sample shown; empty while none of its trials is solved. */
     public Optional<Written> result() {
-        return reduction.written(sample);
+        return reduction.writing().written(sample);
     }
 
     /** A trial as it is written; empty while it is not solved. */
@@ -156,7 +159,7 @@ public final class ResultView {
         return reduction.trials().stream()
                 .filter(each -> each.number() == trial)
                 .findFirst()
-                .flatMap(reduction::written);
+                .flatMap(reduction.writing()::written);
     }
 
     /** Per cent error without its unit; empty where there is no reference. */
@@ -184,7 +187,7 @@ public final class ResultView {
                         each.derived().label(),
                         presentation.written(
                                 each.estimate(),
-                                reduction.interval(shownTrial, each).half(),
+                                reduction.writing().interval(shownTrial, each).half(),
                                 each.derived().unit())))
                 .forEach(all::add);
         return all;
@@ -263,7 +266,11 @@ public final class ResultView {
                 : reduction.samples().stream()
                         .map(each -> new SampleLine(
                                 each.name().isEmpty() ? "without a name" : each.name(),
-                                reduction.written(each).map(Written::bare).orElse("not yet"),
+                                reduction
+                                        .writing()
+                                        .written(each)
+                                        .map(Written::bare)
+                                        .orElse("not yet"),
                                 each.trials().get(0),
                                 each.name().equals(sample.name())))
                         .toList();
@@ -278,7 +285,7 @@ public final class ResultView {
         return reduction.trials().stream()
                 .map(trial -> new TrialLine(
                         trial.number(),
-                        reduction.written(trial).map(Written::bare).orElse("not yet"),
+                        reduction.writing().written(trial).map(Written::bare).orElse("not yet"),
                         trial.solution().isPresent(),
                         trial.leftOut(),
                         decisions
@@ -294,7 +301,7 @@ public final class ResultView {
         return reduction.trials().stream()
                 .filter(trial -> trial.number() == shownTrial)
                 .findFirst()
-                .flatMap(Reduction.Trial::solution);
+                .flatMap(Trial::solution);
     }
 
     public Optional<BalancePicture> balance() {
@@ -331,8 +338,7 @@ public final class ResultView {
 
     /** What was predicted beside what was read. */
     public Optional<String> prediction() {
-        return reduction
-                .prediction()
+        return Prediction.of(reduction.sheet())
                 .map(each -> "Predicted " + figures.typed(each.predicted().text()) + " °C, "
                         + each.off()
                                 .map(off -> "read "
@@ -385,8 +391,8 @@ public final class ResultView {
 
     /** The numbers other conventions give, from the nearest to nothing to the largest; empty where none differs. */
     public String othersRange() {
-        List<Reduction.Alternative> others = reduction.alternatives().stream()
-                .filter(each -> reduction.percentTo(each).isPresent() && !reduction.same(each))
+        List<Alternative> others = reduction.alternatives().stream()
+                .filter(each -> each.percentFrom(reduction).isPresent() && !each.same(reduction))
                 .sorted(Comparator.comparingDouble(
                         each -> Math.abs(each.estimate().orElseThrow().value())))
                 .toList();
@@ -419,9 +425,9 @@ public final class ResultView {
 
     private List<OtherSchool> workOtherSchools() {
         return reduction.alternatives().stream()
-                .filter(each -> each.estimate().isPresent() && !reduction.same(each))
+                .filter(each -> each.estimate().isPresent() && !each.same(reduction))
                 .map(each -> {
-                    Optional<Double> percent = reduction.percentTo(each);
+                    Optional<Double> percent = each.percentFrom(reduction);
                     Written written = presentation.written(each.estimate().orElseThrow(), each.unit());
                     return new OtherSchool(
                             each.alternative().question().words(),
@@ -434,7 +440,7 @@ public final class ResultView {
 
     /** Schools that would have given the same number. */
     public List<Schools> sameSchools() {
-        return byQuestion(reduction.alternatives().stream().filter(reduction::same));
+        return byQuestion(reduction.alternatives().stream().filter(each -> each.same(reduction)));
     }
 
     /** Schools that ask for readings this run has not. */
@@ -443,7 +449,7 @@ public final class ResultView {
                 reduction.alternatives().stream().filter(each -> each.estimate().isEmpty()));
     }
 
-    private List<Schools> byQuestion(Stream<Reduction.Alternative> alternatives) {
+    private List<Schools> byQuestion(Stream<Alternative> alternatives) {
         Map<String, List<String>> schools = new LinkedHashMap<>();
         alternatives.forEach(
                 each -> schools.computeIfAbsent(each.alternative().question().words(), any -> new ArrayList<>())
@@ -526,7 +532,7 @@ public final class ResultView {
 
     /** The equation of what happened, as it is printed. */
     public Optional<List<Typeset.Piece>> equation() {
-        return reduction.equation().map(Typeset::of);
+        return reduction.happened().equation().map(Typeset::of);
     }
 
     /**
@@ -536,7 +542,7 @@ public final class ResultView {
         if (reduction.unit() != BenchUnit.KILOJOULES_PER_MOLE) {
             return Optional.empty();
         }
-        return reduction.asWritten(sample).filter(written -> !result().equals(Optional.of(written)));
+        return reduction.writing().asWritten(sample).filter(written -> !result().equals(Optional.of(written)));
     }
 
     /** Whether the result is to be believed, in one sentence; empty where there is nothing to judge it by. */

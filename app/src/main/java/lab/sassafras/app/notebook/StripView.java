@@ -32,6 +32,7 @@ import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Line;
 import lab.sassafras.slot.Logged;
 import lab.sassafras.slot.TraceUse;
+import lab.sassafras.verdict.Alternative;
 import lab.sassafras.verdict.Reduction;
 import org.jspecify.annotations.Nullable;
 
@@ -309,7 +310,7 @@ public final class StripView {
         return presentation.written(under.estimate(), under.unit()).value();
     }
 
-    private Optional<Reduction.Alternative> alternative(TemperatureChange school) {
+    private Optional<Alternative> alternative(TemperatureChange school) {
         return reduction.alternatives().stream()
                 .filter(each -> each.alternative().school() == school)
                 .findFirst();
@@ -318,7 +319,7 @@ public final class StripView {
     private String against(TemperatureChange school) {
         return alternative(school)
                 .filter(each -> each.estimate().isPresent())
-                .flatMap(reduction::percentTo)
+                .flatMap(each -> each.percentFrom(reduction))
                 .map(percent -> figures.signed(percent, 1) + " %")
                 .orElse("");
     }

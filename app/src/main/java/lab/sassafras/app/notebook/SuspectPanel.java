@@ -100,7 +100,7 @@ public record SuspectPanel(
                                         + "Each possible error in this run’s own account, at a plausible size.")
                         + " The arrow goes from the result to where it would be without that error, the thin line as far "
                         + "as can be believed.",
-                reduction.noneSuffices().map(Finding::message),
+                SuspectSize.noneSuffices(reduction.suspects()).map(Finding::message),
                 picture,
                 lines.subList(0, Math.min(SHOWN, lines.size())),
                 lines.subList(Math.min(SHOWN, lines.size()), lines.size())));

@@ -14,8 +14,10 @@ import lab.sassafras.substance.Reference;
 import lab.sassafras.verdict.Agreement;
 import lab.sassafras.verdict.Drawn;
 import lab.sassafras.verdict.Interval;
+import lab.sassafras.verdict.Prediction;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
+import lab.sassafras.verdict.Trial;
 import lab.sassafras.verdict.Verdict;
 import org.jspecify.annotations.Nullable;
 
@@ -192,8 +194,7 @@ public record ReducedFile(
                         .agreement(reduction.samples().get(0))
                         .map(ReducedFile::agreement)
                         .orElse(null),
-                reduction
-                        .prediction()
+                Prediction.of(reduction.sheet())
                         .map(each -> new PredictionPart(
                                 each.predicted().value(),
                                 each.read().map(read -> read.value()).orElse(null),
@@ -270,7 +271,7 @@ public record ReducedFile(
                 .orElse("");
     }
 
-    private static TrialPart trial(Reduction reduction, Reduction.Trial trial) {
+    private static TrialPart trial(Reduction reduction, Trial trial) {
         Optional<Solution> solution = trial.solution();
         Optional<Working> working = reduction.working(trial.number());
         return new TrialPart(

@@ -155,7 +155,7 @@ public final class RunReplay {
                 other.experiment().words().title() + ", bench " + other.bench(),
                 reduction.result().map(Estimate::asInput),
                 reduction.unit(),
-                reduction.process());
+                reduction.happened().asReaction());
     }
 
     private static Conventions conventions(Run run) {

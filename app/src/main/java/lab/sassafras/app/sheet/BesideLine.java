@@ -50,10 +50,10 @@ public record BesideLine(
                     reduction.unit(),
                     result,
                     first.interval().orElseThrow(),
-                    reduction.written(first).orElseThrow(),
+                    reduction.writing().written(first).orElseThrow(),
                     reduction.presentation(),
                     reference,
-                    reduction.equation().map(Typeset::of).orElse(List.of()));
+                    reduction.happened().equation().map(Typeset::of).orElse(List.of()));
         });
     }
 
@@ -61,7 +61,7 @@ public record BesideLine(
         Optional<String> vessel = reduction.sheet().experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT
                 ? reduction.sheet().setting().calorimeter().map(Calorimeter::name)
                 : Optional.empty();
-        return vessel.or(() -> reduction.equation().map(equation -> equation.text()))
+        return vessel.or(() -> reduction.happened().equation().map(equation -> equation.text()))
                 .or(() -> reference.map(Reference::name))
                 .filter(what -> !what.isEmpty())
                 .orElseGet(reduction::unknown);

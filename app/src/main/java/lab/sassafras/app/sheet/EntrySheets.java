@@ -412,7 +412,7 @@ public class EntrySheets {
                 line.title() + ", " + other.entry().bench().inWords() + ", " + line.when(),
                 other.reduction().result().map(Estimate::asInput),
                 other.reduction().unit(),
-                other.reduction().process());
+                other.reduction().happened().asReaction());
     }
 
     private Stream<Entry> references(Experiment experiment, Observations observations) {

@@ -86,7 +86,7 @@ public record StandingLine(
     static StandingLine of(EntrySheet sheet) {
         Reduction reduction = sheet.reduction();
         Optional<Written> result = reduction.samples().stream()
-                .flatMap(sample -> reduction.written(sample).stream())
+                .flatMap(sample -> reduction.writing().written(sample).stream())
                 .findFirst();
         return new StandingLine(
                 sheet.entry().id(),

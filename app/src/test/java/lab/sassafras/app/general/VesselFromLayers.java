@@ -13,7 +13,7 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.slot.Calorimeter;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import tech.units.indriya.unit.Units;
 
 /**
@@ -40,17 +40,17 @@ public final class VesselFromLayers extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.perPart("layer", Slot.mass("mass"), Slot.temperature("start")),
+                Group.perPart("layer", Slots.mass("mass"), Slots.temperature("start")),
                 Group.once(
                         "pellet",
-                        Slot.formula("metal"),
-                        Slot.mass("mass"),
-                        Slot.temperature("start").orAssumed(0, 0.5)),
+                        Slots.formula("metal"),
+                        Slots.mass("mass"),
+                        Slots.temperature("start").orAssumed(0, 0.5)),
                 Group.once(
                         "spoon",
-                        Slot.choice("counted", "yes", "no"),
-                        Slot.reference("constant", BenchUnit.JOULES_PER_DEGREE)),
-                Group.perTrial("mixed", Slot.temperature("final")));
+                        Slots.choice("counted", "yes", "no"),
+                        Slots.reference("constant", BenchUnit.JOULES_PER_DEGREE)),
+                Group.perTrial("mixed", Slots.temperature("final")));
     }
 
     @Override

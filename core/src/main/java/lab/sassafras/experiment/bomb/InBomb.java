@@ -21,7 +21,7 @@ import lab.sassafras.expression.Expression.Constant;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.slot.VesselKind;
 
 /**
@@ -73,46 +73,46 @@ public abstract class InBomb extends LedgerExperiment {
         return List.of(
                 Group.once(
                         "fuse",
-                        Slot.choice("way", "mass", "length", "none"),
-                        Slot.quantity("heat", BenchUnit.JOULES_PER_GRAM)
+                        Slots.choice("way", "mass", "length", "none"),
+                        Slots.quantity("heat", BenchUnit.JOULES_PER_GRAM)
                                 .usually(1000, 20_000)
                                 .orTakenAsKnown(),
-                        Slot.quantity("heat-by-length", BenchUnit.JOULES_PER_CENTIMETRE)
+                        Slots.quantity("heat-by-length", BenchUnit.JOULES_PER_CENTIMETRE)
                                 .usually(1, 15)
                                 .orTakenAsKnown()),
                 Group.once(
                         "aid",
-                        Slot.quantity("heat", BenchUnit.JOULES_PER_GRAM)
+                        Slots.quantity("heat", BenchUnit.JOULES_PER_GRAM)
                                 .usually(10_000, 50_000)
                                 .orTakenAsKnown()
                                 .ifKnown()),
-                Group.once("vacuum", Slot.density("pellet").usually(0.8, 2).ifKnown()),
+                Group.once("vacuum", Slots.density("pellet").usually(0.8, 2).ifKnown()),
                 Group.once(
                         "base",
-                        Slot.concentration("concentration").usually(0.02, 0.2).ifKnown()),
-                Group.perTrial("pellet", Slot.mass("mass").usually(0.4, 1.5)),
-                Group.perTrial("helper", Slot.mass("mass").usually(0.01, 1).ifKnown()),
+                        Slots.concentration("concentration").usually(0.02, 0.2).ifKnown()),
+                Group.perTrial("pellet", Slots.mass("mass").usually(0.4, 1.5)),
+                Group.perTrial("helper", Slots.mass("mass").usually(0.01, 1).ifKnown()),
                 Group.perTrial(
                         "wire",
-                        Slot.mass("burnt").usually(0.002, 0.05),
-                        Slot.quantity("before", BenchUnit.CENTIMETRES).usually(5, 15),
-                        Slot.quantity("left", BenchUnit.CENTIMETRES).usually(0, 10)),
+                        Slots.mass("burnt").usually(0.002, 0.05),
+                        Slots.quantity("before", BenchUnit.CENTIMETRES).usually(5, 15),
+                        Slots.quantity("left", BenchUnit.CENTIMETRES).usually(0, 10)),
                 Group.perTrial(
                         "check",
-                        Slot.choice("vessel", "done"),
-                        Slot.choice("charge", "done"),
-                        Slot.choice("leak", "done"),
-                        Slot.choice("vented", "done")),
+                        Slots.choice("vessel", "done"),
+                        Slots.choice("charge", "done"),
+                        Slots.choice("leak", "done"),
+                        Slots.choice("vented", "done")),
                 Group.perTrial(
                         "bucket",
-                        Slot.liquid("water").usually(1500, 3000).orAssumed(2000, 5),
-                        Slot.temperature("start").usually(18, 28),
-                        Slot.temperature("highest").usually(20, 32)),
-                Group.perTrial("fired", Slot.moment("at")),
-                Group.perTrial("inside", Slot.choice("seen", "clean", "soot", "residue", "leak")),
+                        Slots.liquid("water").usually(1500, 3000).orAssumed(2000, 5),
+                        Slots.temperature("start").usually(18, 28),
+                        Slots.temperature("highest").usually(20, 32)),
+                Group.perTrial("fired", Slots.moment("at")),
+                Group.perTrial("inside", Slots.choice("seen", "clean", "soot", "residue", "leak")),
                 Group.perTrial(
                         "acid",
-                        Slot.quantity("titre", BenchUnit.MILLILITRES)
+                        Slots.quantity("titre", BenchUnit.MILLILITRES)
                                 .usually(1, 20)
                                 .orTakenAsKnown()
                                 .ifKnown()));

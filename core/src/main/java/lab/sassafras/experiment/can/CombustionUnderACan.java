@@ -23,7 +23,7 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.slot.VesselKind;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.yardstick.TabulatedCombustion;
@@ -48,21 +48,22 @@ public final class CombustionUnderACan extends LedgerExperiment {
         return List.of(
                 Group.once(
                         "fuel",
-                        Slot.formula("formula"),
-                        Slot.percent("water").usually(0, 10).ifKnown(),
-                        Slot.choiceIfKnown("formed", "liquid", "gas")),
+                        Slots.formula("formula"),
+                        Slots.percent("water").usually(0, 10).ifKnown(),
+                        Slots.choiceIfKnown("formed", "liquid", "gas")),
                 Group.perTrial(
                         "water",
-                        Slot.liquid("mass").usually(50, 400),
-                        Slot.temperature("start").usually(5, 30)),
+                        Slots.liquid("mass").usually(50, 400),
+                        Slots.temperature("start").usually(5, 30)),
                 Group.perTrial(
                         "burner",
-                        Slot.mass("burnt").usually(0.1, 5),
-                        Slot.mass("evaporated").usually(0, 0.2).ifKnown()),
-                Group.perTrial("flame", Slot.moment("lit")),
-                Group.perTrial("heated", Slot.temperature("highest").usually(20, 90)),
-                Group.perTrial("soot", Slot.mass("mass").usually(0, 0.5).ifKnown()),
-                Group.once("known", Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE), Slot.formulaIfKnown("fuel")));
+                        Slots.mass("burnt").usually(0.1, 5),
+                        Slots.mass("evaporated").usually(0, 0.2).ifKnown()),
+                Group.perTrial("flame", Slots.moment("lit")),
+                Group.perTrial("heated", Slots.temperature("highest").usually(20, 90)),
+                Group.perTrial("soot", Slots.mass("mass").usually(0, 0.5).ifKnown()),
+                Group.once(
+                        "known", Slots.reference("run", BenchUnit.KILOJOULES_PER_MOLE), Slots.formulaIfKnown("fuel")));
     }
 
     @Override

@@ -19,7 +19,7 @@ import lab.sassafras.expression.Expression.Sum;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Calorimeter;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.substance.Formation;
 import lab.sassafras.yardstick.TabulatedCycle;
 import lab.sassafras.yardstick.Yardstick;
@@ -49,14 +49,14 @@ public final class Cycle extends LedgerExperiment {
         return List.of(
                 Group.once(
                         "target",
-                        Slot.equationOfHalves("equation"),
-                        Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE)),
+                        Slots.equationOfHalves("equation"),
+                        Slots.reference("run", BenchUnit.KILOJOULES_PER_MOLE)),
                 Group.perPart(
                         "leg",
-                        Slot.choice("from", "entry", "shelf", "typed"),
-                        Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE),
-                        Slot.equationOfHalves("equation"),
-                        Slot.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE).orTakenAsKnown()));
+                        Slots.choice("from", "entry", "shelf", "typed"),
+                        Slots.reference("run", BenchUnit.KILOJOULES_PER_MOLE),
+                        Slots.equationOfHalves("equation"),
+                        Slots.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE).orTakenAsKnown()));
     }
 
     @Override

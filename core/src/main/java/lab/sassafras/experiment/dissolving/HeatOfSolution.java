@@ -25,7 +25,7 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Hydrates;
@@ -48,15 +48,17 @@ public final class HeatOfSolution extends LedgerExperiment {
         return List.of(
                 Group.once(
                         "solute",
-                        Slot.formula("formula"),
-                        Slot.percent("purity").orAssumed(99, 1).ifKnown()),
+                        Slots.formula("formula"),
+                        Slots.percent("purity").orAssumed(99, 1).ifKnown()),
                 Group.perTrial(
                         "water",
-                        Slot.liquid("mass").usually(50, 150),
-                        Slot.temperature("start").usually(15, 30)),
-                Group.perTrial("solid", Slot.mass("mass").usually(1, 15), Slot.moment("added")),
+                        Slots.liquid("mass").usually(50, 150),
+                        Slots.temperature("start").usually(15, 30)),
+                Group.perTrial("solid", Slots.mass("mass").usually(1, 15), Slots.moment("added")),
                 Group.perTrial(
-                        "solution", Slot.temperature("final").usually(5, 60), Slot.choice("dissolved", "all", "rest")));
+                        "solution",
+                        Slots.temperature("final").usually(5, 60),
+                        Slots.choice("dissolved", "all", "rest")));
     }
 
     @Override
@@ -126,7 +128,7 @@ public final class HeatOfSolution extends LedgerExperiment {
 
     @Override
     protected Account account(Draft draft) {
-        Expression water = draft.together("water/mass");
+        Expression water = draft.liquids().together("water/mass");
         Expression start = draft.temperatures().start("water/start");
         Expression end = draft.temperatures().end(start, "water/start", "solution/final");
         draft.choice("solution/dissolved");

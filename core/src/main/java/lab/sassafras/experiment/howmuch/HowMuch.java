@@ -18,7 +18,7 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Catalogue;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 
 /**
  * How much ice, hot water, cold water or metal brings water to a temperature, or where it ends. Ice may melt whole or
@@ -45,21 +45,22 @@ public final class HowMuch extends LedgerExperiment {
         return List.of(
                 Group.once(
                         "question",
-                        Slot.choice("added", "ice", "hot-water", "cold-water", "metal"),
-                        Slot.choice("sought", "mass", "final"),
-                        Slot.fromShelf("metal", Catalogue.SOLIDS),
-                        Slot.quantity("fusion", BenchUnit.JOULES_PER_GRAM)
+                        Slots.choice("added", "ice", "hot-water", "cold-water", "metal"),
+                        Slots.choice("sought", "mass", "final"),
+                        Slots.fromShelf("metal", Catalogue.SOLIDS),
+                        Slots.quantity("fusion", BenchUnit.JOULES_PER_GRAM)
                                 .accepting(List.of(333.55, 334.0, 335.0))
                                 .ifKnown()),
                 Group.perTrial(
                         "water",
-                        Slot.liquid("mass").usually(50, 500).orAssumed(200, 0.5),
-                        Slot.temperature("start").usually(10, 60).orAssumed(24, 0.2)),
+                        Slots.liquid("mass").usually(50, 500).orAssumed(200, 0.5),
+                        Slots.temperature("start").usually(10, 60).orAssumed(24, 0.2)),
                 Group.perTrial(
                         "added",
-                        Slot.mass("mass").usually(5, 200).orAssumed(50, 0.1),
-                        Slot.temperature("start").usually(-20, 100).orAssumed(0, 0.3)),
-                Group.perTrial("mixed", Slot.temperature("final").usually(0, 60).orAssumed(4, 0.1)));
+                        Slots.mass("mass").usually(5, 200).orAssumed(50, 0.1),
+                        Slots.temperature("start").usually(-20, 100).orAssumed(0, 0.3)),
+                Group.perTrial(
+                        "mixed", Slots.temperature("final").usually(0, 60).orAssumed(4, 0.1)));
     }
 
     @Override

@@ -17,7 +17,7 @@ import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.TabulatedProperty;
 import lab.sassafras.yardstick.Yardstick;
 
@@ -34,17 +34,17 @@ public final class FusionOfIce extends LedgerExperiment {
         return List.of(
                 Group.perTrial(
                         "water",
-                        Slot.liquid("mass").usually(50, 200),
-                        Slot.temperature("start").usually(25, 50)),
+                        Slots.liquid("mass").usually(50, 200),
+                        Slots.temperature("start").usually(25, 50)),
                 Group.perTrial(
                         "ice",
-                        Slot.choice("state", "dried", "wet"),
-                        Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
-                        Slot.temperature("start").orAssumed(0, 0.3),
-                        Slot.moment("added"),
-                        Slot.mass("mass").usually(5, 60).weighedOnto("water/mass"),
-                        Slot.mass("left").ifKnown()),
-                Group.perTrial("mixed", Slot.temperature("final").usually(2, 30)));
+                        Slots.choice("state", "dried", "wet"),
+                        Slots.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
+                        Slots.temperature("start").orAssumed(0, 0.3),
+                        Slots.moment("added"),
+                        Slots.mass("mass").usually(5, 60).weighedOnto("water/mass"),
+                        Slots.mass("left").ifKnown()),
+                Group.perTrial("mixed", Slots.temperature("final").usually(2, 30)));
     }
 
     @Override

@@ -19,7 +19,7 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Calorimeter;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.VesselHolds;
 import lab.sassafras.yardstick.Yardstick;
 
@@ -39,22 +39,22 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.once("source", Slot.choice("kind", "heater", "potassium-chloride", "tris", "reaction")),
+                Group.once("source", Slots.choice("kind", "heater", "potassium-chloride", "tris", "reaction")),
                 Group.perTrial(
                         "water",
-                        Slot.liquid("mass").usually(50, 500),
-                        Slot.temperature("start").usually(15, 30)),
+                        Slots.liquid("mass").usually(50, 500),
+                        Slots.temperature("start").usually(15, 30)),
                 Group.perTrial(
                         "heater",
-                        Slot.quantity("voltage", BenchUnit.VOLTS).usually(3, 15),
-                        Slot.quantity("current", BenchUnit.AMPERES).usually(0.5, 5),
-                        Slot.seconds("time").usually(60, 900)),
-                Group.perTrial("standard", Slot.mass("mass").usually(0.5, 10), Slot.moment("added")),
+                        Slots.quantity("voltage", BenchUnit.VOLTS).usually(3, 15),
+                        Slots.quantity("current", BenchUnit.AMPERES).usually(0.5, 5),
+                        Slots.seconds("time").usually(60, 900)),
+                Group.perTrial("standard", Slots.mass("mass").usually(0.5, 10), Slots.moment("added")),
                 Group.perTrial(
                         "reaction",
-                        Slot.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE).ifKnown(),
-                        Slot.quantity("amount", BenchUnit.MOLES).ifKnown()),
-                Group.perTrial("mixed", Slot.temperature("final").usually(10, 45)));
+                        Slots.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE).ifKnown(),
+                        Slots.quantity("amount", BenchUnit.MOLES).ifKnown()),
+                Group.perTrial("mixed", Slots.temperature("final").usually(10, 45)));
     }
 
     @Override

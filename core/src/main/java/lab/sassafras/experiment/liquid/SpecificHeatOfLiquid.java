@@ -17,7 +17,7 @@ import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Catalogue;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.TabulatedProperty;
 import lab.sassafras.yardstick.Yardstick;
 
@@ -34,19 +34,19 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
         return List.of(
                 Group.once(
                         "shelf",
-                        Slot.fromShelf("solid", Catalogue.SOLIDS),
-                        Slot.fromShelfIfKnown("liquid", Catalogue.LIQUIDS)),
+                        Slots.fromShelf("solid", Catalogue.SOLIDS),
+                        Slots.fromShelfIfKnown("liquid", Catalogue.LIQUIDS)),
                 Group.perTrial(
                         "solid",
-                        Slot.mass("mass").usually(20, 200),
-                        Slot.choice("bath", "boiling", "ice", "other"),
-                        Slot.temperature("start").orAssumed(100, 0.5),
-                        Slot.moment("moved")),
+                        Slots.mass("mass").usually(20, 200),
+                        Slots.choice("bath", "boiling", "ice", "other"),
+                        Slots.temperature("start").orAssumed(100, 0.5),
+                        Slots.moment("moved")),
                 Group.perTrial(
                         "liquid",
-                        Slot.mass("mass").usually(40, 200),
-                        Slot.temperature("start").usually(15, 30)),
-                Group.perTrial("mixed", Slot.temperature("final").usually(15, 45)));
+                        Slots.mass("mass").usually(40, 200),
+                        Slots.temperature("start").usually(15, 30)),
+                Group.perTrial("mixed", Slots.temperature("final").usually(15, 45)));
     }
 
     @Override

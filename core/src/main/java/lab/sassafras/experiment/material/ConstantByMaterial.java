@@ -15,7 +15,7 @@ import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Catalogue;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.yardstick.VesselHolds;
 import lab.sassafras.yardstick.Yardstick;
@@ -37,10 +37,10 @@ public final class ConstantByMaterial extends LedgerExperiment {
     protected List<Group> slots() {
         return List.of(Group.perPart(
                 "part",
-                Slot.mass("mass").usually(2, 200),
-                Slot.choice("heat-from", "shelf", "typed"),
-                Slot.fromShelf("material", Catalogue.SOLIDS),
-                Slot.specificHeat("heat").accepting(ReferenceShelf.standard().solidHeats())));
+                Slots.mass("mass").usually(2, 200),
+                Slots.choice("heat-from", "shelf", "typed"),
+                Slots.fromShelf("material", Catalogue.SOLIDS),
+                Slots.specificHeat("heat").accepting(ReferenceShelf.standard().solidHeats())));
     }
 
     @Override

@@ -17,7 +17,7 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Calorimeter;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.VesselHolds;
 import lab.sassafras.yardstick.Yardstick;
 
@@ -37,17 +37,17 @@ public final class ConstantByMixing extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.perTrial("cup", Slot.choice("held", "cold", "hot")),
+                Group.perTrial("cup", Slots.choice("held", "cold", "hot")),
                 Group.perTrial(
                         "cold",
-                        Slot.liquid("mass").usually(20, 120),
-                        Slot.temperature("start").usually(15, 30)),
+                        Slots.liquid("mass").usually(20, 120),
+                        Slots.temperature("start").usually(15, 30)),
                 Group.perTrial(
                         "hot",
-                        Slot.liquid("mass").usually(20, 120),
-                        Slot.temperature("start").usually(40, 75),
-                        Slot.moment("poured")),
-                Group.perTrial("mixed", Slot.temperature("final").usually(25, 55)));
+                        Slots.liquid("mass").usually(20, 120),
+                        Slots.temperature("start").usually(40, 75),
+                        Slots.moment("poured")),
+                Group.perTrial("mixed", Slots.temperature("final").usually(25, 55)));
     }
 
     @Override

@@ -22,7 +22,7 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.ReagentKind;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.yardstick.TabulatedReaction;
 import lab.sassafras.yardstick.Yardstick;
@@ -41,25 +41,25 @@ public final class Neutralization extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.once("reaction", Slot.equation("equation"), Slot.choice("strength", "strong", "weak")),
+                Group.once("reaction", Slots.equation("equation"), Slots.choice("strength", "strong", "weak")),
                 Group.once(
                         "acid",
-                        Slot.reagentOf("formula", "reaction/equation", ReagentKind.ACID),
-                        Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
+                        Slots.reagentOf("formula", "reaction/equation", ReagentKind.ACID),
+                        Slots.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.once(
                         "base",
-                        Slot.reagentOf("formula", "reaction/equation", ReagentKind.BASE),
-                        Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
+                        Slots.reagentOf("formula", "reaction/equation", ReagentKind.BASE),
+                        Slots.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.perTrial(
                         "first",
-                        Slot.liquid("amount").usually(20, 100).solutionOf("acid/formula", "acid/concentration"),
-                        Slot.temperature("start").usually(15, 30)),
+                        Slots.liquid("amount").usually(20, 100).solutionOf("acid/formula", "acid/concentration"),
+                        Slots.temperature("start").usually(15, 30)),
                 Group.perTrial(
                         "second",
-                        Slot.liquid("amount").usually(20, 100).solutionOf("base/formula", "base/concentration"),
-                        Slot.temperature("start").usually(15, 30).orAssumed(20, 1),
-                        Slot.moment("poured")),
-                Group.perTrial("mixed", Slot.temperature("final").usually(20, 45)));
+                        Slots.liquid("amount").usually(20, 100).solutionOf("base/formula", "base/concentration"),
+                        Slots.temperature("start").usually(15, 30).orAssumed(20, 1),
+                        Slots.moment("poured")),
+                Group.perTrial("mixed", Slots.temperature("final").usually(20, 45)));
     }
 
     @Override
@@ -135,7 +135,7 @@ public final class Neutralization extends LedgerExperiment {
 
     @Override
     protected Account account(Draft draft) {
-        Expression first = draft.together("first/amount");
+        Expression first = draft.liquids().together("first/amount");
         Expression second = draft.quantity("second/amount");
         Expression firstStart = draft.temperatures().start("first/start");
         Expression secondStart = draft.quantity("second/start");

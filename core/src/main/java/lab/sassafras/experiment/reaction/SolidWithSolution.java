@@ -21,7 +21,7 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.ReagentKind;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.yardstick.TabulatedReaction;
 import lab.sassafras.yardstick.Yardstick;
@@ -40,24 +40,26 @@ public final class SolidWithSolution extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.once("reaction", Slot.equation("equation")),
+                Group.once("reaction", Slots.equation("equation")),
                 Group.once(
                         "solution",
-                        Slot.reagentOf("reagent", "reaction/equation", ReagentKind.DISSOLVED),
-                        Slot.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
+                        Slots.reagentOf("reagent", "reaction/equation", ReagentKind.DISSOLVED),
+                        Slots.concentration("concentration").usually(0.1, 2).orAssumed(1, 0.01)),
                 Group.once(
                         "solid",
-                        Slot.reagentOf("formula", "reaction/equation", ReagentKind.SOLID),
-                        Slot.percent("purity").orAssumed(99, 1).ifKnown()),
+                        Slots.reagentOf("formula", "reaction/equation", ReagentKind.SOLID),
+                        Slots.percent("purity").orAssumed(99, 1).ifKnown()),
                 Group.perTrial(
                         "poured",
-                        Slot.liquid("amount").usually(20, 100).solutionOf("solution/reagent", "solution/concentration"),
-                        Slot.temperature("start").usually(15, 30)),
-                Group.perTrial("added", Slot.mass("mass").usually(0.5, 15), Slot.moment("in")),
+                        Slots.liquid("amount")
+                                .usually(20, 100)
+                                .solutionOf("solution/reagent", "solution/concentration"),
+                        Slots.temperature("start").usually(15, 30)),
+                Group.perTrial("added", Slots.mass("mass").usually(0.5, 15), Slots.moment("in")),
                 Group.perTrial(
                         "mixed",
-                        Slot.temperature("final").usually(20, 80),
-                        Slot.choice("reacted", List.of("all", "rest"), List.of("excess"))));
+                        Slots.temperature("final").usually(20, 80),
+                        Slots.choice("reacted", List.of("all", "rest"), List.of("excess"))));
     }
 
     @Override
@@ -124,7 +126,7 @@ public final class SolidWithSolution extends LedgerExperiment {
 
     @Override
     protected Account account(Draft draft) {
-        Expression poured = draft.together("poured/amount");
+        Expression poured = draft.liquids().together("poured/amount");
         Expression solid = draft.quantity("added/mass");
         Expression start = draft.temperatures().start("poured/start");
         Expression end = draft.temperatures().end(start, "poured/start", "mixed/final");

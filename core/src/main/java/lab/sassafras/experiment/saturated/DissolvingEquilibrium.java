@@ -24,7 +24,7 @@ import lab.sassafras.expression.NaturalLogarithm;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Calorimeter;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.yardstick.ToldBeside;
 import lab.sassafras.yardstick.Yardstick;
@@ -53,33 +53,33 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.once("solute", Slot.formula("formula"), Slot.choice("dissolves", "whole", "two-ions")),
+                Group.once("solute", Slots.formula("formula"), Slots.choice("dissolves", "whole", "two-ions")),
                 Group.perTrial(
                         "vessel",
-                        Slot.quantity("empty", BenchUnit.GRAMS).usually(5, 150),
-                        Slot.quantity("solvent", BenchUnit.GRAMS).usually(6, 250),
-                        Slot.quantity("after", BenchUnit.GRAMS).usually(6, 300)),
+                        Slots.quantity("empty", BenchUnit.GRAMS).usually(5, 150),
+                        Slots.quantity("solvent", BenchUnit.GRAMS).usually(6, 250),
+                        Slots.quantity("after", BenchUnit.GRAMS).usually(6, 300)),
                 Group.perTrial(
                         "bath",
-                        Slot.quantity("temperature", BenchUnit.DEGREES_CELSIUS).usually(5, 60),
-                        Slot.choice("held", "bath", "hand", "not")),
+                        Slots.quantity("temperature", BenchUnit.DEGREES_CELSIUS).usually(5, 60),
+                        Slots.choice("held", "bath", "hand", "not")),
                 Group.perTrial(
                         "solution",
-                        Slot.choice("last", "dissolved", "rest"),
-                        Slot.quantity("volume", BenchUnit.MILLILITRES).usually(2, 100)),
+                        Slots.choice("last", "dissolved", "rest"),
+                        Slots.quantity("volume", BenchUnit.MILLILITRES).usually(2, 100)),
                 Group.once(
                         "heat",
-                        Slot.reference("run", BenchUnit.KILOJOULES_PER_MOLE),
-                        Slot.quantity("typed", BenchUnit.KILOJOULES_PER_MOLE).ifKnown()),
+                        Slots.reference("run", BenchUnit.KILOJOULES_PER_MOLE),
+                        Slots.quantity("typed", BenchUnit.KILOJOULES_PER_MOLE).ifKnown()),
                 Group.once(
                         "table",
-                        Slot.quantity("enthalpy-solid", BenchUnit.KILOJOULES_PER_MOLE)
+                        Slots.quantity("enthalpy-solid", BenchUnit.KILOJOULES_PER_MOLE)
                                 .ifKnown(),
-                        Slot.quantity("enthalpy-dissolved", BenchUnit.KILOJOULES_PER_MOLE)
+                        Slots.quantity("enthalpy-dissolved", BenchUnit.KILOJOULES_PER_MOLE)
                                 .ifKnown(),
-                        Slot.quantity("entropy-solid", BenchUnit.JOULES_PER_MOLE_KELVIN)
+                        Slots.quantity("entropy-solid", BenchUnit.JOULES_PER_MOLE_KELVIN)
                                 .ifKnown(),
-                        Slot.quantity("entropy-dissolved", BenchUnit.JOULES_PER_MOLE_KELVIN)
+                        Slots.quantity("entropy-dissolved", BenchUnit.JOULES_PER_MOLE_KELVIN)
                                 .ifKnown()));
     }
 

@@ -17,7 +17,7 @@ import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Catalogue;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.substance.Substance;
 import lab.sassafras.yardstick.SolidsOnShelf;
 import lab.sassafras.yardstick.Yardstick;
@@ -35,26 +35,26 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
         return List.of(
                 Group.perSample(
                         "seen",
-                        Slot.choiceIfKnown("colour", "silvery", "grey", "reddish", "yellow", "white", "dark", "clear"),
-                        Slot.choiceIfKnown("magnetic", "yes", "no"),
-                        Slot.density("density").orAssumed(8, 0.2).ifKnown(),
-                        Slot.fromShelfIfKnown("known", Catalogue.SOLIDS)),
+                        Slots.choiceIfKnown("colour", "silvery", "grey", "reddish", "yellow", "white", "dark", "clear"),
+                        Slots.choiceIfKnown("magnetic", "yes", "no"),
+                        Slots.density("density").orAssumed(8, 0.2).ifKnown(),
+                        Slots.fromShelfIfKnown("known", Catalogue.SOLIDS)),
                 Group.perTrial(
                         "sample",
-                        Slot.sampleName("name"),
-                        Slot.mass("mass").usually(10, 200),
-                        Slot.choice("bath", "boiling", "ice", "other"),
-                        Slot.temperature("start").orAssumed(100, 0.5),
-                        Slot.moment("moved"),
-                        Slot.mass("carried")
+                        Slots.sampleName("name"),
+                        Slots.mass("mass").usually(10, 200),
+                        Slots.choice("bath", "boiling", "ice", "other"),
+                        Slots.temperature("start").orAssumed(100, 0.5),
+                        Slots.moment("moved"),
+                        Slots.mass("carried")
                                 .usually(0, 3)
                                 .weighedOnto("water/mass", "sample/mass")
                                 .ifKnown()),
                 Group.perTrial(
                         "water",
-                        Slot.liquid("mass").usually(50, 200),
-                        Slot.temperature("start").usually(15, 30)),
-                Group.perTrial("mixed", Slot.temperature("final").usually(15, 45)));
+                        Slots.liquid("mass").usually(50, 200),
+                        Slots.temperature("start").usually(15, 30)),
+                Group.perTrial("mixed", Slots.temperature("final").usually(15, 45)));
     }
 
     @Override

@@ -17,7 +17,7 @@ import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.TabulatedProperty;
 import lab.sassafras.yardstick.Yardstick;
 
@@ -34,17 +34,17 @@ public final class CondensingSteam extends LedgerExperiment {
         return List.of(
                 Group.perTrial(
                         "water",
-                        Slot.liquid("mass").usually(100, 300),
-                        Slot.temperature("start").usually(5, 20)),
+                        Slots.liquid("mass").usually(100, 300),
+                        Slots.temperature("start").usually(5, 20)),
                 Group.perTrial(
                         "steam",
-                        Slot.choice("state", "trapped", "wet"),
-                        Slot.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
-                        Slot.temperature("start").orAssumed(100, 0.5),
-                        Slot.moment("led"),
-                        Slot.mass("mass").weighedOnto("water/mass").usually(2, 15),
-                        Slot.mass("through").ifKnown()),
-                Group.perTrial("mixed", Slot.temperature("final").usually(25, 50)));
+                        Slots.choice("state", "trapped", "wet"),
+                        Slots.percent("wet").usually(2, 10).orAssumed(5, 3).ifKnown(),
+                        Slots.temperature("start").orAssumed(100, 0.5),
+                        Slots.moment("led"),
+                        Slots.mass("mass").weighedOnto("water/mass").usually(2, 15),
+                        Slots.mass("through").ifKnown()),
+                Group.perTrial("mixed", Slots.temperature("final").usually(25, 50)));
     }
 
     @Override

@@ -17,7 +17,7 @@ import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.slot.Calorimeter;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.slot.VesselKind;
 import lab.sassafras.statistics.Combination;
 import tech.units.indriya.unit.Units;
@@ -61,8 +61,8 @@ public final class CapacityFromWarming extends LedgerExperiment {
     @Override
     protected List<Group> slots() {
         return List.of(
-                Group.perTrial("dish", Slot.mass("sand")),
-                Group.perTrial("heater", Slot.quantity("power", WATTS).usually(0.5, 10)),
+                Group.perTrial("dish", Slots.mass("sand")),
+                Group.perTrial("heater", Slots.quantity("power", WATTS).usually(0.5, 10)),
                 Group.perTrial("run", new TraceSlot("trace")));
     }
 

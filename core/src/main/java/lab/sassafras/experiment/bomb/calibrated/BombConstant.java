@@ -15,7 +15,7 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Calorimeter;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.VesselHolds;
 import lab.sassafras.yardstick.Yardstick;
 
@@ -43,7 +43,7 @@ public final class BombConstant extends InBomb {
                         super.slots().stream(),
                         Stream.of(Group.once(
                                 "certificate",
-                                Slot.quantity("heat", BenchUnit.JOULES_PER_GRAM)
+                                Slots.quantity("heat", BenchUnit.JOULES_PER_GRAM)
                                         .usually(26_000, 27_000)
                                         .orTakenAsKnown()
                                         .ifKnown())))

@@ -23,7 +23,7 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.Slots;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.yardstick.TabulatedInBomb;
 import lab.sassafras.yardstick.Yardstick;
@@ -46,17 +46,17 @@ public final class BombCombustion extends InBomb {
                         Stream.of(
                                 Group.once(
                                         "sample",
-                                        Slot.formula("formula"),
-                                        Slot.choiceIfKnown("state", "solid", "liquid")),
+                                        Slots.formula("formula"),
+                                        Slots.choiceIfKnown("state", "solid", "liquid")),
                                 Group.once(
                                         "oxygen",
-                                        Slot.quantity("pressure", BenchUnit.HECTOPASCALS)
+                                        Slots.quantity("pressure", BenchUnit.HECTOPASCALS)
                                                 .usually(15_000, 45_000)
                                                 .ifKnown(),
-                                        Slot.quantity("volume", BenchUnit.MILLILITRES)
+                                        Slots.quantity("volume", BenchUnit.MILLILITRES)
                                                 .usually(100, 600)
                                                 .ifKnown(),
-                                        Slot.quantity("water", BenchUnit.GRAMS)
+                                        Slots.quantity("water", BenchUnit.GRAMS)
                                                 .usually(0, 10)
                                                 .ifKnown())),
                         super.slots().stream())
