@@ -35,6 +35,7 @@ import lab.sassafras.app.usecase.BringInRun;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.VesselKind;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -135,11 +136,11 @@ public abstract class HouseTest {
     protected Vessel equip(String name) {
         return calorimeters.find("cup " + name, VesselKind.FOAM_CUP).orElseGet(() -> {
             instruments.add(new Instrument(
-                    "", "balance " + name, Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0));
+                    "", "balance " + name, InstrumentKind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0));
             instruments.add(new Instrument(
                     "",
                     "thermometer " + name,
-                    Instrument.Kind.THERMOMETER,
+                    InstrumentKind.THERMOMETER,
                     BenchUnit.DEGREES_CELSIUS,
                     0.1,
                     -10,

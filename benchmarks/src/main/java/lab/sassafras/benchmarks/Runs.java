@@ -10,6 +10,7 @@ import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.sheet.Intake;
 import lab.sassafras.sheet.Sheet;
@@ -24,9 +25,9 @@ import lab.sassafras.slot.VesselKind;
 final class Runs {
 
     private static final Instrument THERMOMETER = new Instrument(
-            "t", "thermometer", Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
+            "t", "thermometer", InstrumentKind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
     private static final Instrument BALANCE =
-            new Instrument("b", "balance", Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 400, 0.01, 0);
+            new Instrument("b", "balance", InstrumentKind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 400, 0.01, 0);
 
     private Sheet sheet;
 

@@ -81,7 +81,7 @@ public record Solution(
     /** {@return how often the equation as written ran (mol): its heat over the heat of one; empty where none tells} */
     public OptionalDouble extent() {
         return derived.stream()
-                .filter(each -> each.derived().unit() == BenchUnit.JOULES)
+                .filter(each -> each.derived().unit().equals(BenchUnit.JOULES))
                 .mapToDouble(each -> each.estimate().value() / 1000 / (estimate.value() * timesAsWritten()))
                 .filter(Double::isFinite)
                 .findFirst();
@@ -145,7 +145,7 @@ public record Solution(
 
     private Optional<Finding> smallChange() {
         double relative = Math.abs(estimate.uncertainty() / estimate.value());
-        if (!(relative > 0.25) || result.unit().dimension() == Dimension.TEMPERATURE) {
+        if (!(relative > 0.25) || result.unit().dimension().equals(Dimension.TEMPERATURE)) {
             return Optional.empty();
         }
         String why = byTheCurve() > 0.5

@@ -7,6 +7,7 @@ import java.util.Optional;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
 import lab.sassafras.expression.Expression.Input;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Slot;
 import lab.sassafras.slot.VesselKind;
@@ -63,6 +64,11 @@ public interface Declaration {
 
     /** {@return kinds of vessel it is done in, beside the usual ones} */
     default List<VesselKind> vessels() {
+        return List.of();
+    }
+
+    /** {@return kinds of instrument it is read on, beside those every lab has} */
+    default List<InstrumentKind> instruments() {
         return List.of();
     }
 

@@ -5,6 +5,8 @@ import java.util.Optional;
 import java.util.ServiceLoader;
 import java.util.stream.Stream;
 import lab.sassafras.declaration.Declaration;
+import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.VesselKind;
 
 /** Every experiment on the class path, in the order its service files name them, which is that of a class's year. */
@@ -16,6 +18,11 @@ public final class Experiments {
 
     private static final List<VesselKind> VESSELS = Stream.concat(
                     VesselKind.usual().stream(), ALL.stream().flatMap(each -> each.vessels().stream()))
+            .distinct()
+            .toList();
+
+    private static final List<InstrumentKind> INSTRUMENTS = Stream.concat(
+                    InstrumentKind.usual().stream(), ALL.stream().flatMap(each -> each.instruments().stream()))
             .distinct()
             .toList();
 
@@ -74,5 +81,23 @@ public final class Experiments {
      */
     public static VesselKind vesselOrUnknown(String key) {
         return vessel(key).orElseGet(() -> VesselKind.unknown(key));
+    }
+
+    /** {@return every kind of instrument known here: those every lab has, and those experiments bring} */
+    public static List<InstrumentKind> instruments() {
+        return INSTRUMENTS;
+    }
+
+    /**
+     * {@return the kind of instrument of that name, or a stand-in that keeps what a version that knew it wrote down}
+     *
+     * @param key stable name
+     */
+    public static InstrumentKind instrumentOrUnknown(String key) {
+        return INSTRUMENTS.stream()
+                .filter(each -> each.key().equals(key))
+                .findFirst()
+                .orElseGet(() -> new InstrumentKind(
+                        key, "instrument of a kind not known here", Dimension.NONE, 0, 0, 0, Double.MAX_VALUE));
     }
 }

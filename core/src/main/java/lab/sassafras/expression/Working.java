@@ -215,7 +215,7 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
             Set<Input> inputs = step.inputs();
             boolean readings = !inputs.isEmpty()
                     && inputs.stream()
-                            .allMatch(input -> input.unit() == step.unit()
+                            .allMatch(input -> input.unit().equals(step.unit())
                                     && bindings.of(input).decimals() >= 0);
             if (readings) {
                 return inputs.stream()
@@ -234,7 +234,7 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
             if (!Double.isFinite(needed)) {
                 return byUncertainty;
             }
-            return step.unit() == BenchUnit.JOULES
+            return step.unit().equals(BenchUnit.JOULES)
                     ? (int) Math.max(0, Math.min(needed, FINEST))
                     : (int) Math.max(byUncertainty, Math.min(needed, byUncertainty + 2));
         }

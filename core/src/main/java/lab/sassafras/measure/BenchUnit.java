@@ -17,183 +17,271 @@ import static tech.units.indriya.unit.Units.MOLE;
 import static tech.units.indriya.unit.Units.PASCAL;
 import static tech.units.indriya.unit.Units.SECOND;
 import static tech.units.indriya.unit.Units.VOLT;
+import static tech.units.indriya.unit.Units.WATT;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.ServiceLoader;
+import java.util.stream.Collectors;
 import javax.measure.IncommensurableException;
 import javax.measure.Unit;
 import javax.measure.UnitConverter;
+import org.jspecify.annotations.Nullable;
 import tech.units.indriya.AbstractUnit;
 import tech.units.indriya.unit.Units;
 
 /**
- * The units met at the bench. The first unit declared of each dimension is the one numbers are computed in. An
- * experiment may declare more beside itself. Conversion is JSR-385 (Indriya). The calorie is the thermochemical one,
+ * A unit met at the bench. Of each dimension the first in the list is the one numbers are computed in; an experiment
+ * may bring more ({@link OwnUnits}), and the list is put together once. Conversion is JSR-385 (Indriya). The calorie is
+ * the thermochemical one,
  * 4.184 J exactly (NIST SP 811, B.8).
  */
 public final class BenchUnit {
 
-    private static final List<BenchUnit> KNOWN = new CopyOnWriteArrayList<>();
-
     /** g. */
-    public static final BenchUnit GRAMS = declare("g", Dimension.MASS, GRAM);
+    public static final BenchUnit GRAMS = of("g", Dimension.MASS, GRAM);
     /** kg. */
-    public static final BenchUnit KILOGRAMS = declare("kg", Dimension.MASS, KILO(GRAM));
+    public static final BenchUnit KILOGRAMS = of("kg", Dimension.MASS, KILO(GRAM));
     /** mg. */
-    public static final BenchUnit MILLIGRAMS = declare("mg", Dimension.MASS, MILLI(GRAM));
+    public static final BenchUnit MILLIGRAMS = of("mg", Dimension.MASS, MILLI(GRAM));
     /** °C. */
-    public static final BenchUnit DEGREES_CELSIUS = declare("°C", Dimension.TEMPERATURE, CELSIUS);
+    public static final BenchUnit DEGREES_CELSIUS = of("°C", Dimension.TEMPERATURE, CELSIUS);
     /** K. */
-    public static final BenchUnit KELVINS = declare("K", Dimension.TEMPERATURE, KELVIN);
+    public static final BenchUnit KELVINS = of("K", Dimension.TEMPERATURE, KELVIN);
     /** mL. */
-    public static final BenchUnit MILLILITRES = declare("mL", Dimension.VOLUME, MILLI(LITRE));
+    public static final BenchUnit MILLILITRES = of("mL", Dimension.VOLUME, MILLI(LITRE));
     /** cm³. */
-    public static final BenchUnit CUBIC_CENTIMETRES = declare("cm³", Dimension.VOLUME, CUBIC_METRE.divide(1_000_000));
+    public static final BenchUnit CUBIC_CENTIMETRES = of("cm³", Dimension.VOLUME, CUBIC_METRE.divide(1_000_000));
     /** L. */
-    public static final BenchUnit LITRES = declare("L", Dimension.VOLUME, LITRE);
+    public static final BenchUnit LITRES = of("L", Dimension.VOLUME, LITRE);
     /** g/mL. */
-    public static final BenchUnit GRAMS_PER_MILLILITRE = declare("g/mL", Dimension.DENSITY, GRAM.divide(MILLI(LITRE)));
+    public static final BenchUnit GRAMS_PER_MILLILITRE = of("g/mL", Dimension.DENSITY, GRAM.divide(MILLI(LITRE)));
     /** mol. */
-    public static final BenchUnit MOLES = declare("mol", Dimension.AMOUNT, MOLE);
+    public static final BenchUnit MOLES = of("mol", Dimension.AMOUNT, MOLE);
     /** mol/L. */
-    public static final BenchUnit MOLES_PER_LITRE = declare("mol/L", Dimension.CONCENTRATION, MOLE.divide(LITRE));
+    public static final BenchUnit MOLES_PER_LITRE = of("mol/L", Dimension.CONCENTRATION, MOLE.divide(LITRE));
     /** mmol/L. */
     public static final BenchUnit MILLIMOLES_PER_LITRE =
-            declare("mmol/L", Dimension.CONCENTRATION, MILLI(MOLE).divide(LITRE));
+            of("mmol/L", Dimension.CONCENTRATION, MILLI(MOLE).divide(LITRE));
     /** hPa. */
-    public static final BenchUnit HECTOPASCALS = declare("hPa", Dimension.PRESSURE, HECTO(PASCAL));
+    public static final BenchUnit HECTOPASCALS = of("hPa", Dimension.PRESSURE, HECTO(PASCAL));
     /** kPa. */
-    public static final BenchUnit KILOPASCALS = declare("kPa", Dimension.PRESSURE, KILO(PASCAL));
+    public static final BenchUnit KILOPASCALS = of("kPa", Dimension.PRESSURE, KILO(PASCAL));
     /** bar. */
-    public static final BenchUnit BARS = declare("bar", Dimension.PRESSURE, PASCAL.multiply(100_000));
+    public static final BenchUnit BARS = of("bar", Dimension.PRESSURE, PASCAL.multiply(100_000));
     /** 1/K. */
     public static final BenchUnit PER_KELVIN =
-            declare("1/K", Dimension.of("one by the temperature"), AbstractUnit.ONE.divide(KELVIN));
+            of("1/K", Dimension.of("one by the temperature"), AbstractUnit.ONE.divide(KELVIN));
     /** cm. */
-    public static final BenchUnit CENTIMETRES = declare("cm", Dimension.LENGTH, CENTI(METRE));
+    public static final BenchUnit CENTIMETRES = of("cm", Dimension.LENGTH, CENTI(METRE));
     /** mm. */
-    public static final BenchUnit MILLIMETRES = declare("mm", Dimension.LENGTH, MILLI(METRE));
+    public static final BenchUnit MILLIMETRES = of("mm", Dimension.LENGTH, MILLI(METRE));
     /** J/cm. */
     public static final BenchUnit JOULES_PER_CENTIMETRE =
-            declare("J/cm", Dimension.ENERGY_BY_LENGTH, JOULE.divide(CENTI(METRE)));
+            of("J/cm", Dimension.ENERGY_BY_LENGTH, JOULE.divide(CENTI(METRE)));
     /** cal/cm. */
     public static final BenchUnit CALORIES_PER_CENTIMETRE =
-            declare("cal/cm", Dimension.ENERGY_BY_LENGTH, JOULE.multiply(4.184).divide(CENTI(METRE)));
+            of("cal/cm", Dimension.ENERGY_BY_LENGTH, JOULE.multiply(4.184).divide(CENTI(METRE)));
     /** J/(mol·K). */
     public static final BenchUnit JOULES_PER_MOLE_KELVIN =
-            declare("J/(mol·K)", Dimension.MOLAR_ENTROPY, JOULE.divide(MOLE.multiply(KELVIN)));
+            of("J/(mol·K)", Dimension.MOLAR_ENTROPY, JOULE.divide(MOLE.multiply(KELVIN)));
     /** cal/(mol·K). */
-    public static final BenchUnit CALORIES_PER_MOLE_KELVIN = declare(
-            "cal/(mol·K)", Dimension.MOLAR_ENTROPY, JOULE.multiply(4.184).divide(MOLE.multiply(KELVIN)));
+    public static final BenchUnit CALORIES_PER_MOLE_KELVIN =
+            of("cal/(mol·K)", Dimension.MOLAR_ENTROPY, JOULE.multiply(4.184).divide(MOLE.multiply(KELVIN)));
     /** V. */
-    public static final BenchUnit VOLTS = declare("V", Dimension.VOLTAGE, VOLT);
+    public static final BenchUnit VOLTS = of("V", Dimension.VOLTAGE, VOLT);
     /** A. */
-    public static final BenchUnit AMPERES = declare("A", Dimension.CURRENT, AMPERE);
+    public static final BenchUnit AMPERES = of("A", Dimension.CURRENT, AMPERE);
+    /** W. */
+    public static final BenchUnit WATTS = of("W", Dimension.POWER, WATT);
+    /** mW. */
+    public static final BenchUnit MILLIWATTS = of("mW", Dimension.POWER, MILLI(WATT));
+    /** kW. */
+    public static final BenchUnit KILOWATTS = of("kW", Dimension.POWER, KILO(WATT));
+    /** W/°C. */
+    public static final BenchUnit WATTS_PER_DEGREE = of("W/°C", Dimension.HEAT_LEAK, WATT.divide(KELVIN));
     /** g/mol. */
-    public static final BenchUnit GRAMS_PER_MOLE = declare("g/mol", Dimension.MOLAR_MASS, GRAM.divide(MOLE));
+    public static final BenchUnit GRAMS_PER_MOLE = of("g/mol", Dimension.MOLAR_MASS, GRAM.divide(MOLE));
     /** s. */
-    public static final BenchUnit SECONDS = declare("s", Dimension.TIME, SECOND);
+    public static final BenchUnit SECONDS = of("s", Dimension.TIME, SECOND);
     /** min. */
-    public static final BenchUnit MINUTES = declare("min", Dimension.TIME, MINUTE);
+    public static final BenchUnit MINUTES = of("min", Dimension.TIME, MINUTE);
     /** J. */
-    public static final BenchUnit JOULES = declare("J", Dimension.ENERGY, JOULE);
+    public static final BenchUnit JOULES = of("J", Dimension.ENERGY, JOULE);
     /** kJ. */
-    public static final BenchUnit KILOJOULES = declare("kJ", Dimension.ENERGY, KILO(JOULE));
+    public static final BenchUnit KILOJOULES = of("kJ", Dimension.ENERGY, KILO(JOULE));
     /** cal. */
-    public static final BenchUnit CALORIES = declare("cal", Dimension.ENERGY, JOULE.multiply(4.184));
+    public static final BenchUnit CALORIES = of("cal", Dimension.ENERGY, JOULE.multiply(4.184));
     /** kcal. */
-    public static final BenchUnit KILOCALORIES = declare("kcal", Dimension.ENERGY, JOULE.multiply(4184));
+    public static final BenchUnit KILOCALORIES = of("kcal", Dimension.ENERGY, JOULE.multiply(4184));
     /** kJ/mol. */
     public static final BenchUnit KILOJOULES_PER_MOLE =
-            declare("kJ/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).divide(MOLE));
+            of("kJ/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).divide(MOLE));
     /** J/mol. */
-    public static final BenchUnit JOULES_PER_MOLE = declare("J/mol", Dimension.MOLAR_ENERGY, JOULE.divide(MOLE));
+    public static final BenchUnit JOULES_PER_MOLE = of("J/mol", Dimension.MOLAR_ENERGY, JOULE.divide(MOLE));
     /** cal/mol. */
     public static final BenchUnit CALORIES_PER_MOLE =
-            declare("cal/mol", Dimension.MOLAR_ENERGY, JOULE.multiply(4.184).divide(MOLE));
+            of("cal/mol", Dimension.MOLAR_ENERGY, JOULE.multiply(4.184).divide(MOLE));
     /** kcal/mol. */
-    public static final BenchUnit KILOCALORIES_PER_MOLE = declare(
-            "kcal/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).multiply(4.184).divide(MOLE));
+    public static final BenchUnit KILOCALORIES_PER_MOLE =
+            of("kcal/mol", Dimension.MOLAR_ENERGY, KILO(JOULE).multiply(4.184).divide(MOLE));
     /** %. */
-    public static final BenchUnit PERCENT = declare("%", Dimension.FRACTION, Units.PERCENT);
+    public static final BenchUnit PERCENT = of("%", Dimension.FRACTION, Units.PERCENT);
     /** J/g. */
-    public static final BenchUnit JOULES_PER_GRAM = declare("J/g", Dimension.SPECIFIC_ENERGY, JOULE.divide(GRAM));
+    public static final BenchUnit JOULES_PER_GRAM = of("J/g", Dimension.SPECIFIC_ENERGY, JOULE.divide(GRAM));
     /** kJ/kg. */
     public static final BenchUnit KILOJOULES_PER_KILOGRAM =
-            declare("kJ/kg", Dimension.SPECIFIC_ENERGY, KILO(JOULE).divide(KILO(GRAM)));
+            of("kJ/kg", Dimension.SPECIFIC_ENERGY, KILO(JOULE).divide(KILO(GRAM)));
     /** cal/g. */
     public static final BenchUnit CALORIES_PER_GRAM =
-            declare("cal/g", Dimension.SPECIFIC_ENERGY, JOULE.multiply(4.184).divide(GRAM));
+            of("cal/g", Dimension.SPECIFIC_ENERGY, JOULE.multiply(4.184).divide(GRAM));
     /** The heat of a process per gram: the same unit, with a sign that says which way the heat went. */
-    public static final BenchUnit JOULES_PER_GRAM_OF_PROCESS =
-            declare("J/g", Dimension.PROCESS_ENERGY, JOULE.divide(GRAM));
+    public static final BenchUnit JOULES_PER_GRAM_OF_PROCESS = of("J/g", Dimension.PROCESS_ENERGY, JOULE.divide(GRAM));
     /** cal/g. */
     public static final BenchUnit CALORIES_PER_GRAM_OF_PROCESS =
-            declare("cal/g", Dimension.PROCESS_ENERGY, JOULE.multiply(4.184).divide(GRAM));
+            of("cal/g", Dimension.PROCESS_ENERGY, JOULE.multiply(4.184).divide(GRAM));
     /** J/(g·°C). */
     public static final BenchUnit JOULES_PER_GRAM_DEGREE =
-            declare("J/(g·°C)", Dimension.SPECIFIC_HEAT, JOULE.divide(GRAM.multiply(KELVIN)));
+            of("J/(g·°C)", Dimension.SPECIFIC_HEAT, JOULE.divide(GRAM.multiply(KELVIN)));
     /** J/(kg·K). */
     public static final BenchUnit JOULES_PER_KILOGRAM_KELVIN =
-            declare("J/(kg·K)", Dimension.SPECIFIC_HEAT, JOULE.divide(KILO(GRAM).multiply(KELVIN)));
+            of("J/(kg·K)", Dimension.SPECIFIC_HEAT, JOULE.divide(KILO(GRAM).multiply(KELVIN)));
     /** cal/(g·°C). */
     public static final BenchUnit CALORIES_PER_GRAM_DEGREE =
-            declare("cal/(g·°C)", Dimension.SPECIFIC_HEAT, JOULE.multiply(4.184).divide(GRAM.multiply(KELVIN)));
+            of("cal/(g·°C)", Dimension.SPECIFIC_HEAT, JOULE.multiply(4.184).divide(GRAM.multiply(KELVIN)));
     /** °C/s. */
-    public static final BenchUnit DEGREES_PER_SECOND = declare("°C/s", Dimension.RATE, KELVIN.divide(SECOND));
+    public static final BenchUnit DEGREES_PER_SECOND = of("°C/s", Dimension.RATE, KELVIN.divide(SECOND));
     /** 1/s. */
-    public static final BenchUnit PER_SECOND = declare("1/s", Dimension.RATE_CONSTANT, AbstractUnit.ONE.divide(SECOND));
+    public static final BenchUnit PER_SECOND = of("1/s", Dimension.RATE_CONSTANT, AbstractUnit.ONE.divide(SECOND));
     /** J/°C. */
-    public static final BenchUnit JOULES_PER_DEGREE = declare("J/°C", Dimension.HEAT_CAPACITY, JOULE.divide(KELVIN));
+    public static final BenchUnit JOULES_PER_DEGREE = of("J/°C", Dimension.HEAT_CAPACITY, JOULE.divide(KELVIN));
     /** cal/°C. */
     public static final BenchUnit CALORIES_PER_DEGREE =
-            declare("cal/°C", Dimension.HEAT_CAPACITY, JOULE.multiply(4.184).divide(KELVIN));
+            of("cal/°C", Dimension.HEAT_CAPACITY, JOULE.multiply(4.184).divide(KELVIN));
     /** A pure number. */
-    public static final BenchUnit NUMBER = declare("", Dimension.NONE, AbstractUnit.ONE);
+    public static final BenchUnit NUMBER = of("", Dimension.NONE, AbstractUnit.ONE);
 
     /** How many joules a kilojoule is; only constants are in it. */
-    public static final BenchUnit JOULES_PER_KILOJOULE = declare("J/kJ", Dimension.FACTOR, JOULE.divide(KILO(JOULE)));
+    public static final BenchUnit JOULES_PER_KILOJOULE = of("J/kJ", Dimension.FACTOR, JOULE.divide(KILO(JOULE)));
     /** How many millilitres a litre is; only constants are in it. */
     public static final BenchUnit MILLILITRES_PER_LITRE =
-            declare("mL/L", Dimension.of("factor of volume"), MILLI(LITRE).divide(LITRE));
+            of("mL/L", Dimension.of("factor of volume"), MILLI(LITRE).divide(LITRE));
 
     private final String symbol;
     private final Dimension dimension;
     private final Unit<?> unit;
-    private final BenchUnit bench;
 
     private BenchUnit(String symbol, Dimension dimension, Unit<?> unit) {
         this.symbol = symbol;
         this.dimension = dimension;
         this.unit = unit;
-        this.bench = KNOWN.stream()
-                .filter(each -> each.dimension == dimension)
-                .findFirst()
-                .orElse(this);
+    }
+
+    /** Every unit known here, put together when the first is asked for. */
+    private static final class Known {
+
+        private static final List<BenchUnit> USUAL = List.of(
+                GRAMS,
+                KILOGRAMS,
+                MILLIGRAMS,
+                DEGREES_CELSIUS,
+                KELVINS,
+                MILLILITRES,
+                CUBIC_CENTIMETRES,
+                LITRES,
+                GRAMS_PER_MILLILITRE,
+                MOLES,
+                MOLES_PER_LITRE,
+                MILLIMOLES_PER_LITRE,
+                HECTOPASCALS,
+                KILOPASCALS,
+                BARS,
+                PER_KELVIN,
+                CENTIMETRES,
+                MILLIMETRES,
+                JOULES_PER_CENTIMETRE,
+                CALORIES_PER_CENTIMETRE,
+                JOULES_PER_MOLE_KELVIN,
+                CALORIES_PER_MOLE_KELVIN,
+                VOLTS,
+                AMPERES,
+                WATTS,
+                MILLIWATTS,
+                KILOWATTS,
+                WATTS_PER_DEGREE,
+                GRAMS_PER_MOLE,
+                SECONDS,
+                MINUTES,
+                JOULES,
+                KILOJOULES,
+                CALORIES,
+                KILOCALORIES,
+                KILOJOULES_PER_MOLE,
+                JOULES_PER_MOLE,
+                CALORIES_PER_MOLE,
+                KILOCALORIES_PER_MOLE,
+                PERCENT,
+                JOULES_PER_GRAM,
+                KILOJOULES_PER_KILOGRAM,
+                CALORIES_PER_GRAM,
+                JOULES_PER_GRAM_OF_PROCESS,
+                CALORIES_PER_GRAM_OF_PROCESS,
+                JOULES_PER_GRAM_DEGREE,
+                JOULES_PER_KILOGRAM_KELVIN,
+                CALORIES_PER_GRAM_DEGREE,
+                DEGREES_PER_SECOND,
+                PER_SECOND,
+                JOULES_PER_DEGREE,
+                CALORIES_PER_DEGREE,
+                NUMBER,
+                JOULES_PER_KILOJOULE,
+                MILLILITRES_PER_LITRE);
+
+        private static final List<BenchUnit> ALL = all(ServiceLoader.load(OwnUnits.class).stream()
+                .flatMap(own -> own.get().units().stream())
+                .toList());
+
+        private static final Map<Dimension, BenchUnit> BENCH =
+                ALL.stream().collect(Collectors.toMap(BenchUnit::dimension, each -> each, (first, later) -> first));
+
+        private Known() {}
     }
 
     /**
-     * {@return makes a unit known, once; a second time it is the same one}
+     * {@return the usual units with those experiments bring, each once}
+     *
+     * @param own those experiments bring
+     * @throws IllegalStateException where two are written alike and are not the same
+     */
+    static List<BenchUnit> all(List<BenchUnit> own) {
+        List<BenchUnit> all = new ArrayList<>(Known.USUAL);
+        for (BenchUnit each : own) {
+            all.stream()
+                    .filter(known -> known.symbol.equals(each.symbol) && !known.equals(each))
+                    .findFirst()
+                    .ifPresent(known -> {
+                        throw new IllegalStateException("“" + each.symbol + "” is " + known.dimension.word()
+                                + " here and " + each.dimension.word() + " there: declare one of them");
+                    });
+            if (!all.contains(each)) {
+                all.add(each);
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    /**
+     * {@return a unit, which is known for reading and choosing where it is in the list or an experiment brings it}
      *
      * @param symbol    as written
      * @param dimension what it measures
      * @param unit      the same for JSR-385, of that dimension
-     * @throws IllegalStateException where another unit of that dimension is written so
      */
-    public static synchronized BenchUnit declare(String symbol, Dimension dimension, Unit<?> unit) {
-        Optional<BenchUnit> known = KNOWN.stream()
-                .filter(each -> each.dimension == dimension && each.symbol.equals(symbol))
-                .findFirst();
-        if (known.isPresent()) {
-            if (!known.get().unit.equals(unit)) {
-                throw new IllegalStateException("two units of " + dimension.word() + " are written " + symbol);
-            }
-            return known.get();
-        }
-        BenchUnit declared = new BenchUnit(symbol, dimension, unit);
-        KNOWN.add(declared);
-        return declared;
+    public static BenchUnit of(String symbol, Dimension dimension, Unit<?> unit) {
+        return new BenchUnit(symbol, dimension, unit);
     }
 
     /**
@@ -202,7 +290,7 @@ public final class BenchUnit {
      * @param symbol as written
      */
     public static Optional<BenchUnit> of(String symbol) {
-        return KNOWN.stream().filter(each -> each.symbol.equals(symbol)).findFirst();
+        return Known.ALL.stream().filter(each -> each.symbol.equals(symbol)).findFirst();
     }
 
     /**
@@ -211,7 +299,9 @@ public final class BenchUnit {
      * @param dimension what is measured
      */
     public static Optional<BenchUnit> of(Dimension dimension) {
-        return KNOWN.stream().filter(each -> each.dimension == dimension).findFirst();
+        return Known.ALL.stream()
+                .filter(each -> each.dimension.equals(dimension))
+                .findFirst();
     }
 
     /** {@return as written} */
@@ -231,13 +321,17 @@ public final class BenchUnit {
 
     /** {@return all units of the same dimension, the bench's own first} */
     public List<BenchUnit> sameDimension() {
-        return KNOWN.stream().filter(each -> each.dimension == dimension).toList();
+        List<BenchUnit> known = Known.ALL.stream()
+                .filter(each -> each.dimension.equals(dimension))
+                .toList();
+        return known.isEmpty() ? List.of(this) : known;
     }
 
     /** {@return the unit this dimension is computed in} */
     public BenchUnit benchUnit() {
-        return bench;
+        return Known.BENCH.getOrDefault(dimension, this);
     }
+
     /**
      * Converts a value into the bench's own unit. A temperature is taken as a temperature, not a difference.
      *
@@ -245,7 +339,8 @@ public final class BenchUnit {
      * @return the value (bench unit of the dimension)
      */
     public double toBench(double value) {
-        return this == bench ? value : converter(unit, bench.unit).convert(value);
+        BenchUnit bench = benchUnit();
+        return equals(bench) ? value : converter(unit, bench.unit).convert(value);
     }
 
     /**
@@ -256,7 +351,7 @@ public final class BenchUnit {
      * @return the width (bench unit of the dimension)
      */
     public double widthToBench(double width) {
-        return dimension == Dimension.TEMPERATURE ? width : toBench(width);
+        return dimension.equals(Dimension.TEMPERATURE) ? width : toBench(width);
     }
 
     private static UnitConverter converter(Unit<?> from, Unit<?> to) {
@@ -265,6 +360,19 @@ public final class BenchUnit {
         } catch (IncommensurableException e) {
             throw new IllegalStateException("units of one dimension must convert: " + from + " to " + to, e);
         }
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof BenchUnit unitThere
+                && symbol.equals(unitThere.symbol)
+                && dimension.equals(unitThere.dimension)
+                && unit.equals(unitThere.unit);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(symbol, dimension);
     }
 
     @Override

@@ -1,10 +1,11 @@
 package lab.sassafras.measure;
 
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 
 /**
- * What a number measures, and what it is per, with the physical limits no reading may pass. Two are the same only where
- * they are one and the same object; an experiment may have one of its own.
+ * What a number measures, and what it is per, with the physical limits no reading may pass. An experiment may have one
+ * of its own.
  */
 public final class Dimension {
 
@@ -34,6 +35,10 @@ public final class Dimension {
     public static final Dimension VOLTAGE = notNegative("voltage");
     /** Current (A). */
     public static final Dimension CURRENT = notNegative("current");
+    /** Power (W). */
+    public static final Dimension POWER = notNegative("power");
+    /** Heat lost for each degree above the room (W/°C). */
+    public static final Dimension HEAT_LEAK = of("heat leak");
     /** Time that passed (s). */
     public static final Dimension TIME = notNegative("time");
     /** Rate of temperature change (°C/s). */
@@ -116,6 +121,20 @@ public final class Dimension {
     /** {@return the largest value that can be real, in the dimension's bench unit; empty where there is none} */
     public OptionalDouble ceiling() {
         return Double.isInfinite(ceiling) ? OptionalDouble.empty() : OptionalDouble.of(ceiling);
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof Dimension there
+                && word.equals(there.word)
+                && floor == there.floor
+                && ceiling == there.ceiling
+                && directed == there.directed;
+    }
+
+    @Override
+    public int hashCode() {
+        return word.hashCode();
     }
 
     @Override

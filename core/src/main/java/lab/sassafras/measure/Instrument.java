@@ -24,7 +24,7 @@ import java.util.regex.Pattern;
 public record Instrument(
         String key,
         String name,
-        Kind kind,
+        InstrumentKind kind,
         BenchUnit unit,
         double resolution,
         double low,
@@ -49,7 +49,7 @@ public record Instrument(
     public Instrument(
             String key,
             String name,
-            Kind kind,
+            InstrumentKind kind,
             BenchUnit unit,
             double resolution,
             double low,
@@ -110,46 +110,6 @@ public record Instrument(
                     .toList();
             return all.stream()
                     .anyMatch(each -> each.which().isEmpty() && !all.contains(new Source(each.instrument(), "gain")));
-        }
-    }
-
-    /** What an instrument is, and which dimension it reads. */
-    public enum Kind {
-        /** Reads a mass. */
-        BALANCE("balance", Dimension.MASS, 0.0005, 0),
-        /** Reads a temperature. */
-        THERMOMETER("thermometer", Dimension.TEMPERATURE, 0.002, 20),
-        /** Reads a volume. */
-        CYLINDER("cylinder or pipette", Dimension.VOLUME, 0, 0);
-
-        private final String word;
-        private final Dimension dimension;
-        private final double usualGain;
-        private final double origin;
-
-        Kind(String word, Dimension dimension, double usualGain, double origin) {
-            this.word = word;
-            this.dimension = dimension;
-            this.usualGain = usualGain;
-            this.origin = origin;
-        }
-
-        /**
-         * {@return half the width of the rectangle the gain of one never compared lies in (a part of one): 0.2 % of a
-         * thermometer, 0.05 % of a balance; what a volume is off by is all in its offset. Common practice, no source}
-         */
-        public double usualGain() {
-            return usualGain;
-        }
-
-        /** {@return what it is called in a sentence} */
-        public String word() {
-            return word;
-        }
-
-        /** {@return what it measures} */
-        public Dimension dimension() {
-            return dimension;
         }
     }
 
@@ -221,7 +181,7 @@ public record Instrument(
      * @param which empty for the offset, "gain", or "point:" and its number from 0
      */
     public Optional<Shared> source(String which) {
-        return corrected(kind.origin + 1).shares().stream()
+        return corrected(kind.origin() + 1).shares().stream()
                 .map(Measured.Share::source)
                 .filter(each -> each.key().equals(which.isEmpty() ? identity() : identity() + ":" + which))
                 .findFirst();
@@ -246,7 +206,7 @@ public record Instrument(
             }
         }
         if (!correction.tellsGain()) {
-            double origin = points.isEmpty() ? kind.origin : points.get(0).reading();
+            double origin = points.isEmpty() ? kind.origin() : points.get(0).reading();
             shares.add(new Measured.Share(gain(), reading - origin));
         }
         return new Corrected(value, List.copyOf(shares));

@@ -168,7 +168,7 @@ public record Presentation(Conventions conventions, Figures figures) {
      * @param unit     of the number
      */
     public String asWritten(double value, int decimals, BenchUnit unit) {
-        return unit(unit) == unit ? figures.signed(value, decimals) : change(value, Math.pow(10, -decimals), unit);
+        return unit(unit).equals(unit) ? figures.signed(value, decimals) : change(value, Math.pow(10, -decimals), unit);
     }
 
     /**
@@ -178,7 +178,7 @@ public record Presentation(Conventions conventions, Figures figures) {
      */
     public Named shown(Named result) {
         BenchUnit shown = unit(result.unit());
-        if (shown == result.unit()) {
+        if (shown.equals(result.unit())) {
             return result;
         }
         double size = factor(result.unit(), shown);

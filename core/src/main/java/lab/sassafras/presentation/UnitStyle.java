@@ -24,9 +24,9 @@ public enum UnitStyle implements School {
      * @param unit of the number
      */
     public BenchUnit unit(BenchUnit unit) {
-        return this == SI && unit == BenchUnit.JOULES_PER_GRAM_DEGREE
+        return this == SI && unit.equals(BenchUnit.JOULES_PER_GRAM_DEGREE)
                 ? BenchUnit.JOULES_PER_KILOGRAM_KELVIN
-                : this == SI && unit == BenchUnit.JOULES_PER_GRAM ? BenchUnit.KILOJOULES_PER_KILOGRAM : unit;
+                : this == SI && unit.equals(BenchUnit.JOULES_PER_GRAM) ? BenchUnit.KILOJOULES_PER_KILOGRAM : unit;
     }
 
     /** {@return how the working is written} */

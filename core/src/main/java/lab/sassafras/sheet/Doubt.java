@@ -160,7 +160,7 @@ public final class Doubt {
             return apart > UNLIKE * (range.high() - range.low());
         }
         if (slot.unit(line.role())
-                .filter(unit -> unit.dimension() == Dimension.TEMPERATURE)
+                .filter(unit -> unit.dimension().equals(Dimension.TEMPERATURE))
                 .isPresent()) {
             return apart > DEGREES;
         }

@@ -145,7 +145,7 @@ public final class SheetFindings {
         Set<String> names = new LinkedHashSet<>();
         sheet.lines()
                 .forEach(line -> line.instrument()
-                        .filter(instrument -> instrument.kind().dimension() == Dimension.TEMPERATURE)
+                        .filter(instrument -> instrument.kind().dimension().equals(Dimension.TEMPERATURE))
                         .ifPresent(instrument -> names.add(instrument.name())));
         return names.size() < 2
                 ? Optional.empty()

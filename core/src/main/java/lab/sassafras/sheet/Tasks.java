@@ -12,7 +12,7 @@ import lab.sassafras.declaration.Step;
 import lab.sassafras.slot.Address;
 import lab.sassafras.substance.PullsWater;
 
-/** What the steps of a sheet's experiment ask for, trial by trial: what is open, what is done, what must be ticked off. */
+/** What the steps of a sheet's experiment ask for, trial by trial: what is open, done, or must be ticked off first. */
 public final class Tasks {
 
     private final Sheet sheet;

@@ -72,7 +72,8 @@ public record Line(
     public boolean volumeOfUnknown() {
         return instrument.isEmpty()
                 && uncertainty.isEmpty()
-                && unit.filter(each -> each.dimension() == Dimension.VOLUME).isPresent();
+                && unit.filter(each -> each.dimension().equals(Dimension.VOLUME))
+                        .isPresent();
     }
 
     /** {@return whether its uncertainty is that of the digits it was written with, and of nothing else} */

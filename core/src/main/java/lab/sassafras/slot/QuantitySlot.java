@@ -204,7 +204,7 @@ public final class QuantitySlot extends Slot {
         double value = in.toBench(typed.value());
         refuseBeyond(dimension, value, usualUnit, setting.figures());
         Optional<Instrument> instrument = role == Role.ASSUMED ? Optional.empty() : given.instrument();
-        instrument.filter(each -> each.unit().dimension() != dimension).ifPresent(wrong -> {
+        instrument.filter(each -> !each.unit().dimension().equals(dimension)).ifPresent(wrong -> {
             throw new Refused(
                     wrong.name() + " reads " + wrong.unit().dimension().word() + ", not " + dimension.word() + ".");
         });

@@ -111,7 +111,7 @@ public record Setting(
          * @param asked unit of what is asked for
          */
         public boolean of(BenchUnit asked) {
-            return unit.dimension() == asked.dimension();
+            return unit.dimension().equals(asked.dimension());
         }
     }
 

@@ -1,11 +1,10 @@
 package lab.sassafras.slot;
 
 import java.util.List;
-import lab.sassafras.declaration.Declaration;
 
 /**
  * What a vessel is made of, with the largest constant cup and probe can be believed to have. Common practice, no
- * source. An experiment may bring kinds of its own ({@link Declaration#vessels}).
+ * source. An experiment may bring kinds of its own.
  *
  * @param key     stable name, for files
  * @param words   in a sentence, without article

@@ -35,14 +35,14 @@ public record Alternative(Conventions.Variant alternative, Optional<Estimate> es
      */
     public Optional<Double> percentFrom(Reduction inForce) {
         return pair(inForce)
-                .filter(two -> two.get(0) != 0 && unit.dimension() != Dimension.TEMPERATURE)
+                .filter(two -> two.get(0) != 0 && !unit.dimension().equals(Dimension.TEMPERATURE))
                 .map(two -> Estimate.percent(two.get(0), two.get(1)));
     }
 
     /** The result in force and this one, where both are of one kind. */
     private Optional<List<Double>> pair(Reduction inForce) {
         return inForce.result()
-                .filter(any -> unit == inForce.unit())
+                .filter(any -> unit.equals(inForce.unit()))
                 .flatMap(now -> estimate.map(then -> List.of(now.value(), then.value())));
     }
 }

@@ -49,7 +49,7 @@ final class IgnoredCalorimeter {
                                     ? ""
                                     : ", middling for " + vessel.get().kind().one())
                             + ", the result would be " + written(value, unit, new Presentation(conventions, figures))
-                            + (unit.dimension() == Dimension.TEMPERATURE
+                            + (unit.dimension().equals(Dimension.TEMPERATURE)
                                     ? "."
                                     : " ("
                                             + figures.signed(

@@ -278,12 +278,12 @@ public final class Reduction {
         return trials().stream()
                 .flatMap(trial -> trial.account().sought().stream())
                 .findFirst()
-                .filter(sought -> sought.unit() == unit())
+                .filter(sought -> sought.unit().equals(unit()))
                 .map(sought -> sought.label())
                 .orElse(sheet.experiment()
                         .words()
                         .find("unknown-final")
-                        .filter(word -> unit() == BenchUnit.DEGREES_CELSIUS)
+                        .filter(word -> unit().equals(BenchUnit.DEGREES_CELSIUS))
                         .orElse(sheet.experiment().unknown().label()));
     }
 

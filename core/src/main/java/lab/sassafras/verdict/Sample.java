@@ -53,8 +53,8 @@ public record Sample(
     }
 
     /**
-     * What makes the result of the trials: what was put in force, where this experiment knows it and it is open to them,
-     * else the first that is.
+     * What makes the result of the trials: what was put in force, where this experiment knows it and it is open to
+     * them, else the first that is.
      */
     static Combination combination(Sheet sheet, List<TrialResult> trials) {
         List<Combination> open = sheet.experiment().combinations().stream()

@@ -46,7 +46,7 @@ final class Slips {
         } catch (Refused unread) {
             return slips;
         }
-        if (unit.get().dimension() == Dimension.TEMPERATURE) {
+        if (unit.get().dimension().equals(Dimension.TEMPERATURE)) {
             for (double each : MARKS) {
                 slips.add(moved(typed, each, unit.get(), mark));
                 slips.add(moved(typed, -each, unit.get(), mark));

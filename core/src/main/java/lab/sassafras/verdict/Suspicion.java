@@ -182,7 +182,7 @@ final class Suspicion {
         for (Line line : sheet.lines()) {
             if (line.role() == Role.READ
                     && line.unit()
-                            .filter(each -> each.dimension() == Dimension.MASS)
+                            .filter(each -> each.dimension().equals(Dimension.MASS))
                             .isPresent()) {
                 ofAccount(line)
                         .ifPresent(input -> all.add(new Slipped(
@@ -217,7 +217,8 @@ final class Suspicion {
     /** Only by its reference: what is plausible is judged by these very suspects. */
     private Optional<Judgement> judged(Sheet other) {
         return solved(other).stream()
-                .filter(solved -> solved.result().unit() == solution.result().unit())
+                .filter(solved ->
+                        solved.result().unit().equals(solution.result().unit()))
                 .findFirst()
                 .map(solved -> new Judgement(
                         solved.estimate().value(),

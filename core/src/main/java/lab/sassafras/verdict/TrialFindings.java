@@ -123,7 +123,7 @@ final class TrialFindings {
     private static Optional<List<Double>> dilutions(Sheet sheet, List<Solution> trials) {
         List<Double> all = trials.stream()
                 .flatMap(trial -> trial.derived().stream()
-                        .filter(each -> each.derived().unit() == BenchUnit.NUMBER)
+                        .filter(each -> each.derived().unit().equals(BenchUnit.NUMBER))
                         .limit(1))
                 .map(each -> each.estimate().value())
                 .toList();

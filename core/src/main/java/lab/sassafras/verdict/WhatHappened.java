@@ -38,7 +38,7 @@ public final class WhatHappened {
 
     /** {@return what happened, as another entry may build on it; empty where no equation tells, or no heat per mole} */
     public Optional<Setting.Reaction> asReaction() {
-        return reduction.unit() == BenchUnit.KILOJOULES_PER_MOLE && legs().isEmpty()
+        return reduction.unit().equals(BenchUnit.KILOJOULES_PER_MOLE) && legs().isEmpty()
                 ? equation().map(each -> new Setting.Reaction(each.text(), timesAsWritten(), concentration()))
                 : Optional.empty();
     }

@@ -42,7 +42,7 @@ public record WhereHeatWent(double whole, List<Part> parts) {
     /** Empty where the tables do not know the fuel, or more came than they know of. */
     static Optional<WhereHeatWent> of(Yardstick.Losses lost, Solution trial, List<SuspectSize> suspects) {
         Optional<Double> reached = trial.derived().stream()
-                .filter(each -> each.derived().unit() == BenchUnit.PERCENT)
+                .filter(each -> each.derived().unit().equals(BenchUnit.PERCENT))
                 .map(each -> each.estimate().value())
                 .findFirst()
                 .filter(each -> each > 0 && each <= 100);

@@ -44,12 +44,12 @@ final class ProcessHeat {
 
     /** Whether the result is the heat itself, of which no reference speaks. */
     boolean perNothing() {
-        return judged.unit().dimension() == Dimension.ENERGY;
+        return judged.unit().dimension().equals(Dimension.ENERGY);
     }
 
     /** What a kJ/mol is in the unit of the result. */
     double size(ChemicalFormula of) {
-        return judged.unit().dimension() == Dimension.PROCESS_ENERGY ? 1000 / of.molarMass() : 1;
+        return judged.unit().dimension().equals(Dimension.PROCESS_ENERGY) ? 1000 / of.molarMass() : 1;
     }
 
     Reference scaled(Reference reference, double size) {

@@ -56,7 +56,7 @@ public record TabulatedCombustion(String formula, String water, Losses lost) imp
             return heat.beside(tabulated);
         }
         double part = judged.solved().derived().stream()
-                .filter(each -> each.derived().unit() == BenchUnit.PERCENT)
+                .filter(each -> each.derived().unit().equals(BenchUnit.PERCENT))
                 .mapToDouble(each -> each.estimate().value())
                 .findFirst()
                 .orElse(100 * judged.result().value() / tabulated.get().value());

@@ -43,7 +43,7 @@ public record TabulatedDissolving(String formula) implements Yardstick {
 
     private static Optional<Reference> reference(Judged judged, ProcessHeat heat, ChemicalFormula solid) {
         double waters = judged.solved().derived().stream()
-                .filter(each -> each.derived().unit() == BenchUnit.NUMBER)
+                .filter(each -> each.derived().unit().equals(BenchUnit.NUMBER))
                 .mapToDouble(each -> each.estimate().value())
                 .findFirst()
                 .orElse(Double.MAX_VALUE);

@@ -113,7 +113,7 @@ class MonteCarloTest {
         var other = new lab.sassafras.measure.Instrument(
                 "t9",
                 "other",
-                lab.sassafras.measure.Instrument.Kind.THERMOMETER,
+                lab.sassafras.measure.InstrumentKind.THERMOMETER,
                 lab.sassafras.measure.BenchUnit.DEGREES_CELSIUS,
                 STEP_T,
                 -10,

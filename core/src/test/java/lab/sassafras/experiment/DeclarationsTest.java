@@ -9,6 +9,7 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.sheet.BenchSheet;
 import lab.sassafras.sheet.SheetFindings;
@@ -86,7 +87,7 @@ class DeclarationsTest {
         Instrument other = new Instrument(
                 "t2",
                 "second thermometer",
-                Instrument.Kind.THERMOMETER,
+                InstrumentKind.THERMOMETER,
                 BenchUnit.DEGREES_CELSIUS,
                 0.1,
                 -10,

@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
@@ -31,7 +30,7 @@ class CorrectionTest {
 
     private static Instrument thermometer(Correction correction) {
         return new Instrument(
-                "t", "R-2", Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0, correction);
+                "t", "R-2", InstrumentKind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0, correction);
     }
 
     private static Correction points(Point... points) {
@@ -61,7 +60,7 @@ class CorrectionTest {
         Instrument never = thermometer(Correction.unknown(0.002));
         assertThat(ofTheRise(never, 20, 60)).isCloseTo(40 * 0.002 / Math.sqrt(3), within(1e-12));
         assertThat(ofTheRise(thermometer(Correction.unknown(0)), 20, 60)).isCloseTo(0, within(1e-12));
-        assertThat(Stream.of(Instrument.Kind.values()).map(Instrument.Kind::usualGain))
+        assertThat(InstrumentKind.usual().stream().map(InstrumentKind::usualGain))
                 .containsExactly(0.0005, 0.002, 0.0);
         assertThat(never.gain().shape()).isEqualTo(Shape.RECTANGULAR);
     }

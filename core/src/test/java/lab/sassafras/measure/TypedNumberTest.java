@@ -2,7 +2,11 @@ package lab.sassafras.measure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static tech.units.indriya.unit.Units.GRAM;
+import static tech.units.indriya.unit.Units.JOULE;
+import static tech.units.indriya.unit.Units.MINUTE;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -103,5 +107,20 @@ class TypedNumberTest {
         assertThat(Figures.POINT.fixed(value, 2)).isEqualTo("not known");
         assertThat(Figures.POINT.significant(value, 2)).isEqualTo("not known");
         assertThat(Figures.POINT.byUncertainty(value, 0.1)).isEqualTo("not known");
+    }
+
+    /** Two experiments that bring one unit bring one unit; under another name, or of another size, it is refused. */
+    @Test
+    void unitsWrittenAlikeAreOneAndTheSame() {
+        Dimension dose = Dimension.notNegative("dose rate");
+        BenchUnit rate = BenchUnit.of("g/min", dose, GRAM.divide(MINUTE));
+        assertThat(BenchUnit.all(List.of(rate, BenchUnit.of("g/min", dose, GRAM.divide(MINUTE)))))
+                .containsOnlyOnce(rate)
+                .contains(BenchUnit.GRAMS);
+        List<BenchUnit> otherName =
+                List.of(rate, BenchUnit.of("g/min", Dimension.notNegative("feed"), GRAM.divide(MINUTE)));
+        assertThatThrownBy(() -> BenchUnit.all(otherName)).hasMessageContaining("dose rate here and feed there");
+        List<BenchUnit> otherSize = List.of(BenchUnit.of("W", Dimension.POWER, JOULE));
+        assertThatThrownBy(() -> BenchUnit.all(otherSize)).hasMessageContaining("“W”");
     }
 }

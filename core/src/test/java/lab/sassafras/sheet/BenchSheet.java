@@ -8,6 +8,7 @@ import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
@@ -22,9 +23,9 @@ import lab.sassafras.verdict.Reduction;
 public final class BenchSheet {
 
     public static final Instrument THERMOMETER = new Instrument(
-            "t1", "thermometer", Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
+            "t1", "thermometer", InstrumentKind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
     public static final Instrument BALANCE =
-            new Instrument("b1", "balance", Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 400, 0.01, 0);
+            new Instrument("b1", "balance", InstrumentKind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 400, 0.01, 0);
 
     private Sheet sheet;
 

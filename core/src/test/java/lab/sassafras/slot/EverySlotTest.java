@@ -64,7 +64,7 @@ class EverySlotTest {
                 given("1,5", unit),
                 given("1", ""),
                 given("1", "furlong"),
-                given("1", dimension == Dimension.MASS ? "°C" : "g"));
+                given("1", dimension.equals(Dimension.MASS) ? "°C" : "g"));
         Stream<GivenValue> below = dimension.floor().isPresent() ? Stream.of(given("-274", unit)) : Stream.empty();
         Stream<GivenValue> above = dimension.ceiling().stream()
                 .mapToObj(ceiling -> given(Figures.POINT.plain(Math.nextUp((float) ceiling)), unit));

@@ -16,6 +16,7 @@ import lab.sassafras.experiment.Suspect;
 import lab.sassafras.experiment.Suspect.Cause;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.sheet.BenchSheet;
 import lab.sassafras.slot.Calorimeter;
@@ -33,11 +34,11 @@ final class Mishaps {
 
     private static final double C = 4.184;
     private static final Instrument OTHER = new Instrument(
-            "t2", "other thermometer", Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
+            "t2", "other thermometer", InstrumentKind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
     private static final Instrument FINE = new Instrument(
-            "t3", "fine thermometer", Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.001, 0, 50, 0.02, 0);
+            "t3", "fine thermometer", InstrumentKind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.001, 0, 50, 0.02, 0);
     private static final Instrument FINE_BALANCE =
-            new Instrument("b3", "fine balance", Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.0001, 0, 200, 0.0001, 0);
+            new Instrument("b3", "fine balance", InstrumentKind.BALANCE, BenchUnit.GRAMS, 0.0001, 0, 200, 0.0001, 0);
 
     /** What the end of a run is, for what is true and the property of the substance or vessel. */
     interface World {

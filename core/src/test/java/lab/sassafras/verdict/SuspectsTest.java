@@ -14,6 +14,7 @@ import java.util.stream.IntStream;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.sheet.BenchSheet;
 import lab.sassafras.slot.Logged;
 import lab.sassafras.slot.Role;
@@ -290,7 +291,7 @@ class SuspectsTest {
     @Test
     void aSuspectWhoseConditionFailsIsNoneHere() {
         Instrument bath = new Instrument(
-                "t9", "T-9", Instrument.Kind.THERMOMETER, BenchSheet.THERMOMETER.unit(), 0.1, -10, 110, 0, 0);
+                "t9", "T-9", InstrumentKind.THERMOMETER, BenchSheet.THERMOMETER.unit(), 0.1, -10, 110, 0, 0);
         BenchSheet sheet = BenchSheet.copper();
         assertThat(sheet.reduced().suspects())
                 .noneMatch(each -> each.suspect().key().equals("two-thermometers"));

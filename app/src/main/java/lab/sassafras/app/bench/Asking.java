@@ -1,7 +1,6 @@
 package lab.sassafras.app.bench;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -10,10 +9,12 @@ import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.convention.Question;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.sheet.Following;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.sheet.Tasks;
@@ -67,7 +68,7 @@ public record Asking(
         boolean optional,
         List<Standing> standing,
         boolean open,
-        Optional<Instrument.Kind> instrumentKind,
+        Optional<InstrumentKind> instrumentKind,
         String instrument,
         Optional<PeriodKnows.Value> known) {
 
@@ -133,7 +134,7 @@ public record Asking(
                         each.role()))
                 .toList();
         Optional<BenchUnit> unit = slot.field() == Slot.Field.NUMBER ? slot.unit(role) : Optional.empty();
-        Optional<Instrument.Kind> kind = unit.flatMap(each -> instrument(each.dimension()));
+        Optional<InstrumentKind> kind = unit.flatMap(each -> instrument(each.dimension()));
         boolean otherHalf = here.step().half().isEmpty()
                 && role.half()
                 && standing.size() == 1
@@ -206,11 +207,11 @@ public record Asking(
     }
 
     /** The instrument read on at this place last, in whichever trial; else the one the entry was begun with. */
-    private static String proposed(EntrySheet entry, Address address, Instrument.Kind kind) {
+    private static String proposed(EntrySheet entry, Address address, InstrumentKind kind) {
         return entry.sheet().lines().stream()
                 .filter(line -> line.address().path().equals(address.path()))
                 .flatMap(line -> line.instrument().stream())
-                .filter(each -> each.kind() == kind)
+                .filter(each -> each.kind().equals(kind))
                 .reduce((earlier, later) -> later)
                 .map(Instrument::key)
                 .or(() -> Optional.ofNullable(entry.entry().instruments().get(kind))
@@ -290,9 +291,9 @@ public record Asking(
         return ways;
     }
 
-    private static Optional<Instrument.Kind> instrument(Dimension dimension) {
-        return Arrays.stream(Instrument.Kind.values())
-                .filter(kind -> kind.dimension() == dimension)
+    private static Optional<InstrumentKind> instrument(Dimension dimension) {
+        return Experiments.instruments().stream()
+                .filter(kind -> kind.dimension().equals(dimension))
                 .findFirst();
     }
 }

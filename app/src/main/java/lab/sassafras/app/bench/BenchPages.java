@@ -3,6 +3,7 @@ package lab.sassafras.app.bench;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -23,6 +24,7 @@ import lab.sassafras.app.usecase.BeginEntry;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -46,6 +48,22 @@ class BenchPages {
         this.shelves = shelves;
         this.beginning = beginning;
     }
+
+    /**
+     * A kind of instrument to choose one of.
+     *
+     * @param field   name of its field
+     * @param word    what it is called
+     * @param offered those on the shelf
+     */
+    public record KindChoice(String field, String word, List<Instrument> offered) {}
+
+    private static String field(InstrumentKind kind) {
+        return kind.key().toLowerCase(Locale.ROOT);
+    }
+
+    /** What no instrument is called: what names none is refused like one that is not here. */
+    private static final UUID NOBODYS = new UUID(0, 0);
 
     /** A vessel to choose, with its constant in words. */
     public record VesselChoice(String id, String words, String kind) {}
@@ -75,9 +93,12 @@ class BenchPages {
                         .toList());
         model.addAttribute("proposed", proposed(bench, shelf));
         model.addAttribute("inHand", inHand(bench));
-        model.addAttribute("balances", of(shelf, Instrument.Kind.BALANCE));
-        model.addAttribute("cylinders", of(shelf, Instrument.Kind.CYLINDER));
-        model.addAttribute("thermometers", of(shelf, Instrument.Kind.THERMOMETER));
+        model.addAttribute(
+                "kinds",
+                Experiments.instruments().stream()
+                        .map(kind -> new KindChoice(field(kind), kind.word(), of(shelf, kind)))
+                        .filter(each -> !each.offered().isEmpty())
+                        .toList());
         return "bench";
     }
 
@@ -117,9 +138,9 @@ class BenchPages {
                 .orElse(List.of());
     }
 
-    private static List<Instrument> of(Shelf shelf, Instrument.Kind kind) {
+    private static List<Instrument> of(Shelf shelf, InstrumentKind kind) {
         return shelf.instrumentsOffered().stream()
-                .filter(each -> each.kind() == kind)
+                .filter(each -> each.kind().equals(kind))
                 .toList();
     }
 
@@ -138,15 +159,14 @@ class BenchPages {
             Actor actor,
             @RequestParam(defaultValue = "") String experiment,
             @RequestParam Optional<UUID> vessel,
-            @RequestParam Optional<UUID> balance,
-            @RequestParam Optional<UUID> thermometer,
-            @RequestParam Optional<UUID> cylinder,
+            @RequestParam Map<String, String> chosen,
             HttpServletResponse response,
             Model model) {
-        Map<Instrument.Kind, UUID> with = new LinkedHashMap<>();
-        balance.ifPresent(id -> with.put(Instrument.Kind.BALANCE, id));
-        thermometer.ifPresent(id -> with.put(Instrument.Kind.THERMOMETER, id));
-        cylinder.ifPresent(id -> with.put(Instrument.Kind.CYLINDER, id));
+        Map<InstrumentKind, UUID> with = new LinkedHashMap<>();
+        Experiments.instruments()
+                .forEach(kind -> Optional.ofNullable(chosen.get(field(kind)))
+                        .filter(text -> !text.isBlank())
+                        .ifPresent(text -> with.put(kind, Shelf.identity(text).orElse(NOBODYS))));
         Answer<Entry> begun = beginning.begin(experiment, vessel, with, actor);
         if (begun.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

@@ -32,6 +32,7 @@ import lab.sassafras.curve.Stated;
 import lab.sassafras.declaration.Pace;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.TraceUse;
 import lab.sassafras.slot.Words;
@@ -302,10 +303,10 @@ class ClockPages {
         model.addAttribute(
                 "thermometers",
                 instruments.offered(List.of()).stream()
-                        .filter(each -> each.kind() == Instrument.Kind.THERMOMETER)
+                        .filter(each -> each.kind().equals(InstrumentKind.THERMOMETER))
                         .toList());
         model.addAttribute(
-                "proposed", Objects.toString(entry.entry().instruments().get(Instrument.Kind.THERMOMETER), ""));
+                "proposed", Objects.toString(entry.entry().instruments().get(InstrumentKind.THERMOMETER), ""));
         model.addAttribute(
                 "on",
                 readings.flatMap(each -> each.trace().instrumentId())

@@ -38,8 +38,9 @@ final class Scales {
         List<ScalePicture.Mark> marks = marks(unit.dimension(), figures);
         return Stream.concat(
                         instruments.stream()
-                                .filter(each -> each.kind().dimension() == unit.dimension()
-                                        || slot.byVolume() && each.kind().dimension() == Dimension.VOLUME)
+                                .filter(each -> each.kind().dimension().equals(unit.dimension())
+                                        || slot.byVolume()
+                                                && each.kind().dimension().equals(Dimension.VOLUME))
                                 .map(each -> ScalePicture.of(each, slot.usual(), marks, figures)),
                         slot.usual().stream().map(usual -> ScalePicture.about(usual, unit.symbol(), marks, figures)))
                 .toList();
@@ -50,7 +51,7 @@ final class Scales {
         return entry.sheet().lines().stream()
                 .filter(line -> !line.role().half() && !line.address().equals(address))
                 .filter(line -> line.unit()
-                        .filter(unit -> unit.dimension() == dimension)
+                        .filter(unit -> unit.dimension().equals(dimension))
                         .isPresent())
                 .filter(line -> line.address().index() == address.index()
                         || line.address().path().equals(address.path()))

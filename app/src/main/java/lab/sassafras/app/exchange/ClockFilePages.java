@@ -30,7 +30,7 @@ import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
-import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Refused;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -330,13 +330,13 @@ class ClockFilePages {
         model.addAttribute("degreesIn", ClockFile.DegreesIn.values());
         model.addAttribute(
                 "thermometer",
-                Optional.ofNullable(entry.entry().instruments().get(Instrument.Kind.THERMOMETER))
+                Optional.ofNullable(entry.entry().instruments().get(InstrumentKind.THERMOMETER))
                         .map(UUID::toString)
                         .orElse(""));
         model.addAttribute(
                 "thermometers",
                 instruments.offered(List.of()).stream()
-                        .filter(each -> each.kind() == Instrument.Kind.THERMOMETER)
+                        .filter(each -> each.kind().equals(InstrumentKind.THERMOMETER))
                         .toList());
         return page(entry, trial, model);
     }

@@ -45,7 +45,7 @@ public record CyclePanel(List<Row> rows, EnergyPicture picture, String change) {
 
     static Optional<CyclePanel> of(Reduction reduction, Presentation presentation) {
         BenchUnit unit = BenchUnit.KILOJOULES_PER_MOLE;
-        if (reduction.unit() != unit || reduction.result().isEmpty()) {
+        if (!reduction.unit().equals(unit) || reduction.result().isEmpty()) {
             return Optional.empty();
         }
         double result = reduction.result().orElseThrow().value();

@@ -539,7 +539,7 @@ public final class ResultView {
      * Its heat as it is written, where that is another number than the result.
      */
     public Optional<Written> asWritten() {
-        if (reduction.unit() != BenchUnit.KILOJOULES_PER_MOLE) {
+        if (!reduction.unit().equals(BenchUnit.KILOJOULES_PER_MOLE)) {
             return Optional.empty();
         }
         return reduction.writing().asWritten(sample).filter(written -> !result().equals(Optional.of(written)));

@@ -127,7 +127,7 @@ class SidePages {
     private static Together together(String title, List<BesideLine> all, Figures figures) {
         BesideLine first = all.get(0);
         List<BesideLine> alike =
-                all.stream().filter(each -> each.unit() == first.unit()).toList();
+                all.stream().filter(each -> each.unit().equals(first.unit())).toList();
         BenchUnit unit = first.unit();
         Presentation presentation = first.presentation();
         Optional<Reference> reference = first.reference();

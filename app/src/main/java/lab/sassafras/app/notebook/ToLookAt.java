@@ -51,7 +51,7 @@ final class ToLookAt {
         Set<UUID> apart = new HashSet<>();
         groups.values().forEach(group -> {
             List<BesideLine> alike = group.stream()
-                    .filter(each -> each.unit() == group.get(0).unit())
+                    .filter(each -> each.unit().equals(group.get(0).unit()))
                     .toList();
             List<SideBySide.Entry> entries = SideBySide.of(
                             alike.stream()

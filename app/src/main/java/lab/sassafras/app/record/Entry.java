@@ -4,18 +4,18 @@ import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.MapKeyColumn;
-import jakarta.persistence.MapKeyEnumerated;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import lab.sassafras.measure.Instrument;
+import java.util.stream.Collectors;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.InstrumentKind;
 import org.hibernate.annotations.BatchSize;
 import org.jspecify.annotations.Nullable;
 
@@ -45,10 +45,9 @@ public class Entry {
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "entry_instrument", joinColumns = @JoinColumn(name = "entry_id"))
     @MapKeyColumn(name = "kind")
-    @MapKeyEnumerated(EnumType.STRING)
     @Column(name = "instrument_id")
     @BatchSize(size = 500)
-    private Map<Instrument.Kind, UUID> instruments;
+    private Map<String, UUID> instruments;
 
     protected Entry() {}
 
@@ -60,7 +59,8 @@ public class Entry {
         this.shelfVersion = plan.shelfVersion();
         this.vesselId = plan.vesselId().orElse(null);
         this.calibrationId = plan.calibrationId().orElse(null);
-        this.instruments = Map.copyOf(plan.instruments());
+        this.instruments = plan.instruments().entrySet().stream()
+                .collect(Collectors.toUnmodifiableMap(each -> each.getKey().key(), Map.Entry::getValue));
         this.createdAt = createdAt;
     }
 
@@ -71,7 +71,7 @@ public class Entry {
             int shelfVersion,
             Optional<UUID> vesselId,
             Optional<UUID> calibrationId,
-            Map<Instrument.Kind, UUID> instruments) {}
+            Map<InstrumentKind, UUID> instruments) {}
 
     /** Whether no hand did it and no probe measured it, but a simulation. */
     public boolean simulated() {
@@ -112,8 +112,10 @@ public class Entry {
     }
 
     /** The instruments proposed for readings. */
-    public Map<Instrument.Kind, UUID> instruments() {
-        return Map.copyOf(instruments);
+    public Map<InstrumentKind, UUID> instruments() {
+        return instruments.entrySet().stream()
+                .collect(Collectors.toUnmodifiableMap(
+                        each -> Experiments.instrumentOrUnknown(each.getKey()), Map.Entry::getValue));
     }
 
     public Instant createdAt() {

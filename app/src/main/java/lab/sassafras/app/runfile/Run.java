@@ -13,6 +13,7 @@ import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Role;
@@ -54,7 +55,7 @@ public record Run(
         Map<String, Instrument> instruments,
         Optional<Calorimeter> calorimeter,
         Map<String, Calorimeter> calorimeters,
-        Map<Instrument.Kind, String> defaults,
+        Map<InstrumentKind, String> defaults,
         int trials,
         Map<String, Integer> parts,
         List<Observed> observations,

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
-import lab.sassafras.app.shelf.Instruments;
+import java.util.stream.Collectors;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiment;
@@ -18,6 +18,7 @@ import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
@@ -141,10 +142,15 @@ final class RunChecks {
         for (int i = 0; i < file.instruments().size(); i++) {
             String here = "instruments[" + i + "]";
             RunFile.InstrumentPart part = file.instruments().get(i);
-            Instrument.Kind kind = Arrays.stream(Instrument.Kind.values())
+            InstrumentKind kind = Experiments.instruments().stream()
                     .filter(known -> known.word().equals(part.kind()))
                     .findFirst()
-                    .orElseThrow();
+                    .orElseThrow(() -> wrong(
+                            here + ".kind",
+                            "must be one of: "
+                                    + Experiments.instruments().stream()
+                                            .map(InstrumentKind::word)
+                                            .collect(Collectors.joining(", "))));
             if (part.low() >= part.high()) {
                 throw wrong(here + ".high", "must be above “low”");
             }
@@ -152,7 +158,7 @@ final class RunChecks {
                     part.key(),
                     name(here + ".name", part.name(), NAME),
                     kind,
-                    Instruments.unit(kind),
+                    kind.unit(),
                     part.resolution(),
                     part.low(),
                     part.high(),
@@ -165,7 +171,7 @@ final class RunChecks {
         }
     }
 
-    private Correction correction(String field, Instrument.Kind kind, RunFile.InstrumentPart part) {
+    private Correction correction(String field, InstrumentKind kind, RunFile.InstrumentPart part) {
         try {
             return new Correction(
                     part.gain() == null ? kind.usualGain() : part.gain(),
@@ -231,8 +237,8 @@ final class RunChecks {
         return given == null ? Double.POSITIVE_INFINITY : given;
     }
 
-    private Map<Instrument.Kind, String> defaults() {
-        Map<Instrument.Kind, String> defaults = new LinkedHashMap<>();
+    private Map<InstrumentKind, String> defaults() {
+        Map<InstrumentKind, String> defaults = new LinkedHashMap<>();
         List<String> keys = of(file.defaults());
         for (int i = 0; i < keys.size(); i++) {
             Instrument instrument = known("defaults[" + i + "]", keys.get(i));

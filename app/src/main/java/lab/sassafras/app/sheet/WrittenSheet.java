@@ -212,8 +212,8 @@ public final class WrittenSheet {
 
     /** Whether a value taken as known is what a label says, an amount; a temperature taken as known is assumed. */
     public static boolean nominal(Optional<BenchUnit> unit) {
-        return unit.filter(
-                        each -> each.dimension() == Dimension.CONCENTRATION || each.dimension() == Dimension.FRACTION)
+        return unit.filter(each -> each.dimension().equals(Dimension.CONCENTRATION)
+                        || each.dimension().equals(Dimension.FRACTION))
                 .isPresent();
     }
 

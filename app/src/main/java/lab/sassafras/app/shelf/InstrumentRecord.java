@@ -4,8 +4,6 @@ import jakarta.persistence.CollectionTable;
 import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
@@ -13,8 +11,10 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import org.hibernate.annotations.Immutable;
 
 /** The stored record of an instrument. */
@@ -29,8 +29,7 @@ class InstrumentRecord {
 
     private String name;
 
-    @Enumerated(EnumType.STRING)
-    private Instrument.Kind kind;
+    private String kind;
 
     private double resolution;
     private double low;
@@ -50,7 +49,7 @@ class InstrumentRecord {
     InstrumentRecord(UUID id, Instrument instrument, Instant createdAt) {
         this.id = id;
         this.name = instrument.name();
-        this.kind = instrument.kind();
+        this.kind = instrument.kind().key();
         this.resolution = instrument.resolution();
         this.low = instrument.low();
         this.high = instrument.high();
@@ -63,11 +62,12 @@ class InstrumentRecord {
     }
 
     Instrument instrument() {
+        InstrumentKind of = Experiments.instrumentOrUnknown(kind);
         return new Instrument(
                 id.toString(),
                 name,
-                kind,
-                Instruments.unit(kind),
+                of,
+                of.unit(),
                 resolution,
                 low,
                 high,

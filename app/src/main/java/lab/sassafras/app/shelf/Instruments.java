@@ -11,7 +11,6 @@ import java.util.UUID;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.DiskRoom;
-import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,11 +30,6 @@ public class Instruments {
         this.decisionBook = decisionBook;
         this.clock = clock;
         this.room = room;
-    }
-
-    /** The unit instruments of a kind show. */
-    public static BenchUnit unit(Instrument.Kind kind) {
-        return BenchUnit.of(kind.dimension()).orElseThrow();
     }
 
     @Transactional(readOnly = true)

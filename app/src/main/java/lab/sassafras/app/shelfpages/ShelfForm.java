@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lab.sassafras.app.record.CountedNames;
-import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.app.usecase.KeepShelf;
 import lab.sassafras.experiment.Experiments;
@@ -17,6 +16,7 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
@@ -83,15 +83,6 @@ public final class ShelfForm {
 
     Optional<VesselKind> vesselKind() {
         return Experiments.vessel(value("vesselKind"));
-    }
-
-    /** A range for an instrument of which none is told (bench unit). */
-    private static double[] usualRange(Instrument.Kind kind) {
-        return switch (kind) {
-            case BALANCE -> new double[] {0, 400};
-            case THERMOMETER -> new double[] {-10, 110};
-            case CYLINDER -> new double[] {0, 250};
-        };
     }
 
     /** What was added of one's own; empty with the problems noted where it is none. */
@@ -185,17 +176,17 @@ public final class ShelfForm {
     /** The instrument described; empty with the problems noted where it is not one. */
     Optional<Instrument> instrument() {
         checkName("name");
-        Optional<Instrument.Kind> kind = Arrays.stream(Instrument.Kind.values())
-                .filter(each -> each.name().equals(value("kind")))
+        Optional<InstrumentKind> kind = Experiments.instruments().stream()
+                .filter(each -> each.key().equals(value("kind")))
                 .findFirst();
         if (kind.isEmpty()) {
-            wrong.put("kind", "Say whether it is a balance, a thermometer, a cylinder or a pipette.");
+            wrong.put("kind", "Say what kind of instrument it is.");
         }
-        String unit = Instruments.unit(kind.orElse(Instrument.Kind.BALANCE)).symbol();
+        InstrumentKind described = kind.orElse(InstrumentKind.BALANCE);
+        String unit = described.unit().symbol();
         double resolution = number("resolution", unit);
-        double[] usual = usualRange(kind.orElse(Instrument.Kind.BALANCE));
-        double low = value("low").isBlank() ? usual[0] : number("low", unit);
-        double high = value("high").isBlank() ? usual[1] : number("high", unit);
+        double low = value("low").isBlank() ? described.low() : number("low", unit);
+        double high = value("high").isBlank() ? described.high() : number("high", unit);
         double offset = value("offset").isBlank() ? resolution : number("offset", unit);
         if (!wrong.containsKey("resolution") && resolution <= 0) {
             wrong.put("resolution", "The smallest step it shows is larger than zero.");
@@ -206,24 +197,15 @@ public final class ShelfForm {
         if (!wrong.containsKey("low") && !wrong.containsKey("high") && low >= high) {
             wrong.put("high", "The range must end above where it begins.");
         }
-        Correction correction = correction(kind.orElse(Instrument.Kind.BALANCE));
+        Correction correction = correction(described);
         return wrong.isEmpty()
                 ? Optional.of(new Instrument(
-                        "",
-                        name("name"),
-                        kind.orElseThrow(),
-                        Instruments.unit(kind.orElseThrow()),
-                        resolution,
-                        low,
-                        high,
-                        offset,
-                        0,
-                        correction))
+                        "", name("name"), described, described.unit(), resolution, low, high, offset, 0, correction))
                 : Optional.empty();
     }
 
     /** What is known of the scale: the gain in per cent, and a line for each point: reading, true value, its ±. */
-    private Correction correction(Instrument.Kind kind) {
+    private Correction correction(InstrumentKind kind) {
         double gain = value("gain").isBlank() ? kind.usualGain() : number("gain", "%") / 100;
         List<Correction.Point> points = new ArrayList<>();
         for (String line : value("points")
@@ -293,7 +275,7 @@ public final class ShelfForm {
             Optional<BenchUnit> asked = BenchUnit.of(unit);
             boolean same = typedIn.isPresent()
                     && asked.isPresent()
-                    && typedIn.get().dimension() == asked.get().dimension();
+                    && typedIn.get().dimension().equals(asked.get().dimension());
             if (!same || KEEPS_FIGURES.contains(field)) {
                 throw new Refused(
                         "“" + text.strip() + "” is in " + written + ". What is asked here is in " + unit + ".");

@@ -29,6 +29,7 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.Formation;
 import lab.sassafras.substance.ReferenceShelf;
@@ -280,7 +281,7 @@ class ShelfPages {
     String blankInstrument(Optional<Actor> actor, Model model) {
         return form(
                 "new-instrument",
-                new ShelfForm(Map.of("resolution", "", "kind", Instrument.Kind.THERMOMETER.name()), figures(actor)),
+                new ShelfForm(Map.of("resolution", "", "kind", InstrumentKind.THERMOMETER.key()), figures(actor)),
                 actor,
                 model);
     }
@@ -351,7 +352,7 @@ class ShelfPages {
     private String form(String which, ShelfForm form, Optional<Actor> actor, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("vesselKinds", Experiments.vessels());
-        model.addAttribute("instrumentKinds", Arrays.asList(Instrument.Kind.values()));
+        model.addAttribute("instrumentKinds", Experiments.instruments());
         return page(which, actor, model);
     }
 

@@ -15,7 +15,7 @@ import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.VesselKind;
@@ -40,7 +40,7 @@ public class BeginEntry {
      * @param vessel     in hand, if any
      * @param with       instruments in hand, by kind
      */
-    public Answer<Entry> begin(String experiment, Optional<UUID> vessel, Map<Instrument.Kind, UUID> with, Actor actor) {
+    public Answer<Entry> begin(String experiment, Optional<UUID> vessel, Map<InstrumentKind, UUID> with, Actor actor) {
         return Answer.of(() -> {
             Experiment kind =
                     Experiments.find(experiment).orElseThrow(() -> new Refused("Choose an experiment to begin."));

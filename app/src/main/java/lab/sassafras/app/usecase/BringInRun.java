@@ -34,6 +34,7 @@ import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.TimeBudget;
 import lab.sassafras.slot.Address;
@@ -134,7 +135,7 @@ public class BringInRun {
                 .flatMap(Calorimeter::constant)
                 .map(constant ->
                         calibration(vessel.orElseThrow(), constant, here, from).id());
-        Map<Instrument.Kind, UUID> defaults = new LinkedHashMap<>();
+        Map<InstrumentKind, UUID> defaults = new LinkedHashMap<>();
         run.defaults().forEach((kind, name) -> defaults.put(kind, here.get(name)));
         Entry entry = entryBook.begin(
                 bench,

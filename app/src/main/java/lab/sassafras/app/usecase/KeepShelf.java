@@ -53,8 +53,8 @@ public class KeepShelf {
     /** Adds an instrument; where one of its name and kind is here already, that is asked first. */
     public Answer<Instrument> instrument(Instrument instrument, boolean sure) {
         boolean doubled = instruments.offered(List.of()).stream()
-                .anyMatch(
-                        each -> each.kind() == instrument.kind() && each.name().equals(instrument.name()));
+                .anyMatch(each ->
+                        each.kind().equals(instrument.kind()) && each.name().equals(instrument.name()));
         return doubled && !sure
                 ? new Answer.Asked<>("There is a " + instrument.kind().word() + " called " + instrument.name()
                         + " already. Is this the same one, compared anew? Then add it, and retire the old one.")

@@ -8,13 +8,14 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.Slot;
 import org.junit.jupiter.api.Test;
 
 class ScalePictureTest {
 
     private static final Instrument THERMOMETER =
-            new Instrument("t", "R-2", Instrument.Kind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
+            new Instrument("t", "R-2", InstrumentKind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.2, 0);
 
     /** 620 units of picture for 120 °C: 15 to 30 °C lie from 149.2 to 226.7, and 98.4 °C at 580.1. */
     @Test

@@ -10,6 +10,7 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -24,7 +25,7 @@ class GeneralExperimentTest extends HouseTest {
     private String balance(String name) {
         return instruments
                 .add(new Instrument(
-                        "", name + " balance", Instrument.Kind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0))
+                        "", name + " balance", InstrumentKind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 420, 0.01, 0))
                 .key();
     }
 

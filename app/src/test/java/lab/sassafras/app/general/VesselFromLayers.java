@@ -1,5 +1,9 @@
 package lab.sassafras.app.general;
 
+import static tech.units.indriya.unit.Units.JOULE;
+import static tech.units.indriya.unit.Units.KELVIN;
+import static tech.units.indriya.unit.Units.MOLE;
+
 import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Account;
@@ -12,9 +16,9 @@ import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.OwnUnits;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Slots;
-import tech.units.indriya.unit.Units;
 
 /**
  * Never offered to a class: proof that the slot model is general. Layers of water (a repeated part) around a metal
@@ -23,10 +27,16 @@ import tech.units.indriya.unit.Units;
  */
 public final class VesselFromLayers extends LedgerExperiment {
 
-    private static final BenchUnit MOLAR_HEAT = BenchUnit.declare(
-            "J/(mol·°C)",
-            Dimension.of("molar heat"),
-            Units.JOULE.divide(Units.MOLE).divide(Units.KELVIN));
+    private static final BenchUnit MOLAR_HEAT = BenchUnit.of(
+            "J/(mol·°C)", Dimension.of("molar heat"), JOULE.divide(MOLE).divide(KELVIN));
+
+    /** What it brings to the list of units. */
+    public static final class Units implements OwnUnits {
+        @Override
+        public List<BenchUnit> units() {
+            return List.of(MOLAR_HEAT);
+        }
+    }
 
     public VesselFromLayers() {
         super("vessel-from-layers", 1, BenchUnit.JOULES_PER_DEGREE);

@@ -15,12 +15,10 @@ import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.measure.Dimension;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.slot.VesselKind;
 import lab.sassafras.statistics.Combination;
-import tech.units.indriya.unit.Units;
 
 /**
  * Never offered to a class: proof that accounts, units, vessels and results are general. A dish warmed by a known
@@ -30,8 +28,6 @@ import tech.units.indriya.unit.Units;
  */
 public final class CapacityFromWarming extends LedgerExperiment {
 
-    private static final Dimension POWER = Dimension.notNegative("power");
-    private static final BenchUnit WATTS = BenchUnit.declare("W", POWER, Units.WATT);
     private static final VesselKind DISH = new VesselKind("ceramic-dish", "ceramic dish", 40, 150);
 
     public CapacityFromWarming() {
@@ -62,7 +58,8 @@ public final class CapacityFromWarming extends LedgerExperiment {
     protected List<Group> slots() {
         return List.of(
                 Group.perTrial("dish", Slots.mass("sand")),
-                Group.perTrial("heater", Slots.quantity("power", WATTS).usually(0.5, 10)),
+                Group.perTrial(
+                        "heater", Slots.quantity("power", BenchUnit.WATTS).usually(0.5, 10)),
                 Group.perTrial("run", new TraceSlot("trace")));
     }
 
@@ -86,7 +83,7 @@ public final class CapacityFromWarming extends LedgerExperiment {
                         capacity -> capacity.over(sand)))
                 .against(
                         rate.named(Symbol.of("r:warming"), BenchUnit.DEGREES_PER_SECOND),
-                        new Derived("power", Symbol.of("P"), WATTS, any -> power))
+                        new Derived("power", Symbol.of("P"), BenchUnit.WATTS, any -> power))
                 .remarking(List.of(slow)));
     }
 }

@@ -87,7 +87,7 @@ final class StandardStates {
     }
 
     private static BenchUnit unit(String symbol, Unit<?> unit) {
-        return BenchUnit.declare(symbol, Dimension.of(symbol), unit);
+        return BenchUnit.of(symbol, Dimension.of(symbol), unit);
     }
 
     /** Empty for what burns to more than carbon dioxide and water. */
