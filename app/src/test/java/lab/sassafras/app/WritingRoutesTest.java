@@ -60,6 +60,7 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/entries/{id}/aside", Bringer.DECIDES),
             Map.entry("/entries/{id}/broken-off", Bringer.DECIDES),
             Map.entry("/entries/{id}/combination", Bringer.DECIDES),
+            Map.entry("/entries/{id}/instruments", Bringer.DECIDES),
             Map.entry("/entries/{id}/open", Bringer.DECIDES),
             Map.entry("/entries/{id}/paces", Bringer.DECIDES),
             Map.entry("/entries/{id}/pin", Bringer.DECIDES),

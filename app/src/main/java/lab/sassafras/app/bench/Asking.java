@@ -1,10 +1,15 @@
 package lab.sassafras.app.bench;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import lab.sassafras.app.record.InHand;
+import lab.sassafras.app.record.InstrumentInHand;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
@@ -206,17 +211,31 @@ public record Asking(
                 .toList();
     }
 
-    /** The instrument read on at this place last, in whichever trial; else the one the entry was begun with. */
+    /**
+     * The instrument read on at this place last, in whichever trial, unless another was taken in hand there since; else
+     * the one in hand.
+     */
     private static String proposed(EntrySheet entry, Address address, InstrumentKind kind) {
-        return entry.sheet().lines().stream()
-                .filter(line -> line.address().path().equals(address.path()))
+        InHand hand = entry.hand();
+        Instant since =
+                hand.row(address.group(), kind).map(InstrumentInHand::madeAt).orElse(Instant.MIN);
+        Set<String> ofKind = entry.sheet().lines().stream()
                 .flatMap(line -> line.instrument().stream())
                 .filter(each -> each.kind().equals(kind))
-                .reduce((earlier, later) -> later)
                 .map(Instrument::key)
-                .or(() -> Optional.ofNullable(entry.entry().instruments().get(kind))
-                        .map(Object::toString))
+                .collect(Collectors.toSet());
+        return entry.observations().standing().stream()
+                .filter(each -> samePath(each, address) && each.madeAt().isAfter(since))
+                .flatMap(each -> each.instrumentId().map(UUID::toString).stream())
+                .filter(ofKind::contains)
+                .reduce((earlier, later) -> later)
+                .or(() -> hand.at(address.group(), kind).map(UUID::toString))
                 .orElse("");
+    }
+
+    /** Whether a kept value stands in the slot of an address, in whichever trial; it may stand anywhere at all. */
+    private static boolean samePath(Observation kept, Address address) {
+        return kept.address().replaceFirst("\\[\\d+]/", "/").equals(address.path());
     }
 
     static Role role(Sheet sheet, Address address, Slot slot, Optional<Role> wanted) {

@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -29,6 +28,7 @@ import lab.sassafras.app.usecase.TakeFromClock;
 import lab.sassafras.convention.Question;
 import lab.sassafras.curve.Leaping;
 import lab.sassafras.curve.Stated;
+import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.declaration.Pace;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
@@ -49,6 +49,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Readings on a clock, as they are read: a clock begun, a temperature at each mark, and the moment of mixing. */
 @Controller
 class ClockPages {
+
+    /** The place at which readings on a clock are taken. */
+    private static final String CHANNEL = Address.of(CommonPlaces.TRACE, 1).group();
 
     private static final List<Integer> USUAL = List.of(5, 10, 15, 20, 30, 60, 120);
 
@@ -306,7 +309,11 @@ class ClockPages {
                         .filter(each -> each.kind().equals(InstrumentKind.THERMOMETER))
                         .toList());
         model.addAttribute(
-                "proposed", Objects.toString(entry.entry().instruments().get(InstrumentKind.THERMOMETER), ""));
+                "proposed",
+                entry.hand()
+                        .at(CHANNEL, InstrumentKind.THERMOMETER)
+                        .map(UUID::toString)
+                        .orElse(""));
         model.addAttribute(
                 "on",
                 readings.flatMap(each -> each.trace().instrumentId())

@@ -196,7 +196,7 @@ class RunScreen {
     /** Instruments the entry was begun with or that something in it was read on, by key. */
     private static Set<String> named(EntrySheet entry) {
         return Stream.concat(
-                        entry.entry().instruments().values().stream().map(UUID::toString),
+                        entry.hand().all().map(UUID::toString),
                         entry.sheet().lines().stream()
                                 .flatMap(line -> line.instrument().stream())
                                 .map(Instrument::key))

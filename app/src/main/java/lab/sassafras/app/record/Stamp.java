@@ -7,6 +7,7 @@ import java.util.UUID;
  * the highest sequence, because that stays the same while an earlier row is committed after a later one. What may be
  * called or settled otherwise stands in it as it is.
  *
+ * @param openings trials and parts opened, and instruments taken in hand
  * @param around name of its bench and conventions of its period
  */
 public record Stamp(UUID entry, long observations, long decisions, long openings, long chunks, String around) {

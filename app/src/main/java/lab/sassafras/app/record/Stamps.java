@@ -34,7 +34,8 @@ public class Stamps {
     /** Counted entry by entry, over the indexes: in one join of all tables a thousand benches take a second. */
     private static final String COUNTED = "(select count(*) from observation where entry_id = entry.id), "
             + "(select count(*) from decision where entry_id = entry.id), "
-            + "(select count(*) from opened where entry_id = entry.id), (" + OF_BENCH + ")";
+            + "(select count(*) from opened where entry_id = entry.id) "
+            + "+ (select count(*) from instrument_in_hand where entry_id = entry.id), (" + OF_BENCH + ")";
 
     private static final String ENTRIES = " from bench join entry on entry.bench_id = bench.id where ";
 

@@ -33,6 +33,7 @@ import lab.sassafras.slot.Slot;
  * @param calorimeter  the vessel with the constant it is pinned to
  * @param calorimeters other vessels single trials used, by the file's name for them
  * @param defaults     instruments proposed for readings, by kind
+ * @param inHand       instruments taken in hand at a place, in order
  * @param trials       how many trials were opened
  * @param parts        how many parts of each repeated group
  * @param observations all that was typed, in order, struck-out ones among them
@@ -56,6 +57,7 @@ public record Run(
         Optional<Calorimeter> calorimeter,
         Map<String, Calorimeter> calorimeters,
         Map<InstrumentKind, String> defaults,
+        List<Held> inHand,
         int trials,
         Map<String, Integer> parts,
         List<Observed> observations,
@@ -77,6 +79,9 @@ public record Run(
 
     public record InPeriod(
             String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {}
+
+    /** An instrument taken in hand at a place. */
+    public record Held(String place, String instrument, String who, Instant when) {}
 
     public record Observed(
             String id,

@@ -79,6 +79,7 @@ final class RunChecks {
                 Optional.ofNullable(file.calorimeter()).map(each -> calorimeter("calorimeter", each)),
                 calorimeters(),
                 defaults(),
+                inHand(experiment),
                 file.trials(),
                 parts(experiment),
                 observations(),
@@ -235,6 +236,25 @@ final class RunChecks {
 
     private static double degrees(@Nullable Double given) {
         return given == null ? Double.POSITIVE_INFINITY : given;
+    }
+
+    private List<Run.Held> inHand(Experiment experiment) {
+        List<Run.Held> all = new ArrayList<>();
+        List<RunFile.HandPart> parts = of(file.inHand());
+        for (int i = 0; i < parts.size(); i++) {
+            RunFile.HandPart part = parts.get(i);
+            String here = "inHand[" + i + "]";
+            Instrument instrument = known(here + ".instrument", part.instrument());
+            if (!part.place().isEmpty() && experiment.group(part.place()).isEmpty()) {
+                throw wrong(here + ".place", "is no place of this experiment");
+            }
+            all.add(new Run.Held(
+                    part.place(),
+                    instrument.key(),
+                    name(here + ".who", part.who(), NAME),
+                    said(here + ".when", () -> BookTime.instant(part.when()))));
+        }
+        return List.copyOf(all);
     }
 
     private Map<InstrumentKind, String> defaults() {

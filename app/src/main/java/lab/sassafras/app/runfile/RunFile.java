@@ -28,6 +28,7 @@ public record RunFile(
         @Nullable CalorimeterPart calorimeter,
         @Nullable Map<String, CalorimeterPart> calorimeters,
         @Nullable List<String> defaults,
+        @Nullable List<HandPart> inHand,
         int trials,
         @Nullable Map<String, Integer> parts,
         List<ObservationPart> observations,
@@ -37,7 +38,7 @@ public record RunFile(
 
     public static final String FORMAT = "sassafras-run";
     public static final int VERSION = 2;
-    public static final int MINOR = 4;
+    public static final int MINOR = 5;
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record PeriodPart(
@@ -110,6 +111,9 @@ public record RunFile(
             @Nullable List<AsidePart> setAside,
             @Nullable List<AsidePart> counted,
             @Nullable String readFor) {}
+
+    /** That an instrument was taken in hand at a place, empty for all of them, from when on. */
+    public record HandPart(String place, String instrument, String who, String when) {}
 
     /** That the run was copied from paper. */
     public record PaperPart(String reason, String who) {}

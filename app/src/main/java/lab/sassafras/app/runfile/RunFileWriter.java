@@ -2,6 +2,7 @@ package lab.sassafras.app.runfile;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +24,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
@@ -67,8 +69,17 @@ public class RunFileWriter {
                 .toList();
         RunFile.@Nullable CalorimeterPart calorimeter =
                 setting.calorimeter().map(vessel -> calorimeter(vessel, names)).orElse(null);
-        List<String> defaults = new TreeMap<>(entry.entry().instruments())
-                .values().stream().map(names::instrument).toList();
+        List<String> defaults = entry.entry().instruments().entrySet().stream()
+                .sorted(Comparator.comparing(each -> Experiments.instruments().indexOf(each.getKey())))
+                .map(each -> names.instrument(each.getValue()))
+                .toList();
+        List<RunFile.HandPart> inHand = entry.hand().rows().stream()
+                .map(each -> new RunFile.HandPart(
+                        each.place(),
+                        names.instrument(each.instrumentId()),
+                        each.who(),
+                        each.madeAt().toString()))
+                .toList();
         Map<String, RunFile.TracePart> clocked = new LinkedHashMap<>();
         entry.decisions()
                 .clocks()
@@ -88,9 +99,11 @@ public class RunFileWriter {
         return new RunFile(
                 RunFile.FORMAT,
                 RunFile.VERSION,
-                entry.decisions().copiedFromPaper().isPresent()
+                !inHand.isEmpty()
                         ? RunFile.MINOR
-                        : minor(clocked, observations, used, calorimeter, calorimeters.values()),
+                        : entry.decisions().copiedFromPaper().isPresent()
+                                ? OF_PAPER
+                                : minor(clocked, observations, used, calorimeter, calorimeters.values()),
                 entry.experiment().key(),
                 entry.entry().method(),
                 entry.entry().shelfVersion(),
@@ -107,6 +120,7 @@ public class RunFileWriter {
                 calorimeter,
                 orAbsent(calorimeters),
                 defaults,
+                inHand.isEmpty() ? null : inHand,
                 entry.sheet().trials(),
                 orAbsent(setting.parts()),
                 observations,
@@ -114,6 +128,9 @@ public class RunFileWriter {
                 orAbsent(references),
                 orAbsent(clocked));
     }
+
+    /** The minor version that says a run was copied from paper. */
+    private static final int OF_PAPER = 4;
 
     /** The first minor version that has all there is in a file. */
     private static int minor(

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.InHand;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Observations;
 import lab.sassafras.app.record.Stamp;
@@ -29,6 +30,7 @@ import lab.sassafras.verdict.Reduction;
  * @param conventions  the schools in force for it
  * @param readback     the standing readings, as the core takes them
  * @param instrumentNames what the instruments its readings name are called, by their key
+ * @param hand         which instrument is in hand where
  * @param reduction    what it comes to, worked when asked for
  * @param stamps       how much was kept of it and of the entries it draws on
  */
@@ -43,6 +45,7 @@ public record EntrySheet(
         Conventions conventions,
         Readback readback,
         Map<String, String> instrumentNames,
+        InHand hand,
         Reduction reduction,
         List<Stamp> stamps) {
 

@@ -18,6 +18,7 @@ import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.EntryRows;
+import lab.sassafras.app.record.Hands;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.record.Observations;
@@ -68,6 +69,7 @@ public class EntrySheets {
     private final Stamps stamps;
     private final Traces traces;
     private final Clocks clocks;
+    private final Hands hands;
     private final Cache<UUID, Kept> whole;
 
     EntrySheets(
@@ -77,8 +79,10 @@ public class EntrySheets {
             Shelves shelves,
             Stamps stamps,
             Clocks clocks,
+            Hands hands,
             HouseSettings settings) {
         this.clocks = clocks;
+        this.hands = hands;
         this.whole = Caffeine.newBuilder()
                 .maximumWeight((long) OF_AN_ENTRY * settings.limits().entries())
                 .weigher((UUID id, Kept kept) -> OF_AN_ENTRY + kept.sheet.readings() / READINGS_FOR_ONE)
@@ -320,6 +324,7 @@ public class EntrySheets {
                 conventions,
                 readback,
                 names(rows.observations(), shelf),
+                hands.of(entry),
                 Reduction.of(readback.sheet(), conventions),
                 stamped.stream().distinct().toList());
     }

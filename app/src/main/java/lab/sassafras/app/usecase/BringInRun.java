@@ -15,6 +15,8 @@ import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.Hands;
+import lab.sassafras.app.record.InstrumentInHand;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.record.OriginBook;
@@ -62,6 +64,7 @@ public class BringInRun {
     private final DecisionBook decisionBook;
     private final ObservationBook observationBook;
     private final Instruments instruments;
+    private final Hands hands;
     private final Calorimeters calorimeters;
     private final Traces traces;
     private final TransactionTemplate transaction;
@@ -74,6 +77,7 @@ public class BringInRun {
             DecisionBook decisionBook,
             ObservationBook observationBook,
             Instruments instruments,
+            Hands hands,
             Calorimeters calorimeters,
             Traces traces,
             PlatformTransactionManager transactions) {
@@ -84,6 +88,7 @@ public class BringInRun {
         this.decisionBook = decisionBook;
         this.observationBook = observationBook;
         this.instruments = instruments;
+        this.hands = hands;
         this.calorimeters = calorimeters;
         this.traces = traces;
         this.transaction = new TransactionTemplate(transactions);
@@ -143,6 +148,17 @@ public class BringInRun {
                         run.experiment().key(), run.method(), run.shelf(), vessel.map(Vessel::id), pinned, defaults),
                 run.begun());
         open(entry, run);
+        run.inHand()
+                .forEach(each -> hands.take(
+                        UUID.randomUUID(),
+                        entry,
+                        new InstrumentInHand.Given(
+                                each.place(),
+                                Objects.requireNonNull(run.instruments().get(each.instrument()))
+                                        .kind(),
+                                Objects.requireNonNull(here.get(each.instrument())),
+                                each.who()),
+                        each.when()));
         run.traces().forEach((name, each) -> references.put(name, traced(bench, entry, each, here, from)));
         run.calorimeters().forEach((name, other) -> references.put(name, chosen(other, here, from)));
         keep(entry, run, here, references, from);
