@@ -53,6 +53,15 @@ public sealed interface Account permits Books, Cases, Account.Incomplete {
      */
     Account remarking(List<? extends Remark> more);
 
+    /**
+     * {@return the same books, of which another input is sought; what was sought is then an input to be given under the
+     * same key}
+     *
+     * @param input   one of the inputs these books rest on
+     * @param between where it is looked for, where it enters in no straight line
+     */
+    Account seeking(Input input, Ledger.Bounds between);
+
     /** {@return every expression a number is read from, for checking them} */
     List<Expression> expressions();
 
@@ -114,6 +123,11 @@ public sealed interface Account permits Books, Cases, Account.Incomplete {
 
         @Override
         public Account remarking(List<? extends Remark> more) {
+            return this;
+        }
+
+        @Override
+        public Account seeking(Input input, Ledger.Bounds between) {
             return this;
         }
     }

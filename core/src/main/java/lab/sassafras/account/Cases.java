@@ -59,6 +59,16 @@ public record Cases(int trial, List<Ledger> cases) implements Account {
     }
 
     @Override
+    public Account seeking(Input input, Ledger.Bounds between) {
+        List<Ledger> turned = cases.stream()
+                .map(each -> each.seeking(input, between))
+                .filter(Ledger.class::isInstance)
+                .map(Ledger.class::cast)
+                .toList();
+        return turned.isEmpty() ? cases.get(0).seeking(input, between) : new Cases(trial, turned);
+    }
+
+    @Override
     public List<Expression> expressions() {
         return cases.stream().flatMap(each -> each.expressions().stream()).toList();
     }

@@ -33,6 +33,11 @@ public record Direct(int trial, Expression value, Input unknown, Beside beside) 
     }
 
     @Override
+    public Account seeking(Input input, Ledger.Bounds between) {
+        return Turned.formula(this, input, between);
+    }
+
+    @Override
     public List<Party> parties() {
         return List.of();
     }

@@ -68,6 +68,11 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
         return new Ledger(trial, parties, unknown, Optional.of(new Bounds(low, high)), beside);
     }
 
+    @Override
+    public Account seeking(Input input, Bounds between) {
+        return Turned.balance(this, input, between);
+    }
+
     /**
      * The books solved; empty where the unknown enters in no straight line and nothing says where to look for it.
      *
@@ -102,7 +107,7 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
                 .orElse(balanced.heat());
         Named result = numerator.over(split.coefficient().get()).named(unknown.symbol(), unknown.unit());
         List<Party> known = new ArrayList<>(parties);
-        known.set(parties.indexOf(carrier), balanced.demandingOf(unknown, result));
+        known.set(parties.indexOf(carrier), balanced.with(unknown, result));
         return Optional.of(new Solved(result, known, split.coefficient(), balanced.heat(), carrier.key()));
     }
 

@@ -244,7 +244,7 @@ public record Party(
     }
 
     /** The same party with the unknown replaced in what it demands and what its heat is made of. */
-    Party demandingOf(Input unknown, Expression found) {
+    private Party demandingOf(Input unknown, Expression found) {
         return demands.isEmpty() && stages.isEmpty()
                 ? this
                 : new Party(

@@ -157,6 +157,9 @@ public final class Draft {
         String path = address.path();
         Symbol symbol = numbered(words().symbol(path), address);
         BenchUnit unit = unit(path);
+        if (sheet.aim().seeks(address)) {
+            return sought(sheet, address);
+        }
         Role role = sheet.weighing(address)
                 .roleThatCounts(conventions.in(Question.MASS))
                 .orElseGet(() -> {
@@ -175,6 +178,24 @@ public final class Draft {
                         .named(symbol, unit);
             default -> new Input(address + "." + role.key(), symbol, words().label(path), unit);
         };
+    }
+
+    /**
+     * {@return an input of the books that is itself sought}
+     *
+     * @param sheet   what was read
+     * @param address where it stands
+     */
+    public static Input sought(Sheet sheet, Address address) {
+        Words words = sheet.experiment().words();
+        return new Input(
+                address + ".sought",
+                words.symbol(address.path()),
+                words.label(address.path()),
+                sheet.experiment()
+                        .slot(address.path())
+                        .flatMap(slot -> slot.unit(Role.READ))
+                        .orElseThrow(() -> new IllegalStateException("no number at " + address)));
     }
 
     private Input side(Address address, Role role, Symbol symbol, String words) {
@@ -311,12 +332,17 @@ public final class Draft {
     }
 
     /**
-     * {@return the number something comes to with what is on the sheet; empty while something lacks}
+     * {@return the number something comes to with what is on the sheet; empty while something lacks, or is sought}
      *
      * @param expression the formula
      */
     public OptionalDouble value(Expression expression) {
-        return missing.isEmpty()
+        boolean known = missing.isEmpty()
+                && sheet.aim()
+                        .sought()
+                        .filter(address -> expression.contains(sought(sheet, address)))
+                        .isEmpty();
+        return known
                 ? OptionalDouble.of(new Computation(expression, sheet.bindings()).value())
                 : OptionalDouble.empty();
     }
@@ -327,7 +353,7 @@ public final class Draft {
      * @param drawnUp the books
      */
     public Account complete(Account drawnUp) {
-        if (missing.isEmpty() && findings.isEmpty() || sheet.blueprint()) {
+        if (missing.isEmpty() && findings.isEmpty() || sheet.aim().blueprint()) {
             return remarks.isEmpty() ? drawnUp : drawnUp.remarking(remarks);
         }
         return new Account.Incomplete(

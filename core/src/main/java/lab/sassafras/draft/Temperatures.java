@@ -69,7 +69,7 @@ public final class Temperatures {
     /** Whether the change is to be read from a curve that this trial has not; it is remembered as missing. */
     private boolean lacksCurve() {
         boolean lacks = !change().places().isEmpty()
-                && !draft.sheet().blueprint()
+                && !draft.sheet().aim().blueprint()
                 && !draft.sheet().curves().driftTyped(draft.trial());
         if (lacks) {
             draft.lacks(draft.address(CommonPlaces.TRACE));

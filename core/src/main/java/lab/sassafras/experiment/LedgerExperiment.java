@@ -14,6 +14,7 @@ import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
+import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
@@ -23,8 +24,11 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
 import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Slot;
 import lab.sassafras.slot.Words;
 import org.jspecify.annotations.Nullable;
@@ -34,6 +38,15 @@ import org.jspecify.annotations.Nullable;
  * the places that come with the questions of convention they are sensitive to.
  */
 public abstract class LedgerExperiment implements Experiment {
+
+    /** Where water is liquid, and its table is known (°C). */
+    private static final double COLDEST = 0.01;
+
+    private static final double WARMEST = 99.9;
+    /** A quantity that is sought is looked for from so small a part of the upper end of its usual range on. */
+    private static final double NEAR_NOTHING = 1e-4;
+    /** And up to so many times that end. */
+    private static final double FAR = 20;
 
     private final String key;
     private final int method;
@@ -225,11 +238,41 @@ public abstract class LedgerExperiment implements Experiment {
         return declared().sampleName();
     }
 
+    /** Solved for the input that is sought, where it is another than the experiment's own. */
+    private Account turned(Sheet sheet, int trial, Account books) {
+        return sheet.aim()
+                .sought()
+                .filter(address ->
+                        partOf(address) || sheet.address(address.path(), trial).equals(address))
+                .map(address -> books.seeking(Draft.sought(sheet, address), between(address)))
+                .orElse(books);
+    }
+
+    /** Whether something stands there of which there may be several in each trial. */
+    private boolean partOf(Address address) {
+        return group(address.group())
+                .filter(group -> group.cardinality() == Cardinality.PER_PART)
+                .isPresent();
+    }
+
+    /** Far beyond the usual range of a quantity, and for a temperature where water is liquid. */
+    private Ledger.Bounds between(Address address) {
+        Slot slot = slot(address.path()).orElseThrow();
+        boolean temperature = slot.unit(Role.READ)
+                .filter(unit -> unit.dimension().equals(Dimension.TEMPERATURE))
+                .isPresent();
+        return temperature
+                ? new Ledger.Bounds(COLDEST, WARMEST)
+                : slot.usual()
+                        .map(range -> new Ledger.Bounds(range.high() * NEAR_NOTHING, range.high() * FAR))
+                        .orElse(new Ledger.Bounds(NEAR_NOTHING, 1 / NEAR_NOTHING));
+    }
+
     @Override
     public final List<Account> accounts(Sheet sheet, Conventions conventions) {
         List<Account> accounts = new ArrayList<>(sheet.trials());
         for (int trial = 1; trial <= sheet.trials(); trial++) {
-            accounts.add(account(Draft.of(sheet, trial, conventions)));
+            accounts.add(turned(sheet, trial, account(Draft.of(sheet, trial, conventions))));
         }
         return accounts;
     }

@@ -4,8 +4,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import lab.sassafras.expression.Expression.Input;
-import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
-import org.hipparchus.exception.MathRuntimeException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -113,19 +111,13 @@ final class Tape {
         for (int i = 0; i < at.length; i++) {
             at[i] = i == balance.unknown ? 0 : values[balance.from[i]];
         }
-        try {
-            return new BracketingNthOrderBrentSolver(1e-14, 1e-11, 5)
-                    .solve(
-                            200,
-                            x -> {
-                                at[balance.unknown] = x;
-                                return balance.tape.result(balance.tape.run(at));
-                            },
-                            balance.low,
-                            balance.high);
-        } catch (MathRuntimeException notBracketed) {
-            return Double.NaN;
-        }
+        return Bracket.root(
+                x -> {
+                    at[balance.unknown] = x;
+                    return balance.tape.result(balance.tape.run(at));
+                },
+                balance.low,
+                balance.high);
     }
 
     /** The derivative of the result by each input, at the slots of a run. */

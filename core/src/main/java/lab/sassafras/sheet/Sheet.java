@@ -31,7 +31,7 @@ public final class Sheet {
     private final Setting setting;
     private final List<Finding> reservations;
     private final Places places;
-    private final boolean blueprint;
+    private final Aim aim;
     private volatile @Nullable Bindings bindings;
     private final Map<Ways, Map<String, Expression>> quantities = new ConcurrentHashMap<>();
 
@@ -53,7 +53,7 @@ public final class Sheet {
 
     /** A sheet read back from what is stored, with what of its rows could not be read, and why. */
     Sheet(Declaration experiment, List<Line> lines, Setting setting, List<Finding> reservations) {
-        this(experiment, lines, setting, reservations, false, Optional.empty());
+        this(experiment, lines, setting, reservations, Aim.USUAL, Optional.empty());
     }
 
     private Sheet(
@@ -61,9 +61,9 @@ public final class Sheet {
             List<Line> lines,
             Setting setting,
             List<Finding> reservations,
-            boolean blueprint,
+            Aim aim,
             Optional<TrialCurves> read) {
-        this.blueprint = blueprint;
+        this.aim = aim;
         this.experiment = experiment;
         this.lines = List.copyOf(lines);
         this.setting = setting;
@@ -91,7 +91,7 @@ public final class Sheet {
     public Sheet with(Setting other) {
         boolean sameReadings = other.traces().equals(setting.traces());
         return new Sheet(
-                experiment, lines, other, reservations, false, sameReadings ? Optional.of(curves) : Optional.empty());
+                experiment, lines, other, reservations, aim, sameReadings ? Optional.of(curves) : Optional.empty());
     }
 
     /**
@@ -103,12 +103,17 @@ public final class Sheet {
      * @return the sheet
      */
     public static Sheet blueprint(Declaration experiment, List<Line> lines, Setting setting) {
-        return new Sheet(experiment, lines, setting, List.of(), true, Optional.empty());
+        return new Sheet(experiment, lines, setting, List.of(), Aim.BLUEPRINT, Optional.empty());
     }
 
-    /** {@return whether nobody reads numbers from it, and nothing on it counts as missing} */
-    public boolean blueprint() {
-        return blueprint;
+    /** {@return what it is to tell} */
+    public Aim aim() {
+        return aim;
+    }
+
+    /** The same with other lines, to tell something else. */
+    Sheet with(List<Line> others, Aim other) {
+        return new Sheet(experiment, others, setting, reservations, other, Optional.empty());
     }
 
     /** What of the stored rows could not be read, and why; empty for a sheet never stored. */
@@ -243,7 +248,8 @@ public final class Sheet {
                 && line(address, Role.TARE).isPresent();
         return pair
                 || at(address).stream().anyMatch(line -> line.role() != Role.GROSS && line.role() != Role.TARE)
-                || curves.gives(address);
+                || curves.gives(address)
+                || aim.seeks(address);
     }
 
     /**

@@ -14,6 +14,9 @@ import lab.sassafras.slot.Role;
 /** Every number on a sheet with its uncertainty, by input name. */
 final class SheetNumbers {
 
+    /** Name of an experiment's own unknown among the inputs of its account. */
+    private static final String UNKNOWN = "unknown";
+
     private final Sheet sheet;
 
     private SheetNumbers(Sheet sheet) {
@@ -36,6 +39,7 @@ final class SheetNumbers {
         for (int trial = 1; trial <= sheet.trials(); trial++) {
             sheet.curves().readings(trial).ifPresent(curve -> curve.bind(values));
         }
+        sheet.aim().result().ifPresent(result -> values.put(UNKNOWN, result));
         sheet.setting().calorimeter().ifPresent(vessel -> vessel.bind(values));
         sheet.setting().calorimeters().values().forEach(vessel -> vessel.bind(values));
         return Bindings.of(values).over(sheet.setting().shelf().inputs());

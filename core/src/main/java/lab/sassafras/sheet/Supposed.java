@@ -3,6 +3,7 @@ package lab.sassafras.sheet;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import lab.sassafras.measure.Measured;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Line;
 import lab.sassafras.slot.Role;
@@ -60,7 +61,45 @@ public final class Supposed {
         return holding(sheet.lines().stream().map(each -> each.equals(typed) ? other : each));
     }
 
+    /**
+     * {@return the same, on which one input is sought that may stand there or not, the result being given}
+     *
+     * @param address where the input stands
+     * @param result  what the result is to come to (its unit)
+     */
+    public Sheet seeking(Address address, Measured result) {
+        return sheet.with(
+                sheet.lines().stream()
+                        .filter(each -> !each.address().equals(address))
+                        .toList(),
+                sheet.aim().at(address, result));
+    }
+
+    /**
+     * {@return the same with an input nobody read, at the value it is expected to have}
+     *
+     * @param address     where it stands
+     * @param value       expected (bench unit)
+     * @param uncertainty standard uncertainty of that (bench unit)
+     */
+    public Sheet expecting(Address address, double value, double uncertainty) {
+        Line line = new Line(
+                address,
+                Role.READ,
+                "",
+                value,
+                -1,
+                0,
+                sheet.experiment().slot(address.path()).flatMap(slot -> slot.unit(Role.READ)),
+                Optional.empty(),
+                OptionalDouble.of(uncertainty),
+                "");
+        return sheet.with(
+                Stream.concat(sheet.lines().stream(), Stream.of(line)).toList(),
+                sheet.aim().expecting(address));
+    }
+
     private Sheet holding(Stream<Line> lines) {
-        return new Sheet(sheet.experiment(), lines.toList(), sheet.setting(), sheet.reservations());
+        return sheet.with(lines.toList(), sheet.aim());
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.InstrumentInHand;
@@ -17,6 +18,7 @@ import lab.sassafras.app.usecase.TakeInHand;
 import lab.sassafras.declaration.ReadingPlace;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.sheet.Tasks;
 import lab.sassafras.slot.Words;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -72,12 +74,20 @@ class HandPages {
         model.addAttribute(
                 "rows",
                 places.stream()
+                        .filter(each -> asked(entry, each))
                         .map(each -> row(entry, each, offered))
                         .filter(each -> !each.offered().isEmpty())
                         .toList());
         model.addAttribute("taken", taken(entry, places));
         model.addAttribute("problem", problem);
         return "instruments";
+    }
+
+    /** Whether anything is asked or may be added there under the conventions of the run. */
+    private static boolean asked(EntrySheet entry, ReadingPlace place) {
+        Tasks tasks = entry.sheet().tasks();
+        return Stream.concat(tasks.asks(1).stream(), tasks.asides(1).stream())
+                .anyMatch(ask -> ask.address().group().equals(place.group().key()));
     }
 
     private static Row row(EntrySheet entry, ReadingPlace place, List<Instrument> offered) {
