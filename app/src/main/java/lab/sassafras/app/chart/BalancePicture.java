@@ -312,4 +312,61 @@ public record BalancePicture(
     private static String at(double coordinate) {
         return String.format(Locale.ROOT, "%.1f", coordinate);
     }
+
+    /** {@return the picture, for a page or a report} */
+    public String svg() {
+        Svg svg = Svg.picture("balance", frame.width(), height)
+                .titled("balance-title", summary)
+                .add(
+                        Svg.text("side-name", frame.left(), frame.names(), "Released"),
+                        Svg.text("side-name", frame.right(), frame.names(), "Absorbed")
+                                .end());
+        segments.forEach(each -> svg.add(drawn(each)));
+        svg.add(
+                Svg.upright("post", frame.post(), frame.postTop(), frame.postBottom()),
+                Svg.level("ground", frame.left(), frame.right(), frame.ground()),
+                Svg.path("fulcrum", fulcrum()));
+        ticks.forEach(each -> svg.add(Svg.group()
+                .add(
+                        Svg.upright("ground", each.x(), frame.ground() - frame.tick(), frame.ground() + frame.tick()),
+                        Svg.text("tick", each.x(), frame.labels(), each.label()))));
+        rows.forEach(each -> svg.add(drawn(each)));
+        return svg.written();
+    }
+
+    private Svg drawn(Segment each) {
+        String kind = "piece " + (each.gave() ? "gave" : "took") + (each.sought() ? " sought" : "");
+        Svg piece = Svg.group();
+        if (each.gave()) {
+            piece.add(Svg.hatchedRect(
+                    kind, Double.parseDouble(each.x()), frame.beam(), Double.parseDouble(each.width()), frame.thick()));
+        } else {
+            piece.add(Svg.rect(kind, each.x(), frame.beam(), each.width(), frame.thick()));
+        }
+        each.stages().forEach(end -> piece.add(Svg.upright("stage", end, frame.beam(), frame.beam() + frame.thick())));
+        return piece.add(Svg.line("leader", each.tag(), frame.leader(), each.middle(), frame.beam()))
+                .add(Svg.tag(each.tag(), frame.tags(), frame.spot(), each.number()));
+    }
+
+    private Svg drawn(Row each) {
+        Svg heat = Svg.of("text")
+                .with("class", "heat " + (each.gave() ? "gave" : "took"))
+                .with("x", each.textX())
+                .with("y", each.heatY())
+                .add(Svg.span("", each.heat()));
+        if (each.sought()) {
+            heat.add(Svg.span("small", "found").with("dx", 8));
+        }
+        Svg row = Svg.group()
+                .add(Svg.tag(each.spotX(), each.spotY(), frame.spot(), each.number()))
+                .add(
+                        Svg.of("text")
+                                .with("x", each.textX())
+                                .with("y", each.nameY())
+                                .add(
+                                        Svg.span("party", each.party()),
+                                        Svg.span("small", each.temperatures()).with("dx", 8)),
+                        heat);
+        return each.stages().isEmpty() ? row : row.add(Svg.text("small", each.textX(), each.stagesY(), each.stages()));
+    }
 }

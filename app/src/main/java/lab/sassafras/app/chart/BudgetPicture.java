@@ -26,11 +26,6 @@ public record BudgetPicture(List<Bar> bars) {
 
     private static final Frame FRAME = new Frame(230, 16, 3, 10, 13);
 
-    /** Where things stand. */
-    public Frame frame() {
-        return FRAME;
-    }
-
     /** Length of a bar that brings everything. */
     static final double LONGEST = 180;
 
@@ -67,5 +62,20 @@ public record BudgetPicture(List<Bar> bars) {
 
     private static String coordinate(double value) {
         return String.format(Locale.ROOT, "%.1f", value);
+    }
+
+    /**
+     * {@return one bar with its share}
+     *
+     * @param bar one of the bars
+     */
+    public String svg(Bar bar) {
+        return Svg.picture("", FRAME.width(), FRAME.height())
+                .with("role", "img")
+                .with("aria-label", bar.percent() + " per cent")
+                .add(
+                        Svg.rect("", 0, FRAME.top(), bar.width(), FRAME.thick()),
+                        Svg.text("", bar.textAt(), FRAME.text(), bar.percent() + " %"))
+                .written();
     }
 }

@@ -32,6 +32,11 @@ public record CausesPicture(
     public record Frame(int width, int height, int middle, int head, int figure, int ground) {}
 
     private static final Frame FRAME = new Frame(300, 26, 13, 34, 20, 28);
+    /** What runs through all rows begins so far above each. */
+    static final int ABOVE = -200;
+    /** And is so long. */
+    static final int THROUGH = 430;
+
     private static final int EDGE = 14;
     private static final double TIP = 6;
 
@@ -91,5 +96,40 @@ public record CausesPicture(
                 StraightScale.coordinate(to),
                 "M" + StraightScale.coordinate(to) + " " + FRAME.middle() + "l" + back + " -4v8z",
                 scale.at(scale.within(result + moved.reach())));
+    }
+
+    /** {@return the scale above the rows} */
+    public String head() {
+        return head(frame, marks);
+    }
+
+    static String head(Frame frame, List<StraightScale.Mark> marks) {
+        Svg svg = Svg.picture("", frame.width(), frame.head());
+        marks.forEach(each -> svg.add(Svg.group()
+                .add(
+                        Svg.upright("ground", each.at(), frame.ground() - 4, frame.ground()),
+                        Svg.text("", each.at(), frame.figure(), each.label()).middle())));
+        return svg.add(Svg.level("ground", 0, frame.width(), frame.ground())).written();
+    }
+
+    /**
+     * {@return one row: where the result stands and where it would be}
+     *
+     * @param row one of the rows
+     */
+    public String svg(Row row) {
+        Svg svg = Svg.picture("", frame.width(), frame.height()).unspoken();
+        reference.ifPresent(band -> svg.add(column("reference", band)));
+        return svg.add(
+                        Svg.upright("stands", result, ABOVE, ABOVE + THROUGH),
+                        Svg.level("reach", result, row.reach(), frame.middle()),
+                        Svg.level("moves", result, row.arrow(), frame.middle()),
+                        Svg.path("tip", row.tip()))
+                .written();
+    }
+
+    /** Through all rows, and the space between them. */
+    static Svg column(String kind, Band band) {
+        return Svg.rect(kind, band.x(), ABOVE, band.width(), THROUGH);
     }
 }

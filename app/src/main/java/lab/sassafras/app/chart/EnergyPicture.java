@@ -146,4 +146,25 @@ public record EnergyPicture(Frame frame, List<Level> levels, List<Step> steps, O
                 words,
                 down);
     }
+
+    /** {@return the picture, for a page or a report} */
+    public String svg() {
+        Svg svg = Svg.picture("levels", frame.width(), frame.height()).titled("levels-title", summary);
+        levels.forEach(each -> svg.add(Svg.group()
+                .add(
+                        Svg.level("level", each.from(), each.to(), each.y()),
+                        Svg.text("small", each.from(), each.text(), each.words()))));
+        steps.forEach(each -> svg.add(drawn(each, each.gave() ? "gave" : "took")
+                .add(Svg.text("", each.x(), each.label(), each.words()).with("dx", 8))));
+        direct.ifPresent(each -> svg.add(drawn(each, "direct")
+                .add(Svg.text("", each.x(), each.label(), each.words()).end().with("dx", -8))));
+        return svg.written();
+    }
+
+    private static Svg drawn(Step each, String kind) {
+        return Svg.group()
+                .add(
+                        Svg.upright("step " + kind, each.x(), each.from(), each.to()),
+                        Svg.path("tip " + kind, each.tip()));
+    }
 }

@@ -141,4 +141,35 @@ public record LinePicture(Frame frame, List<Spot> spots, Laid laid, String zero,
     private static String thousandth(BenchUnit unit) {
         return unit.symbol().startsWith("k") ? unit.symbol().substring(1) : "m" + unit.symbol();
     }
+
+    /** {@return the picture, for a page or a report} */
+    public String svg() {
+        Svg svg = Svg.picture("line-picture", frame.width(), frame.height())
+                .titled("line-title", summary)
+                .add(
+                        Svg.level("ground", frame.left(), frame.right(), zero),
+                        Svg.upright("ground", frame.left(), frame.top(), frame.bottom()));
+        across.marks()
+                .forEach(each -> svg.add(Svg.group()
+                        .add(
+                                Svg.upright("ground", each.at(), frame.bottom(), frame.bottom() + frame.tick()),
+                                Svg.text("tick", each.at(), frame.bottom() + frame.tick(), each.label())
+                                        .middle()
+                                        .with("dy", "1.2em"))));
+        up.marks()
+                .forEach(each -> svg.add(Svg.group()
+                        .add(
+                                Svg.level("ground", frame.left() - frame.tick(), frame.left(), each.at()),
+                                Svg.text("tick", frame.left() - 2 * frame.tick(), each.at(), each.label())
+                                        .end()
+                                        .with("dy", 4))));
+        svg.add(
+                Svg.text("small", frame.right(), frame.height(), across.words())
+                        .end()
+                        .with("dy", "-.5em"),
+                Svg.text("small", 8, frame.top() - 4, up.words()),
+                Svg.line("laid", laid.x1(), laid.y1(), laid.x2(), laid.y2()));
+        spots.forEach(each -> svg.add(Svg.group().add(Svg.tag(each.x(), each.y(), frame.spot(), each.trial()))));
+        return svg.written();
+    }
 }

@@ -24,6 +24,10 @@ public record PartsPicture(Frame frame, List<Part> parts) {
     public record Frame(int width, int height, int top, int thick, int spot) {}
 
     private static final Frame FRAME = new Frame(640, 70, 28, 34, 12);
+    private static final int SPOT = 9;
+    /** The kind that is hatched: what is only supposed. */
+    private static final String HATCHED = "supposed";
+
     private static final double EDGE = 10;
     private static final double NARROWEST = 20;
 
@@ -73,5 +77,30 @@ public record PartsPicture(Frame frame, List<Part> parts) {
 
     private static String place(double at) {
         return String.format(Locale.ROOT, "%.1f", at);
+    }
+
+    /**
+     * {@return the picture, for a page or a report}
+     *
+     * @param title the whole in a sentence
+     */
+    public String svg(String title) {
+        Svg svg = Svg.picture("parts", frame.width(), frame.height()).titled("parts-title", title);
+        for (Part each : parts) {
+            Svg part = Svg.group();
+            if (each.kind().equals(HATCHED)) {
+                part.add(Svg.hatchedRect(
+                        each.kind(),
+                        Double.parseDouble(each.x()),
+                        frame.top(),
+                        Double.parseDouble(each.width()),
+                        frame.thick()));
+            } else {
+                part.add(Svg.rect(each.kind(), each.x(), frame.top(), each.width(), frame.thick()));
+            }
+            svg.add(part.add(Svg.line("leader", each.tag(), frame.spot() + SPOT, each.middle(), frame.top()))
+                    .add(Svg.tag(each.tag(), frame.spot(), SPOT, each.number())));
+        }
+        return svg.written();
     }
 }

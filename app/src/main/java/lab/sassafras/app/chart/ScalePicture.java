@@ -192,4 +192,38 @@ public record ScalePicture(
     private static String at(double coordinate) {
         return String.format(Locale.ROOT, "%.1f", coordinate);
     }
+
+    /** {@return the picture, for a page or a report} */
+    public String svg() {
+        Svg svg = Svg.picture("scale", frame.width(), frame.height())
+                .with("role", "img")
+                .with("aria-label", summary)
+                .with("data-instrument", instrument)
+                .with("data-low", low)
+                .with("data-high", high)
+                .with("data-left", frame.left())
+                .with("data-right", frame.right());
+        usual.ifPresent(each -> svg.add(Svg.hatchedRect(
+                        "usual",
+                        Double.parseDouble(each.x()),
+                        frame.band(),
+                        Double.parseDouble(each.width()),
+                        frame.line() - frame.band()))
+                .add(Svg.text("small", each.middle(), frame.word(), "usual range")
+                        .middle()));
+        svg.add(Svg.level("line", frame.left(), frame.right(), frame.line()));
+        ticks.forEach(each -> svg.add(Svg.group()
+                .add(
+                        Svg.upright("tick", each.x(), frame.line(), frame.line() + each.length()),
+                        Svg.text("figure", each.x(), frame.figure(), each.label())
+                                .middle())));
+        readings.forEach(each -> svg.add(Svg.group()
+                .with("class", "reading")
+                .add(
+                        Svg.upright("", each.x(), each.textY(), frame.line()),
+                        Svg.text("small", each.x(), each.textY(), each.words())
+                                .with("text-anchor", each.end())
+                                .with("dy", -2))));
+        return svg.add(Svg.path("pointer", pointer()).with("hidden", "")).written();
+    }
 }

@@ -81,4 +81,25 @@ public record SidePicture(
         return new CausesPicture.Band(
                 scale.at(low), StraightScale.coordinate(Math.max(2, scale.place(high) - scale.place(low))));
     }
+
+    /** {@return the scale above the rows} */
+    public String head() {
+        return CausesPicture.head(frame, marks);
+    }
+
+    /**
+     * {@return one row: a result in its interval}
+     *
+     * @param row   one of the rows
+     * @param apart whether it is an outlier
+     */
+    public String svg(Row row, boolean apart) {
+        Svg svg = Svg.picture("", frame.width(), frame.height()).unspoken().add(CausesPicture.column("spread", spread));
+        reference.ifPresent(band -> svg.add(CausesPicture.column("reference", band)));
+        return svg.add(
+                        Svg.upright("stands", mean, CausesPicture.ABOVE, CausesPicture.ABOVE + CausesPicture.THROUGH),
+                        Svg.level("moves", row.from(), row.to(), frame.middle()),
+                        Svg.circle(apart ? "dot apart" : "dot", row.dot(), frame.middle(), 5.5))
+                .written();
+    }
 }

@@ -22,9 +22,12 @@ public record SmallCurve(String points) {
     /** A line stands off the edge by so much. */
     private static final double EDGE = 3;
 
-    /** Its view box. */
-    public String box() {
-        return "0 0 " + (int) WIDTH + " " + (int) HEIGHT;
+    /** {@return the picture} */
+    public String svg() {
+        return Svg.picture("small-curve", (int) WIDTH, (int) HEIGHT)
+                .unspoken()
+                .add(Svg.of("polyline").with("points", points))
+                .written();
     }
 
     /** Of the last of those that count, in order of time; a line without points where there is none. */

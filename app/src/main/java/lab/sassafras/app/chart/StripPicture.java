@@ -423,4 +423,14 @@ public record StripPicture(
             return marks;
         }
     }
+
+    /**
+     * {@return the picture, with the bars a hand may drag}
+     *
+     * @param decimals how a temperature under the hairline is written
+     * @param mark     its decimal mark
+     */
+    public String svg(int decimals, String mark) {
+        return new StripDrawing(this).svg(decimals, mark);
+    }
 }

@@ -28,6 +28,10 @@ public record UprightBalance(Frame frame, int height, int post, List<Piece> piec
     public record Frame(int width, int beam, int thick, int text, int gaveAt) {}
 
     private static final Frame FRAME = new Frame(360, 8, 44, 78, 16);
+    private static final int EDGE = 4;
+    /** The lower side's name stands so far below the post. */
+    private static final int SIDE_NAME = 22;
+
     private static final int LINES = 58;
     private static final int NAME = 30;
     private static final int LEAST_SIDE = 150;
@@ -90,5 +94,43 @@ public record UprightBalance(Frame frame, int height, int post, List<Piece> piec
 
     private static String at(double coordinate) {
         return String.format(Locale.ROOT, "%.1f", coordinate);
+    }
+
+    /** {@return the picture, for a page or a report} */
+    public String svg() {
+        Svg svg = Svg.picture("balance upright", frame.width(), height)
+                .with("role", "img")
+                .with("aria-label", summary)
+                .add(
+                        Svg.text("side-name", frame.text(), frame.gaveAt(), "Released"),
+                        Svg.text("side-name", frame.text(), post + SIDE_NAME, "Absorbed"));
+        pieces.forEach(each -> svg.add(drawn(each)));
+        return svg.add(Svg.level("post", EDGE, frame.width() - EDGE, post)).written();
+    }
+
+    private Svg drawn(Piece each) {
+        String kind = "piece " + (each.gave() ? "gave" : "took") + (each.sought() ? " sought" : "");
+        Svg piece = Svg.group();
+        if (each.gave()) {
+            piece.add(Svg.hatchedRect(
+                    kind,
+                    frame.beam(),
+                    Double.parseDouble(each.y()),
+                    frame.thick(),
+                    Double.parseDouble(each.height())));
+        } else {
+            piece.add(Svg.rect(kind, frame.beam(), each.y(), frame.thick(), each.height()));
+        }
+        return piece.add(
+                Svg.line("leader", frame.beam() + frame.thick(), each.middle(), frame.text() - 6, each.textY()),
+                Svg.of("text").with("x", frame.text()).with("y", each.textY()).add(Svg.span("party", each.party())),
+                Svg.text(
+                                "heat " + (each.gave() ? "gave" : "took"),
+                                frame.text(),
+                                each.textY(),
+                                each.heat() + (each.sought() ? ", found" : ""))
+                        .with("dy", 18),
+                Svg.text("small", frame.text(), each.textY(), each.temperatures())
+                        .with("dy", 35));
     }
 }
