@@ -22,6 +22,7 @@ import org.springframework.boot.test.system.CapturedOutput;
 import org.springframework.boot.test.system.OutputCaptureExtension;
 
 /** What cannot be is refused with a word, at its place, and nothing else is lost. */
+@Tag("long")
 class BadInputTest extends HouseTest {
 
     @Tag("browser")

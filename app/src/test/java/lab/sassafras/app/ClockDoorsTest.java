@@ -14,6 +14,7 @@ import java.util.stream.IntStream;
 import lab.sassafras.app.record.SettableWeather;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -24,6 +25,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 /**
  * What an old tab or a script may send to the clock and the strip: always an answer in words, and nothing half kept.
  */
+@Tag("long")
 class ClockDoorsTest extends HouseTest {
 
     private static final Pattern TRACE = Pattern.compile("name=\"trace\" value=\"([^\"]+)\"");

@@ -15,6 +15,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Qualifier;
@@ -31,6 +32,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
  * fault of the house, nothing that outlasts its time, and every page stands afterwards. More of them: {@code ./bench
  * fuzz}.
  */
+@Tag("long")
 class FuzzTest extends HouseTest {
 
     private static final int MANY = Integer.getInteger("sassafras.fuzz", 400);

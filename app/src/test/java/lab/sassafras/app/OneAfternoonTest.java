@@ -24,6 +24,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** What an instructor does before, during and after an afternoon. */
+@Tag("long")
 class OneAfternoonTest extends HouseTest {
 
     @Autowired

@@ -11,11 +11,13 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** One file of several probes: each finds its trial or its trend, and the trials stand side by side on one strip. */
+@Tag("long")
 class ProbesTest extends HouseTest {
 
     private static final String HEAD = "time (s);cup 1;cup 2;bath\n";

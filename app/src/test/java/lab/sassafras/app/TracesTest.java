@@ -20,6 +20,7 @@ import lab.sassafras.app.record.SettableWeather;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -37,6 +38,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Readings on a clock as they are stored: only ever added, by bench, and read from by trials. */
 class TracesTest extends HouseTest {
+
+    @Autowired
+    private HouseSettings settings;
 
     @Autowired
     private Traces traces;
@@ -340,7 +344,7 @@ class TracesTest extends HouseTest {
                 .orThrow();
         Trace trace = begun(
                 entry.bench(),
-                IntStream.range(0, Traces.MOST_READINGS)
+                IntStream.range(0, settings.limits().readings())
                         .mapToObj(i -> new Reading(i / 10.0, 21 + i % 7 / 100.0))
                         .toList());
         keep(sheets.of(entry), 1, TraceUse.whole(trace.id().toString(), 1000), "the long one", entry.bench());

@@ -12,6 +12,9 @@ public final class Names {
 
     private Names() {}
 
+    /** Most characters of the name of a thing, a bench or a person. */
+    public static final int LONGEST = 60;
+
     /**
      * {@return a name as it will be kept: without blanks around it}
      *

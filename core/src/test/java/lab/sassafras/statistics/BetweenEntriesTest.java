@@ -11,11 +11,13 @@ import java.util.stream.IntStream;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Estimate.Contribution;
 import lab.sassafras.measure.Shared;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Entries of a class taken together, and the outliers among them. */
+@Tag("long")
 class BetweenEntriesTest {
 
     private static final int SEEDS = 2000;

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Random;
 import lab.sassafras.experiment.Suspect;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * Planted causes, by a physics of the tests ({@link Mishaps}), are found again: a seeded sample of what {@code ./bench
  * causes} does for every cause of every experiment. Usual sizes are common practice, no source.
  */
+@Tag("long")
 class CausesTest {
 
     private static List<Mishaps.Kind> some() {

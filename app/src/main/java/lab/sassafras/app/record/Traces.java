@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
+import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
@@ -25,9 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class Traces {
-
-    /** Readings a trace may hold. */
-    public static final int MOST_READINGS = 100_000;
 
     /**
      * Before a trace begins and after it ends a thermometer in the air is read for it, too. Common practice, no source.
@@ -43,6 +41,7 @@ public class Traces {
     private final PeriodBook periodBook;
     private final Clock clock;
     private final DiskRoom room;
+    private final int mostReadings;
     private final ApplicationEventPublisher events;
 
     Traces(
@@ -50,7 +49,9 @@ public class Traces {
             PeriodBook periodBook,
             Clock clock,
             DiskRoom room,
+            HouseSettings settings,
             ApplicationEventPublisher events) {
+        this.mostReadings = settings.limits().readings();
         this.entities = entities;
         this.periodBook = periodBook;
         this.clock = clock;
@@ -243,8 +244,8 @@ public class Traces {
                         "Nothing at a bench is that hot or that cold. Type what the thermometer shows, in °C.");
             }
         }
-        if (many(trace) + given.seconds().length > MOST_READINGS) {
-            throw new Refused("This record holds " + MOST_READINGS
+        if (many(trace) + given.seconds().length > mostReadings) {
+            throw new Refused("This record holds " + mostReadings
                     + " readings, and no more go in. Begin another clock; nothing that was recorded is lost.");
         }
         kept(id, trace, given);
@@ -301,7 +302,7 @@ public class Traces {
                 .flatMap(TraceChunk::readings)
                 .map(signed())
                 .sorted(Comparator.comparingDouble(TraceChunk.Read::seconds))
-                .limit(MOST_READINGS)
+                .limit(mostReadings)
                 .toList();
     }
 }

@@ -11,6 +11,8 @@ import org.springframework.util.unit.DataSize;
  * @param room      least room on the disk to keep anything
  * @param entries   whole entries kept worked out
  * @param lines     lines of lists kept worked out
+ * @param readings  readings one clock or one file of readings holds
+ * @param ofEntry   readings of all clocks an entry uses
  * @param slow      from how long a request is worth a line in the log (ms)
  */
 public record Limits(
@@ -19,4 +21,6 @@ public record Limits(
         @DefaultValue("32MB") DataSize room,
         @DefaultValue("300") int entries,
         @DefaultValue("20000") int lines,
+        @DefaultValue("100000") int readings,
+        @DefaultValue("300000") int ofEntry,
         @DefaultValue("2000") long slow) {}

@@ -28,7 +28,6 @@ import org.jspecify.annotations.Nullable;
 /** The forms for a new vessel or instrument: what was typed, and what is wrong with it by field. */
 public final class ShelfForm {
 
-    private static final int LONGEST_NAME = 60;
     /** Fields whose figures are kept, which therefore are typed in their own unit. */
     private static final List<String> KEEPS_FIGURES = List.of("value", "constant");
 
@@ -70,7 +69,7 @@ public final class ShelfForm {
             checkName("vessel");
         } else {
             try {
-                vessels().forEach(each -> Names.checked(each, "A name", LONGEST_NAME));
+                vessels().forEach(each -> Names.checked(each, "A name", Names.LONGEST));
             } catch (Refused refused) {
                 wrong.put("vessel", refused.getMessage());
             }
@@ -246,7 +245,7 @@ public final class ShelfForm {
             wrong.put(field, "Give it a name, as written on it.");
         } else {
             try {
-                Names.checked(name(field), "A name", LONGEST_NAME);
+                Names.checked(name(field), "A name", Names.LONGEST);
             } catch (Refused refused) {
                 wrong.put(field, refused.getMessage());
             }

@@ -14,6 +14,8 @@ import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.settings.HouseSettings;
+import lab.sassafras.app.settings.Limits;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -39,12 +41,10 @@ public class AppendReadings {
     /** What a file's column is of, before a trial's number. */
     public static final String TRIAL = "trial ";
 
-    /** Readings all clocks of an entry may hold, so that its file can be read back. */
-    private static final int MOST_OF_AN_ENTRY = 300_000;
-
     private static final double COLDEST_ROOM = -20;
     private static final double HOTTEST_ROOM = 60;
 
+    private final Limits limits;
     private final WayIn way;
     private final OnClock onClock;
     private final EntryBook entryBook;
@@ -62,7 +62,9 @@ public class AppendReadings {
             Traces traces,
             Instruments instruments,
             Clock clock,
+            HouseSettings settings,
             PlatformTransactionManager transactions) {
+        this.limits = settings.limits();
         this.way = way;
         this.onClock = onClock;
         this.entryBook = entryBook;
@@ -220,9 +222,9 @@ public class AppendReadings {
             long all = entry.readings()
                     + readings.size()
                     + others.stream().mapToLong(each -> each.getValue().size()).sum();
-            if (all > MOST_OF_AN_ENTRY) {
+            if (all > limits.ofEntry()) {
                 throw new Refused("With these the run would hold " + all + " readings; its file holds at most "
-                        + MOST_OF_AN_ENTRY + ". Take every tenth, or begin a new run; nothing was recorded.");
+                        + limits.ofEntry() + ". Take every tenth, or begin a new run; nothing was recorded.");
             }
             Optional<UUID> thermometer =
                     instrument.filter(each -> instruments.find(each).isPresent());
@@ -233,13 +235,13 @@ public class AppendReadings {
         });
     }
 
-    private static void checked(List<Reading> readings) {
+    private void checked(List<Reading> readings) {
         if (readings.size() < 2) {
             throw new Refused("At least two lines have to be readable as a time and a temperature.");
         }
-        if (readings.size() > Traces.MOST_READINGS) {
+        if (readings.size() > limits.readings()) {
             throw new Refused("There are " + readings.size() + " readings in it; a record holds at most "
-                    + Traces.MOST_READINGS + ". Take every tenth, or the part about the mixing.");
+                    + limits.readings() + ". Take every tenth, or the part about the mixing.");
         }
     }
 

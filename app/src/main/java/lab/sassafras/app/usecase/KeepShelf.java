@@ -20,9 +20,6 @@ import lab.sassafras.slot.VesselKind;
 @UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
 public class KeepShelf {
 
-    /** Longest name of a thing on the shelf. */
-    private static final int LONGEST_NAME = 60;
-
     private final Calorimeters calorimeters;
     private final Instruments instruments;
     private final OwnSubstances own;
@@ -79,7 +76,7 @@ public class KeepShelf {
     /** Calls a vessel or an instrument otherwise, from now on and in what was written before. */
     public Answer<Boolean> rename(UUID thing, String name, Actor actor) {
         return Answer.of(
-                () -> calorimeters.rename(thing, Names.checked(name.strip(), "A name", LONGEST_NAME), actor.name()));
+                () -> calorimeters.rename(thing, Names.checked(name.strip(), "A name", Names.LONGEST), actor.name()));
     }
 
     /** Retires a vessel or an instrument, which is then read and not offered any more, or brings it back. */

@@ -21,9 +21,6 @@ import lab.sassafras.measure.Refused;
 @UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
 public class SetUpPeriod {
 
-    /** Longest name of a bench. */
-    public static final int LONGEST_NAME = 60;
-
     private final PeriodBook periodBook;
 
     SetUpPeriod(PeriodBook periodBook) {
@@ -112,6 +109,6 @@ public class SetUpPeriod {
     }
 
     private static String name(String typed) {
-        return Names.checked(typed.strip(), "A bench name", LONGEST_NAME);
+        return Names.checked(typed.strip(), "A bench name", Names.LONGEST);
     }
 }

@@ -18,9 +18,11 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Streams beside clients that take everything, take nothing, or open too many; no container is asked. */
+@Tag("long")
 class StreamsTest {
 
     private static final UUID TOPIC = UUID.randomUUID();

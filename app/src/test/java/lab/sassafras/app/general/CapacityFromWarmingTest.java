@@ -10,6 +10,8 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -30,14 +32,20 @@ class CapacityFromWarmingTest extends HouseTest {
         Vessel dish =
                 calorimeters.add("dish 1", Experiments.vessel("ceramic-dish").orElseThrow());
         assertThat(dish.kind().words()).isEqualTo("ceramic dish");
+        InstrumentKind kind = Experiments.instrumentOrUnknown("POWER_METER");
+        Instrument meter = instruments.add(new Instrument("", "meter W-1", kind, kind.unit(), 0.01, 0, 60, 0.01, 0));
+        assertThat(get("/shelf/new/instrument").body()).contains("power meter");
         Period period = period("Warming");
         try (BenchBrowser browser = browser()) {
             browser.join(period.id(), "Alder");
             browser.page().check("input[value=capacity-from-warming]");
             browser.page().selectOption("#vessel", dish.id().toString());
+            browser.page().selectOption("#power_meter", meter.key());
             browser.page().click("button.act");
             browser.expectAsked("Weigh the dish empty").give("120.00");
-            browser.expectAsked("Power").give("1.50");
+            browser.expectAsked("Power");
+            assertThat(browser.page().inputValue("#instrument")).isEqualTo(meter.key());
+            browser.give("1.50");
             browser.expectAsked("Temperatures").give("0 20; 60");
             assertThat(browser.text(".problem")).contains("no time and temperature");
             browser.page().fill("#text", "");
@@ -59,6 +67,8 @@ class CapacityFromWarmingTest extends HouseTest {
         assertThat(reduced.at("/trials/0/value").asDouble()).isCloseTo(75, within(1e-6));
         assertThat(reduced.at("/trials/0/derived/0/value").asDouble()).isCloseTo(75.0 / 60, within(1e-6));
         assertThat(reduced.at("/findings").toString()).contains("warming.told");
+        assertThat(three).contains("\"kind\" : \"power meter\"");
+        assertThat(reduced.at("/agreement/reference").asString()).contains("this dish, found before");
 
         Entry again = imports.take(three.getBytes(StandardCharsets.UTF_8), "warming.json", A_TEST)
                 .orThrow();

@@ -8,11 +8,17 @@ import lab.sassafras.app.BenchBrowser;
 import lab.sassafras.app.HouseTest;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Address;
+import lab.sassafras.verdict.Reduction;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -20,6 +26,9 @@ import tools.jackson.databind.json.JsonMapper;
 class GeneralExperimentTest extends HouseTest {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    @Autowired
+    private EntrySheets sheets;
 
     /** A balance of its own for one place; each place proposes the one it was read on before. */
     private String balance(String name) {
@@ -83,6 +92,14 @@ class GeneralExperimentTest extends HouseTest {
                 .asDouble();
         double expected = (4.184 * (50 * -6 + 40 * 4) + 60 * 25 / 63.546 * 24) / 6 - spoonConstant;
         assertThat(reduced.at("/unknown/value").asDouble()).isCloseTo(expected, within(0.01));
+
+        // and what the pellet weighed follows from the constant and all that was read beside it
+        Sheet sheet = sheets.of(entry).sheet();
+        Reduction turned = Reduction.of(
+                sheet.supposing().seeking(Address.read("pellet[1]/mass"), Measured.exact(expected)),
+                sheets.of(entry).conventions());
+        assertThat(turned.result().orElseThrow().value()).isCloseTo(60, within(0.01));
+        assertThat(turned.unit()).isEqualTo(BenchUnit.GRAMS);
 
         Entry again = imports.take(file.getBytes(java.nio.charset.StandardCharsets.UTF_8), "run.json", A_TEST)
                 .orThrow();

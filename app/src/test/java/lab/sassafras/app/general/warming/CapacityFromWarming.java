@@ -15,10 +15,15 @@ import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.slot.VesselKind;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.substance.Reference;
+import lab.sassafras.yardstick.Parts;
+import lab.sassafras.yardstick.Yardstick;
 
 /**
  * Never offered to a class: proof that accounts, units, vessels and results are general. A dish warmed by a known
@@ -27,6 +32,10 @@ import lab.sassafras.statistics.Combination;
  * own; the dish is weighed empty first and full at the very end.
  */
 public final class CapacityFromWarming extends LedgerExperiment {
+
+    /** A kind of instrument of its own: the shelf offers it, and the power is read on it. */
+    private static final InstrumentKind METER =
+            new InstrumentKind("POWER_METER", "power meter", Dimension.POWER, 0.01, 0, 0, 60);
 
     private static final VesselKind DISH = new VesselKind("ceramic-dish", "ceramic dish", 40, 150);
 
@@ -42,6 +51,23 @@ public final class CapacityFromWarming extends LedgerExperiment {
     @Override
     public List<VesselKind> vessels() {
         return List.of(DISH);
+    }
+
+    @Override
+    public List<InstrumentKind> instruments() {
+        return List.of(METER);
+    }
+
+    /** Judged by what a dish of sand of that weight was found to hold before. */
+    @Override
+    public Yardstick yardstick() {
+        return judged -> Parts.beside(
+                List.of(),
+                judged.sheet()
+                        .reading("heater/power", judged.trial())
+                        .map(any -> new Reference(
+                                "dish", "this dish, found before", 50.2, 0.3, judged.unit(), "the tests", true)),
+                Parts.Compared.BY_SIZE);
     }
 
     @Override
