@@ -13,12 +13,14 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Who may reach the book, by which name, from which page, with what, and for how long. */
+@Tag("long")
 class DoorsTest extends HouseTest {
 
     /** What the server answers to exactly these bytes. */
