@@ -97,7 +97,7 @@ public final class CommonPlaces {
         }
         if (span.isPresent()) {
             groups.add(Group.once("prediction", Slots.temperature("final").ifKnown()));
-            groups.add(Group.perTrial("curve", Slots.trace("trace")));
+            groups.add(Group.perTrial("curve", Slots.mixing("trace")));
         }
         poured.ifPresent(liquid -> POURED_TO_IT.forEach(key -> groups.add(more(key, liquid))));
         Map<String, List<Needed>> byGroup = new LinkedHashMap<>();

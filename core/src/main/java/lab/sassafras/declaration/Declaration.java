@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.School;
+import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.Calorimeter;
@@ -135,6 +136,14 @@ public interface Declaration {
             }
         }
         return paces;
+    }
+
+    /**
+     * {@return what is read from timed readings, by the path of the slot that names them; the two temperatures about a
+     * moment of mixing are read wherever there is a {@link #span}}
+     */
+    default Map<String, CurvePurpose> curves() {
+        return Map.of();
     }
 
     /** {@return where the moment stands at which both come together; empty where none is marked} */

@@ -3,6 +3,7 @@ package lab.sassafras.draft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
@@ -15,6 +16,8 @@ import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.SchoolPlace;
+import lab.sassafras.curve.CurvePurpose;
+import lab.sassafras.curve.Told;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.expression.Computation;
@@ -204,6 +207,30 @@ public final class Draft {
                 new Symbol(symbol.letter(), symbol.word() + ", " + role.key()),
                 words().label(address.path()) + ", " + words,
                 BenchUnit.GRAMS);
+    }
+
+    /**
+     * {@return a number told by timed readings}
+     *
+     * @param path group and slot that names them, as an experiment declares them
+     * @param key  of the number, as what is read from them tells it
+     */
+    public Expression told(String path, String key) {
+        Address address = address(path);
+        if (!sheet.filled(address)) {
+            lacks(address);
+        } else if (sheet.curves().told(address).orElse(null) instanceof Told.None none) {
+            findings.add(Finding.question("curve.withheld", none.reason()).at(address.toString()));
+        }
+        CurvePurpose purpose = Objects.requireNonNull(
+                sheet.experiment().curves().get(path), "nothing is read from the curve at " + path);
+        BenchUnit unit = purpose.tells().stream()
+                .filter(each -> each.key().equals(key))
+                .map(CurvePurpose.Tells::unit)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no number " + key + " is told at " + path));
+        String word = path + "." + key;
+        return new Input(address + "." + key, words().symbol(word), words().label(word), unit);
     }
 
     /**

@@ -39,6 +39,11 @@ final class SheetNumbers {
         for (int trial = 1; trial <= sheet.trials(); trial++) {
             sheet.curves().readings(trial).ifPresent(curve -> curve.bind(values));
         }
+        for (Line line : sheet.lines()) {
+            if (sheet.experiment().curves().containsKey(line.address().path())) {
+                sheet.curves().toldAt(line.address()).ifPresent(curve -> curve.bind(values));
+            }
+        }
         sheet.aim().result().ifPresent(result -> values.put(UNKNOWN, result));
         sheet.setting().calorimeter().ifPresent(vessel -> vessel.bind(values));
         sheet.setting().calorimeters().values().forEach(vessel -> vessel.bind(values));

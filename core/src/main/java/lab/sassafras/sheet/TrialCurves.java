@@ -7,6 +7,7 @@ import java.util.function.Predicate;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.Baselines;
+import lab.sassafras.curve.Told;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.measure.Refused;
@@ -22,6 +23,7 @@ public final class TrialCurves {
 
     private final Sheet sheet;
     private final Map<Integer, Optional<CurveReadings>> read;
+    private final Map<Address, Optional<ToldByCurve>> told = new ConcurrentHashMap<>();
 
     TrialCurves(Sheet sheet, Optional<TrialCurves> alreadyRead) {
         this.sheet = sheet;
@@ -78,6 +80,30 @@ public final class TrialCurves {
         } catch (Refused unread) {
             return Optional.empty();
         }
+    }
+
+    /**
+     * {@return what the readings named at an address tell, by what the experiment reads from them; empty where none are
+     * named, or they are not here}
+     *
+     * @param address where they are named
+     */
+    public Optional<Told> told(Address address) {
+        return toldAt(address).map(ToldByCurve::told);
+    }
+
+    /** With what it needs to become inputs of an account. */
+    Optional<ToldByCurve> toldAt(Address address) {
+        return told.computeIfAbsent(
+                address,
+                any -> Optional.ofNullable(sheet.experiment().curves().get(address.path()))
+                        .flatMap(purpose -> sheet.stated(address)
+                                .flatMap(text -> TraceSlot.stretch(text, sheet.setting())
+                                        .map(stretch -> new ToldByCurve(
+                                                address,
+                                                purpose,
+                                                purpose.of(stretch),
+                                                TraceSlot.thermometer(text, sheet.setting()))))));
     }
 
     /**

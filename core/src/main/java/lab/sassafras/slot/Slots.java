@@ -219,12 +219,21 @@ public final class Slots {
     }
 
     /**
-     * {@return readings on a clock, from which the temperatures of a change are read}
+     * {@return readings on a clock about a moment of mixing, from which the temperatures of a change are read}
+     *
+     * @param key stable name
+     */
+    public static Slot mixing(String key) {
+        return new TraceSlot(key, true);
+    }
+
+    /**
+     * {@return readings on a clock in which nothing is mixed, for what an experiment declares to read from them}
      *
      * @param key stable name
      */
     public static Slot trace(String key) {
-        return new TraceSlot(key);
+        return new TraceSlot(key, false);
     }
 
     /**

@@ -6,16 +6,22 @@ import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Curve;
+import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Stated;
+import lab.sassafras.curve.Stretch;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 
-/** Readings on a clock, from which the temperatures before and after mixing are read. */
+/** Readings on a clock: about a moment of mixing, or for whatever else an experiment reads from them. */
 public final class TraceSlot extends StatedSlot {
 
-    TraceSlot(String key) {
+    private final boolean mixing;
+
+    TraceSlot(String key, boolean mixing) {
         super(key, true);
+        this.mixing = mixing;
     }
 
     /**
@@ -27,11 +33,9 @@ public final class TraceSlot extends StatedSlot {
      */
     public static Optional<Curve> curve(String text, Setting setting, double ratio) {
         return TraceUse.of(text)
-                .flatMap(use -> Optional.ofNullable(setting.traces().get(use.trace()))
+                .flatMap(use -> logged(use, setting)
                         .map(logged -> new Curve(
-                                logged.readings().stream()
-                                        .filter(each -> each.seconds() >= use.from() && each.seconds() <= use.to())
-                                        .toList(),
+                                within(use, logged),
                                 use.mixing(),
                                 logged.display(),
                                 logged.room(),
@@ -40,10 +44,44 @@ public final class TraceSlot extends StatedSlot {
                                 ratio)));
     }
 
+    /**
+     * {@return the stretch of readings a kept text stands for; empty where its trace is not here}
+     *
+     * @param text    as kept
+     * @param setting what surrounds the readings
+     */
+    public static Optional<Stretch> stretch(String text, Setting setting) {
+        return TraceUse.of(text)
+                .flatMap(use -> logged(use, setting).map(logged -> new Stretch(within(use, logged), logged.display())));
+    }
+
+    /**
+     * {@return the thermometer a kept text's readings were taken on; empty where it is not here}
+     *
+     * @param text    as kept
+     * @param setting what surrounds the readings
+     */
+    public static Optional<Instrument> thermometer(String text, Setting setting) {
+        return TraceUse.of(text).flatMap(use -> logged(use, setting)).flatMap(Logged::thermometer);
+    }
+
+    private static Optional<Logged> logged(TraceUse use, Setting setting) {
+        return Optional.ofNullable(setting.traces().get(use.trace()));
+    }
+
+    private static List<Reading> within(TraceUse use, Logged logged) {
+        return logged.readings().stream()
+                .filter(each -> each.seconds() >= use.from() && each.seconds() <= use.to())
+                .toList();
+    }
+
     @Override
     protected void check(String text, Setting setting) {
         if (TraceUse.of(text).isEmpty()) {
             throw new Refused("“" + text + "” names no timed readings. Begin them from the page of the run.");
+        }
+        if (mixing && TraceUse.of(text).filter(use -> use.marked().isPresent()).isEmpty()) {
+            throw new Refused("“" + text + "” names no moment of mixing.");
         }
     }
 
@@ -75,7 +113,9 @@ public final class TraceSlot extends StatedSlot {
     public List<Finding> questions(Line line, String label, Setting setting) {
         List<Finding> findings = new ArrayList<>(ofReading(line, label, setting));
         try {
-            if (curve(line.text(), setting, 1).isEmpty()) {
+            if (mixing
+                    ? curve(line.text(), setting, 1).isEmpty()
+                    : stretch(line.text(), setting).isEmpty()) {
                 findings.add(Finding.question(
                                 "curve.elsewhere",
                                 label + " names readings that are not in this book. They are kept in the book the "
@@ -121,7 +161,7 @@ public final class TraceSlot extends StatedSlot {
                 .map(use -> Optional.ofNullable(telling.setting().traces().get(use.trace()))
                                 .map(Logged::label)
                                 .orElse("timed readings")
-                        + ", mixed at " + ClockTime.write(use.mixing()))
+                        + (use.marked().isPresent() ? ", mixed at " + ClockTime.write(use.mixing()) : ""))
                 .orElse(text);
     }
 

@@ -2,6 +2,7 @@ package lab.sassafras.slot;
 
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lab.sassafras.curve.Stated;
@@ -9,18 +10,25 @@ import lab.sassafras.curve.Windows;
 import lab.sassafras.measure.Refused;
 
 /**
- * Which stretch of a trace a trial is read from, as it is kept: {@code <identity> from 0 to 540 mixing 180}.
+ * Which stretch of a trace a trial is read from, as it is kept: {@code <identity> from 0 to 540 mixing 180}; without a
+ * moment of mixing where nothing is mixed.
  *
  * @param trace  its identity
  * @param from   first second that counts (s)
  * @param to     last second that counts (s)
- * @param mixing moment of mixing (s)
+ * @param marked moment of mixing (s); empty where none is
  * @param windows which readings are baseline, where a person says so
  * @param once   time from mixing to a single reading (s)
  * @param fraction part of the change to whose moment lines are carried
  */
 public record TraceUse(
-        String trace, double from, double to, double mixing, Optional<Windows> windows, double once, double fraction) {
+        String trace,
+        double from,
+        double to,
+        OptionalDouble marked,
+        Optional<Windows> windows,
+        double once,
+        double fraction) {
 
     private static final double LEAST_PART = 0.1;
     /** A day (s). */
@@ -28,7 +36,8 @@ public record TraceUse(
 
     private static final String SECONDS = "(\\d{1,7}(?:\\.\\d{1,3})?)";
     private static final Pattern KEPT = Pattern.compile("([0-9a-z-]{1,40}) from " + SECONDS + " to " + SECONDS
-            + " mixing " + SECONDS + "(?: before " + SECONDS + " to " + SECONDS + " after " + SECONDS + " to " + SECONDS
+            + "(?: mixing " + SECONDS + ")?(?: before " + SECONDS + " to " + SECONDS + " after " + SECONDS + " to "
+            + SECONDS
             + ")?(?: wait " + SECONDS + ")?(?: part (0\\.\\d{1,3}))?");
 
     /**
@@ -40,7 +49,14 @@ public record TraceUse(
      * @param mixing moment of mixing (s)
      */
     public TraceUse(String trace, double from, double to, double mixing) {
-        this(trace, from, to, mixing, Optional.empty(), Stated.USUAL.once(), Stated.USUAL.fraction());
+        this(
+                trace,
+                from,
+                to,
+                OptionalDouble.of(mixing),
+                Optional.empty(),
+                Stated.USUAL.once(),
+                Stated.USUAL.fraction());
     }
 
     /**
@@ -51,6 +67,27 @@ public record TraceUse(
      */
     public static TraceUse whole(String trace, double mixing) {
         return new TraceUse(trace, 0, LONGEST, mixing);
+    }
+
+    /**
+     * {@return the whole of a record in which nothing is mixed, as long as one can be}
+     *
+     * @param trace its identity
+     */
+    public static TraceUse whole(String trace) {
+        return new TraceUse(
+                trace,
+                0,
+                LONGEST,
+                OptionalDouble.empty(),
+                Optional.empty(),
+                Stated.USUAL.once(),
+                Stated.USUAL.fraction());
+    }
+
+    /** {@return the moment of mixing (s); the beginning where none is marked} */
+    public double mixing() {
+        return marked.orElse(from);
     }
 
     /**
@@ -65,7 +102,7 @@ public record TraceUse(
                         kept.group(1),
                         second(kept, 2),
                         second(kept, 3),
-                        second(kept, 4),
+                        kept.group(4) == null ? OptionalDouble.empty() : OptionalDouble.of(second(kept, 4)),
                         windows(kept),
                         kept.group(9) == null ? Stated.USUAL.once() : second(kept, 9),
                         kept.group(10) == null ? Stated.USUAL.fraction() : second(kept, 10)))
@@ -93,7 +130,7 @@ public record TraceUse(
      * @param name of the trace
      */
     public TraceUse named(String name) {
-        return new TraceUse(name, from, to, mixing, windows, once, fraction);
+        return new TraceUse(name, from, to, marked, windows, once, fraction);
     }
 
     /**
@@ -102,7 +139,7 @@ public record TraceUse(
      * @param seconds on its clock (s)
      */
     public TraceUse mixedAt(double seconds) {
-        return new TraceUse(trace, from, to, seconds, windows, once, fraction);
+        return new TraceUse(trace, from, to, OptionalDouble.of(seconds), windows, once, fraction);
     }
 
     /**
@@ -111,7 +148,7 @@ public record TraceUse(
      * @param chosen by a person; empty to leave it to what the readings show
      */
     public TraceUse with(Optional<Windows> chosen) {
-        return new TraceUse(trace, from, to, mixing, chosen, once, fraction);
+        return new TraceUse(trace, from, to, marked, chosen, once, fraction);
     }
 
     /**
@@ -120,7 +157,7 @@ public record TraceUse(
      * @param seconds from mixing (s)
      */
     public TraceUse waiting(double seconds) {
-        return new TraceUse(trace, from, to, mixing, windows, seconds, fraction);
+        return new TraceUse(trace, from, to, marked, windows, seconds, fraction);
     }
 
     /**
@@ -134,12 +171,13 @@ public record TraceUse(
             throw new Refused(
                     "A part of the change from 0.1 to 0.9, such as 0.6, 0.63, or 0.5 for a heater or a flame.");
         }
-        return new TraceUse(trace, from, to, mixing, windows, once, part);
+        return new TraceUse(trace, from, to, marked, windows, once, part);
     }
 
     /** {@return as it is kept} */
     public String text() {
-        return trace + " from " + plain(from) + " to " + plain(to) + " mixing " + plain(mixing)
+        return trace + " from " + plain(from) + " to " + plain(to)
+                + (marked.isPresent() ? " mixing " + plain(marked.getAsDouble()) : "")
                 + windows.map(each -> " before " + plain(each.foreFrom()) + " to " + plain(each.foreTo()) + " after "
                                 + plain(each.afterFrom()) + " to " + plain(each.afterTo()))
                         .orElse("")

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import lab.sassafras.curve.Windows;
 import org.junit.jupiter.api.Test;
@@ -27,7 +28,7 @@ class TraceUseTest {
                     ID,
                     0,
                     86_400,
-                    mixing,
+                    random.nextInt(10) == 0 ? OptionalDouble.empty() : OptionalDouble.of(mixing),
                     windows.map(TraceUseTest::toMilliseconds),
                     60 + random.nextInt(240),
                     (1 + random.nextInt(9)) / 10.0);
@@ -67,7 +68,7 @@ class TraceUseTest {
                 "",
                 "copper",
                 ID,
-                ID + " from 0 to 540",
+                ID + " from 0",
                 ID + " from 0 to 540 mixing",
                 ID + " from 0 to 540 mixing soon",
                 ID + " from -1 to 540 mixing 180",

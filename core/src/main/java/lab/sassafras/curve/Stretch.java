@@ -1,0 +1,31 @@
+package lab.sassafras.curve;
+
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Readings of one stretch of a record, for whatever is read from them.
+ *
+ * @param readings in order of time; those that are no numbers are left out
+ * @param display  smallest step the instrument shows (unit of the readings)
+ */
+public record Stretch(List<Reading> readings, double display) {
+
+    /**
+     * Takes readings as they come.
+     *
+     * @param readings in any order
+     * @param display  smallest step the instrument shows (unit of the readings)
+     */
+    public Stretch {
+        readings = readings.stream()
+                .filter(each -> Double.isFinite(each.seconds()) && Double.isFinite(each.temperature()))
+                .sorted(Comparator.comparingDouble(Reading::seconds))
+                .toList();
+    }
+
+    /** {@return standard uncertainty of one reading that is no more than the step it is shown in} */
+    double least() {
+        return display / Math.sqrt(12);
+    }
+}

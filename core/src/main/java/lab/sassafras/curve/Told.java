@@ -1,0 +1,45 @@
+package lab.sassafras.curve;
+
+import java.util.List;
+
+/** What a purpose makes of a stretch of readings. */
+public sealed interface Told {
+
+    /**
+     * Numbers, in the order the purpose tells them.
+     *
+     * @param values           (their units)
+     * @param covariance       of them, row by row
+     * @param degreesOfFreedom of the noise they are known by; infinite where it is taken as known
+     */
+    record Numbers(List<Double> values, List<List<Double>> covariance, double degreesOfFreedom) implements Told {
+
+        /**
+         * Keeps copies of what could change.
+         *
+         * @param values           (their units)
+         * @param covariance       of them, row by row
+         * @param degreesOfFreedom of the noise they are known by; infinite where it is taken as known
+         */
+        public Numbers {
+            values = List.copyOf(values);
+            covariance = covariance.stream().map(List::copyOf).toList();
+        }
+
+        /**
+         * {@return standard uncertainty of one of them (its unit)}
+         *
+         * @param which from 0
+         */
+        public double uncertainty(int which) {
+            return Math.sqrt(covariance.get(which).get(which));
+        }
+    }
+
+    /**
+     * Nothing can be read.
+     *
+     * @param reason why, and what would help, in plain words
+     */
+    record None(String reason) implements Told {}
+}
