@@ -20,3 +20,7 @@ create trigger instrument_in_hand_only_added before update, delete on instrument
 -- Kinds of instrument are data, and an experiment may bring its own.
 alter table instrument alter column kind varchar(40);
 alter table entry_instrument alter column kind varchar(40);
+
+-- A channel of readings says where they came from, such as a file, and in which unit they are.
+alter table trace add column source varchar(80) default '' not null;
+alter table trace add column unit varchar(20) default '°C' not null;

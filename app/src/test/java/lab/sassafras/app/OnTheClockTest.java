@@ -26,7 +26,12 @@ class OnTheClockTest extends HouseTest {
 
     private Trace running(Entry entry, int seconds) {
         return traces.bringIn(
-                entry.bench(), Trace.HAND, Optional.empty(), 30, Instant.now().minusSeconds(seconds), List.of());
+                entry.bench(),
+                Trace.Channel.of(Trace.HAND),
+                Optional.empty(),
+                30,
+                Instant.now().minusSeconds(seconds),
+                List.of());
     }
 
     private static BenchBrowser reading(BenchBrowser browser, String text, String time) {

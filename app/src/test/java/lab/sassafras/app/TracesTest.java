@@ -66,7 +66,7 @@ class TracesTest extends HouseTest {
     private Trace begun(Bench bench, List<Reading> readings) {
         return traces.bringIn(
                 bench,
-                Trace.HAND,
+                Trace.Channel.of(Trace.HAND),
                 Optional.empty(),
                 30,
                 Instant.now().minusSeconds(900),
@@ -154,7 +154,12 @@ class TracesTest extends HouseTest {
         // nor is one begun yesterday
         Entry fresh = imported("11-three-metals.json");
         traces.bringIn(
-                fresh.bench(), Trace.HAND, Optional.empty(), 30, Instant.now().minusSeconds(90_000), List.of());
+                fresh.bench(),
+                Trace.Channel.of(Trace.HAND),
+                Optional.empty(),
+                30,
+                Instant.now().minusSeconds(90_000),
+                List.of());
         assertThat(clocks.of(sheets.of(fresh), 1)).isEmpty();
     }
 
@@ -373,6 +378,7 @@ class TracesTest extends HouseTest {
                 1,
                 half,
                 List.of(Map.entry(AppendReadings.NEW_TRIAL, half)),
+                "two.csv",
                 Optional.empty(),
                 Actor.at(entry.bench()));
     }

@@ -19,6 +19,11 @@ public interface CurvePurpose {
      */
     record Tells(String key, BenchUnit unit, boolean absolute) {}
 
+    /** {@return unit of the readings it is made for} */
+    default BenchUnit reads() {
+        return BenchUnit.DEGREES_CELSIUS;
+    }
+
     /** {@return the numbers it tells, in order} */
     List<Tells> tells();
 

@@ -2,20 +2,23 @@ package lab.sassafras.curve;
 
 import java.util.Comparator;
 import java.util.List;
+import lab.sassafras.measure.BenchUnit;
 
 /**
  * Readings of one stretch of a record, for whatever is read from them.
  *
  * @param readings in order of time; those that are no numbers are left out
  * @param display  smallest step the instrument shows (unit of the readings)
+ * @param unit     of the readings
  */
-public record Stretch(List<Reading> readings, double display) {
+public record Stretch(List<Reading> readings, double display, BenchUnit unit) {
 
     /**
      * Takes readings as they come.
      *
      * @param readings in any order
      * @param display  smallest step the instrument shows (unit of the readings)
+     * @param unit     of the readings
      */
     public Stretch {
         readings = readings.stream()

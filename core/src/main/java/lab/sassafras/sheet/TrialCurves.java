@@ -7,6 +7,8 @@ import java.util.function.Predicate;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.Baselines;
+import lab.sassafras.curve.CurvePurpose;
+import lab.sassafras.curve.Stretch;
 import lab.sassafras.curve.Told;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.CommonPlaces;
@@ -92,6 +94,14 @@ public final class TrialCurves {
         return toldAt(address).map(ToldByCurve::told);
     }
 
+    private static Told told(CurvePurpose purpose, Stretch stretch) {
+        return stretch.unit().equals(purpose.reads())
+                ? purpose.of(stretch)
+                : new Told.None(
+                        "These readings are in " + stretch.unit().symbol() + "; what is read from them here takes "
+                                + purpose.reads().symbol() + ".");
+    }
+
     /** With what it needs to become inputs of an account. */
     Optional<ToldByCurve> toldAt(Address address) {
         return told.computeIfAbsent(
@@ -102,7 +112,7 @@ public final class TrialCurves {
                                         .map(stretch -> new ToldByCurve(
                                                 address,
                                                 purpose,
-                                                purpose.of(stretch),
+                                                told(purpose, stretch),
                                                 TraceSlot.thermometer(text, sheet.setting()))))));
     }
 

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Room;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 
 /**
@@ -17,6 +18,7 @@ import lab.sassafras.measure.Instrument;
  * @param sure        seconds of readings that count however far they lie off, where a person says so
  * @param impossible  how many readings were kept once that no clock and thermometer can have shown; they do not count
  * @param leapt       how far the computer’s clock leapt forward while they were read (s), 0 where it did not
+ * @param unit        they are in
  */
 public record Logged(
         String label,
@@ -25,7 +27,8 @@ public record Logged(
         Optional<Room> room,
         Set<Double> sure,
         int impossible,
-        double leapt) {
+        double leapt,
+        BenchUnit unit) {
 
     /**
      * Readings in a room whose temperature was not read.
@@ -35,7 +38,7 @@ public record Logged(
      * @param thermometer they were read on; empty where it is not on the shelf
      */
     public Logged(String label, List<Reading> readings, Optional<Instrument> thermometer) {
-        this(label, readings, thermometer, Optional.empty(), Set.of(), 0, 0);
+        this(label, readings, thermometer, Optional.empty(), Set.of(), 0, 0, BenchUnit.DEGREES_CELSIUS);
     }
 
     /** What an unknown thermometer is taken to show (°C). Common practice, no source. */

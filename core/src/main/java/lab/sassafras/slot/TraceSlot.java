@@ -52,7 +52,8 @@ public final class TraceSlot extends StatedSlot {
      */
     public static Optional<Stretch> stretch(String text, Setting setting) {
         return TraceUse.of(text)
-                .flatMap(use -> logged(use, setting).map(logged -> new Stretch(within(use, logged), logged.display())));
+                .flatMap(use -> logged(use, setting)
+                        .map(logged -> new Stretch(within(use, logged), logged.display(), logged.unit())));
     }
 
     /**

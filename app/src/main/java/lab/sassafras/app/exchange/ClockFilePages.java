@@ -242,7 +242,7 @@ class ClockFilePages {
             places.forEach((column, place) -> others.add(Map.entry(
                     place, ClockFile.read(file.text(), of(layout, column)).readings())));
             if (waiting.asMap().remove(pending, file)) {
-                Answer<?> answer = appending.file(entry, trial, own.readings(), others, instrument, actor);
+                Answer<?> answer = appending.file(entry, trial, own.readings(), others, file.name(), instrument, actor);
                 if (answer.refusal().isPresent()) {
                     waiting.put(pending, file);
                     response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.measure.BenchUnit;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
@@ -26,6 +27,32 @@ public class Trace {
     /** Brought in from a file. */
     public static final String FILE = "file";
 
+    /**
+     * What readings are of and where they come from.
+     *
+     * @param kind   what they are read by or of, such as {@link #HAND} or {@link #ROOM}
+     * @param source where they came from, such as a file's name; empty where a hand gives them
+     * @param unit   symbol of the unit they are in
+     */
+    public record Channel(String kind, String source, String unit) {
+
+        private static final int LONGEST = 80;
+
+        public Channel {
+            source = source.length() > LONGEST ? source.substring(0, LONGEST) : source;
+        }
+
+        /** Temperatures a hand gives. */
+        public static Channel of(String kind) {
+            return new Channel(kind, "", BenchUnit.DEGREES_CELSIUS.symbol());
+        }
+
+        /** Temperatures out of a file. */
+        public static Channel ofFile(String name) {
+            return new Channel(FILE, name, BenchUnit.DEGREES_CELSIUS.symbol());
+        }
+    }
+
     @Id
     private UUID id;
 
@@ -37,6 +64,9 @@ public class Trace {
     private @Nullable UUID instrumentId;
 
     private int readEvery;
+
+    private String source;
+    private String unit;
 
     private String who;
     private Instant begunAt;
@@ -50,14 +80,16 @@ public class Trace {
     Trace(
             UUID id,
             Bench bench,
-            String channel,
+            Channel from,
             Optional<UUID> instrument,
             int every,
             Instant begunAt,
             @Nullable UUID broughtWith) {
         this.id = id;
         this.benchId = bench.id();
-        this.channel = channel;
+        this.channel = from.kind();
+        this.source = from.source();
+        this.unit = from.unit();
         this.instrumentId = instrument.orElse(null);
         this.readEvery = every;
         this.who = bench.identity();
@@ -90,6 +122,16 @@ public class Trace {
     /** What it was read by: {@link #HAND} or {@link #FILE}. */
     public String channel() {
         return channel;
+    }
+
+    /** Where its readings came from, such as a file's name; empty where a hand gave them. */
+    public String source() {
+        return source;
+    }
+
+    /** Symbol of the unit its readings are in. */
+    public String unit() {
+        return unit;
     }
 
     /** Identity of the bench that began it, or its name where it was begun before identities were kept. */

@@ -74,7 +74,7 @@ public class Traces {
             return known;
         }
         room.check();
-        Trace begun = new Trace(id, bench, channel, instrument, every, now(), null);
+        Trace begun = new Trace(id, bench, Trace.Channel.of(channel), instrument, every, now(), null);
         entities.persist(begun);
         return begun;
     }
@@ -82,7 +82,7 @@ public class Traces {
     /** A trace whose readings came from another program's file, begun at a known earlier moment. */
     public Trace bringIn(
             Bench bench,
-            String channel,
+            Trace.Channel channel,
             Optional<UUID> instrument,
             int every,
             Instant begun,
@@ -98,7 +98,7 @@ public class Traces {
      */
     public Trace told(
             Bench bench,
-            String channel,
+            Trace.Channel channel,
             Optional<UUID> instrument,
             int every,
             Instant begun,
@@ -108,7 +108,7 @@ public class Traces {
         Trace trace = kept(new Trace(id, bench, channel, instrument, every, begun, id), readings);
         for (Double each : room) {
             kept(
-                    new Trace(UUID.randomUUID(), bench, Trace.ROOM, Optional.empty(), 1, begun, id),
+                    new Trace(UUID.randomUUID(), bench, Trace.Channel.of(Trace.ROOM), Optional.empty(), 1, begun, id),
                     List.of(TraceChunk.Given.typed(0, each, each.toString(), bench.identity())));
         }
         return trace;

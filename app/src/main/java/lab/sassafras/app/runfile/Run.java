@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Experiment;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
@@ -106,7 +107,9 @@ public record Run(
             List<Double> room,
             List<RunFile.AsidePart> setAside,
             List<RunFile.AsidePart> counted,
-            Optional<String> readFor) {
+            Optional<String> readFor,
+            String source,
+            BenchUnit unit) {
 
         /** Those that count: of two at one instant the later, and none that was set aside or can never have been. */
         List<Reading> counting() {

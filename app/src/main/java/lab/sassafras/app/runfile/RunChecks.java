@@ -14,6 +14,7 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.Correction;
 import lab.sassafras.measure.DecimalMark;
@@ -37,6 +38,7 @@ import org.jspecify.annotations.Nullable;
 final class RunChecks {
 
     private static final int NAME = 60;
+    private static final int SOURCE = 80;
     private static final int TITLE = 80;
 
     private final RunFile file;
@@ -332,9 +334,17 @@ final class RunChecks {
                             of(part.room()),
                             of(part.setAside()),
                             of(part.counted()),
-                            Optional.ofNullable(part.readFor())));
+                            Optional.ofNullable(part.readFor()),
+                            part.source() == null ? "" : name(here + ".source", part.source(), SOURCE),
+                            unit(here, part.unit())));
         });
         return traces;
+    }
+
+    private BenchUnit unit(String here, @Nullable String symbol) {
+        return symbol == null
+                ? BenchUnit.DEGREES_CELSIUS
+                : BenchUnit.of(symbol).orElseThrow(() -> wrong(here + ".unit", "is not a unit known here"));
     }
 
     private List<Run.Timed> readings(String here, List<List<Object>> given) {

@@ -110,7 +110,9 @@ public record RunFile(
             @Nullable List<Double> room,
             @Nullable List<AsidePart> setAside,
             @Nullable List<AsidePart> counted,
-            @Nullable String readFor) {}
+            @Nullable String readFor,
+            @Nullable String source,
+            @Nullable String unit) {}
 
     /** That an instrument was taken in hand at a place, empty for all of them, from when on. */
     public record HandPart(String place, String instrument, String who, String when) {}

@@ -25,6 +25,7 @@ import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Shared;
@@ -100,6 +101,8 @@ public class RunFileWriter {
                 RunFile.FORMAT,
                 RunFile.VERSION,
                 !inHand.isEmpty()
+                                || clocked.values().stream()
+                                        .anyMatch(each -> each.source() != null || each.unit() != null)
                         ? RunFile.MINOR
                         : entry.decisions().copiedFromPaper().isPresent()
                                 ? OF_PAPER
@@ -174,7 +177,9 @@ public class RunFileWriter {
                         .filter(each -> each.getValue().equals(id.toString()))
                         .findFirst()
                         .map(Map.Entry::getKey)
-                        .orElse(null));
+                        .orElse(null),
+                trace.source().isEmpty() ? null : trace.source(),
+                trace.unit().equals(BenchUnit.DEGREES_CELSIUS.symbol()) ? null : trace.unit());
     }
 
     private static List<RunFile.AsidePart> decided(Map<String, Decision> decisions) {

@@ -145,7 +145,8 @@ public final class RunReplay {
                                         .map(RunFile.AsidePart::seconds)
                                         .collect(Collectors.toSet()),
                                 each.impossible(),
-                                0)));
+                                0,
+                                each.unit())));
         return all;
     }
 

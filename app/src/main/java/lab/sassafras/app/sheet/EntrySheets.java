@@ -37,6 +37,7 @@ import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.TimeBudget;
 import lab.sassafras.sheet.Filling;
@@ -254,7 +255,8 @@ public class EntrySheets {
                         .map(Decisions::second)
                         .collect(Collectors.toSet()),
                 readings.impossible(),
-                readings.leapt());
+                readings.leapt(),
+                BenchUnit.of(trace.unit()).orElse(BenchUnit.DEGREES_CELSIUS));
     }
 
     private boolean reaches(Entry from, UUID target, Set<UUID> leading, Set<UUID> elsewhere) {

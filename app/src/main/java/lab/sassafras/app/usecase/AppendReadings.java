@@ -206,6 +206,7 @@ public class AppendReadings {
      * @param readings of the trial
      * @param others   readings of other columns, by what they are of: {@link #NEW_TRIAL}, {@link #TRIAL} with a number,
      *                 or the address of a temperature read from its trend
+     * @param source   what the file is called
      * @param instrument the trial's were read on, if it is on the shelf
      */
     public Answer<Boolean> file(
@@ -213,6 +214,7 @@ public class AppendReadings {
             int trial,
             List<Reading> readings,
             List<Map.Entry<String, List<Reading>>> others,
+            String source,
             Optional<UUID> instrument,
             Actor actor) {
         return Answer.of(() -> {
@@ -229,8 +231,8 @@ public class AppendReadings {
             Optional<UUID> thermometer =
                     instrument.filter(each -> instruments.find(each).isPresent());
             whole.executeWithoutResult(status -> {
-                ofTrial(entry, trial, readings, thermometer, actor);
-                others.forEach(each -> other(entry, each.getKey(), each.getValue(), actor));
+                ofTrial(entry, trial, readings, source, thermometer, actor);
+                others.forEach(each -> other(entry, each.getKey(), each.getValue(), source, actor));
             });
         });
     }
@@ -246,30 +248,38 @@ public class AppendReadings {
     }
 
     /** Another probe of the same file, for a trial of its own or for a trend. */
-    private void other(EntrySheet entry, String place, List<Reading> readings, Actor actor) {
+    private void other(EntrySheet entry, String place, List<Reading> readings, String source, Actor actor) {
         UUID id = entry.entry().id();
         if (place.equals(NEW_TRIAL)) {
             int opened = entryBook.open(id, EntryBook.TRIAL, actor.name());
-            ofTrial(sheets.of(entry.entry()), opened, readings, Optional.empty(), actor);
+            ofTrial(sheets.of(entry.entry()), opened, readings, source, Optional.empty(), actor);
         } else if (place.startsWith(TRIAL)) {
             int trial = Integer.parseInt(place.substring(TRIAL.length()));
-            ofTrial(sheets.of(entry.entry()), trial, readings, Optional.empty(), actor);
+            ofTrial(sheets.of(entry.entry()), trial, readings, source, Optional.empty(), actor);
         } else {
-            onClock.name(entry, Address.read(place), broughtIn(entry, readings, Optional.empty(), actor), actor);
+            onClock.name(
+                    entry, Address.read(place), broughtIn(entry, readings, source, Optional.empty(), actor), actor);
         }
     }
 
-    private void ofTrial(EntrySheet entry, int trial, List<Reading> readings, Optional<UUID> thermometer, Actor actor) {
+    private void ofTrial(
+            EntrySheet entry,
+            int trial,
+            List<Reading> readings,
+            String source,
+            Optional<UUID> thermometer,
+            Actor actor) {
         strike(entry, trial, "readings brought in from a file", actor);
-        onClock.name(entry, Clocks.place(entry, trial), broughtIn(entry, readings, thermometer, actor), actor);
+        onClock.name(entry, Clocks.place(entry, trial), broughtIn(entry, readings, source, thermometer, actor), actor);
     }
 
-    private Trace broughtIn(EntrySheet entry, List<Reading> readings, Optional<UUID> thermometer, Actor actor) {
+    private Trace broughtIn(
+            EntrySheet entry, List<Reading> readings, String source, Optional<UUID> thermometer, Actor actor) {
         double lasts = readings.get(readings.size() - 1).seconds();
         int every = (int) Math.max(1, Math.min(3600, Math.round(lasts / (readings.size() - 1))));
         return traces.bringIn(
                 entry.entry().bench(),
-                Trace.FILE,
+                Trace.Channel.ofFile(source),
                 thermometer,
                 every,
                 clock.instant().minusSeconds((long) lasts),

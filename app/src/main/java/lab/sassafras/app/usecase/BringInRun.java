@@ -278,7 +278,10 @@ public class BringInRun {
         boolean typed = clocked.readings().stream().allMatch(each -> each.text().isPresent());
         Trace trace = traces.told(
                 bench,
-                !typed ? Trace.FILE : besides(entry, clocked) ? Trace.TREND : Trace.HAND,
+                new Trace.Channel(
+                        !typed ? Trace.FILE : besides(entry, clocked) ? Trace.TREND : Trace.HAND,
+                        clocked.source(),
+                        clocked.unit().symbol()),
                 clocked.instrument().map(here::get),
                 clocked.every(),
                 clocked.begun(),

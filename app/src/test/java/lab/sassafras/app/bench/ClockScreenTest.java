@@ -32,7 +32,7 @@ class ClockScreenTest extends HouseTest {
     }
 
     private ClockReadings readings(String channel, double... seconds) {
-        Trace trace = traces.bringIn(bench, channel, Optional.empty(), 30, Instant.now(), List.of());
+        Trace trace = traces.bringIn(bench, Trace.Channel.of(channel), Optional.empty(), 30, Instant.now(), List.of());
         List<ClockReadings.Line> lines = IntStream.range(0, seconds.length)
                 .mapToObj(i -> new TraceChunk.Read(
                         UUID.randomUUID(), seconds[i], 21 + i / 10.0, Optional.empty(), "Rowan", Instant.now(), 0))

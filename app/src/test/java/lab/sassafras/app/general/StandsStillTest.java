@@ -28,7 +28,7 @@ class StandsStillTest extends HouseTest {
 
     private static String file(String readings) {
         return """
-                {"format": "sassafras-run", "version": 2, "minor": 1, "experiment": "stands-still", "method": 1, "shelf": 7,
+                {"format": "sassafras-run", "version": 2, "minor": 1, "experiment": "plateau-from-cooling", "method": 1, "shelf": 7,
                  "period": {"title": "Freezing", "date": "2026-11-20", "zone": "Europe/Lisbon", "decimalMark": "point"},
                  "bench": "Hazel", "begun": "2026-11-20T18:00:00Z", "conventions": {}, "trials": 1,
                  "instruments": [{"key": "probe", "name": "probe S", "kind": "thermometer", "resolution": 0.1, "low": -10,
@@ -66,8 +66,22 @@ class StandsStillTest extends HouseTest {
                 imports.take(written.getBytes(UTF_8), "again.json", A_TEST).orThrow();
         assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(written);
         assertThat(get("/entries/" + entry.id() + "/result?open=all").body())
-                .contains("freezing point", "supercooling", "temperature at which it stood still");
+                .contains("freezing point", "supercooling", "T(still)");
         assertThat(get("/entries/" + entry.id()).statusCode()).isEqualTo(200);
+    }
+
+    /** Where readings came from and their unit go with them; of volts no temperature is read. */
+    @Test
+    void aChannelKeepsItsSourceAndUnit() {
+        String volts =
+                file(readings(800)).replace("\"every\": 20,", "\"every\": 20, \"unit\": \"V\", \"source\": \"a.csv\",");
+        assertThat(JSON.readTree(reduce(volts).body()).at("/findings").toString())
+                .contains("These readings are in V; what is read from them here takes °C.");
+        Entry entry = imports.take(volts.getBytes(UTF_8), "volts.json", A_TEST).orThrow();
+        assertThat(get("/entries/" + entry.id() + "/run.json").body())
+                .contains("\"minor\" : 5", "\"unit\" : \"V\"", "\"source\" : \"a.csv\"");
+        assertThat(reduce(volts.replace("\"V\"", "\"furlong\"")).body())
+                .contains("traces.melt.unit is not a unit known here");
     }
 
     @Test

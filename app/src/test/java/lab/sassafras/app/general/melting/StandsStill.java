@@ -28,7 +28,7 @@ import lab.sassafras.yardstick.Yardstick;
 public final class StandsStill extends LedgerExperiment {
 
     public StandsStill() {
-        super("stands-still", 1, BenchUnit.DEGREES_CELSIUS);
+        super("plateau-from-cooling", 1, BenchUnit.DEGREES_CELSIUS);
     }
 
     @Override
