@@ -10,6 +10,9 @@ import org.junit.jupiter.api.Test;
 /** The main job in a real browser, by the keyboard alone. */
 class MainPathTest extends HouseTest {
 
+    /** The arrows go round all experiments, those of the tests among them. */
+    private static final int MOST_PRESSES = 20;
+
     @Tag("browser")
     @Test
     void calibrateACupAdoptTheConstantMeasureASolidAndReadWhichItIs() {
@@ -96,7 +99,8 @@ class MainPathTest extends HouseTest {
         browser.tabTo("input[name=experiment]");
         String title = place == 0 ? "Calorimeter constant" : "Specific heat of a solid";
         for (int i = 0;
-                i < 5 && !browser.text("label.choice:has(input:checked)").startsWith(title);
+                i < MOST_PRESSES
+                        && !browser.text("label.choice:has(input:checked)").startsWith(title);
                 i++) {
             browser.press("ArrowDown");
         }
