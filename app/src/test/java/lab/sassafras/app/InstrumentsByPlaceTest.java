@@ -73,6 +73,7 @@ class InstrumentsByPlaceTest extends HouseTest {
         assertThat(proposed(hand, entry, "sample[1]/start")).isEqualTo(spare.key());
         assertThat(proposed(hand, entry, "water[1]/start")).isEqualTo(spare.key());
         // a place where nothing is read on it, or an instrument that is not here, is refused in words
+        assertThat(hand.get(take).body()).contains("In hand now").doesNotContain("predicted final");
         assertThat(hand.post(take, "place=seen&instrument=" + spare.key()))
                 .satisfies(answer -> assertThat(answer.statusCode()).isEqualTo(422))
                 .satisfies(answer -> assertThat(answer.body()).contains("Nothing is read there on a thermometer."));

@@ -59,6 +59,7 @@ class PagesTest extends HouseTest {
                 "/entries/" + metals.id() + "?at=calorimeter%5B2%5D/vessel",
                 "/entries/" + begun.id() + "/clock",
                 "/entries/" + begun.id() + "/paces",
+                "/entries/" + begun.id() + "/instruments",
                 "/entries/" + begun.id() + "/table",
                 "/entries/" + bomb.id() + "/table",
                 "/entries/" + begun.id() + "/clock?at=sample%5B1%5D/start",

@@ -25,6 +25,9 @@ public record ReadingPlace(Group group, InstrumentKind kind, List<Slot> slots) {
     public static List<ReadingPlace> of(Declaration declaration, List<InstrumentKind> kinds) {
         List<ReadingPlace> places = new ArrayList<>();
         for (Group group : declaration.groups()) {
+            if (CommonPlaces.PREDICTION.startsWith(group.key() + "/")) {
+                continue;
+            }
             for (InstrumentKind kind : kinds) {
                 List<Slot> read = group.slots().stream()
                         .filter(slot -> readOn(slot, kind))
