@@ -3,7 +3,6 @@ package lab.sassafras.draft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
@@ -16,8 +15,6 @@ import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.SchoolPlace;
-import lab.sassafras.curve.CurvePurpose;
-import lab.sassafras.curve.Told;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.expression.Computation;
@@ -30,7 +27,6 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Role;
-import lab.sassafras.slot.Setting;
 import lab.sassafras.slot.Slot;
 import lab.sassafras.slot.Words;
 import lab.sassafras.substance.Reference;
@@ -91,6 +87,16 @@ public final class Draft {
     /** {@return what warms or cools} */
     public Heats heats() {
         return new Heats(this);
+    }
+
+    /** {@return numbers told by timed readings} */
+    public CurveNumbers curves() {
+        return new CurveNumbers(this);
+    }
+
+    /** {@return results of other entries} */
+    public Results results() {
+        return new Results(this);
     }
 
     /**
@@ -210,30 +216,6 @@ public final class Draft {
     }
 
     /**
-     * {@return a number told by timed readings}
-     *
-     * @param path group and slot that names them, as an experiment declares them
-     * @param key  of the number, as what is read from them tells it
-     */
-    public Expression told(String path, String key) {
-        Address address = address(path);
-        if (!sheet.filled(address)) {
-            lacks(address);
-        } else if (sheet.curves().told(address).orElse(null) instanceof Told.None none) {
-            findings.add(Finding.question("curve.withheld", none.reason()).at(address.toString()));
-        }
-        CurvePurpose purpose = Objects.requireNonNull(
-                sheet.experiment().curves().get(path), "nothing is read from the curve at " + path);
-        BenchUnit unit = purpose.tells().stream()
-                .filter(each -> each.key().equals(key))
-                .map(CurvePurpose.Tells::unit)
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("no number " + key + " is told at " + path));
-        String word = path + "." + key;
-        return new Input(address + "." + key, words().symbol(word), words().label(word), unit);
-    }
-
-    /**
      * {@return a quantity that may be left out}
      *
      * @param path group and slot, as an experiment declares them
@@ -282,40 +264,6 @@ public final class Draft {
      */
     public boolean chosen(String path, String answer) {
         return choice(path).filter(answer::equals).isPresent();
-    }
-
-    /**
-     * {@return result of the entry a slot refers to}
-     *
-     * @param path group and slot, as an experiment declares them
-     */
-    public Expression reference(String path) {
-        return reference(address(path));
-    }
-
-    Expression reference(Address address) {
-        boolean known = sheet.stated(address)
-                .map(sheet.setting().references()::get)
-                .flatMap(Setting.Referenced::value)
-                .isPresent();
-        if (!known) {
-            missing.add(new Account.Missing(
-                    address.toString(), words().label(address.path()) + " (a result of that entry)"));
-        }
-        return new Input(
-                address + "." + Role.STATED.key(),
-                numbered(words().symbol(address.path()), address),
-                words().label(address.path()),
-                unit(address.path()));
-    }
-
-    /**
-     * {@return result of the entry a slot refers to, where it refers to one}
-     *
-     * @param path group and slot, as an experiment declares them
-     */
-    public Optional<Expression> referenceIfGiven(String path) {
-        return sheet.stated(address(path)).map(any -> reference(path));
     }
 
     /**
@@ -400,7 +348,12 @@ public final class Draft {
     }
 
     void lacks(Address address) {
-        missing.add(new Account.Missing(address.toString(), words().label(address.path())));
+        lacks(address, words().label(address.path()));
+    }
+
+    /** Remembers that something is still to come, in these words. */
+    void lacks(Address address, String what) {
+        missing.add(new Account.Missing(address.toString(), what));
     }
 
     Words words() {
@@ -420,7 +373,7 @@ public final class Draft {
         return sheet.experiment().slot(path).orElseThrow(() -> new IllegalStateException("no slot " + path));
     }
 
-    private Symbol numbered(Symbol symbol, Address address) {
+    Symbol numbered(Symbol symbol, Address address) {
         return group(address.group()).cardinality() == Cardinality.PER_PART
                 ? new Symbol(symbol.letter(), symbol.word() + " " + address.index())
                 : symbol;

@@ -30,7 +30,7 @@ public final class Part {
      * @param path  group and slot, as an experiment declares them
      */
     public Expression reference(String path) {
-        return draft.reference(Address.of(path, index));
+        return draft.results().of(Address.of(path, index));
     }
 
     /**

@@ -107,7 +107,7 @@ public final class VesselFromLayers extends LedgerExperiment {
             parties.add(Party.vessel(
                     "spoon",
                     "spoon",
-                    draft.reference("spoon/constant"),
+                    draft.results().of("spoon/constant"),
                     draft.part(1).quantity("layer/start"),
                     end));
         }

@@ -128,7 +128,8 @@ public final class CombustionUnderACan extends LedgerExperiment {
 
     /** The part of its heat that a known fuel brought to the same can; empty where none is named. */
     private static Optional<Expression> part(Draft draft) {
-        return draft.referenceIfGiven("known/run")
+        return draft.results()
+                .ifGiven("known/run")
                 .flatMap(known -> draft.chemistry()
                         .tabulatedCombustion("known/fuel", vapour(draft))
                         .map(known::over));

@@ -99,7 +99,7 @@ public final class Cycle extends LedgerExperiment {
         Direct books = Direct.of(draft.trial(), sum, unknown());
         List<Remark> remarks = new ArrayList<>();
         legs.ifPresent(each -> remarks.addAll(Said.of(each, draft.figures())));
-        Optional<Expression> measured = draft.referenceIfGiven("target/run");
+        Optional<Expression> measured = draft.results().ifGiven("target/run");
         measured.ifPresent(direct -> remarks.add(new Closure(direct.minus(sum), draft.figures())));
         books = books.remarking(remarks);
         return draft.complete(measured.map(direct -> new Derived(

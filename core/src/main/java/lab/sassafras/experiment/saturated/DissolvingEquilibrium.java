@@ -197,7 +197,8 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
 
     /** ΔH of another entry, else as typed, else of the shelf. */
     private static Optional<Expression> enthalpy(Draft draft) {
-        return draft.referenceIfGiven("heat/run")
+        return draft.results()
+                .ifGiven("heat/run")
                 .or(() -> draft.quantityIfGiven("heat/typed"))
                 .or(() -> draft.chemistry().tabulatedSolution("solute/formula"));
     }

@@ -71,8 +71,8 @@ public final class StandsStill extends LedgerExperiment {
 
     @Override
     protected Account account(Draft draft) {
-        Expression beyond = draft.told("cooled/curve", "beyond");
-        return draft.complete(Direct.of(draft.trial(), draft.told("cooled/curve", "level"), unknown())
+        Expression beyond = draft.curves().told("cooled/curve", "beyond");
+        return draft.complete(Direct.of(draft.trial(), draft.curves().told("cooled/curve", "level"), unknown())
                 .giving(new Derived(
                         words().get("beyond"), Symbol.of("ΔT:below"), BenchUnit.DEGREES_CELSIUS, any -> beyond)));
     }
