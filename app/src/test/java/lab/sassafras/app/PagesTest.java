@@ -2,11 +2,13 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.options.LoadState;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Entry;
@@ -184,20 +186,27 @@ class PagesTest extends HouseTest {
         }
     }
 
-    /** What a browser that was never here has to fetch for a page, as it comes over the wire. */
+    /**
+     * What a browser that was never here has to fetch for a page, as it comes over the wire: styles, script and fonts
+     * together, and the page itself where all it shows is this test's own.
+     */
     @Tag("browser")
     @Test
     void aFirstVisitIsLight() {
         Entry slug = imported("2-grey-slug.json");
-        for (String page :
-                List.of("/periods", "/entries/" + slug.id(), "/entries/" + slug.id() + "/result", "/shelf/formation")) {
+        String own = "/entries/" + slug.id();
+        for (String page : List.of("/periods", own, own + "/result", "/shelf/formation")) {
             try (BenchBrowser browser = browser()) {
-                java.util.concurrent.atomic.AtomicInteger bytes = new java.util.concurrent.atomic.AtomicInteger();
+                AtomicInteger itself = new AtomicInteger();
+                AtomicInteger besides = new AtomicInteger();
                 browser.page()
-                        .onRequestFinished(request -> bytes.addAndGet(
-                                request.sizes().responseBodySize + request.sizes().responseHeadersSize));
-                browser.open(page).page().waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-                assertThat(bytes.get()).as(page).isBetween(50_000, 130_000);
+                        .onRequestFinished(request -> (request.url().endsWith(page) ? itself : besides)
+                                .addAndGet(request.sizes().responseBodySize + request.sizes().responseHeadersSize));
+                browser.open(page).page().waitForLoadState(LoadState.NETWORKIDLE);
+                assertThat(besides.get()).as("beside " + page).isBetween(50_000, 122_000);
+                if (page.startsWith(own)) {
+                    assertThat(itself.get()).as(page).isBetween(2_000, 8_000);
+                }
             }
         }
     }
