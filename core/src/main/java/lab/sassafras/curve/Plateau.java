@@ -2,6 +2,7 @@ package lab.sassafras.curve;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import lab.sassafras.measure.BenchUnit;
 import org.hipparchus.stat.regression.SimpleRegression;
 
@@ -34,16 +35,45 @@ public record Plateau() implements CurvePurpose {
         if (readings.size() < FEWEST) {
             return new Told.None("A plateau takes at least " + FEWEST + " readings, on both sides of it and on it.");
         }
-        double noise = noise(readings, stretch.least());
-        int[] level = longest(readings, Math.max(stretch.display(), ALIKE * noise));
-        if (level.length == 0 || !standsStill(readings, level)) {
-            return new Told.None("The temperature does not stand still between two stretches in which it moves: "
-                    + "what melts or freezes here does so over a range, or too fast for these readings.");
-        }
-        return told(readings, level, noise);
+        return level(stretch).<Told>map(Plateau::told).orElse(NONE);
     }
 
-    private static Told told(List<Reading> readings, int[] level, double noise) {
+    /** What is said where there is no plateau. */
+    static final Told.None NONE =
+            new Told.None("The temperature does not stand still between two stretches in which it "
+                    + "moves: what melts or freezes here does so over a range, or too fast for these readings.");
+
+    /**
+     * A level that was found.
+     *
+     * @param from     its first reading
+     * @param to       its last reading
+     * @param mean     of its middle (°C)
+     * @param variance of that (°C²)
+     * @param noise    of one reading (°C)
+     * @param beyond   how far it went past the level before it stood there (°C)
+     */
+    record Level(int from, int to, double mean, double variance, double noise, double beyond) {}
+
+    /** The level, where there is one. */
+    static Optional<Level> level(Stretch stretch) {
+        List<Reading> readings = stretch.readings();
+        double noise = noise(readings, stretch.least());
+        int[] level = longest(readings, Math.max(stretch.display(), ALIKE * noise));
+        return level.length == 0 || !standsStill(readings, level)
+                ? Optional.empty()
+                : Optional.of(found(readings, level, noise));
+    }
+
+    private static Told told(Level level) {
+        double variance = level.variance();
+        return new Told.Numbers(
+                List.of(level.mean(), level.beyond()),
+                List.of(List.of(variance, -variance), List.of(-variance, variance + level.noise() * level.noise())),
+                Double.POSITIVE_INFINITY);
+    }
+
+    private static Level found(List<Reading> readings, int[] level, double noise) {
         double first = readings.get(level[0]).seconds();
         double rounded = ROUNDED * (readings.get(level[1]).seconds() - first);
         List<Reading> middle = readings.subList(level[0], level[1] + 1).stream()
@@ -58,11 +88,7 @@ public record Plateau() implements CurvePurpose {
         double span = middle.get(middle.size() - 1).seconds() - middle.get(0).seconds();
         double wander = Double.isFinite(drift) ? Math.abs(drift) * span / Math.sqrt(12) : 0;
         double variance = noise * noise / middle.size() + wander * wander;
-        double beyond = beyond(readings, level[0], mean);
-        return new Told.Numbers(
-                List.of(mean, beyond),
-                List.of(List.of(variance, -variance), List.of(-variance, variance + noise * noise)),
-                Double.POSITIVE_INFINITY);
+        return new Level(level[0], level[1], mean, variance, noise, beyond(readings, level[0], mean));
     }
 
     /** How far it went past the level before it stood there (°C); nothing where it did not. */

@@ -1,0 +1,173 @@
+package lab.sassafras.experiment.heating;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lab.sassafras.account.Account;
+import lab.sassafras.account.Derived;
+import lab.sassafras.account.Direct;
+import lab.sassafras.account.Party;
+import lab.sassafras.convention.Question;
+import lab.sassafras.curve.CurvePurpose;
+import lab.sassafras.curve.Melting;
+import lab.sassafras.declaration.Group;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.draft.Draft;
+import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.Suspect;
+import lab.sassafras.expression.Expression;
+import lab.sassafras.expression.Symbol;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Slots;
+import lab.sassafras.yardstick.Yardstick;
+
+/**
+ * A sample is heated by a heater in it, stands on a plate, or is left to cool: where its temperature stands still it
+ * melts or freezes. Between a point before and a point after, heater + loss + warming before + change of state +
+ * warming after = 0; what a degree takes before and after follows from the rates there. On a plate, whose watts are not
+ * the sample's, the part that came to it follows from the rate of the liquid, whose specific heat is told.
+ */
+public final class HeatingCurve extends LedgerExperiment {
+
+    private static final String CURVE = "run/curve";
+
+    /** As it is offered to a class. */
+    public HeatingCurve() {
+        super("heating-curve", 1, BenchUnit.JOULES_PER_GRAM);
+    }
+
+    @Override
+    public Calorimeter.Use calorimeter() {
+        return Calorimeter.Use.NONE;
+    }
+
+    @Override
+    protected List<Question<?>> questions() {
+        return List.of();
+    }
+
+    @Override
+    protected List<Group> slots() {
+        return List.of(
+                Group.perTrial(
+                        "sample",
+                        Slots.sampleName("name"),
+                        Slots.mass("mass").usually(5, 60),
+                        Slots.choice("way", "heater", "plate", "cooling")),
+                Group.perTrial(
+                        "heater",
+                        Slots.quantity("voltage", BenchUnit.VOLTS).usually(2, 15),
+                        Slots.quantity("current", BenchUnit.AMPERES).usually(0.2, 4)),
+                Group.perTrial("plate", Slots.specificHeat("liquid").usually(1, 4.2)),
+                Group.perTrial(
+                        "room",
+                        Slots.temperature("temperature").usually(15, 30),
+                        Slots.quantity("loss", BenchUnit.WATTS_PER_DEGREE)
+                                .usually(0.02, 0.5)
+                                .orTakenAsKnown()
+                                .ifKnown()),
+                Group.perTrial("run", Slots.trace("curve")));
+    }
+
+    @Override
+    protected List<Step> steps() {
+        return List.of(
+                Step.of("sample/name"),
+                Step.of("sample/mass"),
+                Step.of("sample/way"),
+                Step.of("heater/voltage").when("sample/way", "heater"),
+                Step.of("heater/current").when("sample/way", "heater"),
+                Step.of("plate/liquid").when("sample/way", "plate"),
+                Step.of("room/temperature"),
+                Step.of("room/loss"),
+                Step.of(CURVE).taking(20));
+    }
+
+    @Override
+    public Map<String, CurvePurpose> curves() {
+        return Map.of(CURVE, new Melting());
+    }
+
+    @Override
+    public List<Suspect> suspects() {
+        return List.of();
+    }
+
+    @Override
+    public Yardstick yardstick() {
+        return Yardstick.NONE;
+    }
+
+    @Override
+    protected Account account(Draft draft) {
+        Expression level = draft.told(CURVE, "level");
+        Derived stood = new Derived(
+                words().get("level"), words().symbol(CURVE + ".level"), BenchUnit.DEGREES_CELSIUS, any -> level);
+        Expression beyond = draft.told(CURVE, "beyond");
+        Derived passed = new Derived(
+                words().get("beyond"), words().symbol(CURVE + ".beyond"), BenchUnit.DEGREES_CELSIUS, any -> beyond);
+        Optional<Expression> loss = draft.quantityIfGiven("room/loss");
+        String way = draft.choice("sample/way").orElse("cooling");
+        if (loss.isEmpty()) {
+            return draft.complete(Direct.of(draft.trial(), level, unknown("unknown-level", BenchUnit.DEGREES_CELSIUS))
+                    .giving(passed));
+        }
+        return draft.complete(
+                draft.ledger(parties(draft, way, loss.get(), level), unknown()).giving(stood, passed));
+    }
+
+    private List<Party> parties(Draft draft, String way, Expression loss, Expression level) {
+        Expression mass = draft.quantity("sample/mass");
+        Expression room = draft.quantity("room/temperature");
+        Expression from = draft.told(CURVE, "from");
+        Expression to = draft.told(CURVE, "to");
+        Expression fromRate = draft.told(CURVE, "from-rate");
+        Expression toRate = draft.told(CURVE, "to-rate");
+        Expression lasted = draft.told(CURVE, "lasted");
+        Expression lossBefore = loss.times(from.minus(room));
+        Expression lossAfter = loss.times(to.minus(room));
+        Optional<Expression> power = switch (way) {
+            case "heater" ->
+                Optional.of(draft.quantity("heater/voltage")
+                        .times(draft.quantity("heater/current"))
+                        .named(Symbol.of("P:heater"), BenchUnit.WATTS));
+            case "plate" ->
+                Optional.of(mass.times(draft.quantity("plate/liquid"))
+                        .times(toRate)
+                        .plus(lossAfter)
+                        .named(Symbol.of("P:plate"), BenchUnit.WATTS));
+            default -> Optional.empty();
+        };
+        List<Party> parties = new ArrayList<>();
+        power.ifPresent(watts -> parties.add(Party.process(
+                "heater", words().get("heat-" + way), watts.times(lasted).negated())));
+        parties.add(Party.process(
+                "room",
+                words().get("lost"),
+                loss.times(draft.told(CURVE, "between").minus(room)).times(lasted)));
+        parties.add(Party.vessel(
+                "before",
+                words().get("before"),
+                capacity(power, lossBefore, fromRate).named(Symbol.of("C:before"), BenchUnit.JOULES_PER_DEGREE),
+                from,
+                level));
+        Expression change = mass.times(unknown());
+        parties.add(Party.process("change", words().get("change"), way.equals("cooling") ? change.negated() : change));
+        parties.add(Party.vessel(
+                "after",
+                words().get("after"),
+                capacity(power, lossAfter, toRate).named(Symbol.of("C:after"), BenchUnit.JOULES_PER_DEGREE),
+                level,
+                to));
+        return parties;
+    }
+
+    /** What a degree takes, of sample and vessel: what came in, less what was lost, by the rate. */
+    private static Expression capacity(Optional<Expression> power, Expression lost, Expression rate) {
+        return power.<Expression>map(watts -> watts.minus(lost))
+                .orElseGet(lost::negated)
+                .over(rate);
+    }
+}
