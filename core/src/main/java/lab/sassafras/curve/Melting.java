@@ -1,26 +1,31 @@
 package lab.sassafras.curve;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.measure.BenchUnit;
-import org.hipparchus.stat.regression.SimpleRegression;
 
 /**
  * Something that melts or freezes between two stretches in which it only warms or cools: the level, how far it went
- * past it first, and a point in each stretch with the rate there, between which a balance of heat is drawn up. The
- * points lie clear of the level, whose end is rounded; each is the middle of a straight line through its stretch, so
- * that a stretch that bends evenly takes nothing away.
+ * past it first, and a point in each stretch with the rate there and how that rate falls off with temperature, between
+ * which a balance of heat is drawn up. The points lie clear of the level, whose end is rounded.
  */
 public record Melting() implements CurvePurpose {
 
-    private static final int FEWEST = 5;
+    private static final int FEWEST = 10;
+    private static final int FEWEST_ASIDE = 3;
     /** A stretch ends so much of its own height short of the level, or so many times the noise (no source). */
     private static final double CLEAR = 0.12;
 
     private static final double ABOVE_NOISE = 6;
-    /** Where the stretch before is long, only so much of it next to the level is taken (no source). */
-    private static final double TAKEN = 0.7;
+    /** A thermometer shown to its last step is no steadier than this part of the step (no source). */
+    private static final double STEADIEST = 0.45;
+    /**
+     * What a vessel loses for each degree is not quite the same before and after: standard uncertainty of its mean, as a
+     * part of it (no source).
+     */
+    private static final double STEADY = 0.0125;
 
     @Override
     public List<Tells> tells() {
@@ -29,17 +34,20 @@ public record Melting() implements CurvePurpose {
                 new Tells("beyond", BenchUnit.DEGREES_CELSIUS, false),
                 new Tells("from", BenchUnit.DEGREES_CELSIUS, true),
                 new Tells("from-rate", BenchUnit.DEGREES_PER_SECOND, false),
+                new Tells("from-leak", BenchUnit.PER_SECOND, false),
                 new Tells("to", BenchUnit.DEGREES_CELSIUS, true),
                 new Tells("to-rate", BenchUnit.DEGREES_PER_SECOND, false),
+                new Tells("to-leak", BenchUnit.PER_SECOND, false),
                 new Tells("between", BenchUnit.DEGREES_CELSIUS, true),
-                new Tells("lasted", BenchUnit.SECONDS, false));
+                new Tells("lasted", BenchUnit.SECONDS, false),
+                new Tells("steady", BenchUnit.NUMBER, false));
     }
 
     @Override
     public Told of(Stretch stretch) {
         List<Reading> readings = stretch.readings();
-        if (readings.size() < 3 * FEWEST) {
-            return new Told.None("A curve with a plateau takes at least " + 3 * FEWEST + " readings.");
+        if (readings.size() < FEWEST) {
+            return new Told.None("A curve with a plateau takes at least " + FEWEST + " readings.");
         }
         Optional<Plateau.Level> level = Plateau.level(stretch);
         if (level.isEmpty()) {
@@ -47,106 +55,69 @@ public record Melting() implements CurvePurpose {
         }
         Plateau.Level at = level.get();
         List<Reading> before =
-                clear(readings.subList(0, at.from()), readings.get(0).temperature(), at, true);
+                clear(readings.subList(0, at.from()), readings.get(0).temperature(), at);
         List<Reading> after = clear(
                 readings.subList(at.to() + 1, readings.size()),
                 readings.get(readings.size() - 1).temperature(),
-                at,
-                false);
-        if (before.size() < FEWEST || after.size() < FEWEST) {
-            return new Told.None("Before and after the plateau it takes at least " + FEWEST
-                    + " readings clear of it. Begin colder, or go on longer.");
+                at);
+        if (before.size() < FEWEST_ASIDE || after.size() < FEWEST_ASIDE) {
+            return new Told.None("Before and after the plateau it takes at least " + FEWEST_ASIDE
+                    + " readings clear of it. Read more often, begin colder, or go on longer.");
         }
-        return told(readings, at, Point.of(before, at.noise()), Point.of(after, at.noise()));
+        double noise = Math.max(at.noise(), STEADIEST * stretch.display());
+        return told(readings, at, Approach.of(before, noise), Approach.of(after, noise));
     }
 
-    /** Of one side, what lies on the way the temperature took and clear of the level, next to it first. */
-    private static List<Reading> clear(List<Reading> side, double far, Plateau.Level level, boolean before) {
-        double height = Math.abs(far - level.mean());
-        double margin = Math.max(CLEAR * height, ABOVE_NOISE * level.noise());
+    /** Of one side, what lies on the way the temperature took and clear of the level. */
+    private static List<Reading> clear(List<Reading> side, double far, Plateau.Level level) {
+        double margin = Math.max(CLEAR * Math.abs(far - level.mean()), ABOVE_NOISE * level.noise());
         double sign = Math.signum(far - level.mean());
-        List<Reading> clear = new ArrayList<>(side.stream()
+        return side.stream()
                 .filter(each -> sign * (each.temperature() - level.mean()) > margin)
-                .toList());
-        int taken = Math.max(FEWEST, (int) Math.round(TAKEN * clear.size()));
-        return clear.size() <= taken
-                ? clear
-                : before ? clear.subList(clear.size() - taken, clear.size()) : clear.subList(0, taken);
+                .toList();
     }
 
-    /**
-     * The middle of a stretch.
-     *
-     * @param seconds     when it was there (s)
-     * @param temperature there (°C)
-     * @param variance    of that (°C²)
-     * @param rate        there (°C/s)
-     * @param rateVariance of that (°C²/s²)
-     */
-    private record Point(double seconds, double temperature, double variance, double rate, double rateVariance) {
-
-        static Point of(List<Reading> stretch, double noise) {
-            SimpleRegression line = new SimpleRegression();
-            stretch.forEach(each -> line.addData(each.seconds(), each.temperature()));
-            double seconds =
-                    stretch.stream().mapToDouble(Reading::seconds).average().orElseThrow();
-            double square = Math.max(noise * noise, line.getMeanSquareError());
-            return new Point(
-                    seconds,
-                    line.predict(seconds),
-                    square / stretch.size(),
-                    line.getSlope(),
-                    square / line.getXSumSquares());
-        }
-    }
-
-    private static Told told(List<Reading> readings, Plateau.Level level, Point from, Point to) {
+    private static Told told(List<Reading> readings, Plateau.Level level, Approach from, Approach to) {
         double lasted = to.seconds() - from.seconds();
         List<Reading> between = new ArrayList<>();
-        between.add(new Reading(from.seconds(), from.temperature()));
+        between.add(new Reading(from.seconds(), from.values()[0]));
         readings.stream()
                 .filter(each -> each.seconds() > from.seconds() && each.seconds() < to.seconds())
                 .forEach(between::add);
-        between.add(new Reading(to.seconds(), to.temperature()));
+        between.add(new Reading(to.seconds(), to.values()[0]));
         double area = 0;
         for (int i = 1; i < between.size(); i++) {
             area += (between.get(i).seconds() - between.get(i - 1).seconds())
                     * (between.get(i).temperature() + between.get(i - 1).temperature())
                     / 2;
         }
-        double[] variances = {
-            level.variance(),
-            level.variance() + level.noise() * level.noise(),
-            from.variance(),
-            from.rateVariance(),
-            to.variance(),
-            to.rateVariance(),
-            level.noise() * level.noise() / between.size(),
-            0
-        };
+        double[][] covariance = new double[11][11];
+        covariance[0][0] = level.variance();
+        covariance[1][1] = level.variance() + level.noise() * level.noise();
+        for (int i = 0; i < 3; i++) {
+            for (int j = 0; j < 3; j++) {
+                covariance[2 + i][2 + j] = from.covariance()[i][j];
+                covariance[5 + i][5 + j] = to.covariance()[i][j];
+            }
+        }
+        covariance[8][8] = level.noise() * level.noise() / between.size();
+        covariance[10][10] = STEADY * STEADY;
         return new Told.Numbers(
                 List.of(
                         level.mean(),
                         level.beyond(),
-                        from.temperature(),
-                        from.rate(),
-                        to.temperature(),
-                        to.rate(),
+                        from.values()[0],
+                        from.values()[1],
+                        from.values()[2],
+                        to.values()[0],
+                        to.values()[1],
+                        to.values()[2],
                         area / lasted,
-                        lasted),
-                diagonal(variances),
+                        lasted,
+                        1.0),
+                Arrays.stream(covariance)
+                        .map(row -> Arrays.stream(row).boxed().toList())
+                        .toList(),
                 Double.POSITIVE_INFINITY);
-    }
-
-    private static List<List<Double>> diagonal(double[] variances) {
-        List<List<Double>> rows = new ArrayList<>();
-        for (int i = 0; i < variances.length; i++) {
-            List<Double> row = new ArrayList<>();
-            for (int j = 0; j < variances.length; j++) {
-                row.add(i == j ? variances[i] : 0.0);
-            }
-            rows.add(row);
-        }
-        return rows;
     }
 }

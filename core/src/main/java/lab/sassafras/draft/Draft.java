@@ -323,6 +323,33 @@ public final class Draft {
     }
 
     /**
+     * {@return several ways to one quantity taken together, each weighed by what is known of it; the first while
+     * something lacks}
+     *
+     * @param ways    to it, at least one
+     * @param changes by how much of itself the quantity may differ from one way to the other
+     */
+    public Expression weighed(List<Expression> ways, double changes) {
+        if (!missing.isEmpty()
+                || !findings.isEmpty()
+                || ways.size() == 1
+                || sheet.aim().blueprint()) {
+            return ways.get(0);
+        }
+        List<Double> weights = ways.stream()
+                .map(each -> new Computation(each, sheet.bindings()).estimate())
+                .map(each -> 1 / (Math.pow(each.uncertainty(), 2) + Math.pow(changes * each.value(), 2)))
+                .toList();
+        double all = weights.stream().mapToDouble(Double::doubleValue).sum();
+        List<Expression> terms = new ArrayList<>();
+        for (int i = 0; i < ways.size(); i++) {
+            double weight = weights.get(i) / all;
+            terms.add(ways.get(i).times(Expression.number(weight, figures().fixed(weight, 3))));
+        }
+        return new Expression.Sum(terms);
+    }
+
+    /**
      * {@return the finished books, or what is still missing}
      *
      * @param drawnUp the books

@@ -32,6 +32,8 @@ import lab.sassafras.yardstick.Yardstick;
 public final class HeatingCurve extends LedgerExperiment {
 
     private static final String CURVE = "run/curve";
+    /** What is lost for each degree differs by so much of itself before and after (standard uncertainty; no source). */
+    private static final double CHANGES = 0.05;
 
     /** As it is offered to a class. */
     public HeatingCurve() {
@@ -58,8 +60,12 @@ public final class HeatingCurve extends LedgerExperiment {
                         Slots.choice("way", "heater", "plate", "cooling")),
                 Group.perTrial(
                         "heater",
-                        Slots.quantity("voltage", BenchUnit.VOLTS).usually(2, 15),
-                        Slots.quantity("current", BenchUnit.AMPERES).usually(0.2, 4)),
+                        Slots.quantity("voltage", BenchUnit.VOLTS)
+                                .usually(2, 15)
+                                .orTakenAsKnown(),
+                        Slots.quantity("current", BenchUnit.AMPERES)
+                                .usually(0.2, 4)
+                                .orTakenAsKnown()),
                 Group.perTrial("plate", Slots.specificHeat("liquid").usually(1, 4.2)),
                 Group.perTrial(
                         "room",
@@ -110,15 +116,15 @@ public final class HeatingCurve extends LedgerExperiment {
                 words().get("beyond"), words().symbol(CURVE + ".beyond"), BenchUnit.DEGREES_CELSIUS, any -> beyond);
         Optional<Expression> loss = draft.quantityIfGiven("room/loss");
         String way = draft.choice("sample/way").orElse("cooling");
-        if (loss.isEmpty()) {
+        if (loss.isEmpty() && !way.equals("heater")) {
             return draft.complete(Direct.of(draft.trial(), level, unknown("unknown-level", BenchUnit.DEGREES_CELSIUS))
                     .giving(passed));
         }
         return draft.complete(
-                draft.ledger(parties(draft, way, loss.get(), level), unknown()).giving(stood, passed));
+                draft.ledger(parties(draft, way, loss, level), unknown()).giving(stood, passed));
     }
 
-    private List<Party> parties(Draft draft, String way, Expression loss, Expression level) {
+    private List<Party> parties(Draft draft, String way, Optional<Expression> told, Expression level) {
         Expression mass = draft.quantity("sample/mass");
         Expression room = draft.quantity("room/temperature");
         Expression from = draft.told(CURVE, "from");
@@ -126,27 +132,19 @@ public final class HeatingCurve extends LedgerExperiment {
         Expression fromRate = draft.told(CURVE, "from-rate");
         Expression toRate = draft.told(CURVE, "to-rate");
         Expression lasted = draft.told(CURVE, "lasted");
-        Expression lossBefore = loss.times(from.minus(room));
-        Expression lossAfter = loss.times(to.minus(room));
-        Optional<Expression> power = switch (way) {
-            case "heater" ->
-                Optional.of(draft.quantity("heater/voltage")
-                        .times(draft.quantity("heater/current"))
-                        .named(Symbol.of("P:heater"), BenchUnit.WATTS));
-            case "plate" ->
-                Optional.of(mass.times(draft.quantity("plate/liquid"))
-                        .times(toRate)
-                        .plus(lossAfter)
-                        .named(Symbol.of("P:plate"), BenchUnit.WATTS));
-            default -> Optional.empty();
-        };
+        Optional<Expression> power = power(draft, way, mass, toRate, to.minus(room), told);
+        Expression leak = leak(draft, power, told, room);
+        Expression lossBefore = leak.times(from.minus(room));
+        Expression lossAfter = leak.times(to.minus(room));
         List<Party> parties = new ArrayList<>();
         power.ifPresent(watts -> parties.add(Party.process(
                 "heater", words().get("heat-" + way), watts.times(lasted).negated())));
         parties.add(Party.process(
                 "room",
                 words().get("lost"),
-                loss.times(draft.told(CURVE, "between").minus(room)).times(lasted)));
+                leak.times(draft.told(CURVE, "between").minus(room))
+                        .times(lasted)
+                        .times(draft.told(CURVE, "steady"))));
         parties.add(Party.vessel(
                 "before",
                 words().get("before"),
@@ -162,6 +160,50 @@ public final class HeatingCurve extends LedgerExperiment {
                 level,
                 to));
         return parties;
+    }
+
+    private static Optional<Expression> power(
+            Draft draft,
+            String way,
+            Expression mass,
+            Expression toRate,
+            Expression aboveRoom,
+            Optional<Expression> leak) {
+        return switch (way) {
+            case "heater" ->
+                Optional.of(draft.quantity("heater/voltage")
+                        .times(draft.quantity("heater/current"))
+                        .named(Symbol.of("P:heater"), BenchUnit.WATTS));
+            case "plate" ->
+                leak.map(loss -> mass.times(draft.quantity("plate/liquid"))
+                        .times(toRate)
+                        .plus(loss.times(aboveRoom))
+                        .named(Symbol.of("P:plate"), BenchUnit.WATTS));
+            default -> Optional.empty();
+        };
+    }
+
+    /**
+     * What is lost for each degree: as it is told, and with a heater in the sample also as the rates fall off before
+     * and after, each weighed by what is known of it.
+     */
+    private static Expression leak(
+            Draft draft, Optional<Expression> power, Optional<Expression> told, Expression room) {
+        List<Expression> ways = new ArrayList<>();
+        if (power.isPresent() && draft.chosen("sample/way", "heater")) {
+            ways.add(byFallingOff(draft, power.get(), room, "from"));
+            ways.add(byFallingOff(draft, power.get(), room, "to"));
+        }
+        told.ifPresent(ways::add);
+        return draft.weighed(ways, CHANGES).named(Symbol.of("k:loss"), BenchUnit.WATTS_PER_DEGREE);
+    }
+
+    /** With P = C r + k (T − T room) and k = λ C: k = λ P ÷ (r + λ (T − T room)). */
+    private static Expression byFallingOff(Draft draft, Expression power, Expression room, String point) {
+        Expression leak = draft.told(CURVE, point + "-leak");
+        return leak.times(power)
+                .over(draft.told(CURVE, point + "-rate")
+                        .plus(leak.times(draft.told(CURVE, point).minus(room))));
     }
 
     /** What a degree takes, of sample and vessel: what came in, less what was lost, by the rate. */
