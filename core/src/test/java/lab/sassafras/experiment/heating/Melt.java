@@ -111,10 +111,13 @@ record Melt(BenchSheet sheet, double level, double fusion) {
         Bench bench = Bench.drawn(random);
         int every = new int[] {10, 15, 20, 30, 60}[random.nextInt(5)];
         double off = 0.1 * random.nextGaussian();
+        double gain = between(random, -0.002, 0.002);
         List<Double> warmed = bench.warmed(bench.power() * (1 + 0.01 * random.nextGaussian()));
         List<Reading> readings = new ArrayList<>();
         for (int second = 0; second < warmed.size(); second += every) {
-            readings.add(new Reading(second, tenth(warmed.get(second) + off + 0.03 * random.nextGaussian())));
+            readings.add(new Reading(
+                    second,
+                    tenth(warmed.get(second) + off + gain * (warmed.get(second) - 20) + 0.03 * random.nextGaussian())));
         }
         Instrument probe = new Instrument(
                 "p", "probe", InstrumentKind.THERMOMETER, BenchUnit.DEGREES_CELSIUS, 0.1, -10, 110, 0.1, 0);
