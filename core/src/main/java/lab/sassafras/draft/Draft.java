@@ -19,6 +19,7 @@ import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Constants;
+import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
@@ -323,8 +324,8 @@ public final class Draft {
     }
 
     /**
-     * {@return several ways to one quantity taken together, each weighed by what is known of it; the first while
-     * something lacks}
+     * {@return several ways to one quantity taken together, each weighed by what is known of it, alike where one of them
+     * holds what is sought; the first while something lacks}
      *
      * @param ways    to it, at least one
      * @param changes by how much of itself the quantity may differ from one way to the other
@@ -336,9 +337,12 @@ public final class Draft {
                 || sheet.aim().blueprint()) {
             return ways.get(0);
         }
+        boolean known = sheet.aim()
+                .sought()
+                .filter(address -> ways.stream().anyMatch(each -> each.contains(sought(sheet, address))))
+                .isEmpty();
         List<Double> weights = ways.stream()
-                .map(each -> new Computation(each, sheet.bindings()).estimate())
-                .map(each -> 1 / (Math.pow(each.uncertainty(), 2) + Math.pow(changes * each.value(), 2)))
+                .map(each -> known ? weight(new Computation(each, sheet.bindings()).estimate(), changes) : 1.0)
                 .toList();
         double all = weights.stream().mapToDouble(Double::doubleValue).sum();
         List<Expression> terms = new ArrayList<>();
@@ -347,6 +351,10 @@ public final class Draft {
             terms.add(ways.get(i).times(Expression.number(weight, figures().fixed(weight, 3))));
         }
         return new Expression.Sum(terms);
+    }
+
+    private static double weight(Estimate way, double changes) {
+        return 1 / (Math.pow(way.uncertainty(), 2) + Math.pow(changes * way.value(), 2));
     }
 
     /**

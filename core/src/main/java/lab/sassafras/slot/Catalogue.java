@@ -18,6 +18,14 @@ public interface Catalogue {
     /** Specific heats of liquids (J/(g·°C)). */
     Catalogue LIQUIDS = specificHeats("liquid", ReferenceShelf::liquids);
 
+    /** Heats of fusion (J/g). */
+    Catalogue HEATS_OF_FUSION = of(
+            "substance that melts",
+            BenchUnit.JOULES_PER_GRAM,
+            shelf -> shelf.properties().stream()
+                    .filter(each -> each.key().startsWith("fusion-of-"))
+                    .toList());
+
     /** Heats of solution (kJ/mol), each at its dilution. */
     Catalogue HEATS_OF_SOLUTION = of(
             "heat of solution",

@@ -18,7 +18,7 @@ import lab.sassafras.measure.Measured;
 public final class ReferenceShelf {
 
     /** Goes up when a row changes, so that an entry can say which shelf it was reduced with. */
-    public static final int VERSION = 7;
+    public static final int VERSION = 8;
 
     /** Every value an account may draw on, as it first came onto a shelf: an entry begun before is worked with that. */
     private static final Map<String, Reference> LATER = Table.rows("properties.csv")

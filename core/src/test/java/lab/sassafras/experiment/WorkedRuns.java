@@ -1,10 +1,15 @@
 package lab.sassafras.experiment;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import lab.sassafras.curve.Reading;
 import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.slot.Logged;
 import lab.sassafras.slot.Role;
+import lab.sassafras.slot.TraceUse;
 
 /** One ordinary filled sheet of every experiment, for checks that hold for all of them. */
 public final class WorkedRuns {
@@ -28,6 +33,36 @@ public final class WorkedRuns {
                 .reads("wire[1]/left", "3.2", "cm")
                 .reads("acid[1]/titre", "9.2", "mL")
                 .reads("base[1]/concentration", "0.0709", "mol/L");
+    }
+
+    /**
+     * 20.00 g at 10.00 V and 1.000 A, losing 0.1 W for each degree above 21 °C: 40 J/°C up to 55 °C, 3600 J there
+     * (180 J/g), 50 J/°C on.
+     */
+    private static BenchSheet melting() {
+        String trace = "22222222-2222-3333-4444-555555555555";
+        List<Reading> readings = IntStream.rangeClosed(0, 85)
+                .mapToObj(i -> new Reading(10 * i, melts(10 * i)))
+                .toList();
+        return BenchSheet.of("heating-curve")
+                .logging(Map.of(trace, new Logged("61 readings", readings, Optional.of(BenchSheet.THERMOMETER))))
+                .says("sample[1]/name", "tube 4")
+                .says("sample[1]/substance", "fusion-of-lauric-acid")
+                .mass("sample[1]/mass", "20.00")
+                .says("sample[1]/way", "heater")
+                .reads("heater[1]/voltage", "10.00", "V")
+                .reads("heater[1]/current", "1.000", "A")
+                .reads("room[1]/temperature", "21.0", "°C")
+                .assumed("room[1]/loss", "0.100", "0.010", "W/°C")
+                .says("run[1]/curve", TraceUse.whole(trace).text());
+    }
+
+    private static double melts(double seconds) {
+        double reached = -40 / 0.1 * Math.log((121 - 55.0) / (121 - 20));
+        double through = reached + 3600 / (10 - 0.1 * (55 - 21));
+        return seconds < reached
+                ? 121 - 101 * Math.exp(-seconds * 0.1 / 40)
+                : seconds < through ? 55 : 121 - 66 * Math.exp(-(seconds - through) * 0.1 / 50);
     }
 
     /** By experiment key. */
@@ -178,6 +213,7 @@ public final class WorkedRuns {
                         .temperature("water[1]/start", "30.0")
                         .mass("added[1]/mass", "40.00")
                         .temperature("added[1]/start", "-4.0"));
+        runs.put("heating-curve", melting());
         return runs;
     }
 }

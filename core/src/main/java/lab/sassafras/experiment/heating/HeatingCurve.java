@@ -7,7 +7,9 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.Direct;
+import lab.sassafras.account.Finding;
 import lab.sassafras.account.Party;
+import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Question;
 import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.curve.Melting;
@@ -16,10 +18,13 @@ import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.Draft;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
+import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Catalogue;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.Yardstick;
 
@@ -56,6 +61,7 @@ public final class HeatingCurve extends LedgerExperiment {
                 Group.perTrial(
                         "sample",
                         Slots.sampleName("name"),
+                        Slots.fromShelfIfKnown("substance", Catalogue.HEATS_OF_FUSION),
                         Slots.mass("mass").usually(5, 60),
                         Slots.choice("way", "heater", "plate", "cooling")),
                 Group.perTrial(
@@ -81,6 +87,7 @@ public final class HeatingCurve extends LedgerExperiment {
     protected List<Step> steps() {
         return List.of(
                 Step.of("sample/name"),
+                Step.of("sample/substance"),
                 Step.of("sample/mass"),
                 Step.of("sample/way"),
                 Step.of("heater/voltage").when("sample/way", "heater"),
@@ -98,12 +105,21 @@ public final class HeatingCurve extends LedgerExperiment {
 
     @Override
     public List<Suspect> suspects() {
-        return List.of();
+        return List.of(
+                new Suspect("voltage-at-supply", "heater/voltage", -0.03)
+                        .ofItself()
+                        .upTo(0.1),
+                new Suspect("heater-beside", "heater/current", -0.02).ofItself().upTo(0.1),
+                new Suspect("loss-misjudged", "room/loss", 0.1)
+                        .ofItself()
+                        .upTo(0.3)
+                        .eitherWay(),
+                new Suspect("not-all-melted", "sample/mass", -0.5).upTo(3));
     }
 
     @Override
     public Yardstick yardstick() {
-        return Yardstick.NONE;
+        return new MeltsOnShelf("sample/substance");
     }
 
     @Override
@@ -120,8 +136,10 @@ public final class HeatingCurve extends LedgerExperiment {
             return draft.complete(Direct.of(draft.trial(), level, unknown("unknown-level", BenchUnit.DEGREES_CELSIUS))
                     .giving(passed));
         }
-        return draft.complete(
-                draft.ledger(parties(draft, way, loss, level), unknown()).giving(stood, passed));
+        List<Party> parties = parties(draft, way, loss, level);
+        return draft.complete(draft.ledger(parties, unknown())
+                .giving(stood, passed)
+                .remarking(List.of(spent(parties, draft.figures()))));
     }
 
     private List<Party> parties(Draft draft, String way, Optional<Expression> told, Expression level) {
@@ -160,6 +178,20 @@ public final class HeatingCurve extends LedgerExperiment {
                 level,
                 to));
         return parties;
+    }
+
+    /** Where the heat went beside what melted or froze. */
+    private static Remark spent(List<Party> parties, Figures figures) {
+        Expression lost = parties.stream()
+                .filter(each -> each.key().equals("room"))
+                .findFirst()
+                .orElseThrow()
+                .heat();
+        return bindings -> Optional.of(Finding.note(
+                "heating.lost",
+                "Between the two points " + figures.significant(new Computation(lost, bindings).value(), 3)
+                        + " J went to the room. Before and after the plateau the rates tell what a degree takes, of the "
+                        + "sample with its vessel."));
     }
 
     private static Optional<Expression> power(
