@@ -27,6 +27,9 @@ public record Melting() implements CurvePurpose {
      */
     private static final double STEADY = 0.0125;
 
+    private static final Told UNTOLD = new Told.None("Before and after the plateau the readings do not tell a rate. "
+            + "Read more often, begin colder, or go on longer.");
+
     @Override
     public List<Tells> tells() {
         return List.of(
@@ -65,7 +68,9 @@ public record Melting() implements CurvePurpose {
                     + " readings clear of it. Read more often, begin colder, or go on longer.");
         }
         double noise = Math.max(at.noise(), STEADIEST * stretch.display());
-        return told(readings, at, Approach.of(before, noise), Approach.of(after, noise));
+        return Approach.of(before, noise)
+                .flatMap(from -> Approach.of(after, noise).map(to -> told(readings, at, from, to)))
+                .orElse(UNTOLD);
     }
 
     /** Of one side, what lies on the way the temperature took and clear of the level. */

@@ -19,7 +19,6 @@ import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Constants;
-import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Symbol;
@@ -111,6 +110,10 @@ public final class Draft {
 
     Sheet sheet() {
         return sheet;
+    }
+
+    boolean wanting() {
+        return !missing.isEmpty() || !findings.isEmpty();
     }
 
     List<Finding> findings() {
@@ -321,40 +324,6 @@ public final class Draft {
         return known
                 ? OptionalDouble.of(new Computation(expression, sheet.bindings()).value())
                 : OptionalDouble.empty();
-    }
-
-    /**
-     * {@return several ways to one quantity taken together, each weighed by what is known of it, alike where one of them
-     * holds what is sought; the first while something lacks}
-     *
-     * @param ways    to it, at least one
-     * @param changes by how much of itself the quantity may differ from one way to the other
-     */
-    public Expression weighed(List<Expression> ways, double changes) {
-        if (!missing.isEmpty()
-                || !findings.isEmpty()
-                || ways.size() == 1
-                || sheet.aim().blueprint()) {
-            return ways.get(0);
-        }
-        boolean known = sheet.aim()
-                .sought()
-                .filter(address -> ways.stream().anyMatch(each -> each.contains(sought(sheet, address))))
-                .isEmpty();
-        List<Double> weights = ways.stream()
-                .map(each -> known ? weight(new Computation(each, sheet.bindings()).estimate(), changes) : 1.0)
-                .toList();
-        double all = weights.stream().mapToDouble(Double::doubleValue).sum();
-        List<Expression> terms = new ArrayList<>();
-        for (int i = 0; i < ways.size(); i++) {
-            double weight = weights.get(i) / all;
-            terms.add(ways.get(i).times(Expression.number(weight, figures().fixed(weight, 3))));
-        }
-        return new Expression.Sum(terms);
-    }
-
-    private static double weight(Estimate way, double changes) {
-        return 1 / (Math.pow(way.uncertainty(), 2) + Math.pow(changes * way.value(), 2));
     }
 
     /**

@@ -16,6 +16,7 @@ import lab.sassafras.curve.Melting;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.Weighed;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Computation;
@@ -124,10 +125,10 @@ public final class HeatingCurve extends LedgerExperiment {
 
     @Override
     protected Account account(Draft draft) {
-        Expression level = draft.told(CURVE, "level");
+        Expression level = draft.curves().told(CURVE, "level");
         Derived stood = new Derived(
                 words().get("level"), words().symbol(CURVE + ".level"), BenchUnit.DEGREES_CELSIUS, any -> level);
-        Expression beyond = draft.told(CURVE, "beyond");
+        Expression beyond = draft.curves().told(CURVE, "beyond");
         Derived passed = new Derived(
                 words().get("beyond"), words().symbol(CURVE + ".beyond"), BenchUnit.DEGREES_CELSIUS, any -> beyond);
         Optional<Expression> loss = draft.quantityIfGiven("room/loss");
@@ -145,11 +146,11 @@ public final class HeatingCurve extends LedgerExperiment {
     private List<Party> parties(Draft draft, String way, Optional<Expression> told, Expression level) {
         Expression mass = draft.quantity("sample/mass");
         Expression room = draft.quantity("room/temperature");
-        Expression from = draft.told(CURVE, "from");
-        Expression to = draft.told(CURVE, "to");
-        Expression fromRate = draft.told(CURVE, "from-rate");
-        Expression toRate = draft.told(CURVE, "to-rate");
-        Expression lasted = draft.told(CURVE, "lasted");
+        Expression from = draft.curves().told(CURVE, "from");
+        Expression to = draft.curves().told(CURVE, "to");
+        Expression fromRate = draft.curves().told(CURVE, "from-rate");
+        Expression toRate = draft.curves().told(CURVE, "to-rate");
+        Expression lasted = draft.curves().told(CURVE, "lasted");
         Optional<Expression> power = power(draft, way, mass, toRate, to.minus(room), told);
         Expression leak = leak(draft, power, told, room);
         Expression lossBefore = leak.times(from.minus(room));
@@ -160,9 +161,9 @@ public final class HeatingCurve extends LedgerExperiment {
         parties.add(Party.process(
                 "room",
                 words().get("lost"),
-                leak.times(draft.told(CURVE, "between").minus(room))
+                leak.times(draft.curves().told(CURVE, "between").minus(room))
                         .times(lasted)
-                        .times(draft.told(CURVE, "steady"))));
+                        .times(draft.curves().told(CURVE, "steady"))));
         parties.add(Party.vessel(
                 "before",
                 words().get("before"),
@@ -227,15 +228,16 @@ public final class HeatingCurve extends LedgerExperiment {
             ways.add(byFallingOff(draft, power.get(), room, "to"));
         }
         told.ifPresent(ways::add);
-        return draft.weighed(ways, CHANGES).named(Symbol.of("k:loss"), BenchUnit.WATTS_PER_DEGREE);
+        return Weighed.mean(draft, ways, CHANGES).named(Symbol.of("k:loss"), BenchUnit.WATTS_PER_DEGREE);
     }
 
     /** With P = C r + k (T − T room) and k = λ C: k = λ P ÷ (r + λ (T − T room)). */
     private static Expression byFallingOff(Draft draft, Expression power, Expression room, String point) {
-        Expression leak = draft.told(CURVE, point + "-leak");
+        Expression leak = draft.curves().told(CURVE, point + "-leak");
         return leak.times(power)
-                .over(draft.told(CURVE, point + "-rate")
-                        .plus(leak.times(draft.told(CURVE, point).minus(room))));
+                .over(draft.curves()
+                        .told(CURVE, point + "-rate")
+                        .plus(leak.times(draft.curves().told(CURVE, point).minus(room))));
     }
 
     /** What a degree takes, of sample and vessel: what came in, less what was lost, by the rate. */
