@@ -7,8 +7,8 @@ import java.util.Optional;
 import lab.sassafras.measure.BenchUnit;
 
 /**
- * Something that melts or freezes between two stretches in which it only warms or cools: the level, how far it went
- * past it first, and a point in each stretch with the rate there and how that rate falls off with temperature, between
+ * Something that melts or freezes between two stretches in which it only warms or cools: the level, or the middle of a
+ * range and how wide that is, how far it went past the level first, and a point in each stretch with the rate there and how that rate falls off with temperature, between
  * which a balance of heat is drawn up. The points lie clear of the level, whose end is rounded.
  */
 public record Melting() implements CurvePurpose {
@@ -27,6 +27,9 @@ public record Melting() implements CurvePurpose {
      */
     private static final double STEADY = 0.0125;
 
+    /** A level that lasts less than this part of the slow stretch is a piece of a range (no source). */
+    private static final double MOST = 0.5;
+
     private static final Told UNTOLD = new Told.None("Before and after the plateau the readings do not tell a rate. "
             + "Read more often, begin colder, or go on longer.");
 
@@ -35,6 +38,7 @@ public record Melting() implements CurvePurpose {
         return List.of(
                 new Tells("level", BenchUnit.DEGREES_CELSIUS, true),
                 new Tells("beyond", BenchUnit.DEGREES_CELSIUS, false),
+                new Tells("range", BenchUnit.DEGREES_CELSIUS, false),
                 new Tells("from", BenchUnit.DEGREES_CELSIUS, true),
                 new Tells("from-rate", BenchUnit.DEGREES_PER_SECOND, false),
                 new Tells("from-leak", BenchUnit.PER_SECOND, false),
@@ -52,15 +56,15 @@ public record Melting() implements CurvePurpose {
         if (readings.size() < FEWEST) {
             return new Told.None("A curve with a plateau takes at least " + FEWEST + " readings.");
         }
-        Optional<Plateau.Level> level = Plateau.level(stretch);
-        if (level.isEmpty()) {
+        Optional<Slow> slow = slow(stretch);
+        if (slow.isEmpty()) {
             return Plateau.NONE;
         }
-        Plateau.Level at = level.get();
+        Slow at = slow.get();
         List<Reading> before =
                 clear(readings.subList(0, at.from()), readings.get(0).temperature(), at);
         List<Reading> after = clear(
-                readings.subList(at.to() + 1, readings.size()),
+                readings.subList(at.to(), readings.size()),
                 readings.get(readings.size() - 1).temperature(),
                 at);
         if (before.size() < FEWEST_ASIDE || after.size() < FEWEST_ASIDE) {
@@ -73,16 +77,61 @@ public record Melting() implements CurvePurpose {
                 .orElse(UNTOLD);
     }
 
+    /**
+     * Where it melts or freezes.
+     *
+     * @param from     last reading before it
+     * @param to       first reading after it
+     * @param mean     the level, or the middle of the range (°C)
+     * @param range    from where it begins to where it ends (°C); nothing for a level
+     * @param beyond   how far it went past the level before (°C)
+     * @param variance of the middle (°C²)
+     * @param noise    of one reading (°C)
+     */
+    private record Slow(int from, int to, double mean, double range, double beyond, double variance, double noise) {
+
+        static Slow of(Plateau.Level level) {
+            return new Slow(
+                    level.from(), level.to() + 1, level.mean(), 0, level.beyond(), level.variance(), level.noise());
+        }
+
+        static Slow of(MeltingRange range) {
+            return new Slow(
+                    range.from() + 1,
+                    range.to(),
+                    (range.begins() + range.ends()) / 2,
+                    range.ends() - range.begins(),
+                    0,
+                    range.variance() / 2,
+                    range.noise());
+        }
+    }
+
+    private static Optional<Slow> slow(Stretch stretch) {
+        Optional<Plateau.Level> level = Plateau.level(stretch);
+        Optional<MeltingRange> range = MeltingRange.of(stretch, Plateau.noise(stretch))
+                .filter(each -> level.isEmpty()
+                        || lasts(stretch, level.get().from(), level.get().to())
+                                < MOST * lasts(stretch, each.from() + 1, each.to() - 1));
+        return range.map(Slow::of).or(() -> level.map(Slow::of));
+    }
+
+    private static double lasts(Stretch stretch, int from, int to) {
+        return stretch.readings().get(to).seconds()
+                - stretch.readings().get(from).seconds();
+    }
+
     /** Of one side, what lies on the way the temperature took and clear of the level. */
-    private static List<Reading> clear(List<Reading> side, double far, Plateau.Level level) {
-        double margin = Math.max(CLEAR * Math.abs(far - level.mean()), ABOVE_NOISE * level.noise());
+    private static List<Reading> clear(List<Reading> side, double far, Slow level) {
+        double margin = Math.abs(level.range()) / 2
+                + Math.max(CLEAR * Math.abs(far - level.mean()), ABOVE_NOISE * level.noise());
         double sign = Math.signum(far - level.mean());
         return side.stream()
                 .filter(each -> sign * (each.temperature() - level.mean()) > margin)
                 .toList();
     }
 
-    private static Told told(List<Reading> readings, Plateau.Level level, Approach from, Approach to) {
+    private static Told told(List<Reading> readings, Slow level, Approach from, Approach to) {
         double lasted = to.seconds() - from.seconds();
         List<Reading> between = new ArrayList<>();
         between.add(new Reading(from.seconds(), from.values()[0]));
@@ -96,21 +145,23 @@ public record Melting() implements CurvePurpose {
                     * (between.get(i).temperature() + between.get(i - 1).temperature())
                     / 2;
         }
-        double[][] covariance = new double[11][11];
+        double[][] covariance = new double[12][12];
         covariance[0][0] = level.variance();
         covariance[1][1] = level.variance() + level.noise() * level.noise();
+        covariance[2][2] = level.range() == 0 ? 0 : 4 * level.variance();
         for (int i = 0; i < 3; i++) {
             for (int j = 0; j < 3; j++) {
-                covariance[2 + i][2 + j] = from.covariance()[i][j];
-                covariance[5 + i][5 + j] = to.covariance()[i][j];
+                covariance[3 + i][3 + j] = from.covariance()[i][j];
+                covariance[6 + i][6 + j] = to.covariance()[i][j];
             }
         }
-        covariance[8][8] = level.noise() * level.noise() / between.size();
-        covariance[10][10] = STEADY * STEADY;
+        covariance[9][9] = level.noise() * level.noise() / between.size();
+        covariance[11][11] = STEADY * STEADY;
         return new Told.Numbers(
                 List.of(
                         level.mean(),
                         level.beyond(),
+                        level.range(),
                         from.values()[0],
                         from.values()[1],
                         from.values()[2],

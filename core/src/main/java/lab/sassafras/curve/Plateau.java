@@ -101,6 +101,10 @@ public record Plateau() implements CurvePurpose {
         return Math.max(0, furthest);
     }
 
+    static double noise(Stretch stretch) {
+        return noise(stretch.readings(), stretch.least());
+    }
+
     /** Noise of a reading from second differences, which neither slope nor level enters; half of them may be off. */
     private static double noise(List<Reading> readings, double least) {
         double[] apart = new double[readings.size() - 2];

@@ -1,6 +1,8 @@
 package lab.sassafras.draft;
 
+import java.util.List;
 import java.util.Objects;
+import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.curve.Told;
@@ -34,9 +36,7 @@ public final class CurveNumbers {
             draft.findings()
                     .add(Finding.question("curve.withheld", none.reason()).at(address.toString()));
         }
-        CurvePurpose purpose = Objects.requireNonNull(
-                sheet.experiment().curves().get(path), "nothing is read from the curve at " + path);
-        BenchUnit unit = purpose.tells().stream()
+        BenchUnit unit = tells(path).stream()
                 .filter(each -> each.key().equals(key))
                 .map(CurvePurpose.Tells::unit)
                 .findFirst()
@@ -44,5 +44,25 @@ public final class CurveNumbers {
         String word = path + "." + key;
         return new Input(
                 address + "." + key, draft.words().symbol(word), draft.words().label(word), unit);
+    }
+
+    /**
+     * {@return whether a number told by timed readings is there and is not nothing}
+     *
+     * @param path group and slot that names them, as an experiment declares them
+     * @param key  of the number, as what is read from them tells it
+     */
+    public boolean tells(String path, String key) {
+        List<CurvePurpose.Tells> tells = tells(path);
+        return draft.sheet().curves().told(draft.address(path)).orElse(null) instanceof Told.Numbers numbers
+                && IntStream.range(0, tells.size())
+                        .anyMatch(i -> tells.get(i).key().equals(key)
+                                && numbers.values().get(i) != 0);
+    }
+
+    private List<CurvePurpose.Tells> tells(String path) {
+        return Objects.requireNonNull(
+                        draft.sheet().experiment().curves().get(path), "nothing is read from the curve at " + path)
+                .tells();
     }
 }

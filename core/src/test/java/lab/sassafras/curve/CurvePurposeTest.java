@@ -99,4 +99,55 @@ class CurvePurposeTest {
         assertThat(new Plateau().of(read(0.1, 180, 30, CurvePurposeTest::melts)))
                 .isEqualTo(new Told.None("A plateau takes at least 8 readings, on both sides of it and on it."));
     }
+
+    /** Warms at 0.05 °C/s to 50 °C, stands for a while, takes some minutes for a few degrees, and warms on. */
+    private static Told.Numbers softens(double stands, double slow, double degrees) {
+        return numbers(new Melting().of(read(0.1, 900 + stands + slow, 20, seconds -> {
+            double on = Math.max(0, Math.min(slow, seconds - 400 - stands)) / slow * degrees;
+            double later = Math.max(0, 0.05 * (seconds - 400 - stands - slow));
+            return 50 + 0.05 * (Math.min(seconds, 400) - 400) + on + later;
+        })));
+    }
+
+    private static double range(Told.Numbers told) {
+        return told.values().get(2);
+    }
+
+    @Test
+    void whatMeltsOverARangeHasNoPlateau() {
+        Told.Numbers wax = softens(0, 600, 8);
+        assertThat(wax.values().get(0)).as("its middle").isCloseTo(54, within(0.1));
+        assertThat(range(wax)).isCloseTo(8, within(0.2));
+        assertThat(wax.uncertainty(2)).isBetween(0.05, 0.3);
+    }
+
+    /** Half a degree at a tenth of a degree is a level with a rounded end. */
+    @Test
+    void aNarrowRangeIsALevel() {
+        assertThat(range(softens(0, 600, 0.8))).isCloseTo(0.8, within(0.15));
+        assertThat(range(softens(0, 600, 0.4))).isZero();
+    }
+
+    /** What stands still for most of the slow part and only then creeps on stood still. */
+    @Test
+    void aLevelThatLastsIsNoPieceOfARange() {
+        assertThat(range(softens(500, 250, 3))).isZero();
+        assertThat(range(softens(200, 500, 6))).isGreaterThan(4);
+    }
+
+    /** A bend is no range: before and after it moves at least two and a half times as fast. */
+    @Test
+    void aBendIsNoRange() {
+        assertThat(range(softens(0, 600, 11))).isCloseTo(11, within(0.3));
+        assertThat(new Melting()
+                        .of(read(
+                                0.1,
+                                1500,
+                                20,
+                                seconds -> 50
+                                        + 0.05 * Math.min(0, seconds - 400)
+                                        + 0.0225 * Math.max(0, Math.min(600, seconds - 400))
+                                        + 0.05 * Math.max(0, seconds - 1000))))
+                .isInstanceOf(Told.None.class);
+    }
 }

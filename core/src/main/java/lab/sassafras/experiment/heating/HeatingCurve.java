@@ -73,7 +73,8 @@ public final class HeatingCurve extends LedgerExperiment {
                         Slots.quantity("current", BenchUnit.AMPERES)
                                 .usually(0.2, 4)
                                 .orTakenAsKnown()),
-                Group.perTrial("plate", Slots.specificHeat("liquid").usually(1, 4.2)),
+                Group.perTrial(
+                        "plate", Slots.specificHeat("liquid").usually(1, 4.2).orTakenAsKnown()),
                 Group.perTrial(
                         "room",
                         Slots.temperature("temperature").usually(15, 30),
@@ -126,21 +127,33 @@ public final class HeatingCurve extends LedgerExperiment {
     @Override
     protected Account account(Draft draft) {
         Expression level = draft.curves().told(CURVE, "level");
-        Derived stood = new Derived(
-                words().get("level"), words().symbol(CURVE + ".level"), BenchUnit.DEGREES_CELSIUS, any -> level);
-        Expression beyond = draft.curves().told(CURVE, "beyond");
-        Derived passed = new Derived(
-                words().get("beyond"), words().symbol(CURVE + ".beyond"), BenchUnit.DEGREES_CELSIUS, any -> beyond);
+        List<Derived> read = read(draft, level);
         Optional<Expression> loss = draft.quantityIfGiven("room/loss");
         String way = draft.choice("sample/way").orElse("cooling");
         if (loss.isEmpty() && !way.equals("heater")) {
-            return draft.complete(Direct.of(draft.trial(), level, unknown("unknown-level", BenchUnit.DEGREES_CELSIUS))
-                    .giving(passed));
+            String sought = draft.curves().tells(CURVE, "range") ? "unknown-middle" : "unknown-level";
+            return draft.complete(Direct.of(draft.trial(), level, unknown(sought, BenchUnit.DEGREES_CELSIUS))
+                    .giving(read.subList(1, read.size()).toArray(Derived[]::new)));
         }
         List<Party> parties = parties(draft, way, loss, level);
         return draft.complete(draft.ledger(parties, unknown())
-                .giving(stood, passed)
+                .giving(read.toArray(Derived[]::new))
                 .remarking(List.of(spent(parties, draft.figures()))));
+    }
+
+    /** The level first, or the middle of a range and where that begins and ends; then how far it was passed before. */
+    private List<Derived> read(Draft draft, Expression level) {
+        Expression beyond = draft.curves().told(CURVE, "beyond");
+        if (!draft.curves().tells(CURVE, "range")) {
+            return List.of(at("level", level), at("beyond", beyond));
+        }
+        Expression half = draft.curves().told(CURVE, "range").times(Expression.number(0.5, "0.5"));
+        return List.of(at("middle", level), at("begins", level.minus(half)), at("ends", level.plus(half)));
+    }
+
+    private Derived at(String word, Expression expression) {
+        return new Derived(
+                words().get(word), words().symbol(CURVE + "." + word), BenchUnit.DEGREES_CELSIUS, any -> expression);
     }
 
     private List<Party> parties(Draft draft, String way, Optional<Expression> told, Expression level) {

@@ -1,49 +1,169 @@
 package lab.sassafras.experiment.heating;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
-import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
 import lab.sassafras.account.Solution;
-import lab.sassafras.verdict.Interval;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.slot.Logged;
+import lab.sassafras.slot.TraceUse;
+import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.verdict.Reduction;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** Where a sample melts and how much heat that takes, from curves of known truth. */
 class HeatingCurveTest {
 
+    private static final String TRACE = "11111111-2222-3333-4444-555555555555";
+
+    private static List<String> kinds() {
+        return List.copyOf(Melts.KINDS.keySet());
+    }
+
+    /** A sample of what {@code ./bench melts} does two thousand times. */
+    @ParameterizedTest
+    @MethodSource("kinds")
+    void intervalsHoldTheTruthAndAreNarrow(String kind) {
+        Melts.Found found = Melts.of(Melts.KINDS.get(kind), 150);
+        assertThat(found.read()).as("read at all").isGreaterThan(80);
+        assertThat(found.fusion()).as("heat of fusion").isGreaterThanOrEqualTo(0.92);
+        assertThat(found.level()).as("temperature").isGreaterThanOrEqualTo(0.92);
+        assertThat(found.ranges())
+                .as("ranges")
+                .isBetween(kind.startsWith("range") ? 0.95 : 0, kind.startsWith("range") ? 1 : 0.02);
+        if (kind.contains("heater")) {
+            assertThat(found.width()).as("half-width").isLessThanOrEqualTo(0.05);
+        }
+    }
+
+    /** What takes so much for each degree, given so many watts and losing some to a room of 21 °C, after so long. */
+    private static double warmed(double from, double capacity, double watts, double loss, double seconds) {
+        double settles = 21 + watts / loss;
+        return settles + (from - settles) * Math.exp(-seconds * loss / capacity);
+    }
+
+    /** How long it takes so. */
+    private static double until(double to, double from, double capacity, double watts, double loss) {
+        double settles = 21 + watts / loss;
+        return -capacity / loss * Math.log((to - settles) / (from - settles));
+    }
+
+    private static BenchSheet logged(double every, double lasts, DoubleUnaryOperator at) {
+        List<Reading> readings = DoubleStream.iterate(0, seconds -> seconds <= lasts, seconds -> seconds + every)
+                .mapToObj(seconds -> new Reading(seconds, Math.rint(at.applyAsDouble(seconds) * 10) / 10))
+                .toList();
+        return BenchSheet.of("heating-curve")
+                .logging(Map.of(TRACE, new Logged("readings", readings, Optional.of(BenchSheet.THERMOMETER))))
+                .says("sample[1]/name", "tube 2")
+                .reads("room[1]/temperature", "21.0", "°C")
+                .says("run[1]/curve", TraceUse.whole(TRACE).text());
+    }
+
+    private static Solution solution(BenchSheet sheet) {
+        Reduction reduction = sheet.reduced();
+        return reduction.trials().get(0).solution().orElseThrow(() -> new AssertionError(reduction.trials()));
+    }
+
+    private static double further(Solution solution, String label) {
+        return solution.derived().stream()
+                .filter(each -> each.derived().label().startsWith(label))
+                .findFirst()
+                .orElseThrow()
+                .estimate()
+                .value();
+    }
+
+    /**
+     * Gallium with a heater in it: 60.0 g, 0.37 J/(g·°C) solid, 0.40 liquid, 80.2 J/g at 29.76 °C (CRC Handbook, from
+     * memory); 3.00 W, 0.02 W/°C lost. How long each piece takes is reckoned here.
+     */
     @Test
-    void theHeatOfFusionIsInItsIntervalAndTheIntervalIsNarrow() {
-        int seeds = Integer.getInteger("sassafras.melts", 200);
-        int[] counts = new int[4];
-        double[] widths = IntStream.range(0, seeds)
-                .mapToObj(Melt::heated)
-                .flatMap(melt -> {
-                    Reduction reduction = melt.sheet().reduced();
-                    Optional<Solution> solved = reduction.trials().get(0).solution();
-                    if (solved.isEmpty()) {
-                        counts[3]++;
-                        return Optional.<Double>empty().stream();
-                    }
-                    Interval interval = Interval.of(solved.get().estimate());
-                    counts[0]++;
-                    if (Math.abs(solved.get().estimate().value() - melt.fusion()) <= interval.half()) {
-                        counts[1]++;
-                    }
-                    Solution.Further level = solved.get().derived().get(0);
-                    if (Math.abs(level.estimate().value() - melt.level())
-                            <= Interval.of(level.estimate()).half()) {
-                        counts[2]++;
-                    }
-                    return Optional.of(interval.half() / melt.fusion()).stream();
-                })
-                .mapToDouble(Double::doubleValue)
-                .sorted()
-                .toArray();
-        System.out.println("read " + counts[0] + " none " + counts[3] + " fusion " + 100.0 * counts[1] / counts[0]
-                + " level " + 100.0 * counts[2] / counts[0] + " median " + widths[widths.length / 2] + " "
-                + Arrays.stream(widths).max().orElse(0));
-        assertThat(counts[0]).isGreaterThan(seeds / 2);
+    void galliumMeltsAtThirtyDegrees() {
+        double solid = until(29.76, 15, 22.2, 3, 0.02);
+        double melted = solid + 60 * 80.2 / (3 - 0.02 * 8.76);
+        Solution solution = solution(logged(
+                        20,
+                        melted + 250,
+                        seconds -> seconds < solid
+                                ? warmed(15, 22.2, 3, 0.02, seconds)
+                                : seconds < melted ? 29.76 : warmed(29.76, 24, 3, 0.02, seconds - melted))
+                .says("sample[1]/substance", "fusion-of-gallium")
+                .mass("sample[1]/mass", "60.00")
+                .says("sample[1]/way", "heater")
+                .reads("heater[1]/voltage", "3.000", "V")
+                .reads("heater[1]/current", "1.000", "A")
+                .assumed("room[1]/loss", "0.020", "0.002", "W/°C"));
+        assertThat(solution.estimate().value()).isCloseTo(80.2, within(1.0));
+        assertThat(further(solution, "melting or freezing")).isCloseTo(29.76, within(0.05));
+        assertThat(further(solution, "supercooling")).isZero();
+    }
+
+    /**
+     * Naphthalene left to cool from 95 °C, supercooled by 3 °C: 15.0 g, 148.7 J/g at 80.26 °C (CRC Handbook, from
+     * memory), 1.7 J/(g·°C) solid and 1.8 liquid; 0.060 W/°C lost.
+     */
+    @Test
+    void naphthaleneFreezesAtEightyDegreesAfterItPassedThem() {
+        double liquid = until(77.26, 95, 27, 0, 0.06);
+        double frozen = liquid + (15 * 148.7 - 3 * 27) / (0.06 * (80.26 - 21));
+        DoubleUnaryOperator at = seconds -> seconds < liquid
+                ? warmed(95, 27, 0, 0.06, seconds)
+                : seconds < frozen ? 80.26 : warmed(80.26, 25.5, 0, 0.06, seconds - frozen);
+        BenchSheet sheet = logged(15, frozen + 200, at)
+                .says("sample[1]/substance", "fusion-of-naphthalene")
+                .mass("sample[1]/mass", "15.00")
+                .says("sample[1]/way", "cooling");
+        Solution temperature = solution(sheet);
+        assertThat(temperature.estimate().value()).isCloseTo(80.26, within(0.05));
+        assertThat(further(temperature, "supercooling")).isCloseTo(3, within(0.9));
+        Solution heat = solution(sheet.assumed("room[1]/loss", "0.060", "0.006", "W/°C"));
+        assertThat(heat.estimate().value()).isCloseTo(148.7, within(3.0));
+        assertThat(heat.estimate().uncertainty()).as("no better than the loss").isGreaterThan(14);
+    }
+
+    /** Heats of fusion and molar masses as a handbook has them (CRC Handbook, from memory), by another unit. */
+    @ParameterizedTest
+    @CsvSource({
+        "naphthalene, 19.06, 128.17", "lauric-acid, 36.3, 200.32", "stearic-acid, 61.2, 284.48",
+        "benzoic-acid, 18.02, 122.12", "gallium, 5.59, 69.723", "tin, 7.17, 118.71"
+    })
+    void theHandbookAgreesWithItsMolarHeats(String substance, double kilojoules, double molar) {
+        double row = ReferenceShelf.standard().properties().stream()
+                .filter(each -> each.key().equals("fusion-of-" + substance))
+                .findFirst()
+                .orElseThrow()
+                .value();
+        assertThat(row).isCloseTo(1000 * kilojoules / molar, within(0.008 * row));
+    }
+
+    /** A wax of 2.2 J/(g·°C) that takes 200 J/g between 50 and 58 °C. */
+    @Test
+    void aWaxMeltsOverARange() {
+        double soft = until(50, 22, 50, 8, 0.1);
+        double molten = soft + until(58, 50, 50 + 20 * 200 / 8.0, 8, 0.1);
+        Solution solution = solution(logged(
+                        20,
+                        molten + 250,
+                        seconds -> seconds < soft
+                                ? warmed(22, 50, 8, 0.1, seconds)
+                                : seconds < molten
+                                        ? warmed(50, 550, 8, 0.1, seconds - soft)
+                                        : warmed(58, 50, 8, 0.1, seconds - molten))
+                .mass("sample[1]/mass", "20.00")
+                .says("sample[1]/way", "heater")
+                .reads("heater[1]/voltage", "8.000", "V")
+                .reads("heater[1]/current", "1.000", "A"));
+        assertThat(further(solution, "range begins")).isCloseTo(50, within(0.3));
+        assertThat(further(solution, "range ends")).isCloseTo(58, within(0.3));
+        assertThat(solution.estimate().value()).isCloseTo(200, within(8.0));
     }
 }
