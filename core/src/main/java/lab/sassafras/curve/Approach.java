@@ -3,6 +3,7 @@ package lab.sassafras.curve;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.MatrixUtils;
@@ -29,6 +30,9 @@ record Approach(double seconds, double[] values, double[][] covariance) {
     private static final double STRAIGHT = 1e-5;
 
     private static final int STEPS = 200;
+    /** A curved line is drawn in so many straight ones. */
+    private static final int PIECES = 12;
+
     private static final double SINGULAR = 1e-14;
 
     /**
@@ -75,6 +79,23 @@ record Approach(double seconds, double[] values, double[][] covariance) {
         }
     }
 
+    /**
+     * {@return the line it lays through a stretch}
+     *
+     * @param key     what the line is of
+     * @param stretch it was fitted to
+     */
+    Told.Drawn drawn(String key, List<Reading> stretch) {
+        double first = stretch.get(0).seconds();
+        double last = stretch.get(stretch.size() - 1).seconds();
+        return new Told.Drawn(
+                key,
+                IntStream.rangeClosed(0, PIECES)
+                        .mapToDouble(i -> first + (last - first) * i / PIECES)
+                        .mapToObj(at -> new Reading(at, values[0] + values[1] * shape(values[2], at - seconds)))
+                        .toList());
+    }
+
     private static Pair<RealVector, RealMatrix> model(double[] point, double[] times) {
         return new Pair<>(
                 new ArrayRealVector(
@@ -87,13 +108,13 @@ record Approach(double seconds, double[] values, double[][] covariance) {
     }
 
     private static double shape(double fall, double x) {
-        return Math.abs(fall) < STRAIGHT ? x - fall * x * x / 2 : -Math.expm1(-fall * x) / fall;
+        return Math.abs(fall * x) < STRAIGHT ? x - fall * x * x / 2 : -Math.expm1(-fall * x) / fall;
     }
 
     private static double[] slopes(double[] point, double x) {
         double fall = point[2];
         double shape = shape(fall, x);
-        double byFall = Math.abs(fall) < STRAIGHT ? -x * x / 2 : (x * Math.exp(-fall * x) - shape) / fall;
+        double byFall = Math.abs(fall * x) < STRAIGHT ? -x * x / 2 : (x * Math.exp(-fall * x) - shape) / fall;
         return new double[] {1, shape, point[1] * byFall};
     }
 

@@ -73,7 +73,13 @@ public record Melting() implements CurvePurpose {
         }
         double noise = Math.max(at.noise(), STEADIEST * stretch.display());
         return Approach.of(before, noise)
-                .flatMap(from -> Approach.of(after, noise).map(to -> told(readings, at, from, to)))
+                .flatMap(from -> Approach.of(after, noise)
+                        .map(to -> told(
+                                readings,
+                                at,
+                                from,
+                                to,
+                                List.of(from.drawn("from", before), at.drawn(), to.drawn("to", after)))))
                 .orElse(UNTOLD);
     }
 
@@ -87,15 +93,31 @@ public record Melting() implements CurvePurpose {
      * @param beyond   how far it went past the level before (°C)
      * @param variance of the middle (°C²)
      * @param noise    of one reading (°C)
+     * @param drawn    the line laid through it
      */
-    private record Slow(int from, int to, double mean, double range, double beyond, double variance, double noise) {
+    private record Slow(
+            int from,
+            int to,
+            double mean,
+            double range,
+            double beyond,
+            double variance,
+            double noise,
+            Told.Drawn drawn) {
 
-        static Slow of(Plateau.Level level) {
+        static Slow of(Stretch stretch, Plateau.Level level) {
             return new Slow(
-                    level.from(), level.to() + 1, level.mean(), 0, level.beyond(), level.variance(), level.noise());
+                    level.from(),
+                    level.to() + 1,
+                    level.mean(),
+                    0,
+                    level.beyond(),
+                    level.variance(),
+                    level.noise(),
+                    level.drawn(stretch));
         }
 
-        static Slow of(MeltingRange range) {
+        static Slow of(Stretch stretch, MeltingRange range) {
             return new Slow(
                     range.from() + 1,
                     range.to(),
@@ -103,7 +125,8 @@ public record Melting() implements CurvePurpose {
                     range.ends() - range.begins(),
                     0,
                     range.variance() / 2,
-                    range.noise());
+                    range.noise(),
+                    range.drawn(stretch));
         }
     }
 
@@ -113,7 +136,7 @@ public record Melting() implements CurvePurpose {
                 .filter(each -> level.isEmpty()
                         || lasts(stretch, level.get().from(), level.get().to())
                                 < MOST * lasts(stretch, each.from() + 1, each.to() - 1));
-        return range.map(Slow::of).or(() -> level.map(Slow::of));
+        return range.map(each -> Slow.of(stretch, each)).or(() -> level.map(each -> Slow.of(stretch, each)));
     }
 
     private static double lasts(Stretch stretch, int from, int to) {
@@ -131,7 +154,7 @@ public record Melting() implements CurvePurpose {
                 .toList();
     }
 
-    private static Told told(List<Reading> readings, Slow level, Approach from, Approach to) {
+    private static Told told(List<Reading> readings, Slow level, Approach from, Approach to, List<Told.Drawn> drawn) {
         double lasted = to.seconds() - from.seconds();
         List<Reading> between = new ArrayList<>();
         between.add(new Reading(from.seconds(), from.values()[0]));
@@ -174,6 +197,7 @@ public record Melting() implements CurvePurpose {
                 Arrays.stream(covariance)
                         .map(row -> Arrays.stream(row).boxed().toList())
                         .toList(),
-                Double.POSITIVE_INFINITY);
+                Double.POSITIVE_INFINITY,
+                drawn);
     }
 }

@@ -92,6 +92,15 @@ record MeltingRange(int from, int to, double begins, double ends, double varianc
         return found;
     }
 
+    /** The line that is laid through it. */
+    Told.Drawn drawn(Stretch stretch) {
+        return new Told.Drawn(
+                "range",
+                List.of(
+                        new Reading(stretch.readings().get(from).seconds(), begins),
+                        new Reading(stretch.readings().get(to).seconds(), ends)));
+    }
+
     private static double crossing(SimpleRegression one, SimpleRegression other) {
         return (other.getIntercept() - one.getIntercept()) / (one.getSlope() - other.getSlope());
     }

@@ -3,6 +3,7 @@ package lab.sassafras.curve;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import lab.sassafras.measure.BenchUnit;
 import org.hipparchus.stat.regression.SimpleRegression;
 
@@ -35,7 +36,7 @@ public record Plateau() implements CurvePurpose {
         if (readings.size() < FEWEST) {
             return new Told.None("A plateau takes at least " + FEWEST + " readings, on both sides of it and on it.");
         }
-        return level(stretch).<Told>map(Plateau::told).orElse(NONE);
+        return level(stretch).<Told>map(level -> told(stretch, level)).orElse(NONE);
     }
 
     /** What is said where there is no plateau. */
@@ -53,7 +54,18 @@ public record Plateau() implements CurvePurpose {
      * @param noise    of one reading (°C)
      * @param beyond   how far it went past the level before it stood there (°C)
      */
-    record Level(int from, int to, double mean, double variance, double noise, double beyond) {}
+    record Level(int from, int to, double mean, double variance, double noise, double beyond) {
+
+        /** The line that is laid through it. */
+        Told.Drawn drawn(Stretch stretch) {
+            return new Told.Drawn(
+                    "level",
+                    Stream.of(from, to)
+                            .map(each ->
+                                    new Reading(stretch.readings().get(each).seconds(), mean))
+                            .toList());
+        }
+    }
 
     /** The level, where there is one. */
     static Optional<Level> level(Stretch stretch) {
@@ -65,12 +77,13 @@ public record Plateau() implements CurvePurpose {
                 : Optional.of(found(readings, level, noise));
     }
 
-    private static Told told(Level level) {
+    private static Told told(Stretch stretch, Level level) {
         double variance = level.variance();
         return new Told.Numbers(
                 List.of(level.mean(), level.beyond()),
                 List.of(List.of(variance, -variance), List.of(-variance, variance + level.noise() * level.noise())),
-                Double.POSITIVE_INFINITY);
+                Double.POSITIVE_INFINITY,
+                List.of(level.drawn(stretch)));
     }
 
     private static Level found(List<Reading> readings, int[] level, double noise) {

@@ -1,6 +1,7 @@
 package lab.sassafras.curve;
 
 import java.util.List;
+import java.util.stream.Stream;
 import lab.sassafras.measure.BenchUnit;
 import org.hipparchus.stat.regression.SimpleRegression;
 
@@ -36,7 +37,14 @@ public record SteadyRise() implements CurvePurpose {
             return new Told.None(
                     "The temperature does not change steadily over these readings. Take a shorter stretch.");
         }
-        return new Told.Numbers(List.of(whole.getSlope()), List.of(List.of(error * error)), n - 2);
+        List<Reading> line = Stream.of(readings.get(0), readings.get(n - 1))
+                .map(each -> new Reading(each.seconds(), whole.predict(each.seconds())))
+                .toList();
+        return new Told.Numbers(
+                List.of(whole.getSlope()),
+                List.of(List.of(error * error)),
+                n - 2,
+                List.of(new Told.Drawn("rate", line)));
     }
 
     private static SimpleRegression through(List<Reading> readings) {

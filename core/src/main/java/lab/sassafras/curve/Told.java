@@ -11,8 +11,10 @@ public sealed interface Told {
      * @param values           (their units)
      * @param covariance       of them, row by row
      * @param degreesOfFreedom of the noise they are known by; infinite where it is taken as known
+     * @param drawn            lines they are read from
      */
-    record Numbers(List<Double> values, List<List<Double>> covariance, double degreesOfFreedom) implements Told {
+    record Numbers(List<Double> values, List<List<Double>> covariance, double degreesOfFreedom, List<Drawn> drawn)
+            implements Told {
 
         /**
          * Keeps copies of what could change.
@@ -20,8 +22,10 @@ public sealed interface Told {
          * @param values           (their units)
          * @param covariance       of them, row by row
          * @param degreesOfFreedom of the noise they are known by; infinite where it is taken as known
+         * @param drawn            lines they are read from
          */
         public Numbers {
+            drawn = List.copyOf(drawn);
             values = List.copyOf(values);
             covariance = covariance.stream().map(List::copyOf).toList();
         }
@@ -35,6 +39,14 @@ public sealed interface Told {
             return Math.sqrt(covariance.get(which).get(which));
         }
     }
+
+    /**
+     * A line laid through readings.
+     *
+     * @param key  what it is of, part of the name of its word
+     * @param line points of it, in order of time
+     */
+    record Drawn(String key, List<Reading> line) {}
 
     /**
      * Nothing can be read.

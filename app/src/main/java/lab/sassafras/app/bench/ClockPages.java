@@ -34,7 +34,6 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.Address;
-import lab.sassafras.slot.TraceUse;
 import lab.sassafras.slot.Words;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -283,7 +282,16 @@ class ClockPages {
         model.addAttribute("trials", entry.sheet().trials());
         model.addAttribute("vessel", entry.vessel().map(each -> each.name()).orElse(""));
         Words words = entry.experiment().words();
-        Optional<String> moment = entry.experiment().mixing();
+        boolean mixes = !Clocks.toldWhole(entry, trial);
+        Optional<String> moment = mixes
+                ? entry.experiment().mixing()
+                : Clocks.placeOf(entry, trial).map(Address::path);
+        model.addAttribute("mixes", mixes);
+        model.addAttribute(
+                "help",
+                moment.flatMap(words::help)
+                        .map(entry.entry().period().figures()::sentence)
+                        .orElse(""));
         model.addAttribute("mixed", moment.map(words::label).orElse(words.get("curve/mixing")));
         model.addAttribute("mix", moment.map(each -> words.ask(each)).orElse(words.get("curve/mixing.ask")));
         model.addAttribute(
@@ -324,9 +332,7 @@ class ClockPages {
                 "clock",
                 readings.map(each -> ClockScreen.of(
                                 each,
-                                place.isPresent()
-                                        ? Optional.empty()
-                                        : Clocks.use(entry, trial).map(TraceUse::mixing),
+                                place.isPresent() ? Optional.empty() : Clocks.mixed(entry, trial),
                                 ClockScreen.withdrawn(entry, trial, each),
                                 Duration.between(each.trace().begunAt(), clock.instant())
                                         .toMillis(),
@@ -339,7 +345,7 @@ class ClockPages {
                 readings.flatMap(each -> Leap.of(
                                 each,
                                 entry.decisions(),
-                                Clocks.use(entry, trial).map(TraceUse::mixing),
+                                Clocks.mixed(entry, trial),
                                 entry.entry().period().figures()))
                         .orElse(null));
         model.addAttribute("waiting", waits.waiting(entry, trial, Optional.empty()));

@@ -103,8 +103,9 @@ public record ClockScreen(
                         .flatMap(use -> entry.observations()
                                 .strikerOf(each)
                                 .filter(Observation::strikeOut)
-                                .map(striker ->
-                                        withdrawn(use.mixing(), striker.reason().orElse("struck out"))))
+                                .flatMap(striker -> Clocks.mixed(use)
+                                        .map(at ->
+                                                withdrawn(at, striker.reason().orElse("struck out")))))
                         .stream())
                 .toList();
     }

@@ -168,7 +168,8 @@ class WaitScreen {
         Optional<Instant> onClock = Clocks.use(entry, trial)
                 .flatMap(use -> Shelf.identity(use.trace())
                         .flatMap(traces::find)
-                        .map(trace -> trace.begunAt().plusMillis(Math.round(1000 * use.mixing()))));
+                        .flatMap(trace ->
+                                Clocks.mixed(use).map(at -> trace.begunAt().plusMillis(Math.round(1000 * at)))));
         return onClock.or(() -> entry.experiment()
                 .mixing()
                 .map(path -> entry.sheet().address(path, trial))

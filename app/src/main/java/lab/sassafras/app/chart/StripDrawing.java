@@ -142,11 +142,22 @@ final class StripDrawing {
         if (picture.arrow() != null) {
             read.add(arrow(picture.arrow()));
         }
+        picture.lines().forEach(each -> read.add(line(each)));
         if (!picture.dots().isEmpty()) {
             read.add(Svg.path("dots", picture.dots()));
         }
         picture.spots().forEach(each -> read.add(spot(each)));
         return read;
+    }
+
+    private static Svg line(StripPicture.Drawn line) {
+        return Svg.group()
+                .with("class", "laid " + line.kind())
+                .add(
+                        points("", line.points()),
+                        Svg.text("small", line.x(), line.y(), line.words())
+                                .middle()
+                                .with("dy", -14));
     }
 
     private static Svg arrow(StripPicture.Arrow arrow) {

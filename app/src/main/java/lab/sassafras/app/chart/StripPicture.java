@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param spots  readings, those that do not count hollow; of very many only those
  * @param dots   of very many, those that count, as one path
  * @param others other trials laid over it, mixing on mixing
+ * @param lines  laid through the readings
  * @param across the scale across
  * @param up     the scale up
  * @param flag   the moment of mixing; null while it is not marked
@@ -38,6 +39,7 @@ public record StripPicture(
         List<Spot> spots,
         String dots,
         List<Other> others,
+        List<Drawn> lines,
         List<Mark> across,
         List<Mark> up,
         @Nullable Flag flag,
@@ -55,13 +57,9 @@ public record StripPicture(
 
     private static final Frame FRAME = new Frame(1120, 420, 64, 1090, 46, 340, 362);
 
-    /** More readings than this are drawn by the highest and lowest of each column. */
-    private static final int MOST_SPOTS = 1500;
-
     /** More than this are one path, which a browser draws at once. */
     private static final int MOST_APART = 200;
 
-    private static final int MOST_WORDS = 3;
     private static final int ARROW_OFF = 14;
 
     /** Least height of the scale (°C), so that noise does not look like a change. */
@@ -87,6 +85,26 @@ public record StripPicture(
                     readings.stream().filter(each -> part.holds(each.seconds())).toList());
         }
     }
+
+    /**
+     * A line laid through the readings as it comes in.
+     *
+     * @param kind   of line, as its style is called
+     * @param points of it, in order of time
+     * @param words  at its middle
+     */
+    public record Line(String kind, List<Reading> points, String words) {}
+
+    /**
+     * What is laid over the readings.
+     *
+     * @param besides other trials
+     * @param lines   through the readings themselves
+     */
+    public record Over(List<Besides> besides, List<Line> lines) {}
+
+    /** Such a line where it stands. */
+    public record Drawn(String kind, String points, String x, String y, String words) {}
 
     /** Another trial laid over: the points of a thin line, and where its name stands. */
     public record Other(String name, String line, String x, String y) {}
@@ -148,15 +166,15 @@ public record StripPicture(
      * Draws it.
      *
      * @param dots   readings in order of time, at least one
-     * @param besides other trials to lay over it
+     * @param over   what is laid over it
      * @param mixing second of mixing, if it is marked
-     * @param flag   words at its flag
+     * @param flag   words at its flag; empty where nothing is mixed
      * @param read   what is drawn of the way in force, if it gives a change
      * @param part   of the time that is looked at closely; the whole where there is none
      */
     public static StripPicture of(
             List<Dot> dots,
-            List<Besides> besides,
+            Over over,
             Optional<Double> mixing,
             String flag,
             Optional<Read> read,
@@ -166,13 +184,15 @@ public record StripPicture(
                 + part.map(each -> " Shown from " + ClockTime.write(each.from()) + " to " + ClockTime.write(each.to())
                                 + ".")
                         .orElse("");
-        Part time = part.orElse(whole(dots, besides, mixing));
+        Part time = part.orElse(whole(dots, over.besides(), mixing));
         return drawn(
                 dots.stream().filter(each -> time.holds(each.seconds())).toList(),
-                besides.stream()
-                        .map(each -> each.within(time))
-                        .filter(each -> !each.readings().isEmpty())
-                        .toList(),
+                new Over(
+                        over.besides().stream()
+                                .map(each -> each.within(time))
+                                .filter(each -> !each.readings().isEmpty())
+                                .toList(),
+                        over.lines()),
                 mixing.filter(time::holds).map(at -> new Mixed(at, flag)),
                 read,
                 time,
@@ -197,7 +217,7 @@ public record StripPicture(
 
     private static StripPicture drawn(
             List<Dot> dots,
-            List<Besides> besides,
+            Over over,
             Optional<Mixed> mixing,
             Optional<Read> read,
             Part time,
@@ -205,7 +225,7 @@ public record StripPicture(
             String summary) {
         List<Double> temperatures =
                 new ArrayList<>(dots.stream().map(Dot::temperature).toList());
-        besides.forEach(each -> each.readings().forEach(one -> temperatures.add(one.temperature())));
+        over.besides().forEach(each -> each.readings().forEach(one -> temperatures.add(one.temperature())));
         read.ifPresent(each -> {
             cut(each.laid().fore(), time.from(), time.to()).forEach(point -> temperatures.add(point.temperature()));
             cut(each.laid().after(), time.from(), time.to()).forEach(point -> temperatures.add(point.temperature()));
@@ -213,17 +233,19 @@ public record StripPicture(
         double low = temperatures.stream().min(Double::compare).orElse(0.0);
         double high = temperatures.stream().max(Double::compare).orElse(0.0);
         double air = Math.max(0.06 * (high - low), (LEAST_HEIGHT - (high - low)) / 2);
-        Scale up = new Scale(FRAME.bottom(), FRAME.top() - FRAME.bottom(), low - air, high + air);
+        StripScale up = new StripScale(FRAME.bottom(), FRAME.top() - FRAME.bottom(), low - air, high + air);
         double first = time.from();
         double last = time.to();
-        Scale across = new Scale(FRAME.left(), FRAME.right() - FRAME.left(), first, last);
-        List<Dot> drawn = thinned(dots, across);
+        StripScale across = new StripScale(FRAME.left(), FRAME.right() - FRAME.left(), first, last);
+        List<Dot> drawn = StripDots.thinned(dots, across);
         boolean many = drawn.size() > MOST_APART;
         return new StripPicture(
                 FRAME,
-                spots(many ? drawn.stream().filter(each -> !each.counts()).toList() : drawn, across, up),
-                many ? path(drawn, across, up) : "",
-                besides.stream().map(each -> other(each, across, up)).toList(),
+                StripDots.spots(
+                        many ? drawn.stream().filter(each -> !each.counts()).toList() : drawn, across, up),
+                many ? StripDots.path(drawn, across, up) : "",
+                over.besides().stream().map(each -> other(each, across, up)).toList(),
+                over.lines().stream().map(each -> line(each, across, up)).toList(),
                 across.marks(60, figures, true),
                 up.marks(1, figures, false),
                 mixing.map(at -> new Flag(across.at(at.seconds()), at.words())).orElse(null),
@@ -253,15 +275,8 @@ public record StripPicture(
                 summary);
     }
 
-    private static String path(List<Dot> dots, Scale across, Scale up) {
-        return dots.stream()
-                .filter(Dot::counts)
-                .map(each -> "M" + across.at(each.seconds()) + " " + up.at(each.temperature()) + "h0")
-                .collect(Collectors.joining());
-    }
-
-    private static Other other(Besides besides, Scale across, Scale up) {
-        List<Dot> dots = thinned(
+    private static Other other(Besides besides, StripScale across, StripScale up) {
+        List<Dot> dots = StripDots.thinned(
                 besides.readings().stream()
                         .map(each -> new Dot(each.seconds(), each.temperature(), true, ""))
                         .toList(),
@@ -279,43 +294,17 @@ public record StripPicture(
                 up.at(end.temperature()));
     }
 
-    private static List<Spot> spots(List<Dot> dots, Scale across, Scale up) {
-        int words = 0;
-        List<Spot> spots = new ArrayList<>();
-        for (Dot each : dots) {
-            boolean said = !each.words().isEmpty() && words++ < MOST_WORDS;
-            spots.add(new Spot(
-                    across.at(each.seconds()), up.at(each.temperature()), each.counts(), said ? each.words() : ""));
-        }
-        return spots;
+    private static Drawn line(Line line, StripScale across, StripScale up) {
+        Reading middle = line.points().get(line.points().size() / 2);
+        return new Drawn(
+                line.kind(),
+                points(line.points(), across, up),
+                across.at(middle.seconds()),
+                up.at(middle.temperature()),
+                line.words());
     }
 
-    /** Of very many, the highest and the lowest of each column, which look the same. */
-    private static List<Dot> thinned(List<Dot> dots, Scale across) {
-        if (dots.size() <= MOST_SPOTS) {
-            return dots;
-        }
-        List<Dot> some = new ArrayList<>();
-        int from = 0;
-        for (int i = 1; i <= dots.size(); i++) {
-            if (i == dots.size() || across.column(dots.get(i)) != across.column(dots.get(from))) {
-                List<Dot> column = dots.subList(from, i);
-                column.stream()
-                        .filter(Dot::counts)
-                        .min((one, other) -> Double.compare(one.temperature(), other.temperature()))
-                        .ifPresent(some::add);
-                column.stream()
-                        .filter(Dot::counts)
-                        .max((one, other) -> Double.compare(one.temperature(), other.temperature()))
-                        .ifPresent(some::add);
-                column.stream().filter(each -> !each.counts()).forEach(some::add);
-                from = i;
-            }
-        }
-        return some;
-    }
-
-    private static Stretch stretch(String words, Read read, double from, double to, Scale across, Scale up) {
+    private static Stretch stretch(String words, Read read, double from, double to, StripScale across, StripScale up) {
         List<Reading> line =
                 words.equals("before") ? read.laid().fore() : read.laid().after();
         return new Stretch(
@@ -353,13 +342,13 @@ public record StripPicture(
         return new Reading(seconds, one.temperature() + share * (other.temperature() - one.temperature()));
     }
 
-    private static String points(List<Reading> line, Scale across, Scale up) {
+    private static String points(List<Reading> line, StripScale across, StripScale up) {
         return line.stream()
                 .map(each -> across.at(each.seconds()) + "," + up.at(each.temperature()))
                 .collect(Collectors.joining(" "));
     }
 
-    private static Arrow arrow(Read read, Scale across, Scale up) {
+    private static Arrow arrow(Read read, StripScale across, StripScale up) {
         double x = Double.parseDouble(across.at(read.laid().at())) - ARROW_OFF;
         double tip = Double.parseDouble(up.at(read.change().end()));
         boolean upward = read.change().end() > read.change().start();
@@ -379,7 +368,8 @@ public record StripPicture(
             List<Dot> dots, Optional<Double> mixing, String flag, Optional<Read> read, Figures figures) {
         return dots.size() + " readings from " + ClockTime.write(dots.get(0).seconds()) + " to "
                 + ClockTime.write(dots.get(dots.size() - 1).seconds())
-                + mixing.map(at -> "; " + flag + " at " + ClockTime.write(at)).orElse("; mixing is not marked")
+                + mixing.map(at -> "; " + flag + " at " + ClockTime.write(at))
+                        .orElse(flag.isEmpty() ? "" : "; mixing is not marked")
                 + read.map(each -> ". From " + figures.fixed(each.change().start(), 2) + " to "
                                 + figures.fixed(each.change().end(), 2) + " °C, a change of " + each.label() + ", "
                                 + each.words())
@@ -387,41 +377,8 @@ public record StripPicture(
                 + ".";
     }
 
-    private static String place(double at) {
+    static String place(double at) {
         return String.format(Locale.ROOT, "%.1f", at);
-    }
-
-    /** A straight scale from a coordinate over a length. */
-    private record Scale(double from, double length, double low, double high) {
-
-        String at(double value) {
-            return place(from + length * (value - low) / (high - low));
-        }
-
-        double within(double value) {
-            return Math.min(high, Math.max(low, value));
-        }
-
-        long column(Dot dot) {
-            return Math.round(from + length * (dot.seconds() - low) / (high - low));
-        }
-
-        /** Marks at a round number of a unit, up to ten of them. */
-        List<Mark> marks(double unit, Figures figures, boolean times) {
-            double step = unit;
-            double[] more = {2, 2.5, 2};
-            for (int i = 0; (high - low) / step > 10; i++) {
-                step *= more[i % 3];
-            }
-            if (!times && (high - low) / step < 3) {
-                step = 0.5;
-            }
-            List<Mark> marks = new ArrayList<>();
-            for (double value : StraightScale.multiples(low, high + 1e-9, step)) {
-                marks.add(new Mark(at(value), figures.plain(Math.rint(value / unit * 100) / 100)));
-            }
-            return marks;
-        }
     }
 
     /**

@@ -308,7 +308,7 @@ class StripPages {
                 continue;
             }
             String name = name(entry, each);
-            double shift = mixing - use.get().mixing();
+            double shift = mixing - Clocks.mixed(use.get()).orElse(0.0);
             clocks.of(entry, each)
                     .map(ClockReadings::counting)
                     .filter(counting -> !counting.isEmpty())
@@ -354,7 +354,8 @@ class StripPages {
                     .flatMap(curve ->
                             entry.conventions().in(Question.CHANGE).way().map(way -> way.of(curve)));
             String name = name(entry, trial);
-            use.map(each -> ClockTime.write(each.mixing()))
+            use.flatMap(Clocks::mixed)
+                    .map(ClockTime::write)
                     .ifPresent(mixing -> all.add(outcome.map(each -> beside(name, mixing, each, figures))
                             .orElse(new Beside(
                                     name, mixing, "", "", "", "The method in use does not read the curve."))));
@@ -397,8 +398,9 @@ class StripPages {
         model.addAttribute("trials", entry.sheet().trials());
         model.addAttribute("figures", entry.entry().period().figures());
         model.addAttribute("vessel", entry.vessel().map(each -> each.name()).orElse(""));
-        List<StripPicture.Besides> others =
-                use.map(each -> others(entry, trial, each.mixing())).orElse(List.of());
+        List<StripPicture.Besides> others = use.map(
+                        each -> others(entry, trial, Clocks.mixed(each).orElse(0.0)))
+                .orElse(List.of());
         List<StripPicture.Besides> laid = look.others() ? others : List.of();
         model.addAttribute("others", others.size());
         model.addAttribute("over", look.others());

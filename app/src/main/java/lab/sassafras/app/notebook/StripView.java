@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import lab.sassafras.app.chart.StripPicture;
 import lab.sassafras.app.sheet.ClockReadings;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
@@ -51,6 +52,7 @@ public final class StripView {
     private final Optional<TraceUse> use;
     private final Optional<Baselines> baselines;
     private final Reduction reduction;
+    private final @Nullable CurveTold told;
     private final List<StripPicture.Besides> besides;
     private final Optional<StripPicture.Part> part;
     private final TemperatureChange inForce;
@@ -82,6 +84,7 @@ public final class StripView {
         this.trial = trial;
         this.readings = readings;
         this.use = use;
+        this.told = Clocks.toldWhole(entry, trial) ? CurveTold.of(entry, trial, reduction) : null;
         this.baselines = sheet.curves().baselines(trial);
         this.reduction = reduction;
         this.inForce = entry.conventions().in(Question.CHANGE);
@@ -120,6 +123,16 @@ public final class StripView {
         return readings;
     }
 
+    /** Whether the moment of mixing is marked on it; where not, it tells its numbers by itself. */
+    public boolean mixes() {
+        return told == null;
+    }
+
+    /** What the curve tells where nothing is mixed. */
+    public @Nullable CurveTold told() {
+        return told;
+    }
+
     /** Readings as the page lists them: of very many, the first. */
     public List<ClockReadings.Line> table() {
         return readings.lines().stream().limit(MOST_LISTED).toList();
@@ -127,7 +140,7 @@ public final class StripView {
 
     /** The moment of mixing as written; empty while it is not marked. */
     public String mixing() {
-        return use.map(TraceUse::mixing).map(ClockTime::write).orElse("");
+        return use.flatMap(Clocks::mixed).map(ClockTime::write).orElse("");
     }
 
     public String mixed() {
@@ -336,12 +349,13 @@ public final class StripView {
     }
 
     public StripPicture picture() {
-        Optional<Double> mixing = use.map(TraceUse::mixing);
-        return StripPicture.of(dots(), besides, mixing, mixed, read(), part, figures);
+        Optional<Double> mixing = use.flatMap(Clocks::mixed);
+        StripPicture.Over over = new StripPicture.Over(besides, told == null ? List.of() : told.lines());
+        return StripPicture.of(dots(), over, mixing, told == null ? mixed : "", read(), part, figures);
     }
 
     private List<StripPicture.Dot> dots() {
-        Optional<Double> mixing = use.map(TraceUse::mixing);
+        Optional<Double> mixing = use.flatMap(Clocks::mixed);
         List<Reading> spikes = baselines.map(Baselines::spikes).orElse(List.of());
         return readings.lines().stream()
                 .filter(each -> each.state() != ClockReadings.State.AGAIN)
@@ -365,10 +379,10 @@ public final class StripView {
 
     /** Closer, further and along, about the mixing where that is in sight. */
     public List<Look> looks() {
-        StripPicture.Part whole = StripPicture.whole(dots(), besides, use.map(TraceUse::mixing));
+        StripPicture.Part whole = StripPicture.whole(dots(), besides, use.flatMap(Clocks::mixed));
         StripPicture.Part now = part.orElse(whole);
         double length = now.to() - now.from();
-        double about = use.map(TraceUse::mixing)
+        double about = use.flatMap(Clocks::mixed)
                 .filter(at -> at >= now.from() && at <= now.to())
                 .orElse((now.from() + now.to()) / 2);
         List<Look> looks = new ArrayList<>();

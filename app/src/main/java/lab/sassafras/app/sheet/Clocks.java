@@ -81,6 +81,23 @@ public class Clocks {
                 .flatMap(TraceUse::of);
     }
 
+    /** When a trial was mixed on its clock (s); empty while it is not marked, and where nothing is mixed. */
+    public static Optional<Double> mixed(EntrySheet entry, int trial) {
+        return use(entry, trial).flatMap(Clocks::mixed);
+    }
+
+    /** As above, of a use. */
+    public static Optional<Double> mixed(TraceUse use) {
+        return use.marked().isPresent() ? Optional.of(use.marked().getAsDouble()) : Optional.empty();
+    }
+
+    /** Whether what a trial's readings give is told without a moment of mixing. */
+    public static boolean toldWhole(EntrySheet entry, int trial) {
+        return placeOf(entry, trial)
+                .filter(place -> entry.experiment().curves().containsKey(place.path()))
+                .isPresent();
+    }
+
     /**
      * The clock of a trial: the one it is read from, or else the one named for it, or else the newest of its bench
      * that no trial is read from yet.

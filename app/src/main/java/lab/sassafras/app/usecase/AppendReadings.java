@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
@@ -27,6 +28,7 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Role;
+import lab.sassafras.slot.TraceUse;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -104,6 +106,9 @@ public class AppendReadings {
                     seconds);
             onClock.leapt(begun);
             onClock.name(entry, place.orElseGet(() -> Clocks.place(entry, trial)), begun, actor);
+            if (place.isEmpty()) {
+                whole(entry, trial, begun, "timed readings started again", actor);
+            }
         });
     }
 
@@ -270,7 +275,23 @@ public class AppendReadings {
             Optional<UUID> thermometer,
             Actor actor) {
         strike(entry, trial, "readings brought in from a file", actor);
-        onClock.name(entry, Clocks.place(entry, trial), broughtIn(entry, readings, source, thermometer, actor), actor);
+        Trace brought = broughtIn(entry, readings, source, thermometer, actor);
+        onClock.name(entry, Clocks.place(entry, trial), brought, actor);
+        whole(entry, trial, brought, "readings brought in from a file", actor);
+    }
+
+    /** Where nothing is mixed, all of the readings are what the trial is read from, in the place of others. */
+    private void whole(EntrySheet entry, int trial, Trace trace, String reason, Actor actor) {
+        if (!Clocks.toldWhole(entry, trial)) {
+            return;
+        }
+        Address address = Clocks.place(entry, trial);
+        String use = TraceUse.whole(trace.id().toString()).text();
+        Optional<Observation> before = WayIn.standing(entry, address);
+        if (before.filter(each -> each.text().equals(use)).isEmpty()) {
+            Value value = Value.instead(UUID.randomUUID(), address, Role.STATED, use, null, before, reason);
+            way.kept(entry, value, WayIn.taken(way.filling(entry, address), value, actor), actor);
+        }
     }
 
     private Trace broughtIn(
@@ -287,6 +308,9 @@ public class AppendReadings {
     }
 
     private void strike(EntrySheet entry, int trial, String reason, Actor actor) {
+        if (Clocks.toldWhole(entry, trial)) {
+            return;
+        }
         WayIn.standing(entry, Clocks.place(entry, trial))
                 .ifPresent(each -> way.struck(UUID.randomUUID(), each, reason, actor));
     }

@@ -38,7 +38,7 @@ class StripPictureTest {
                 readings.stream()
                         .map(each -> new StripPicture.Dot(each.seconds(), each.temperature(), true, ""))
                         .toList(),
-                besides,
+                new StripPicture.Over(besides, List.of()),
                 Optional.of(180.0),
                 "ice in",
                 Optional.of(new StripPicture.Read(
