@@ -69,6 +69,7 @@ public abstract class HouseTest {
             "cycle",
             "dissolving-equilibrium",
             "fusion-of-ice",
+            "heating-curve",
             "heat-of-solution",
             "how-much",
             "neutralization",

@@ -51,8 +51,9 @@ class TableTest extends HouseTest {
         Map<String, String> typed = new LinkedHashMap<>();
         for (JsonNode each : run.get("observations")) {
             String text = each.get("text").asString();
-            boolean moment = text.matches("\\d{4}-.*Z");
-            if (!struck.contains(each.get("id").asString()) && !text.isEmpty() && !moment) {
+            // moments are left, and readings on a clock are a table of their own
+            boolean elsewhere = text.matches("\\d{4}-.*Z|trace-\\d+ from .*");
+            if (!struck.contains(each.get("id").asString()) && !text.isEmpty() && !elsewhere) {
                 typed.put(
                         each.get("at").asString() + "|" + each.get("role").asString(),
                         text
@@ -119,6 +120,9 @@ class TableTest extends HouseTest {
                     .isEmpty();
         }
         assertThat(keys).as("keys for " + characters).isLessThanOrEqualTo(characters + MORE_KEYS);
+        if (run.has("traces")) {
+            return;
+        }
         double there = sheets.of(alone(example(example), example))
                 .reduction()
                 .result()

@@ -8,8 +8,9 @@ import lab.sassafras.measure.BenchUnit;
 
 /**
  * Something that melts or freezes between two stretches in which it only warms or cools: the level, or the middle of a
- * range and how wide that is, how far it went past the level first, and a point in each stretch with the rate there and how that rate falls off with temperature, between
- * which a balance of heat is drawn up. The points lie clear of the level, whose end is rounded.
+ * range and how wide that is, how far it went past the level first, and a point in each stretch with the rate there and
+ * how that rate falls off with temperature, between which a balance of heat is drawn up. The points lie clear of the
+ * level, whose end is rounded.
  */
 public record Melting() implements CurvePurpose {
 
@@ -22,8 +23,8 @@ public record Melting() implements CurvePurpose {
     /** A thermometer shown to its last step is no steadier than this part of the step (no source). */
     private static final double STEADIEST = 0.45;
     /**
-     * What a vessel loses for each degree is not quite the same before and after: standard uncertainty of its mean, as a
-     * part of it (no source).
+     * What a vessel loses for each degree is not quite the same before and after: standard uncertainty of its mean,
+     * as a part of it (no source).
      */
     private static final double STEADY = 0.0125;
 

@@ -160,6 +160,8 @@ class RunScreen {
                         })
                         .orElse(null));
         model.addAttribute(
+                "readOn", now.isEmpty() ? Clocks.untold(entry, shown.trial()).orElse(null) : null);
+        model.addAttribute(
                 "lacking",
                 now.isEmpty() && repeats(entry) && entry.reduction().result().isEmpty());
         model.addAttribute(

@@ -295,12 +295,13 @@ public record StripPicture(
     }
 
     private static Drawn line(Line line, StripScale across, StripScale up) {
-        Reading middle = line.points().get(line.points().size() / 2);
+        Reading first = line.points().get(0);
+        Reading last = line.points().get(line.points().size() - 1);
         return new Drawn(
                 line.kind(),
                 points(line.points(), across, up),
-                across.at(middle.seconds()),
-                up.at(middle.temperature()),
+                across.at((first.seconds() + last.seconds()) / 2),
+                up.at((first.temperature() + last.temperature()) / 2),
                 line.words());
     }
 

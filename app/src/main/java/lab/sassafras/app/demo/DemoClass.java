@@ -83,6 +83,7 @@ class DemoClass implements CommandLineRunner {
         take("18-naphthalene-in-a-bomb.json");
         take("19-urea.json");
         take("20-magnesium-cycle.json");
+        take("21-two-tubes.json");
         adoptWhatCame();
     }
 

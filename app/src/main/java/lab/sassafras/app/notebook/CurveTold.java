@@ -1,7 +1,6 @@
 package lab.sassafras.app.notebook;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.account.Solution;
 import lab.sassafras.app.chart.StripPicture;
@@ -32,15 +31,15 @@ public record CurveTold(List<Found> found, String why, List<StripPicture.Line> l
 
     static CurveTold of(EntrySheet entry, int trial, Reduction reduction) {
         Address place = Clocks.place(entry, trial);
-        Optional<Told> told = entry.sheet().curves().told(place);
         return new CurveTold(
                 reduction.trials().get(trial - 1).solution().stream()
                         .flatMap(solution -> found(solution, trial, reduction))
                         .toList(),
-                told.filter(Told.None.class::isInstance)
-                        .map(none -> ((Told.None) none).reason())
-                        .orElse(""),
-                told.filter(Told.Numbers.class::isInstance)
+                Clocks.untold(entry, trial).orElse(""),
+                entry.sheet()
+                        .curves()
+                        .told(place)
+                        .filter(Told.Numbers.class::isInstance)
                         .map(numbers -> lines(entry, place, (Told.Numbers) numbers))
                         .orElse(List.of()));
     }

@@ -17,6 +17,7 @@ import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.curve.Room;
+import lab.sassafras.curve.Told;
 import lab.sassafras.curve.Trend;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Instrument;
@@ -96,6 +97,14 @@ public class Clocks {
         return placeOf(entry, trial)
                 .filter(place -> entry.experiment().curves().containsKey(place.path()))
                 .isPresent();
+    }
+
+    /** Why a trial's readings tell nothing yet where nothing is mixed; empty where they do, or there are none. */
+    public static Optional<String> untold(EntrySheet entry, int trial) {
+        return placeOf(entry, trial)
+                .flatMap(place -> entry.sheet().curves().told(place))
+                .filter(Told.None.class::isInstance)
+                .map(none -> ((Told.None) none).reason());
     }
 
     /**

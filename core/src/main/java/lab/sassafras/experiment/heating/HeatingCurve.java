@@ -20,6 +20,7 @@ import lab.sassafras.draft.Weighed;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Computation;
+import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -40,6 +41,9 @@ public final class HeatingCurve extends LedgerExperiment {
     private static final String CURVE = "run/curve";
     /** What is lost for each degree differs by so much of itself before and after (standard uncertainty; no source). */
     private static final double CHANGES = 0.05;
+
+    /** Two temperatures differ where they are so many standard uncertainties apart (two for 95 %, common practice). */
+    private static final double FAR = 2;
 
     /** As it is offered to a class. */
     public HeatingCurve() {
@@ -133,12 +137,13 @@ public final class HeatingCurve extends LedgerExperiment {
         if (loss.isEmpty() && !way.equals("heater")) {
             String sought = draft.curves().tells(CURVE, "range") ? "unknown-middle" : "unknown-level";
             return draft.complete(Direct.of(draft.trial(), level, unknown(sought, BenchUnit.DEGREES_CELSIUS))
-                    .giving(read.subList(1, read.size()).toArray(Derived[]::new)));
+                    .giving(read.subList(1, read.size()).toArray(Derived[]::new))
+                    .remarking(List.of(stood(draft, level))));
         }
         List<Party> parties = parties(draft, way, loss, level);
         return draft.complete(draft.ledger(parties, unknown())
                 .giving(read.toArray(Derived[]::new))
-                .remarking(List.of(spent(parties, draft.figures()))));
+                .remarking(List.of(stood(draft, level), spent(parties, draft.figures()))));
     }
 
     /** The level first, or the middle of a range and where that begins and ends; then how far it was passed before. */
@@ -192,6 +197,34 @@ public final class HeatingCurve extends LedgerExperiment {
                 level,
                 to));
         return parties;
+    }
+
+    /** Where it stood still beside what the handbook has, or over which range it melts or freezes. */
+    private static Remark stood(Draft draft, Expression level) {
+        Figures figures = draft.figures();
+        if (draft.curves().tells(CURVE, "range")) {
+            return bindings -> Optional.of(Finding.note(
+                    "heating.range",
+                    "It melts or freezes over a range, about "
+                            + figures.fixed(new Computation(level, bindings).value(), 1)
+                            + " °C: what does so is no pure substance, and has no melting point."));
+        }
+        Optional<Expression> handbook = draft.choice("sample/substance")
+                .map(heat -> draft.property(MeltsOnShelf.point(heat), Symbol.of("T:handbook")));
+        return bindings -> handbook.map(point -> {
+            double stood = new Computation(level, bindings).value();
+            double listed = new Computation(point, bindings).value();
+            Estimate off = new Computation(level.minus(point), bindings).estimate();
+            String words = "It stood still at " + figures.fixed(stood, 1) + " °C; the handbook has "
+                    + figures.plain(listed) + " °C. ";
+            return Math.abs(off.value()) <= FAR * off.uncertainty()
+                    ? Finding.note("heating.stood", words + "They agree within the uncertainty.")
+                    : Finding.question(
+                            "heating.stood",
+                            words + "That is farther apart than the uncertainty explains: "
+                                    + (off.value() < 0 ? "what is not pure melts lower, " : "")
+                                    + "a thermometer that shows otherwise, or another substance?");
+        });
     }
 
     /** Where the heat went beside what melted or froze. */

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.substance.Reference;
+import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.yardstick.Judged;
 import lab.sassafras.yardstick.Parts;
 import lab.sassafras.yardstick.Yardstick;
@@ -25,12 +26,17 @@ record MeltsOnShelf(String substance) implements Yardstick {
                 List.of(),
                 judged.sheet()
                         .stated(substance, judged.trial())
-                        .flatMap(key -> row(judged, point ? key.replace(HEAT, POINT) : key)),
+                        .flatMap(key -> row(judged.shelf(), point ? point(key) : key)),
                 point ? Parts.Compared.QUIETLY : Parts.Compared.BY_SIZE);
     }
 
-    private static Optional<Reference> row(Judged judged, String key) {
-        return judged.shelf().properties().stream()
+    /** The key of the melting point of what has a heat of fusion by that key. */
+    static String point(String heat) {
+        return heat.replace(HEAT, POINT);
+    }
+
+    private static Optional<Reference> row(ReferenceShelf shelf, String key) {
+        return shelf.properties().stream()
                 .filter(each -> each.key().equals(key))
                 .findFirst();
     }

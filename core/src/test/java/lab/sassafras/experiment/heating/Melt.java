@@ -18,8 +18,8 @@ import lab.sassafras.slot.TraceUse;
 /**
  * A sample that melts or freezes, by a physics of the tests' own, fixed beforehand: 10 to 30 g, a heater of 5 to 20 W
  * known to 1 %, a probe of 0.1 °C, a loss of 0.05 to 0.3 W/°C that drifts by a tenth, up to 8 °C of supercooling, the
- * end of the plateau smeared over 5 to 20 %, a reading every 10 to 60 s; the loss known to 10 %. Heat is followed second
- * by second.
+ * end of the plateau smeared over 5 to 20 %, a reading every 10 to 60 s; the loss known to 10 %. Heat is followed
+ * second by second.
  *
  * @param sheet  what a bench would have read
  * @param level  where it melts (°C)
