@@ -91,7 +91,7 @@ public record Melting() implements CurvePurpose {
      * @param to       first reading after it
      * @param mean     the level, or the middle of the range (°C)
      * @param range    from where it begins to where it ends (°C); nothing for a level
-     * @param beyond   how far it went past the level before (°C)
+     * @param beyond   how far it went past the level before (°C); nothing where that is within what is alike
      * @param variance of the middle (°C²)
      * @param noise    of one reading (°C)
      * @param drawn    the line laid through it
@@ -107,12 +107,13 @@ public record Melting() implements CurvePurpose {
             Told.Drawn drawn) {
 
         static Slow of(Stretch stretch, Plateau.Level level) {
+            boolean passed = level.beyond() > Plateau.alike(stretch, level.noise());
             return new Slow(
                     level.from(),
                     level.to() + 1,
                     level.mean(),
                     0,
-                    level.beyond(),
+                    passed ? level.beyond() : 0,
                     level.variance(),
                     level.noise(),
                     level.drawn(stretch));

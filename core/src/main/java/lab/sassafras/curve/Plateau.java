@@ -71,7 +71,7 @@ public record Plateau() implements CurvePurpose {
     static Optional<Level> level(Stretch stretch) {
         List<Reading> readings = stretch.readings();
         double noise = noise(readings, stretch.least());
-        int[] level = longest(readings, Math.max(stretch.display(), ALIKE * noise));
+        int[] level = longest(readings, alike(stretch, noise) / 2);
         return level.length == 0 || !standsStill(readings, level)
                 ? Optional.empty()
                 : Optional.of(found(readings, level, noise));
@@ -112,6 +112,11 @@ public record Plateau() implements CurvePurpose {
                 .max()
                 .orElse(0);
         return Math.max(0, furthest);
+    }
+
+    /** Temperatures that lie no farther apart are alike (°C). */
+    static double alike(Stretch stretch, double noise) {
+        return 2 * Math.max(stretch.display(), ALIKE * noise);
     }
 
     static double noise(Stretch stretch) {

@@ -28,7 +28,6 @@ import lab.sassafras.app.usecase.TakeFromClock;
 import lab.sassafras.convention.Question;
 import lab.sassafras.curve.Leaping;
 import lab.sassafras.curve.Stated;
-import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.declaration.Pace;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
@@ -48,9 +47,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Readings on a clock, as they are read: a clock begun, a temperature at each mark, and the moment of mixing. */
 @Controller
 class ClockPages {
-
-    /** The place at which readings on a clock are taken. */
-    private static final String CHANNEL = Address.of(CommonPlaces.TRACE, 1).group();
 
     private static final List<Integer> USUAL = List.of(5, 10, 15, 20, 30, 60, 120);
 
@@ -319,7 +315,7 @@ class ClockPages {
         model.addAttribute(
                 "proposed",
                 entry.hand()
-                        .at(CHANNEL, InstrumentKind.THERMOMETER)
+                        .at(Clocks.place(entry, trial).group(), InstrumentKind.THERMOMETER)
                         .map(UUID::toString)
                         .orElse(""));
         model.addAttribute(

@@ -150,14 +150,15 @@ final class StripDrawing {
         return read;
     }
 
+    /** Its words stand where no line goes on: below what rises, above what falls or stands still. */
     private static Svg line(StripPicture.Drawn line) {
         return Svg.group()
                 .with("class", "laid " + line.kind())
                 .add(
                         points("", line.points()),
                         Svg.text("small", line.x(), line.y(), line.words())
-                                .middle()
-                                .with("dy", -14));
+                                .with("dx", 12)
+                                .with("dy", line.rises() ? 22 : -14));
     }
 
     private static Svg arrow(StripPicture.Arrow arrow) {

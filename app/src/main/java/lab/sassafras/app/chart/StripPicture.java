@@ -104,7 +104,7 @@ public record StripPicture(
     public record Over(List<Besides> besides, List<Line> lines) {}
 
     /** Such a line where it stands. */
-    public record Drawn(String kind, String points, String x, String y, String words) {}
+    public record Drawn(String kind, String points, String x, String y, String words, boolean rises) {}
 
     /** Another trial laid over: the points of a thin line, and where its name stands. */
     public record Other(String name, String line, String x, String y) {}
@@ -302,7 +302,8 @@ public record StripPicture(
                 points(line.points(), across, up),
                 across.at((first.seconds() + last.seconds()) / 2),
                 up.at((first.temperature() + last.temperature()) / 2),
-                line.words());
+                line.words(),
+                last.temperature() > first.temperature());
     }
 
     private static Stretch stretch(String words, Read read, double from, double to, StripScale across, StripScale up) {

@@ -28,12 +28,10 @@ import lab.sassafras.app.usecase.AppendReadings;
 import lab.sassafras.curve.ClockFile;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Refused;
-import lab.sassafras.slot.Address;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -50,9 +48,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Temperatures against time, in from any program's file and out again. What a file says is shown before it is kept. */
 @Controller
 class ClockFilePages {
-
-    /** The place at which readings on a clock are taken. */
-    private static final String CHANNEL = Address.of(CommonPlaces.TRACE, 1).group();
 
     private static final int MOST_WAITING = 20;
     private static final int SHOWN = 6;
@@ -336,7 +331,7 @@ class ClockFilePages {
         model.addAttribute(
                 "thermometer",
                 entry.hand()
-                        .at(CHANNEL, InstrumentKind.THERMOMETER)
+                        .at(Clocks.place(entry, trial).group(), InstrumentKind.THERMOMETER)
                         .map(UUID::toString)
                         .orElse(""));
         model.addAttribute(

@@ -150,7 +150,9 @@ public final class HeatingCurve extends LedgerExperiment {
     private List<Derived> read(Draft draft, Expression level) {
         Expression beyond = draft.curves().told(CURVE, "beyond");
         if (!draft.curves().tells(CURVE, "range")) {
-            return List.of(at("level", level), at("beyond", beyond));
+            return draft.curves().tells(CURVE, "beyond")
+                    ? List.of(at("level", level), at("beyond", beyond))
+                    : List.of(at("level", level));
         }
         Expression half = draft.curves().told(CURVE, "range").times(Expression.number(0.5, "0.5"));
         return List.of(at("middle", level), at("begins", level.minus(half)), at("ends", level.plus(half)));
