@@ -332,6 +332,7 @@ class ClockPages {
                                 ClockScreen.withdrawn(entry, trial, each),
                                 Duration.between(each.trace().begunAt(), clock.instant())
                                         .toMillis(),
+                                traces.longest(),
                                 entry.entry().period().figures()))
                         .orElse(null));
         model.addAttribute(

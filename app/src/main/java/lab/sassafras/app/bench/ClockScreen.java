@@ -1,12 +1,12 @@
 package lab.sassafras.app.bench;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Trace;
-import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param rows     the latest, in order of time
  * @param earlier  how many came before them
  * @param mixing   when it was mixed, as written; null while it is not marked
- * @param fromFile whether the readings came from a file
+ * @param running  whether it runs still: nobody stands half a day at a cup, and what came from a file never ran
  */
 public record ClockScreen(
         String trace,
@@ -33,7 +33,7 @@ public record ClockScreen(
         List<Row> rows,
         int earlier,
         @Nullable String mixing,
-        boolean fromFile) {
+        boolean running) {
 
     private static final int MOST_ROWS = 300;
 
@@ -59,11 +59,6 @@ public record ClockScreen(
      */
     public record Row(Kind kind, double seconds, String time, String text, String why) {}
 
-    /** Whether it runs still: nobody stands half a day at a cup, and what came from a file never ran. */
-    public boolean running() {
-        return age < Traces.LONGEST.toMillis() && !fromFile;
-    }
-
     /** The clock as it stands. */
     public String face() {
         return ClockTime.write(Math.floor(age / 1000.0));
@@ -88,8 +83,9 @@ public record ClockScreen(
                 .orElse("");
     }
 
-    static ClockScreen of(ClockReadings readings, Optional<Double> mixing, long age, Figures figures) {
-        return of(readings, mixing, List.of(), age, figures);
+    static ClockScreen of(
+            ClockReadings readings, Optional<Double> mixing, long age, Duration longest, Figures figures) {
+        return of(readings, mixing, List.of(), age, longest, figures);
     }
 
     /** Mixings on a clock that were broken off. */
@@ -115,7 +111,12 @@ public record ClockScreen(
     }
 
     static ClockScreen of(
-            ClockReadings readings, Optional<Double> mixing, List<Row> withdrawn, long age, Figures figures) {
+            ClockReadings readings,
+            Optional<Double> mixing,
+            List<Row> withdrawn,
+            long age,
+            Duration longest,
+            Figures figures) {
         int every = readings.trace().every();
         List<Row> rows = new ArrayList<>(withdrawn);
         readings.lines().forEach(line -> rows.add(row(line, mixing, figures)));
@@ -130,7 +131,7 @@ public record ClockScreen(
                 List.copyOf(rows.subList(earlier, rows.size())),
                 earlier,
                 mixing.map(ClockTime::write).orElse(null),
-                readings.trace().channel().equals(Trace.FILE));
+                age < longest.toMillis() && !readings.trace().channel().equals(Trace.FILE));
     }
 
     private static Row row(ClockReadings.Line line, Optional<Double> mixing, Figures figures) {

@@ -53,7 +53,7 @@ class WaitScreen {
         List<Waiting.Timer> timers = new ArrayList<>();
         paces.waits(entry.entry().bench()).stream()
                 .filter(each ->
-                        !each.ended() && each.madeAt().isAfter(clock.instant().minus(Traces.LONGEST)))
+                        !each.ended() && each.madeAt().isAfter(clock.instant().minus(traces.longest())))
                 .forEach(each -> timer(entry, trial, each).ifPresent(timers::add));
         once(entry, trial).ifPresent(timers::add);
         List<Waiting.Begin> begins =
@@ -160,7 +160,7 @@ class WaitScreen {
                             "",
                             link(entry.entry(), entry.sheet().address(each.path(), trial)));
                 }))
-                .filter(each -> each.left() > -Traces.LONGEST.toMillis());
+                .filter(each -> each.left() > -traces.longest().toMillis());
     }
 
     /** When a trial was mixed, by its clock or by its own mark. */
@@ -188,7 +188,7 @@ class WaitScreen {
                 .exposed(trial)
                 .flatMap(each -> last(entry, each.place())
                         .map(weighed -> Duration.between(weighed, clock.instant()))
-                        .filter(age -> age.compareTo(Traces.LONGEST) < 0)
+                        .filter(age -> age.compareTo(traces.longest()) < 0)
                         .map(age -> new Waiting.Exposed(each.name(), age.toMillis())));
     }
 

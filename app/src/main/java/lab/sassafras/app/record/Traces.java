@@ -34,14 +34,12 @@ public class Traces {
 
     private static final Pattern IDENTITY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
-    /** A clock is the one of a run, and a wait is waited for, no longer than this. */
-    public static final Duration LONGEST = Duration.ofHours(12);
-
     private final EntityManager entities;
     private final PeriodBook periodBook;
     private final Clock clock;
     private final DiskRoom room;
     private final int mostReadings;
+    private final Duration longest;
     private final ApplicationEventPublisher events;
 
     Traces(
@@ -52,11 +50,17 @@ public class Traces {
             HouseSettings settings,
             ApplicationEventPublisher events) {
         this.mostReadings = settings.limits().readings();
+        this.longest = settings.limits().clock();
         this.entities = entities;
         this.periodBook = periodBook;
         this.clock = clock;
         this.room = room;
         this.events = events;
+    }
+
+    /** A clock is the one of a run, and a wait is waited for, no longer than this. */
+    public Duration longest() {
+        return longest;
     }
 
     private Instant now() {

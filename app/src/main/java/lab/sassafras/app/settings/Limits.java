@@ -1,5 +1,6 @@
 package lab.sassafras.app.settings;
 
+import java.time.Duration;
 import org.springframework.boot.context.properties.bind.DefaultValue;
 import org.springframework.util.unit.DataSize;
 
@@ -13,6 +14,7 @@ import org.springframework.util.unit.DataSize;
  * @param lines     lines of lists kept worked out
  * @param readings  readings one clock or one file of readings holds
  * @param ofEntry   readings of all clocks an entry uses
+ * @param clock     a clock is the one of a run, and a wait is waited for, no longer than this
  * @param slow      from how long a request is worth a line in the log (ms)
  */
 public record Limits(
@@ -23,4 +25,5 @@ public record Limits(
         @DefaultValue("20000") int lines,
         @DefaultValue("100000") int readings,
         @DefaultValue("300000") int ofEntry,
+        @DefaultValue("12h") Duration clock,
         @DefaultValue("2000") long slow) {}

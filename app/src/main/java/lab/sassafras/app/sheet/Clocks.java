@@ -1,7 +1,6 @@
 package lab.sassafras.app.sheet;
 
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.Set;
@@ -32,9 +31,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class Clocks {
-
-    /** A clock begun earlier is no longer the one of this run. */
-    private static final Duration LONGEST = Traces.LONGEST;
 
     /** What a thermometer that is not on the shelf is taken to show (°C). */
     private static final double USUAL_DISPLAY = 0.1;
@@ -159,7 +155,7 @@ public class Clocks {
                 .of(bench)
                 .forEach(entry ->
                         taken.addAll(decisionBook.of(entry.id()).clocks().values()));
-        Instant oldest = clock.instant().minus(LONGEST);
+        Instant oldest = clock.instant().minus(traces.longest());
         return traces.of(bench).stream()
                 .filter(each ->
                         each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND))

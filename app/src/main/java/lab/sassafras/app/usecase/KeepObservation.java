@@ -2,6 +2,7 @@ package lab.sassafras.app.usecase;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Objects;
@@ -10,7 +11,7 @@ import java.util.UUID;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
-import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.Ticks;
@@ -40,6 +41,7 @@ public class KeepObservation {
     private final Instruments instruments;
     private final Clock clock;
     private final EntrySheets sheets;
+    private final Duration longest;
     private final TransactionTemplate whole;
 
     KeepObservation(
@@ -47,8 +49,10 @@ public class KeepObservation {
             EntrySheets sheets,
             Instruments instruments,
             Clock clock,
+            HouseSettings settings,
             PlatformTransactionManager transactions) {
         this.way = way;
+        this.longest = settings.limits().clock();
         this.instruments = instruments;
         this.clock = clock;
         this.sheets = sheets;
@@ -203,7 +207,7 @@ public class KeepObservation {
 
     /** The moment a button was pressed, which may lie back where the page could not send at once. */
     private String moment(Given given) {
-        long ago = Math.max(0, Math.min(given.ago(), Traces.LONGEST.toMillis()));
+        long ago = Math.max(0, Math.min(given.ago(), longest.toMillis()));
         return clock.instant().minusMillis(ago).truncatedTo(ChronoUnit.MILLIS).toString();
     }
 }

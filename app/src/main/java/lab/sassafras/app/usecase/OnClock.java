@@ -49,7 +49,7 @@ class OnClock {
     double second(Trace trace, String time, long ago) {
         double running = Duration.between(trace.begunAt(), clock.instant()).toMillis() / 1000.0;
         if (time.isEmpty()) {
-            if (running > Traces.LONGEST.toSeconds() || trace.channel().equals(Trace.FILE)) {
+            if (running > traces.longest().toSeconds() || trace.channel().equals(Trace.FILE)) {
                 throw new Refused("This clock runs no longer. Give the time, in minutes and seconds.");
             }
             double last = traces.last(trace);

@@ -2,6 +2,7 @@ package lab.sassafras.app.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +21,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** The rows of the page of a clock. */
 class ClockScreenTest extends HouseTest {
+
+    private static final Duration HALF_A_DAY = Duration.ofHours(12);
 
     @Autowired
     private Traces traces;
@@ -48,16 +51,16 @@ class ClockScreenTest extends HouseTest {
     /** Read every 30 s, and once more after eleven years: no more marks than the page has rows. */
     @Test
     void aReadingLongAfterBringsNoMoreMarksThanAreShown() {
-        ClockScreen screen =
-                ClockScreen.of(readings(Trace.HAND, 0, 30, 350_000_000), Optional.empty(), 60_000, Figures.POINT);
+        ClockScreen screen = ClockScreen.of(
+                readings(Trace.HAND, 0, 30, 350_000_000), Optional.empty(), 60_000, HALF_A_DAY, Figures.POINT);
         assertThat(screen.rows()).hasSizeLessThanOrEqualTo(300);
         assertThat(screen.rows().get(screen.rows().size() - 2).kind()).isEqualTo(ClockScreen.Kind.MISSED);
     }
 
     @Test
     void marksThatPassedUnreadAreMissedAndTheOneAtMixingSkipped() {
-        ClockScreen screen =
-                ClockScreen.of(readings(Trace.HAND, 0, 31, 90, 215, 240), Optional.of(182.0), 250_000, Figures.POINT);
+        ClockScreen screen = ClockScreen.of(
+                readings(Trace.HAND, 0, 31, 90, 215, 240), Optional.of(182.0), 250_000, HALF_A_DAY, Figures.POINT);
         assertThat(rows(screen))
                 .containsExactly(
                         "READING 0:00",
@@ -77,24 +80,24 @@ class ClockScreenTest extends HouseTest {
 
     @Test
     void aReadingAtTheVeryMomentOfMixingIsShownAndNotCounted() {
-        ClockScreen screen =
-                ClockScreen.of(readings(Trace.HAND, 150, 180, 210), Optional.of(180.0), 211_000, Figures.POINT);
+        ClockScreen screen = ClockScreen.of(
+                readings(Trace.HAND, 150, 180, 210), Optional.of(180.0), 211_000, HALF_A_DAY, Figures.POINT);
         assertThat(rows(screen)).containsExactly("READING 2:30", "SKIPPED 3:00", "MIXED 3:00", "READING 3:30");
         assertThat(screen.rows().get(1).why()).contains("not counted");
     }
 
     @Test
     void aClockRunsForHalfADayAndAFileNever() {
-        assertThat(ClockScreen.of(readings(Trace.HAND), Optional.empty(), 3_600_000, Figures.POINT)
+        assertThat(ClockScreen.of(readings(Trace.HAND), Optional.empty(), 3_600_000, HALF_A_DAY, Figures.POINT)
                         .running())
                 .isTrue();
-        assertThat(ClockScreen.of(readings(Trace.HAND), Optional.empty(), 50_000_000, Figures.POINT)
+        assertThat(ClockScreen.of(readings(Trace.HAND), Optional.empty(), 50_000_000, HALF_A_DAY, Figures.POINT)
                         .running())
                 .isFalse();
-        assertThat(ClockScreen.of(readings(Trace.FILE, 0, 30), Optional.empty(), 60_000, Figures.POINT)
+        assertThat(ClockScreen.of(readings(Trace.FILE, 0, 30), Optional.empty(), 60_000, HALF_A_DAY, Figures.POINT)
                         .running())
                 .isFalse();
-        assertThat(ClockScreen.of(readings(Trace.HAND), Optional.empty(), 1_000, Figures.POINT)
+        assertThat(ClockScreen.of(readings(Trace.HAND), Optional.empty(), 1_000, HALF_A_DAY, Figures.POINT)
                         .last())
                 .as("nothing read yet, so the first mark is due")
                 .isNegative();
@@ -104,7 +107,7 @@ class ClockScreenTest extends HouseTest {
     @Test
     void ofALongRecordTheLatestRowsAreShown() {
         double[] many = IntStream.range(0, 5_000).mapToDouble(i -> 30.0 * i).toArray();
-        ClockScreen screen = ClockScreen.of(readings(Trace.FILE, many), Optional.empty(), 0, Figures.POINT);
+        ClockScreen screen = ClockScreen.of(readings(Trace.FILE, many), Optional.empty(), 0, HALF_A_DAY, Figures.POINT);
         assertThat(screen.rows()).hasSize(300);
         assertThat(screen.earlier()).isEqualTo(4_700);
         assertThat(screen.rows().get(299).seconds()).isEqualTo(30.0 * 4_999);
