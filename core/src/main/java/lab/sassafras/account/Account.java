@@ -10,7 +10,7 @@ import lab.sassafras.expression.Expression.Input;
 /**
  * What one trial (or sample) amounts to: books that can be solved, or a list of what is still to be read.
  */
-public sealed interface Account permits Books, Cases, Account.Incomplete {
+public sealed interface Account permits SingleAccount, AlternativeBalances, Account.Incomplete {
 
     /** {@return which trial it belongs to, from 1} */
     int trial();
@@ -60,7 +60,7 @@ public sealed interface Account permits Books, Cases, Account.Incomplete {
      * @param input   one of the inputs these books rest on
      * @param between where it is looked for, where it enters in no straight line
      */
-    Account seeking(Input input, Ledger.Bounds between);
+    Account seeking(Input input, HeatBalance.Bounds between);
 
     /** {@return every expression a number is read from, for checking them} */
     List<Expression> expressions();
@@ -127,7 +127,7 @@ public sealed interface Account permits Books, Cases, Account.Incomplete {
         }
 
         @Override
-        public Account seeking(Input input, Ledger.Bounds between) {
+        public Account seeking(Input input, HeatBalance.Bounds between) {
             return this;
         }
     }

@@ -26,16 +26,16 @@ import lab.sassafras.statistics.TrialPoint;
  *                 the books, on one tape
  */
 record Attempt(
-        Books<?> books,
+        SingleAccount<?> books,
         Bindings bindings,
-        Optional<Books.Solved> solved,
+        Optional<SingleAccount.Solved> solved,
         List<Computation> computed,
         int demands,
         List<Finding> remarks,
         Optional<Finding> refusal) {
 
-    static Attempt at(Books<?> books, Bindings bindings, boolean whole) {
-        Optional<Books.Solved> found = books.solved();
+    static Attempt at(SingleAccount<?> books, Bindings bindings, boolean whole) {
+        Optional<SingleAccount.Solved> found = books.solved();
         if (found.isEmpty()) {
             return new Attempt(
                     books,
@@ -49,13 +49,13 @@ record Attempt(
                             "The unknown does not enter these books in a straight line, so they cannot be "
                                     + "solved for it.")));
         }
-        Books.Solved solved = found.get();
+        SingleAccount.Solved solved = found.get();
         List<Finding> remarks = books.beside().remarks().isEmpty()
                 ? List.of()
                 : books.beside().remarks().stream()
                         .flatMap(remark -> remark.on(bindings).stream())
                         .toList();
-        List<Party.Demand> demands = solved.demands();
+        List<HeatTerm.Demand> demands = solved.demands();
         List<Expression> asked = new ArrayList<>();
         asked.add(result(books, solved));
         asked.add(solved.coefficient().orElse(solved.result()));
@@ -107,11 +107,11 @@ record Attempt(
         return new Solution.Outcome(Optional.empty(), List.of(finding));
     }
 
-    private static Named result(Books<?> books, Books.Solved solved) {
+    private static Named result(SingleAccount<?> books, SingleAccount.Solved solved) {
         return books.beside().answer().orElse(solved.result());
     }
 
-    private static void readOff(Books<?> books, Books.Solved solved, List<Expression> asked) {
+    private static void readOff(SingleAccount<?> books, SingleAccount.Solved solved, List<Expression> asked) {
         solved.parties().forEach(party -> {
             asked.add(party.heat());
             party.start().ifPresent(asked::add);
@@ -127,13 +127,13 @@ record Attempt(
                         free(books, solved, point.up().of(solved.base())))));
     }
 
-    private static Expression free(Books<?> books, Books.Solved solved, Expression expression) {
+    private static Expression free(SingleAccount<?> books, SingleAccount.Solved solved, Expression expression) {
         return expression.contains(books.unknown()) ? expression.with(books.unknown(), solved.result()) : expression;
     }
 
     /** Takes the answers in the order asked. */
     Solution solution() {
-        Books.Solved found = solved.orElseThrow();
+        SingleAccount.Solved found = solved.orElseThrow();
         Iterator<Computation> answers =
                 computed.subList(2 + 2 * demands, computed.size()).iterator();
         List<Solution.Posting> postings = found.parties().stream()
@@ -171,7 +171,7 @@ record Attempt(
                                 point.meetsZero())));
     }
 
-    private static Optional<Finding> unmet(List<Party.Demand> demands, List<Computation> computed) {
+    private static Optional<Finding> unmet(List<HeatTerm.Demand> demands, List<Computation> computed) {
         return IntStream.range(0, demands.size())
                 .filter(i -> computed.get(2 + 2 * i).value()
                         <= computed.get(3 + 2 * i).value())
@@ -180,7 +180,7 @@ record Attempt(
                 .findFirst();
     }
 
-    private static Optional<Finding> noChange(Books.Solved solved, Computation coefficient) {
+    private static Optional<Finding> noChange(SingleAccount.Solved solved, Computation coefficient) {
         return solved.coefficient()
                 .filter(each -> coefficient.value() == 0)
                 .map(each -> Finding.refuse(

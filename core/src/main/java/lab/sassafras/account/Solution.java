@@ -50,7 +50,7 @@ public record Solution(
      * @param stages what its heat is made of (J), in the order of the party's stages
      */
     public record Posting(
-            Party party,
+            HeatTerm party,
             Estimate heat,
             Optional<Double> from,
             Optional<Double> to,

@@ -16,32 +16,33 @@ final class Turned {
     private Turned() {}
 
     /** A balance: the heats still sum to zero, whichever of its inputs is not known. */
-    static Account balance(Ledger books, Input sought, Ledger.Bounds between) {
+    static Account balance(HeatBalance books, Input sought, HeatBalance.Bounds between) {
         if (books.beside().answer().isPresent()) {
             return formula(books, sought, between);
         }
         return books.parties().stream().anyMatch(party -> party.heat().contains(sought))
-                ? new Ledger(books.trial(), books.parties(), sought, Optional.of(between), Books.Beside.NOTHING)
+                ? new HeatBalance(
+                        books.trial(), books.parties(), sought, Optional.of(between), SingleAccount.Beside.NOTHING)
                 : without(books.trial(), sought);
     }
 
     /** What is reported, less what it is to be, is nothing. */
-    static Account formula(Books<?> books, Input sought, Ledger.Bounds between) {
+    static Account formula(SingleAccount<?> books, Input sought, HeatBalance.Bounds between) {
         Optional<Named> reported =
-                books.beside().answer().or(() -> books.solved().map(Books.Solved::result));
+                books.beside().answer().or(() -> books.solved().map(SingleAccount.Solved::result));
         return reported.filter(each -> each.contains(sought))
-                .<Account>map(each ->
-                        Direct.of(books.trial(), solved(each.minus(given(books, each)), sought, between), sought))
+                .<Account>map(each -> DirectFormula.of(
+                        books.trial(), solved(each.minus(given(books, each)), sought, between), sought))
                 .orElseGet(() -> without(books.trial(), sought));
     }
 
     /** The number what is reported is to come to. */
-    private static Expression given(Books<?> books, Named reported) {
+    private static Expression given(SingleAccount<?> books, Named reported) {
         return new Input(
                 books.unknown().key(), reported.symbol(), books.unknown().label(), reported.unit());
     }
 
-    private static Expression solved(Expression balance, Input sought, Ledger.Bounds between) {
+    private static Expression solved(Expression balance, Input sought, HeatBalance.Bounds between) {
         Linear split = Linear.in(sought, balance);
         return split.straight() && split.coefficient().isPresent()
                 ? Linear.opposite(split.rest().orElseGet(() -> Expression.number(0, "0")))

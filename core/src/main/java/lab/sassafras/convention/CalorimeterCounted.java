@@ -2,7 +2,7 @@ package lab.sassafras.convention;
 
 import java.util.ArrayList;
 import java.util.List;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 
 /** A constant in J/°C, without the water, found beforehand. */
 public record CalorimeterCounted() implements CalorimeterTreatment {
@@ -23,11 +23,11 @@ public record CalorimeterCounted() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
-        List<Party> parties = new ArrayList<>(contents.parties());
+    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+        List<HeatTerm> parties = new ArrayList<>(contents.parties());
         cup.constant()
                 .ifPresent(constant -> parties.add(
-                        Party.vessel("calorimeter", cup.label(), constant, contents.start(), contents.end())));
+                        HeatTerm.vessel("calorimeter", cup.label(), constant, contents.start(), contents.end())));
         return parties;
     }
 }

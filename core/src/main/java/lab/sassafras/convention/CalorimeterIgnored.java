@@ -1,7 +1,7 @@
 package lab.sassafras.convention;
 
 import java.util.List;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 
 /** The vessel is taken to swallow nothing. */
 public record CalorimeterIgnored() implements CalorimeterTreatment {
@@ -20,7 +20,7 @@ public record CalorimeterIgnored() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
         return contents.parties();
     }
 }

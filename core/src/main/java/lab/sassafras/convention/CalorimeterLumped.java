@@ -1,7 +1,7 @@
 package lab.sassafras.convention;
 
 import java.util.List;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -26,15 +26,16 @@ public record CalorimeterLumped() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
         return cup.constant()
                 .flatMap(constant -> cup.foundAt().map(fill -> List.of(lumped(cup, contents, constant, fill))))
                 .orElse(contents.parties());
     }
 
-    private static Party lumped(Cup cup, Contents contents, Expression constant, Expression fill) {
+    private static HeatTerm lumped(Cup cup, Contents contents, Expression constant, Expression fill) {
         Expression whole = constant.plus(fill.times(contents.specificHeat()))
                 .named(Symbol.of("C:with its water"), BenchUnit.JOULES_PER_DEGREE);
-        return Party.vessel("calorimeter", cup.label() + " with its water", whole, contents.blended(), contents.end());
+        return HeatTerm.vessel(
+                "calorimeter", cup.label() + " with its water", whole, contents.blended(), contents.end());
     }
 }

@@ -2,7 +2,7 @@ package lab.sassafras.convention;
 
 import java.util.ArrayList;
 import java.util.List;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.substance.ReferenceShelf;
 
@@ -38,9 +38,9 @@ public record CalorimeterOfMaterial() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
-        List<Party> parties = new ArrayList<>(contents.parties());
-        parties.add(Party.body(
+    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+        List<HeatTerm> parties = new ArrayList<>(contents.parties());
+        parties.add(HeatTerm.body(
                 "calorimeter",
                 cup.label(),
                 answers.at(MASS),

@@ -2,7 +2,7 @@ package lab.sassafras.convention;
 
 import java.util.ArrayList;
 import java.util.List;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
@@ -26,11 +26,11 @@ public record CalorimeterScaled() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
-        List<Party> parties = new ArrayList<>(contents.parties());
+    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+        List<HeatTerm> parties = new ArrayList<>(contents.parties());
         cup.constant()
                 .ifPresent(constant -> cup.foundAt()
-                        .ifPresent(fill -> parties.add(Party.vessel(
+                        .ifPresent(fill -> parties.add(HeatTerm.vessel(
                                 "calorimeter",
                                 cup.label(),
                                 constant.times(contents.mass())

@@ -1,7 +1,7 @@
 package lab.sassafras.convention;
 
 import java.util.List;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 
 /** A way of dealing with the calorimeter. */
 public interface CalorimeterTreatment extends School {
@@ -28,7 +28,7 @@ public interface CalorimeterTreatment extends School {
      * @param contents what it held
      * @param answers  what was read for it; asked only where the school needs it
      */
-    List<Party> parties(Cup cup, Contents contents, SchoolPlace.Answers answers);
+    List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers);
 
     @Override
     default boolean applies(Evidence evidence) {

@@ -1,7 +1,7 @@
 package lab.sassafras.convention;
 
 import java.util.List;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.expression.Expression;
 
 /**
@@ -15,7 +15,7 @@ import lab.sassafras.expression.Expression;
  * @param end          (°C)
  */
 public record Contents(
-        List<Party> parties,
+        List<HeatTerm> parties,
         Expression mass,
         Expression specificHeat,
         Expression start,
@@ -46,7 +46,7 @@ public record Contents(
      * @param end          common temperature after (°C)
      */
     public static Contents of(
-            List<Party> parties, Expression mass, Expression specificHeat, Expression start, Expression end) {
+            List<HeatTerm> parties, Expression mass, Expression specificHeat, Expression start, Expression end) {
         return new Contents(parties, mass, specificHeat, start, start, end);
     }
 }

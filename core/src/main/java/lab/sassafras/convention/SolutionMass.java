@@ -3,8 +3,8 @@ package lab.sassafras.convention;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Omission;
-import lab.sassafras.account.Party;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
@@ -20,7 +20,7 @@ public enum SolutionMass implements School {
             "Water and what dissolved in it change temperature together, with the specific heat of "
                     + "water; right to a few per cent in dilute solutions.") {
         @Override
-        public List<Party> parties(Mixture mixture) {
+        public List<HeatTerm> parties(Mixture mixture) {
             return together(
                     mixture, mixture.solids(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
         }
@@ -32,7 +32,7 @@ public enum SolutionMass implements School {
             "What dissolved or stood in it is left out of the mass that changes temperature. Salts in "
                     + "solution do take less heat than water, so the truth lies between this and the whole solution.") {
         @Override
-        public List<Party> parties(Mixture mixture) {
+        public List<HeatTerm> parties(Mixture mixture) {
             return together(
                     mixture, List.of(), start -> mixture.water().specificHeat("solution", start, mixture.end()));
         }
@@ -50,7 +50,7 @@ public enum SolutionMass implements School {
         }
 
         @Override
-        public List<Party> parties(Mixture mixture) {
+        public List<HeatTerm> parties(Mixture mixture) {
             Expression measured = mixture.answers().at(VALUE);
             return together(mixture, mixture.solids(), start -> measured);
         }
@@ -62,7 +62,7 @@ public enum SolutionMass implements School {
             "Water and what is dissolved change temperature together, with the specific heat the shelf has for a "
                     + "solution of this concentration at 25 °C. Better than that of water from a few per cent on.") {
         @Override
-        public List<Party> parties(Mixture mixture) {
+        public List<HeatTerm> parties(Mixture mixture) {
             return mixture.solute()
                     .map(solute -> together(mixture, mixture.solids(), start -> tabulated(mixture, solute)))
                     .orElseGet(() -> WHOLE.parties(mixture));
@@ -95,12 +95,12 @@ public enum SolutionMass implements School {
                     + "dissolved salt no longer behaves as the solid did, so this is best for metals and solids "
                     + "that stay.") {
         @Override
-        public List<Party> parties(Mixture mixture) {
-            List<Party> parties = new ArrayList<>(together(
+        public List<HeatTerm> parties(Mixture mixture) {
+            List<HeatTerm> parties = new ArrayList<>(together(
                     mixture, List.of(), start -> mixture.water().specificHeat("solution", start, mixture.end())));
             mixture.solids()
                     .forEach(solid -> solid.specificHeat()
-                            .ifPresent(heat -> parties.add(Party.body(
+                            .ifPresent(heat -> parties.add(HeatTerm.body(
                                     solid.key(),
                                     solid.label(),
                                     solid.mass(),
@@ -136,7 +136,7 @@ public enum SolutionMass implements School {
      *
      * @param mixture what was put together
      */
-    public abstract List<Party> parties(Mixture mixture);
+    public abstract List<HeatTerm> parties(Mixture mixture);
 
     /**
      * {@return whether the parts warm first and react at the end; otherwise what was formed warms, and the heat belongs
@@ -156,9 +156,9 @@ public enum SolutionMass implements School {
     }
 
     /** Solids counted with the first liquid, each liquid from its own start; one liquid is simply the solution. */
-    private static List<Party> together(
+    private static List<HeatTerm> together(
             Mixture mixture, List<Portion> solids, Function<Expression, Expression> specificHeat) {
-        List<Party> parties = new ArrayList<>();
+        List<HeatTerm> parties = new ArrayList<>();
         for (Portion liquid : mixture.liquids()) {
             boolean first = parties.isEmpty();
             List<Expression> masses = new ArrayList<>(List.of(liquid.mass()));
@@ -176,7 +176,7 @@ public enum SolutionMass implements School {
                                                     ? SOLUTION
                                                     : liquid.label() + " and solid"),
                                     BenchUnit.GRAMS);
-            parties.add(Party.body(
+            parties.add(HeatTerm.body(
                     liquid.key(),
                     alone ? SOLUTION : liquid.label(),
                     mass,

@@ -8,9 +8,9 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.Ledger;
+import lab.sassafras.account.HeatBalance;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Omission;
-import lab.sassafras.account.Party;
 import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
@@ -347,8 +347,8 @@ public final class Draft {
      * @param parties everything that took or gave heat
      * @param unknown what is sought
      */
-    public Ledger ledger(List<Party> parties, Input unknown) {
-        return Ledger.of(trial, parties, unknown);
+    public HeatBalance ledger(List<HeatTerm> parties, Input unknown) {
+        return HeatBalance.of(trial, parties, unknown);
     }
 
     void lacks(Address address) {

@@ -3,7 +3,7 @@ package lab.sassafras.draft;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Contents;
 import lab.sassafras.convention.Cup;
@@ -34,7 +34,7 @@ public final class Heats {
      *
      * @param contents what the vessel held
      */
-    public List<Party> withCalorimeter(Contents contents) {
+    public List<HeatTerm> withCalorimeter(Contents contents) {
         CalorimeterTreatment treatment = draft.conventions().in(Question.CALORIMETER);
         Cup cup = draft.sheet()
                 .calorimeter(draft.trial())
@@ -50,10 +50,10 @@ public final class Heats {
      * @param start own temperature before (°C)
      * @param end   common temperature after (°C)
      */
-    public List<Party> waterInCalorimeter(Expression mass, Expression start, Expression end) {
+    public List<HeatTerm> waterInCalorimeter(Expression mass, Expression start, Expression end) {
         Expression heat = water().specificHeat("water", start, end);
         return withCalorimeter(
-                Contents.of(List.of(Party.body("water", "water", mass, heat, start, end)), mass, heat, start, end));
+                Contents.of(List.of(HeatTerm.body("water", "water", mass, heat, start, end)), mass, heat, start, end));
     }
 
     /**
@@ -64,7 +64,7 @@ public final class Heats {
      * @param end     common temperature after (°C)
      * @param solute  asks for what is dissolved in the end, where a table has its solutions
      */
-    public List<Party> solution(
+    public List<HeatTerm> solution(
             List<Mixture.Portion> liquids,
             List<Mixture.Portion> solids,
             Expression end,
@@ -82,7 +82,7 @@ public final class Heats {
      * @param end     common temperature after (°C)
      * @param solute  asks for what is dissolved in the end, where a table has its solutions
      */
-    public List<Party> solutionInCalorimeter(
+    public List<HeatTerm> solutionInCalorimeter(
             List<Mixture.Portion> liquids,
             List<Mixture.Portion> solids,
             Expression end,

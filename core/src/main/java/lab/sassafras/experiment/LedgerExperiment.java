@@ -8,8 +8,8 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Ledger;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatBalance;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
@@ -169,7 +169,8 @@ public abstract class LedgerExperiment implements Experiment {
      * @param amount   what the result is per (mol)
      * @param reagents both of them
      */
-    protected final Ledger reacting(Draft draft, List<Party> parties, Input sought, Named amount, Reagents reagents) {
+    protected final HeatBalance reacting(
+            Draft draft, List<HeatTerm> parties, Input sought, Named amount, Reagents reagents) {
         return draft.ledger(parties, sought)
                 .against(amount, kilojoules())
                 .supposing(reagents.hadTheOtherRunOut())
@@ -256,16 +257,16 @@ public abstract class LedgerExperiment implements Experiment {
     }
 
     /** Far beyond the usual range of a quantity, and for a temperature where water is liquid. */
-    private Ledger.Bounds between(Address address) {
+    private HeatBalance.Bounds between(Address address) {
         Slot slot = slot(address.path()).orElseThrow();
         boolean temperature = slot.unit(Role.READ)
                 .filter(unit -> unit.dimension().equals(Dimension.TEMPERATURE))
                 .isPresent();
         return temperature
-                ? new Ledger.Bounds(COLDEST, WARMEST)
+                ? new HeatBalance.Bounds(COLDEST, WARMEST)
                 : slot.usual()
-                        .map(range -> new Ledger.Bounds(range.high() * NEAR_NOTHING, range.high() * FAR))
-                        .orElse(new Ledger.Bounds(NEAR_NOTHING, 1 / NEAR_NOTHING));
+                        .map(range -> new HeatBalance.Bounds(range.high() * NEAR_NOTHING, range.high() * FAR))
+                        .orElse(new HeatBalance.Bounds(NEAR_NOTHING, 1 / NEAR_NOTHING));
     }
 
     @Override

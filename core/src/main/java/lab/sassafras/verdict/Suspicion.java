@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
-import lab.sassafras.account.Books;
-import lab.sassafras.account.Ledger;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatBalance;
+import lab.sassafras.account.HeatTerm;
+import lab.sassafras.account.SingleAccount;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
@@ -353,7 +353,7 @@ final class Suspicion {
     }
 
     private Optional<Applied> otherReagent() {
-        return solution.account() instanceof Books<?> books
+        return solution.account() instanceof SingleAccount<?> books
                 ? books.beside()
                         .other()
                         .map(factor -> new Computation(factor, solution.bindings()).value())
@@ -366,7 +366,7 @@ final class Suspicion {
     private Optional<Computation> withParties() {
         Optional<Span> span = sheet.experiment().span();
         if (span.isEmpty()
-                || !(solution.account() instanceof Ledger ledger)
+                || !(solution.account() instanceof HeatBalance ledger)
                 || ledger.beside().answer().isPresent()) {
             return Optional.empty();
         }
@@ -375,12 +375,12 @@ final class Suspicion {
         if (start.isEmpty() || end.isEmpty()) {
             return Optional.empty();
         }
-        List<Party> parties = new ArrayList<>(ledger.parties());
-        parties.add(Party.process("suspected", "suspected", HEAT.negated()));
-        parties.add(Party.vessel("along", "along", ALONG, start.get(), end.get()));
+        List<HeatTerm> parties = new ArrayList<>(ledger.parties());
+        parties.add(HeatTerm.process("suspected", "suspected", HEAT.negated()));
+        parties.add(HeatTerm.vessel("along", "along", ALONG, start.get(), end.get()));
         Bindings bindings =
                 solution.bindings().with(HEAT.key(), Measured.exact(0)).with(ALONG.key(), Measured.exact(0));
-        return new Ledger(trial, parties, ledger.unknown(), ledger.bounds(), ledger.beside())
+        return new HeatBalance(trial, parties, ledger.unknown(), ledger.bounds(), ledger.beside())
                 .solved()
                 .map(solved -> new Computation(solved.result(), bindings));
     }

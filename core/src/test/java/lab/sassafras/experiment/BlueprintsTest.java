@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -38,11 +38,11 @@ class BlueprintsTest {
     void aForgottenThousandIsFound() {
         Expression moles = input("n", BenchUnit.MOLES);
         Expression perMole = input("h", BenchUnit.KILOJOULES_PER_MOLE);
-        assertThatThrownBy(() -> UnitCheck.check(Party.process("reaction", "reaction", moles.times(perMole))
+        assertThatThrownBy(() -> UnitCheck.check(HeatTerm.process("reaction", "reaction", moles.times(perMole))
                         .heat()))
                 .isInstanceOf(UnitCheck.Fault.class)
                 .hasMessageContaining("q(reaction) is named in J");
-        assertThatCode(() -> UnitCheck.check(Party.process(
+        assertThatCode(() -> UnitCheck.check(HeatTerm.process(
                                 "reaction", "reaction", moles.times(perMole).times(Constants.JOULES_IN_KILOJOULE))
                         .heat()))
                 .doesNotThrowAnyException();

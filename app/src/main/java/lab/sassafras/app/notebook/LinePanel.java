@@ -2,7 +2,7 @@ package lab.sassafras.app.notebook;
 
 import java.util.List;
 import java.util.Optional;
-import lab.sassafras.account.Books;
+import lab.sassafras.account.SingleAccount;
 import lab.sassafras.app.chart.LinePicture;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
@@ -62,7 +62,7 @@ public record LinePanel(
                 .toList();
         BenchUnit up = points.get(0).upUnit();
         BenchUnit across = points.get(0).acrossUnit();
-        Optional<Books.Fitted> fitted = points.get(0).meetsZero() ? Optional.empty() : fitted(trials.get(0));
+        Optional<SingleAccount.Fitted> fitted = points.get(0).meetsZero() ? Optional.empty() : fitted(trials.get(0));
         String unit = up.symbol().isEmpty()
                 ? " " + across.symbol().replaceFirst("^1/", "")
                 : " " + up.symbol() + "/" + across.symbol();
@@ -115,8 +115,8 @@ public record LinePanel(
                 sample.combination());
     }
 
-    private static Optional<Books.Fitted> fitted(Trial trial) {
-        return trial.solution().orElseThrow().account() instanceof Books<?> books
+    private static Optional<SingleAccount.Fitted> fitted(Trial trial) {
+        return trial.solution().orElseThrow().account() instanceof SingleAccount<?> books
                 ? books.beside().fitted()
                 : Optional.empty();
     }

@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import lab.sassafras.account.Ledger;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatBalance;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Solution;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Expression;
@@ -25,14 +25,14 @@ class BalancePictureTest {
     void sevenPartiesOneAHundredTimesTheOthersStillReadOneByOne() {
         Input unknown = new Input("unknown", Symbol.of("C"), "C", BenchUnit.JOULES_PER_DEGREE);
         Expression rise = Expression.number(10, "10");
-        List<Party> parties = new ArrayList<>();
-        parties.add(Party.vessel("giver", "giver", unknown, rise, Expression.number(0, "0")));
-        parties.add(Party.vessel("great", "great", Expression.number(100, "100"), Expression.number(0, "0"), rise));
+        List<HeatTerm> parties = new ArrayList<>();
+        parties.add(HeatTerm.vessel("giver", "giver", unknown, rise, Expression.number(0, "0")));
+        parties.add(HeatTerm.vessel("great", "great", Expression.number(100, "100"), Expression.number(0, "0"), rise));
         for (int i = 1; i <= 5; i++) {
-            parties.add(Party.vessel(
+            parties.add(HeatTerm.vessel(
                     "small" + i, "small " + i, Expression.number(1, "1"), Expression.number(0, "0"), rise));
         }
-        Solution solution = Ledger.of(1, parties, unknown)
+        Solution solution = HeatBalance.of(1, parties, unknown)
                 .solve(Bindings.of(Map.of("none", Measured.exact(0))))
                 .solution()
                 .orElseThrow();
@@ -65,24 +65,24 @@ class BalancePictureTest {
     void theUprightBalanceHasTheSamePiecesAboutItsPost() {
         Input unknown = new Input("unknown", Symbol.of("L"), "L", BenchUnit.JOULES_PER_GRAM);
         Expression zero = Expression.number(0, "0");
-        Party ice = Party.melting(
+        HeatTerm ice = HeatTerm.melting(
                 "ice",
                 "ice",
                 Expression.number(10, "10"),
                 Expression.number(10, "10"),
-                new Party.Change(zero, unknown),
+                new HeatTerm.Change(zero, unknown),
                 Expression.number(2, "2"),
                 Expression.number(4, "4"),
                 Expression.number(-10, "-10"),
                 Expression.number(10, "10"));
-        Party water = Party.body(
+        HeatTerm water = HeatTerm.body(
                 "water",
                 "water",
                 Expression.number(100, "100"),
                 Expression.number(4, "4"),
                 Expression.number(20, "20"),
                 Expression.number(10, "10"));
-        Solution solution = Ledger.of(1, List.of(ice, water), unknown)
+        Solution solution = HeatBalance.of(1, List.of(ice, water), unknown)
                 .solve(Bindings.of(Map.of("none", Measured.exact(0))))
                 .solution()
                 .orElseThrow();

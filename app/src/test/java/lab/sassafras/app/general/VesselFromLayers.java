@@ -7,7 +7,7 @@ import static tech.units.indriya.unit.Units.MOLE;
 import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
@@ -84,10 +84,10 @@ public final class VesselFromLayers extends LedgerExperiment {
     @Override
     protected Account account(Draft draft) {
         Expression end = draft.quantity("mixed/final");
-        List<Party> parties = new ArrayList<>();
+        List<HeatTerm> parties = new ArrayList<>();
         for (int i = 1; i <= draft.parts("layer"); i++) {
             Expression start = draft.part(i).quantity("layer/start");
-            parties.add(Party.body(
+            parties.add(HeatTerm.body(
                     "layer" + i,
                     "layer " + i,
                     draft.part(i).quantity("layer/mass"),
@@ -96,7 +96,7 @@ public final class VesselFromLayers extends LedgerExperiment {
                     end));
         }
         Expression molarHeat = new Expression.Constant(25, "25", MOLAR_HEAT);
-        parties.add(Party.body(
+        parties.add(HeatTerm.body(
                 "pellet",
                 "pellet",
                 draft.quantity("pellet/mass"),
@@ -104,14 +104,14 @@ public final class VesselFromLayers extends LedgerExperiment {
                 draft.quantity("pellet/start"),
                 end));
         if (draft.choice("spoon/counted").filter("yes"::equals).isPresent()) {
-            parties.add(Party.vessel(
+            parties.add(HeatTerm.vessel(
                     "spoon",
                     "spoon",
                     draft.results().of("spoon/constant"),
                     draft.part(1).quantity("layer/start"),
                     end));
         }
-        parties.add(Party.vessel("vessel", "vessel", unknown(), draft.part(1).quantity("layer/start"), end));
+        parties.add(HeatTerm.vessel("vessel", "vessel", unknown(), draft.part(1).quantity("layer/start"), end));
         return draft.complete(
                 draft.ledger(parties, unknown()).holding(draft.part(1).quantity("layer/mass")));
     }

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Remark;
 import lab.sassafras.declaration.Caveat;
 import lab.sassafras.declaration.Group;
@@ -195,8 +195,8 @@ public abstract class InBomb extends LedgerExperiment {
      *
      * @param draft what the books are drawn up from
      */
-    protected static List<Party> besides(Draft draft) {
-        List<Party> parties = new ArrayList<>();
+    protected static List<HeatTerm> besides(Draft draft) {
+        List<HeatTerm> parties = new ArrayList<>();
         switch (draft.choice(WAY).orElse("none")) {
             case "mass" -> parties.add(fuse(draft.quantity("wire/burnt").times(draft.quantity("fuse/heat"))));
             case "length" ->
@@ -209,12 +209,12 @@ public abstract class InBomb extends LedgerExperiment {
             }
         }
         draft.quantityIfGiven(HELPER)
-                .ifPresent(mass -> parties.add(Party.process(
+                .ifPresent(mass -> parties.add(HeatTerm.process(
                         "helper",
                         "what it was burnt with",
                         mass.times(draft.quantity("aid/heat")).negated())));
         draft.quantityIfGiven("acid/titre")
-                .ifPresent(titre -> parties.add(Party.process(
+                .ifPresent(titre -> parties.add(HeatTerm.process(
                         "acid",
                         "nitric acid forming",
                         new Product(List.of(
@@ -227,8 +227,8 @@ public abstract class InBomb extends LedgerExperiment {
         return parties;
     }
 
-    private static Party fuse(Expression released) {
-        return Party.process("fuse", "fuse, burnt", released.negated());
+    private static HeatTerm fuse(Expression released) {
+        return HeatTerm.process("fuse", "fuse, burnt", released.negated());
     }
 
     /**

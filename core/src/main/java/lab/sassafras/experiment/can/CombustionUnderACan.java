@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Omission;
-import lab.sassafras.account.Party;
 import lab.sassafras.convention.BurningHeat;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
@@ -166,10 +166,10 @@ public final class CombustionUnderACan extends LedgerExperiment {
         Optional<Expression> divided = part.filter(any -> correcting);
         Input sought = divided.isPresent() ? unknown("unknown-corrected", BenchUnit.KILOJOULES_PER_MOLE) : unknown();
         Expression gave = new Product(List.of(moles, Constants.JOULES_IN_KILOJOULE, sought));
-        List<Party> parties = new ArrayList<>(List.of(Party.process(
+        List<HeatTerm> parties = new ArrayList<>(List.of(HeatTerm.process(
                 "combustion", "combustion", divided.<Expression>map(gave::times).orElse(gave))));
         draft.quantityIfGiven("soot/mass")
-                .ifPresent(soot -> parties.add(Party.process(
+                .ifPresent(soot -> parties.add(HeatTerm.process(
                         "soot",
                         "soot, not burnt",
                         soot.times(new Expression.Constant(

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Direct;
+import lab.sassafras.account.DirectFormula;
 import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
@@ -96,7 +96,7 @@ public final class Cycle extends LedgerExperiment {
             }
         }
         Expression sum = terms.size() == 1 ? terms.get(0) : new Sum(terms);
-        Direct books = Direct.of(draft.trial(), sum, unknown());
+        DirectFormula books = DirectFormula.of(draft.trial(), sum, unknown());
         List<Remark> remarks = new ArrayList<>();
         legs.ifPresent(each -> remarks.addAll(Said.of(each, draft.figures())));
         Optional<Expression> measured = draft.results().ifGiven("target/run");

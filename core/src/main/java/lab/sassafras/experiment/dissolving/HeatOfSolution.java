@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Ledger;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatBalance;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.ResultBasis;
@@ -139,7 +139,7 @@ public final class HeatOfSolution extends LedgerExperiment {
         List<Portion> solids = solid.map(mass -> List.of(new Portion(
                         "solid", "solid", mass, start, draft.chemistry().specificHeatOfFormula("solute/formula"))))
                 .orElse(List.of());
-        List<Party> rest = draft.heats()
+        List<HeatTerm> rest = draft.heats()
                 .solutionInCalorimeter(
                         List.of(new Portion("water", "water", water, start, Optional.empty())),
                         solids,
@@ -158,14 +158,14 @@ public final class HeatOfSolution extends LedgerExperiment {
                     }
                     case HEAT -> {
                         Input sought = unknown("unknown-heat", BenchUnit.JOULES);
-                        Ledger alone =
+                        HeatBalance alone =
                                 draft.ledger(dissolving(sought, rest), sought).holding(fill);
                         yield solid.map(alone::growingWith).orElse(alone);
                     }
                 });
     }
 
-    private Ledger perMole(Draft draft, Expression water, Expression solid, List<Party> rest) {
+    private HeatBalance perMole(Draft draft, Expression water, Expression solid, List<HeatTerm> rest) {
         Expression pure = draft.share("solute/purity", solid).orElse(solid);
         Named moles =
                 pure.over(draft.chemistry().molarMass("solute/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);
@@ -186,8 +186,8 @@ public final class HeatOfSolution extends LedgerExperiment {
                         new Derived(words().get("dilution"), Symbol.of("N"), BenchUnit.NUMBER, any -> dilution));
     }
 
-    private static List<Party> dissolving(Expression heat, List<Party> rest) {
-        List<Party> parties = new ArrayList<>(List.of(Party.process("dissolving", "dissolving", heat)));
+    private static List<HeatTerm> dissolving(Expression heat, List<HeatTerm> rest) {
+        List<HeatTerm> parties = new ArrayList<>(List.of(HeatTerm.process("dissolving", "dissolving", heat)));
         parties.addAll(rest);
         return parties;
     }

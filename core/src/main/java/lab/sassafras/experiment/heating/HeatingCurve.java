@@ -6,9 +6,9 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Direct;
+import lab.sassafras.account.DirectFormula;
 import lab.sassafras.account.Finding;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Question;
 import lab.sassafras.curve.CurvePurpose;
@@ -136,11 +136,11 @@ public final class HeatingCurve extends LedgerExperiment {
         String way = draft.choice("sample/way").orElse("cooling");
         if (loss.isEmpty() && !way.equals("heater")) {
             String sought = draft.curves().tells(CURVE, "range") ? "unknown-middle" : "unknown-level";
-            return draft.complete(Direct.of(draft.trial(), level, unknown(sought, BenchUnit.DEGREES_CELSIUS))
+            return draft.complete(DirectFormula.of(draft.trial(), level, unknown(sought, BenchUnit.DEGREES_CELSIUS))
                     .giving(read.subList(1, read.size()).toArray(Derived[]::new))
                     .remarking(List.of(stood(draft, level))));
         }
-        List<Party> parties = parties(draft, way, loss, level);
+        List<HeatTerm> parties = parties(draft, way, loss, level);
         return draft.complete(draft.ledger(parties, unknown())
                 .giving(read.toArray(Derived[]::new))
                 .remarking(List.of(stood(draft, level), spent(parties, draft.figures()))));
@@ -163,7 +163,7 @@ public final class HeatingCurve extends LedgerExperiment {
                 words().get(word), words().symbol(CURVE + "." + word), BenchUnit.DEGREES_CELSIUS, any -> expression);
     }
 
-    private List<Party> parties(Draft draft, String way, Optional<Expression> told, Expression level) {
+    private List<HeatTerm> parties(Draft draft, String way, Optional<Expression> told, Expression level) {
         Expression mass = draft.quantity("sample/mass");
         Expression room = draft.quantity("room/temperature");
         Expression from = draft.curves().told(CURVE, "from");
@@ -175,24 +175,25 @@ public final class HeatingCurve extends LedgerExperiment {
         Expression leak = leak(draft, power, told, room);
         Expression lossBefore = leak.times(from.minus(room));
         Expression lossAfter = leak.times(to.minus(room));
-        List<Party> parties = new ArrayList<>();
-        power.ifPresent(watts -> parties.add(Party.process(
+        List<HeatTerm> parties = new ArrayList<>();
+        power.ifPresent(watts -> parties.add(HeatTerm.process(
                 "heater", words().get("heat-" + way), watts.times(lasted).negated())));
-        parties.add(Party.process(
+        parties.add(HeatTerm.process(
                 "room",
                 words().get("lost"),
                 leak.times(draft.curves().told(CURVE, "between").minus(room))
                         .times(lasted)
                         .times(draft.curves().told(CURVE, "steady"))));
-        parties.add(Party.vessel(
+        parties.add(HeatTerm.vessel(
                 "before",
                 words().get("before"),
                 capacity(power, lossBefore, fromRate).named(Symbol.of("C:before"), BenchUnit.JOULES_PER_DEGREE),
                 from,
                 level));
         Expression change = mass.times(unknown());
-        parties.add(Party.process("change", words().get("change"), way.equals("cooling") ? change.negated() : change));
-        parties.add(Party.vessel(
+        parties.add(
+                HeatTerm.process("change", words().get("change"), way.equals("cooling") ? change.negated() : change));
+        parties.add(HeatTerm.vessel(
                 "after",
                 words().get("after"),
                 capacity(power, lossAfter, toRate).named(Symbol.of("C:after"), BenchUnit.JOULES_PER_DEGREE),
@@ -230,7 +231,7 @@ public final class HeatingCurve extends LedgerExperiment {
     }
 
     /** Where the heat went beside what melted or froze. */
-    private static Remark spent(List<Party> parties, Figures figures) {
+    private static Remark spent(List<HeatTerm> parties, Figures figures) {
         Expression lost = parties.stream()
                 .filter(each -> each.key().equals("room"))
                 .findFirst()

@@ -3,10 +3,10 @@ package lab.sassafras.experiment.howmuch;
 import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Cases;
+import lab.sassafras.account.AlternativeBalances;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Ledger;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatBalance;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Contents;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
@@ -93,7 +93,7 @@ public final class HowMuch extends LedgerExperiment {
         return draft.complete(
                 mass
                         ? endings.allMelts(sought)
-                        : new Cases(
+                        : new AlternativeBalances(
                                 draft.trial(),
                                 List.of(
                                         endings.allMelts(sought),
@@ -124,22 +124,22 @@ public final class HowMuch extends LedgerExperiment {
         }
 
         /** Nothing changes state. */
-        Ledger sharing(Input sought) {
+        HeatBalance sharing(Input sought) {
             String word = words().option("question/added", kind);
             Expression heat = kind.equals("metal")
                     ? draft.specificHeatOf("question/metal")
                     : draft.heats().water().specificHeat(word, start, end);
             return books(
-                    List.of(possible(Party.body("added", word, added, heat, start, end), sought)),
+                    List.of(possible(HeatTerm.body("added", word, added, heat, start, end), sought)),
                     waterStart,
                     end,
                     sought);
         }
 
-        private Party possible(Party party, Input sought) {
+        private HeatTerm possible(HeatTerm party, Input sought) {
             return !sought.equals(added)
                     ? party
-                    : party.demanding(new Party.Demand(
+                    : party.demanding(new HeatTerm.Demand(
                             "mixing.out-of-reach",
                             sought,
                             NOTHING,
@@ -147,13 +147,13 @@ public final class HowMuch extends LedgerExperiment {
                                     + ": it does not lie between the two starting temperatures."));
         }
 
-        Ledger allMelts(Input sought) {
-            Party ice = Party.melting(
+        HeatBalance allMelts(Input sought) {
+            HeatTerm ice = HeatTerm.melting(
                     "added",
                     "ice",
                     added,
                     added,
-                    new Party.Change(FREEZES, fusion()),
+                    new HeatTerm.Change(FREEZES, fusion()),
                     iceHeat(),
                     draft.heats().water().specificHeat("meltwater", FREEZES, end),
                     start,
@@ -162,45 +162,45 @@ public final class HowMuch extends LedgerExperiment {
         }
 
         /** Ends at 0 °C with ice left. */
-        Ledger someMelts() {
+        HeatBalance someMelts() {
             Input melted = unknown("melted", BenchUnit.GRAMS);
-            Party melting = Party.process("melting", "ice melting", melted.times(fusion()))
-                    .demanding(new Party.Demand("mixing.some-melts", melted.plus(HAIR), NOTHING, ""))
-                    .demanding(new Party.Demand("mixing.some-melts", added.plus(HAIR), melted, ""));
+            HeatTerm melting = HeatTerm.process("melting", "ice melting", melted.times(fusion()))
+                    .demanding(new HeatTerm.Demand("mixing.some-melts", melted.plus(HAIR), NOTHING, ""))
+                    .demanding(new HeatTerm.Demand("mixing.some-melts", added.plus(HAIR), melted, ""));
             return atFreezing(melting, melted, "melted");
         }
 
         /** Ends at 0 °C with some of the water frozen. */
-        Ledger someFreezes() {
+        HeatBalance someFreezes() {
             Input frozen = unknown("frozen", BenchUnit.GRAMS);
-            Party freezing = Party.process(
+            HeatTerm freezing = HeatTerm.process(
                             "freezing", "water freezing", frozen.times(fusion()).negated())
-                    .demanding(new Party.Demand("mixing.some-freezes", frozen, NOTHING, ""))
-                    .demanding(new Party.Demand("mixing.some-freezes", water.plus(HAIR), frozen, ""));
+                    .demanding(new HeatTerm.Demand("mixing.some-freezes", frozen, NOTHING, ""))
+                    .demanding(new HeatTerm.Demand("mixing.some-freezes", water.plus(HAIR), frozen, ""));
             return atFreezing(freezing, frozen, "frozen");
         }
 
-        private Ledger atFreezing(Party change, Input sought, String word) {
-            Party warming = Party.body("added", "ice", added, iceHeat(), start, FREEZES);
+        private HeatBalance atFreezing(HeatTerm change, Input sought, String word) {
+            HeatTerm warming = HeatTerm.body("added", "ice", added, iceHeat(), start, FREEZES);
             Named atZero = FREEZES.named(words().symbol("unknown-final"), BenchUnit.DEGREES_CELSIUS);
             return books(List.of(warming, change), waterStart, FREEZES, sought)
                     .answering(atZero)
                     .giving(new Derived(words().get(word), words().symbol(word), BenchUnit.GRAMS, any -> sought));
         }
 
-        Ledger allFreezes(Input sought) {
+        HeatBalance allFreezes(Input sought) {
             Expression all = new Expression.Sum(List.of(
                     water.times(iceHeat()).times(end.minus(FREEZES)),
                     water.times(fusion()).negated()));
-            Party freezing = Party.process("freezing", "water freezing and cooling on", all)
-                    .demanding(new Party.Demand(
+            HeatTerm freezing = HeatTerm.process("freezing", "water freezing and cooling on", all)
+                    .demanding(new HeatTerm.Demand(
                             "mixing.all-freezes",
                             FREEZES,
                             end,
                             "With these numbers the ice can neither melt nor freeze the water. Check the "
                                     + "starting temperatures."));
-            List<Party> parties =
-                    new ArrayList<>(List.of(Party.body("added", "ice", added, iceHeat(), start, end), freezing));
+            List<HeatTerm> parties =
+                    new ArrayList<>(List.of(HeatTerm.body("added", "ice", added, iceHeat(), start, end), freezing));
             parties.addAll(draft.heats().waterInCalorimeter(water, waterStart, FREEZES));
             draft.heats()
                     .withCalorimeter(new Contents(List.of(), water, NO_HEAT, FREEZES, FREEZES, end))
@@ -209,9 +209,9 @@ public final class HowMuch extends LedgerExperiment {
         }
 
         /** The vessel's way from the freezing point on; what it held has a line of its own. */
-        private Party below(Party vessel) {
+        private HeatTerm below(HeatTerm vessel) {
             String label = vessel.label() + " below freezing";
-            return new Party(
+            return new HeatTerm(
                     "below",
                     label,
                     vessel.heat().body().named(new Symbol("q", label), BenchUnit.JOULES),
@@ -219,8 +219,8 @@ public final class HowMuch extends LedgerExperiment {
                     vessel.end());
         }
 
-        private Ledger books(List<Party> given, Expression from, Expression to, Input sought) {
-            List<Party> parties = new ArrayList<>(given);
+        private HeatBalance books(List<HeatTerm> given, Expression from, Expression to, Input sought) {
+            List<HeatTerm> parties = new ArrayList<>(given);
             parties.addAll(draft.heats().waterInCalorimeter(water, from, to));
             return draft.ledger(parties, sought).holding(water.plus(added)).between(0.05, WARMEST);
         }

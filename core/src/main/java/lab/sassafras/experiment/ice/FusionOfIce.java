@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.declaration.Bound;
 import lab.sassafras.declaration.Caveat;
@@ -111,17 +111,17 @@ public final class FusionOfIce extends LedgerExperiment {
                 .orElse(ice);
         Expression melts = new Expression.Constant(0, "0", BenchUnit.DEGREES_CELSIUS);
 
-        List<Party> parties = new ArrayList<>(List.of(Party.melting(
+        List<HeatTerm> parties = new ArrayList<>(List.of(HeatTerm.melting(
                 "ice",
                 "ice",
                 ice,
                 melted,
-                new Party.Change(melts, unknown()),
+                new HeatTerm.Change(melts, unknown()),
                 draft.property("specific-heat-of-ice", Symbol.of("c:ice")),
                 heat.specificHeat("meltwater", melts, end),
                 iceStart,
                 end)));
-        clung.ifPresent(water -> parties.add(Party.body(
+        clung.ifPresent(water -> parties.add(HeatTerm.body(
                 "clung", "water on the ice", water, heat.specificHeat("water on the ice", melts, end), melts, end)));
         parties.addAll(draft.heats().waterInCalorimeter(waterMass, waterStart, end));
         return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(added)));

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
@@ -104,12 +104,12 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
         Expression end = draft.temperatures().end(start, "water/start", "mixed/final");
         String source = draft.choice("source/kind").orElse("heater");
         List<Portion> solids = new ArrayList<>();
-        Party known = switch (source) {
+        HeatTerm known = switch (source) {
             case "potassium-chloride" ->
                 dissolved(draft, "standard-potassium-chloride", "potassium chloride dissolving", start, solids);
             case "tris" -> dissolved(draft, "standard-tris", "TRIS dissolving in acid", start, solids);
             case "reaction" ->
-                Party.process(
+                HeatTerm.process(
                         "known",
                         "known reaction",
                         new Expression.Product(List.of(
@@ -117,7 +117,7 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
                                 Constants.JOULES_IN_KILOJOULE,
                                 draft.quantity("reaction/heat"))));
             default ->
-                Party.process(
+                HeatTerm.process(
                         "known",
                         "electric heater",
                         new Expression.Product(List.of(
@@ -126,14 +126,14 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
                                         draft.quantity("heater/time")))
                                 .negated());
         };
-        List<Party> parties = new ArrayList<>(List.of(known));
+        List<HeatTerm> parties = new ArrayList<>(List.of(known));
         parties.addAll(draft.heats()
                 .solution(
                         List.of(new Portion("water", "water", mass, start, Optional.empty())),
                         solids,
                         end,
                         Optional::empty));
-        parties.add(Party.vessel("calorimeter", "calorimeter", unknown(), start, end));
+        parties.add(HeatTerm.vessel("calorimeter", "calorimeter", unknown(), start, end));
         return draft.complete(draft.ledger(parties, unknown())
                 .holding(mass)
                 .giving(new Derived(
@@ -143,9 +143,10 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
                         swallowed -> swallowed.over(end.minus(start)).over(mass))));
     }
 
-    private static Party dissolved(Draft draft, String standard, String label, Expression start, List<Portion> solids) {
+    private static HeatTerm dissolved(
+            Draft draft, String standard, String label, Expression start, List<Portion> solids) {
         Expression mass = draft.quantity("standard/mass");
         solids.add(new Portion("standard", "standard", mass, start, Optional.empty()));
-        return Party.process("known", label, mass.times(draft.property(standard, Symbol.of("Δh:standard"))));
+        return HeatTerm.process("known", label, mass.times(draft.property(standard, Symbol.of("Δh:standard"))));
     }
 }

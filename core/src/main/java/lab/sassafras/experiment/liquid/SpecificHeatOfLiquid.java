@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Contents;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Bound;
@@ -102,11 +102,11 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
         Expression liquidStart = draft.temperatures().start("liquid/start");
         Expression end = draft.temperatures().end(liquidStart, "liquid/start", "mixed/final");
 
-        List<Party> parties = new ArrayList<>(
-                List.of(Party.body("solid", "solid", solidMass, draft.specificHeatOf("shelf/solid"), solidStart, end)));
+        List<HeatTerm> parties = new ArrayList<>(List.of(
+                HeatTerm.body("solid", "solid", solidMass, draft.specificHeatOf("shelf/solid"), solidStart, end)));
         parties.addAll(draft.heats()
                 .withCalorimeter(Contents.of(
-                        List.of(Party.body("liquid", "liquid", liquidMass, unknown(), liquidStart, end)),
+                        List.of(HeatTerm.body("liquid", "liquid", liquidMass, unknown(), liquidStart, end)),
                         liquidMass,
                         unknown(),
                         liquidStart,

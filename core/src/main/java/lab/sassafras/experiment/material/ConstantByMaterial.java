@@ -3,7 +3,7 @@ package lab.sassafras.experiment.material;
 import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Direct;
+import lab.sassafras.account.DirectFormula;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
@@ -77,6 +77,6 @@ public final class ConstantByMaterial extends LedgerExperiment {
                     : draft.part(i).specificHeatOf("part/material");
             parts.add(mass.times(heat).named(Symbol.of("C:part " + i), BenchUnit.JOULES_PER_DEGREE));
         }
-        return draft.complete(Direct.of(draft.trial(), new Expression.Sum(parts), unknown()));
+        return draft.complete(DirectFormula.of(draft.trial(), new Expression.Sum(parts), unknown()));
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.declaration.Group;
@@ -100,21 +100,21 @@ public final class ConstantByMixing extends LedgerExperiment {
         Expression fill = hotMass.plus(coldMass);
         return draft.complete(draft.ledger(
                         List.of(
-                                Party.body(
+                                HeatTerm.body(
                                         "hot",
                                         "hot water",
                                         hotMass,
                                         water.specificHeat("hot water", hot, end),
                                         hot,
                                         end),
-                                Party.body(
+                                HeatTerm.body(
                                         "cold",
                                         "cold water",
                                         coldMass,
                                         water.specificHeat("cold water", cold, end),
                                         cold,
                                         end),
-                                Party.vessel("calorimeter", "calorimeter", unknown(), vesselStart, end)),
+                                HeatTerm.vessel("calorimeter", "calorimeter", unknown(), vesselStart, end)),
                         unknown())
                 .holding(fill)
                 .giving(

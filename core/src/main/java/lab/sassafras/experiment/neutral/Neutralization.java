@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.Question;
@@ -146,7 +146,7 @@ public final class Neutralization extends LedgerExperiment {
         Input sought = waters > 0 ? unknown() : unknown("unknown-per-limiting", BenchUnit.KILOJOULES_PER_MOLE);
         Named formed = waters > 0 ? water(reagents, waters) : draft.chemistry().limiting(reagents);
 
-        List<Party> parties = new ArrayList<>(List.of(Party.process(
+        List<HeatTerm> parties = new ArrayList<>(List.of(HeatTerm.process(
                 "reaction",
                 "neutralization",
                 new Expression.Product(List.of(formed, Constants.JOULES_IN_KILOJOULE, sought)))));

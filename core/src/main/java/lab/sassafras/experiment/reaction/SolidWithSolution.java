@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.Question;
@@ -149,7 +149,7 @@ public final class SolidWithSolution extends LedgerExperiment {
                         draft.chemistry().count("reaction/equation", "solid/formula")));
         Named limiting = draft.chemistry().limiting(reagents);
 
-        List<Party> parties = new ArrayList<>(List.of(Party.process(
+        List<HeatTerm> parties = new ArrayList<>(List.of(HeatTerm.process(
                 "reaction",
                 "reaction",
                 new Expression.Product(List.of(limiting, Constants.JOULES_IN_KILOJOULE, unknown())))));

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Direct;
+import lab.sassafras.account.DirectFormula;
 import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Caveat;
@@ -189,7 +189,7 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
                         any -> concentration)));
         enthalpy(draft).ifPresent(heat -> beside.add(entropy("entropy", heat, kelvin)));
         accepted(draft, kelvin, beside);
-        return draft.complete(Direct.of(draft.trial(), energy, unknown())
+        return draft.complete(DirectFormula.of(draft.trial(), energy, unknown())
                 .along(inverse, new Derived(words().get("log"), Symbol.of("ln K"), BenchUnit.NUMBER, any -> log))
                 .remarking(remarks(draft, solute, solvent.minus(draft.quantity("vessel/empty")), volume, celsius))
                 .giving(beside.toArray(Derived[]::new)));

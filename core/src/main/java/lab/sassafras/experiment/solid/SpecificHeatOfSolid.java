@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Bound;
 import lab.sassafras.declaration.Group;
@@ -124,12 +124,12 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
         Expression waterStart = draft.temperatures().start("water/start");
         Expression end = draft.temperatures().end(waterStart, "water/start", "mixed/final");
 
-        List<Party> parties =
-                new ArrayList<>(List.of(Party.body("sample", "solid", sampleMass, unknown(), sampleStart, end)));
-        List<Party> inTheCup = draft.heats().waterInCalorimeter(waterMass, waterStart, end);
+        List<HeatTerm> parties =
+                new ArrayList<>(List.of(HeatTerm.body("sample", "solid", sampleMass, unknown(), sampleStart, end)));
+        List<HeatTerm> inTheCup = draft.heats().waterInCalorimeter(waterMass, waterStart, end);
         parties.add(inTheCup.get(0));
         draft.quantityIfGiven("sample/carried")
-                .ifPresent(carried -> parties.add(Party.body(
+                .ifPresent(carried -> parties.add(HeatTerm.body(
                         "carried",
                         "carried water",
                         carried,

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.declaration.Bound;
 import lab.sassafras.declaration.Caveat;
@@ -107,16 +107,16 @@ public final class CondensingSteam extends LedgerExperiment {
                 .<Expression>map(through -> steam.minus(through).named(Symbol.of("m:condensed"), BenchUnit.GRAMS))
                 .orElse(steam);
 
-        List<Party> parties = new ArrayList<>(List.of(Party.condensing(
+        List<HeatTerm> parties = new ArrayList<>(List.of(HeatTerm.condensing(
                 "steam",
                 "steam",
                 steam,
                 condensed,
-                new Party.Change(boils, unknown()),
+                new HeatTerm.Change(boils, unknown()),
                 heat.specificHeat("condensate", boils, end),
                 end)));
-        drops.ifPresent(water -> parties.add(
-                Party.body("drops", "drops in the steam", water, heat.specificHeat("drops", boils, end), boils, end)));
+        drops.ifPresent(water -> parties.add(HeatTerm.body(
+                "drops", "drops in the steam", water, heat.specificHeat("drops", boils, end), boils, end)));
         parties.addAll(draft.heats().waterInCalorimeter(waterMass, waterStart, end));
         return draft.complete(draft.ledger(parties, unknown()).holding(waterMass.plus(led)));
     }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Direct;
+import lab.sassafras.account.DirectFormula;
 import lab.sassafras.convention.Question;
 import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.curve.Plateau;
@@ -72,7 +72,7 @@ public final class StandsStill extends LedgerExperiment {
     @Override
     protected Account account(Draft draft) {
         Expression beyond = draft.curves().told("cooled/curve", "beyond");
-        return draft.complete(Direct.of(draft.trial(), draft.curves().told("cooled/curve", "level"), unknown())
+        return draft.complete(DirectFormula.of(draft.trial(), draft.curves().told("cooled/curve", "level"), unknown())
                 .giving(new Derived(
                         words().get("beyond"), Symbol.of("ΔT:below"), BenchUnit.DEGREES_CELSIUS, any -> beyond)));
     }

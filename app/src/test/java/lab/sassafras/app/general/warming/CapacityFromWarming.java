@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Direct;
+import lab.sassafras.account.DirectFormula;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Question;
@@ -100,7 +100,7 @@ public final class CapacityFromWarming extends LedgerExperiment {
         Expression rate = draft.quantity("run/trace");
         Expression sand = draft.quantity("dish/sand");
         Remark slow = bindings -> Optional.of(Finding.note("warming.told", "The rate is that of the trace."));
-        return draft.complete(Direct.of(draft.trial(), power.over(rate), unknown())
+        return draft.complete(DirectFormula.of(draft.trial(), power.over(rate), unknown())
                 .holding(sand)
                 .giving(new Derived(
                         "capacity per gram",

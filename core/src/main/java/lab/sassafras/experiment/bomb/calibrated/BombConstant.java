@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
@@ -68,15 +68,15 @@ public final class BombConstant extends InBomb {
         Expression start = draft.temperatures().start(START);
         Expression end = draft.temperatures().end(start, START, END);
         Expression heat = draft.heats().water().specificHeat("water", start, end);
-        List<Party> parties = new ArrayList<>(List.of(Party.process(
+        List<HeatTerm> parties = new ArrayList<>(List.of(HeatTerm.process(
                 "combustion",
                 "benzoic acid burning",
                 pellet.times(draft.quantityIfGiven("certificate/heat")
                         .map(Expression::negated)
                         .orElseGet(() -> draft.property("standard-benzoic-acid", Symbol.of("Δu:benzoic acid")))))));
         parties.addAll(besides(draft));
-        parties.add(Party.body("water", "water", water, heat, start, end));
-        parties.add(Party.vessel("calorimeter", "bomb and bucket", unknown(), start, end));
+        parties.add(HeatTerm.body("water", "water", water, heat, start, end));
+        parties.add(HeatTerm.vessel("calorimeter", "bomb and bucket", unknown(), start, end));
         return draft.complete(draft.ledger(parties, unknown())
                 .holding(water)
                 .remarking(leftOut(draft, true))

@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
-import lab.sassafras.account.Ledger;
-import lab.sassafras.account.Party;
+import lab.sassafras.account.HeatBalance;
+import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.ResultBasis;
 import lab.sassafras.declaration.Group;
@@ -97,7 +97,7 @@ public final class BombCombustion extends InBomb {
         Expression water = draft.quantity(WATER);
         Expression start = draft.temperatures().start(START);
         Expression end = draft.temperatures().end(start, START, END);
-        List<Party> others = new ArrayList<>(besides(draft));
+        List<HeatTerm> others = new ArrayList<>(besides(draft));
         others.addAll(draft.heats().waterInCalorimeter(water, start, end));
         return draft.complete(
                 switch (draft.conventions().in(Question.BASIS)) {
@@ -114,15 +114,15 @@ public final class BombCombustion extends InBomb {
                 });
     }
 
-    private static Ledger ledger(Draft draft, Expression heat, List<Party> others, Input sought) {
-        List<Party> parties = new ArrayList<>(List.of(Party.process("combustion", "sample burning", heat)));
+    private static HeatBalance ledger(Draft draft, Expression heat, List<HeatTerm> others, Input sought) {
+        List<HeatTerm> parties = new ArrayList<>(List.of(HeatTerm.process("combustion", "sample burning", heat)));
         parties.addAll(others);
         return draft.ledger(parties, sought)
                 .holding(draft.quantity(WATER))
                 .remarking(leftOut(draft, draft.quantityIfGiven(PRESSURE).isPresent()));
     }
 
-    private Ledger perMole(Draft draft, Expression pellet, List<Party> others) {
+    private HeatBalance perMole(Draft draft, Expression pellet, List<HeatTerm> others) {
         Named moles = pellet.over(draft.chemistry().molarMass("sample/formula"))
                 .named(Symbol.of("n:sample"), BenchUnit.MOLES);
         List<Derived> beside = new ArrayList<>(List.of(

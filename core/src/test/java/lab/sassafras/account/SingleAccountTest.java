@@ -19,7 +19,7 @@ import lab.sassafras.measure.Measured;
 import org.junit.jupiter.api.Test;
 
 /** What every kind of books carries beside its unknown. */
-class BooksTest {
+class SingleAccountTest {
 
     private static final Input MASS = new Input("m", Symbol.of("m"), "mass", BenchUnit.GRAMS);
     private static final Input HEAT = new Input("c", Symbol.of("c"), "heat", BenchUnit.JOULES_PER_GRAM_DEGREE);
@@ -35,10 +35,10 @@ class BooksTest {
         return new Derived(word, new Symbol("d", word), BenchUnit.JOULES, base -> base);
     }
 
-    private static Ledger ledger() {
-        Party water = Party.body("water", "water", MASS, HEAT, START, END)
-                .demanding(new Party.Demand("warms", END, START, "It must warm."));
-        return Ledger.of(2, List.of(water, Party.vessel("cup", "cup", UNKNOWN, START, END)), UNKNOWN);
+    private static HeatBalance ledger() {
+        HeatTerm water = HeatTerm.body("water", "water", MASS, HEAT, START, END)
+                .demanding(new HeatTerm.Demand("warms", END, START, "It must warm."));
+        return HeatBalance.of(2, List.of(water, HeatTerm.vessel("cup", "cup", UNKNOWN, START, END)), UNKNOWN);
     }
 
     private static Bindings numbers(double end) {
@@ -54,7 +54,7 @@ class BooksTest {
      */
     @Test
     void everyExpressionIsThereToBeChecked() {
-        Ledger ledger = ledger().holding(step("fill"))
+        HeatBalance ledger = ledger().holding(step("fill"))
                 .giving(derived("further"))
                 .against(step("across"), derived("up"))
                 .answering(step("answer"));
@@ -64,9 +64,9 @@ class BooksTest {
                 .anyMatch(each ->
                         each instanceof Named step && step.symbol().text().equals(letter));
         assertThat(List.of("q(water)", "q(cup)", "C", "d(further)", "d(up)")).allMatch(named::apply);
-        assertThat(Direct.of(1, MASS, UNKNOWN).giving(derived("further")).expressions())
+        assertThat(DirectFormula.of(1, MASS, UNKNOWN).giving(derived("further")).expressions())
                 .hasSize(2);
-        assertThat(new Cases(1, List.of(ledger(), ledger())).expressions())
+        assertThat(new AlternativeBalances(1, List.of(ledger(), ledger())).expressions())
                 .hasSize(2 * ledger().expressions().size());
     }
 
@@ -74,7 +74,7 @@ class BooksTest {
     @Test
     void aDirectAccountCarriesDerivedResultsAPointAndRemarks() {
         Remark told = bindings -> Optional.of(Finding.note("direct.told", "Told."));
-        Solution.Outcome outcome = Direct.of(1, MASS.times(HEAT), UNKNOWN)
+        Solution.Outcome outcome = DirectFormula.of(1, MASS.times(HEAT), UNKNOWN)
                 .holding(MASS)
                 .giving(new Derived("twice", Symbol.of("d"), BenchUnit.JOULES_PER_DEGREE, base -> base.plus(base)))
                 .against(step("across"), new Derived("up", Symbol.of("u"), BenchUnit.JOULES_PER_DEGREE, base -> base))
@@ -95,8 +95,8 @@ class BooksTest {
                 .extracting(Finding::code)
                 .containsExactly("warms");
         assertThat(ledger().estimate(numbers(19))).isEmpty();
-        Cases cases =
-                new Cases(1, List.of(ledger(), Ledger.of(1, ledger().parties().subList(1, 2), UNKNOWN)));
+        AlternativeBalances cases = new AlternativeBalances(
+                1, List.of(ledger(), HeatBalance.of(1, ledger().parties().subList(1, 2), UNKNOWN)));
         assertThat(cases.sought()).contains(UNKNOWN);
         assertThat(cases.estimate(numbers(24)).orElseThrow().value()).isCloseTo(-418.4, within(1e-9));
     }
@@ -104,7 +104,7 @@ class BooksTest {
     /** A change of 0.2 °C read to 0.05 °C at both ends: the constant is known to a third. */
     @Test
     void aWeakResultSaysSoAndAStrongOneDoesNot() {
-        Direct rate = Direct.of(1, MASS.over(END.minus(START)), UNKNOWN);
+        DirectFormula rate = DirectFormula.of(1, MASS.over(END.minus(START)), UNKNOWN);
         assertThat(rate.solve(numbers(20.2)).findings())
                 .extracting(Finding::code)
                 .contains("account.weak");
@@ -134,7 +134,7 @@ class BooksTest {
     private static List<String> said(double value, double ofInstrument, double ofCurve) {
         double u = Math.hypot(ofInstrument, ofCurve);
         Solution solution =
-                Direct.of(1, MASS, UNKNOWN).solve(numbers(24)).solution().orElseThrow();
+                DirectFormula.of(1, MASS, UNKNOWN).solve(numbers(24)).solution().orElseThrow();
         Estimate estimate = new Estimate(
                 value,
                 u,
@@ -174,21 +174,22 @@ class BooksTest {
     @Test
     void anEndOutsideTheStartsIsAskedAbout() {
         Input warm = new Input("w", Symbol.of("T:warm"), "warm", BenchUnit.DEGREES_CELSIUS);
-        List<Party> sharing = List.of(
-                Party.body("water", "water", MASS, HEAT, START, END), Party.vessel("cup", "cup", UNKNOWN, warm, END));
+        List<HeatTerm> sharing = List.of(
+                HeatTerm.body("water", "water", MASS, HEAT, START, END),
+                HeatTerm.vessel("cup", "cup", UNKNOWN, warm, END));
         for (double end : new double[] {20, 24, 60}) {
             assertThat(codes(sharing, end)).as("ends at " + end).doesNotContain("account.final-outside-starts");
         }
         assertThat(codes(sharing, 19.9)).contains("account.final-outside-starts");
         assertThat(codes(sharing, 60.1)).contains("account.final-outside-starts");
-        List<Party> burning = List.of(
-                Party.body("water", "water", MASS, HEAT, START, END),
-                Party.process("process", "process", new Expression.Product(List.of(UNKNOWN, warm))));
+        List<HeatTerm> burning = List.of(
+                HeatTerm.body("water", "water", MASS, HEAT, START, END),
+                HeatTerm.process("process", "process", new Expression.Product(List.of(UNKNOWN, warm))));
         assertThat(codes(burning, 19)).doesNotContain("account.final-outside-starts");
     }
 
-    private static List<String> codes(List<Party> parties, double end) {
-        return Ledger.of(1, parties, UNKNOWN)
+    private static List<String> codes(List<HeatTerm> parties, double end) {
+        return HeatBalance.of(1, parties, UNKNOWN)
                 .solve(numbers(end).with("w", Measured.independent(60, 0.05)))
                 .findings()
                 .stream()
@@ -202,21 +203,23 @@ class BooksTest {
      */
     @Test
     void anUnknownInSeveralPartiesIsSolvedThroughTheSum() {
-        Party one = Party.vessel("one", "one", UNKNOWN, START, END);
-        Party other = Party.vessel("other", "other", UNKNOWN, START, END);
-        Party water = Party.body("water", "water", MASS, HEAT, START, END);
-        assertThat(Ledger.of(1, List.of(water, one, other), UNKNOWN)
+        HeatTerm one = HeatTerm.vessel("one", "one", UNKNOWN, START, END);
+        HeatTerm other = HeatTerm.vessel("other", "other", UNKNOWN, START, END);
+        HeatTerm water = HeatTerm.body("water", "water", MASS, HEAT, START, END);
+        assertThat(HeatBalance.of(1, List.of(water, one, other), UNKNOWN)
                         .estimate(numbers(24))
                         .orElseThrow()
                         .value())
                 .isCloseTo(-209.2, within(1e-9));
-        Party square = Party.process("square", "square", UNKNOWN.times(UNKNOWN));
-        assertThat(Ledger.of(1, List.of(water, one, square), UNKNOWN).solved()).isEmpty();
-        assertThat(Ledger.of(1, List.of(water, square), UNKNOWN).solved()).isEmpty();
-        Party gone =
-                Party.process("gone", "gone", UNKNOWN.times(START.minus(START)).negated());
-        assertThat(Ledger.of(1, List.of(water, one, gone), UNKNOWN).omits()).isFalse();
-        assertThat(new Cases(1, List.of(Ledger.of(1, List.of(water, one), UNKNOWN))).omits())
+        HeatTerm square = HeatTerm.process("square", "square", UNKNOWN.times(UNKNOWN));
+        assertThat(HeatBalance.of(1, List.of(water, one, square), UNKNOWN).solved())
+                .isEmpty();
+        assertThat(HeatBalance.of(1, List.of(water, square), UNKNOWN).solved()).isEmpty();
+        HeatTerm gone = HeatTerm.process(
+                "gone", "gone", UNKNOWN.times(START.minus(START)).negated());
+        assertThat(HeatBalance.of(1, List.of(water, one, gone), UNKNOWN).omits())
+                .isFalse();
+        assertThat(new AlternativeBalances(1, List.of(HeatBalance.of(1, List.of(water, one), UNKNOWN))).omits())
                 .isFalse();
     }
 

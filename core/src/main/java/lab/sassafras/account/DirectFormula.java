@@ -14,7 +14,8 @@ import lab.sassafras.expression.Expression.Named;
  * @param unknown what is sought
  * @param beside  what is said beside it
  */
-public record Direct(int trial, Expression value, Input unknown, Beside beside) implements Books<Direct> {
+public record DirectFormula(int trial, Expression value, Input unknown, Beside beside)
+        implements SingleAccount<DirectFormula> {
 
     /**
      * {@return the unknown alone}
@@ -23,22 +24,22 @@ public record Direct(int trial, Expression value, Input unknown, Beside beside) 
      * @param value   the unknown as an expression of the inputs (unit of the unknown)
      * @param unknown what is sought
      */
-    public static Direct of(int trial, Expression value, Input unknown) {
-        return new Direct(trial, value, unknown, Beside.NOTHING);
+    public static DirectFormula of(int trial, Expression value, Input unknown) {
+        return new DirectFormula(trial, value, unknown, Beside.NOTHING);
     }
 
     @Override
-    public Direct with(Beside other) {
-        return new Direct(trial, value, unknown, other);
+    public DirectFormula with(Beside other) {
+        return new DirectFormula(trial, value, unknown, other);
     }
 
     @Override
-    public Account seeking(Input input, Ledger.Bounds between) {
+    public Account seeking(Input input, HeatBalance.Bounds between) {
         return Turned.formula(this, input, between);
     }
 
     @Override
-    public List<Party> parties() {
+    public List<HeatTerm> parties() {
         return List.of();
     }
 

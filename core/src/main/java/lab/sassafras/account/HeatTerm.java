@@ -21,7 +21,7 @@ import lab.sassafras.measure.BenchUnit;
  * @param demands what must hold for its heat to be this one
  * @param stages  what its heat is made of, where it changes state on the way; none otherwise
  */
-public record Party(
+public record HeatTerm(
         String key,
         String label,
         Named heat,
@@ -47,7 +47,7 @@ public record Party(
      * @param start its temperature before (°C)
      * @param end   its temperature after (°C)
      */
-    public Party(String key, String label, Named heat, Optional<Expression> start, Optional<Expression> end) {
+    public HeatTerm(String key, String label, Named heat, Optional<Expression> start, Optional<Expression> end) {
         this(key, label, heat, start, end, List.of(), List.of());
     }
 
@@ -71,7 +71,7 @@ public record Party(
      * @param start        own temperature before (°C)
      * @param end          common temperature after (°C)
      */
-    public static Party body(
+    public static HeatTerm body(
             String key, String label, Expression mass, Expression specificHeat, Expression start, Expression end) {
         Expression product = new Expression.Product(List.of(mass, specificHeat, change(label, start, end)));
         return of(key, label, product, start, end);
@@ -86,7 +86,7 @@ public record Party(
      * @param start        temperature of what it held (°C)
      * @param end          common temperature after (°C)
      */
-    public static Party vessel(String key, String label, Expression heatCapacity, Expression start, Expression end) {
+    public static HeatTerm vessel(String key, String label, Expression heatCapacity, Expression start, Expression end) {
         return of(key, label, heatCapacity.times(change(label, start, end)), start, end);
     }
 
@@ -103,9 +103,9 @@ public record Party(
         return new Expression.Product(List.of(mass, specificHeat, change)).named(new Symbol("q", of), BenchUnit.JOULES);
     }
 
-    private static Party of(String key, String label, Expression heat, Expression start, Expression end) {
+    private static HeatTerm of(String key, String label, Expression heat, Expression start, Expression end) {
         Named step = heat.named(new Symbol("q", label), BenchUnit.JOULES);
-        return new Party(key, label, step, Optional.of(start), Optional.of(end));
+        return new HeatTerm(key, label, step, Optional.of(start), Optional.of(end));
     }
 
     /**
@@ -122,7 +122,7 @@ public record Party(
      * @param start  own temperature before (°C)
      * @param end    common temperature after (°C)
      */
-    public static Party melting(
+    public static HeatTerm melting(
             String key,
             String label,
             Expression mass,
@@ -135,7 +135,7 @@ public record Party(
         Expression warming = heat(label + " warming", mass, solid, change.at().minus(start));
         Expression melting = melted.times(change.heat());
         Expression after = heat("meltwater", melted, liquid, end.minus(change.at()));
-        Party party = of(key, label, new Sum(List.of(warming, melting, after)), start, end)
+        HeatTerm party = of(key, label, new Sum(List.of(warming, melting, after)), start, end)
                 .through(new Stage("warming", warming), new Stage("melting", melting), new Stage("meltwater", after));
         return melted != mass
                 ? party
@@ -161,7 +161,7 @@ public record Party(
      * @param liquid    specific heat of the condensate (J/(g·°C))
      * @param end       common temperature after (°C)
      */
-    public static Party condensing(
+    public static HeatTerm condensing(
             String key,
             String label,
             Expression mass,
@@ -171,7 +171,7 @@ public record Party(
             Expression end) {
         Expression after = heat("condensate", condensed, liquid, end.minus(change.at()));
         Expression condensing = condensed.times(change.heat());
-        Party party = of(key, label, after.minus(condensing), change.at(), end)
+        HeatTerm party = of(key, label, after.minus(condensing), change.at(), end)
                 .through(new Stage("condensing", condensing.negated()), new Stage("condensate", after));
         return condensed != mass
                 ? party
@@ -200,8 +200,8 @@ public record Party(
      * @param label in words
      * @param heat  what it takes up (J)
      */
-    public static Party process(String key, String label, Expression heat) {
-        return new Party(
+    public static HeatTerm process(String key, String label, Expression heat) {
+        return new HeatTerm(
                 key, label, heat.named(new Symbol("q", label), BenchUnit.JOULES), Optional.empty(), Optional.empty());
     }
 
@@ -210,8 +210,8 @@ public record Party(
      *
      * @param more what must hold besides
      */
-    public Party demanding(Demand more) {
-        return new Party(
+    public HeatTerm demanding(Demand more) {
+        return new HeatTerm(
                 key,
                 label,
                 heat,
@@ -222,13 +222,13 @@ public record Party(
     }
 
     /** The same party with its heat found another way. */
-    Party withHeat(Expression found) {
-        return new Party(key, label, found.named(heat.symbol(), BenchUnit.JOULES), start, end, demands, stages);
+    HeatTerm withHeat(Expression found) {
+        return new HeatTerm(key, label, found.named(heat.symbol(), BenchUnit.JOULES), start, end, demands, stages);
     }
 
     /** The same party with the unknown replaced by what it was found to be. */
-    Party with(Input unknown, Expression found) {
-        return new Party(
+    HeatTerm with(Input unknown, Expression found) {
+        return new HeatTerm(
                         key,
                         label,
                         (Named) heat.with(unknown, found),
@@ -239,15 +239,15 @@ public record Party(
                 .demandingOf(unknown, found);
     }
 
-    private Party through(Stage... more) {
-        return new Party(key, label, heat, start, end, demands, List.of(more));
+    private HeatTerm through(Stage... more) {
+        return new HeatTerm(key, label, heat, start, end, demands, List.of(more));
     }
 
     /** The same party with the unknown replaced in what it demands and what its heat is made of. */
-    private Party demandingOf(Input unknown, Expression found) {
+    private HeatTerm demandingOf(Input unknown, Expression found) {
         return demands.isEmpty() && stages.isEmpty()
                 ? this
-                : new Party(
+                : new HeatTerm(
                         key,
                         label,
                         heat,

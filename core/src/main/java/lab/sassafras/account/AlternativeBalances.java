@@ -14,7 +14,7 @@ import lab.sassafras.expression.Expression.Input;
  * @param trial which trial, from 1
  * @param cases in the order tried, at least one
  */
-public record Cases(int trial, List<Ledger> cases) implements Account {
+public record AlternativeBalances(int trial, List<HeatBalance> cases) implements Account {
 
     /**
      * Keeps copies of what could change.
@@ -22,7 +22,7 @@ public record Cases(int trial, List<Ledger> cases) implements Account {
      * @param trial which trial, from 1
      * @param cases in the order tried, at least one
      */
-    public Cases {
+    public AlternativeBalances {
         cases = List.copyOf(cases);
     }
 
@@ -34,7 +34,7 @@ public record Cases(int trial, List<Ledger> cases) implements Account {
     @Override
     public Solution.Outcome solve(Bindings bindings) {
         Solution.Outcome outcome = new Solution.Outcome(Optional.empty(), List.of());
-        for (Ledger each : cases) {
+        for (HeatBalance each : cases) {
             outcome = each.solve(bindings);
             if (outcome.solution().isPresent()) {
                 return outcome;
@@ -55,17 +55,18 @@ public record Cases(int trial, List<Ledger> cases) implements Account {
 
     @Override
     public Account remarking(List<? extends Remark> more) {
-        return new Cases(trial, cases.stream().map(each -> each.remarking(more)).toList());
+        return new AlternativeBalances(
+                trial, cases.stream().map(each -> each.remarking(more)).toList());
     }
 
     @Override
-    public Account seeking(Input input, Ledger.Bounds between) {
-        List<Ledger> turned = cases.stream()
+    public Account seeking(Input input, HeatBalance.Bounds between) {
+        List<HeatBalance> turned = cases.stream()
                 .map(each -> each.seeking(input, between))
-                .filter(Ledger.class::isInstance)
-                .map(Ledger.class::cast)
+                .filter(HeatBalance.class::isInstance)
+                .map(HeatBalance.class::cast)
                 .toList();
-        return turned.isEmpty() ? cases.get(0).seeking(input, between) : new Cases(trial, turned);
+        return turned.isEmpty() ? cases.get(0).seeking(input, between) : new AlternativeBalances(trial, turned);
     }
 
     @Override

@@ -18,8 +18,8 @@ import lab.sassafras.expression.Linear;
  * @param bounds  where an unknown that does not enter in a straight line is looked for
  * @param beside  what is said beside it
  */
-public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bounds> bounds, Beside beside)
-        implements Books<Ledger> {
+public record HeatBalance(int trial, List<HeatTerm> parties, Input unknown, Optional<Bounds> bounds, Beside beside)
+        implements SingleAccount<HeatBalance> {
 
     /**
      * Between which values an unknown is looked for.
@@ -38,7 +38,7 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
      * @param bounds  where an unknown that does not enter in a straight line is looked for
      * @param beside  what is said beside it
      */
-    public Ledger {
+    public HeatBalance {
         parties = List.copyOf(parties);
     }
 
@@ -49,13 +49,13 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
      * @param parties everything that took or gave heat
      * @param unknown what is sought
      */
-    public static Ledger of(int trial, List<Party> parties, Input unknown) {
-        return new Ledger(trial, parties, unknown, Optional.empty(), Beside.NOTHING);
+    public static HeatBalance of(int trial, List<HeatTerm> parties, Input unknown) {
+        return new HeatBalance(trial, parties, unknown, Optional.empty(), Beside.NOTHING);
     }
 
     @Override
-    public Ledger with(Beside other) {
-        return new Ledger(trial, parties, unknown, bounds, other);
+    public HeatBalance with(Beside other) {
+        return new HeatBalance(trial, parties, unknown, bounds, other);
     }
 
     /**
@@ -64,8 +64,8 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
      * @param low  lower end (unit of the unknown)
      * @param high upper end (unit of the unknown)
      */
-    public Ledger between(double low, double high) {
-        return new Ledger(trial, parties, unknown, Optional.of(new Bounds(low, high)), beside);
+    public HeatBalance between(double low, double high) {
+        return new HeatBalance(trial, parties, unknown, Optional.of(new Bounds(low, high)), beside);
     }
 
     @Override
@@ -80,9 +80,9 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
      */
     @Override
     public Optional<Solved> solved() {
-        List<Party> carriers = new ArrayList<>();
+        List<HeatTerm> carriers = new ArrayList<>();
         List<Expression> others = new ArrayList<>();
-        for (Party party : parties) {
+        for (HeatTerm party : parties) {
             if (party.heat().contains(unknown)) {
                 carriers.add(party);
             } else {
@@ -96,17 +96,17 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
     }
 
     /** The carrier's heat is minus the sum of the others, and the unknown follows from it. */
-    private Optional<Solved> throughItsParty(Party carrier, List<Expression> others) {
+    private Optional<Solved> throughItsParty(HeatTerm carrier, List<Expression> others) {
         Linear split = Linear.in(unknown, carrier.heat());
         if (!split.straight() || split.coefficient().isEmpty()) {
             return crooked();
         }
-        Party balanced = carrier.withHeat(new Sum(others).negated());
+        HeatTerm balanced = carrier.withHeat(new Sum(others).negated());
         Expression numerator = split.rest()
                 .<Expression>map(rest -> balanced.heat().minus(rest))
                 .orElse(balanced.heat());
         Named result = numerator.over(split.coefficient().get()).named(unknown.symbol(), unknown.unit());
-        List<Party> known = new ArrayList<>(parties);
+        List<HeatTerm> known = new ArrayList<>(parties);
         known.set(parties.indexOf(carrier), balanced.with(unknown, result));
         return Optional.of(new Solved(result, known, split.coefficient(), balanced.heat(), carrier.key()));
     }
@@ -132,10 +132,10 @@ public record Ledger(int trial, List<Party> parties, Input unknown, Optional<Bou
     }
 
     private Expression sum() {
-        return new Sum(parties.stream().<Expression>map(Party::heat).toList());
+        return new Sum(parties.stream().<Expression>map(HeatTerm::heat).toList());
     }
 
-    private List<Party> known(Named result) {
+    private List<HeatTerm> known(Named result) {
         return parties.stream().map(party -> party.with(unknown, result)).toList();
     }
 }

@@ -13,7 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What must hold for any readings, tried on seeded ones. */
-class LedgerPropertiesTest {
+class HeatBalancePropertiesTest {
 
     /** One imagined run; all masses g, temperatures °C, constant J/°C. */
     record Run(double solid, double bath, double water, double start, double end, double carried, double constant) {

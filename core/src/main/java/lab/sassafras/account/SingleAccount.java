@@ -16,7 +16,7 @@ import lab.sassafras.expression.Expression.Named;
  *
  * @param <B> the kind of books
  */
-public sealed interface Books<B extends Books<B>> extends Account permits Ledger, Direct {
+public sealed interface SingleAccount<B extends SingleAccount<B>> extends Account permits HeatBalance, DirectFormula {
 
     /** {@return what is sought} */
     Input unknown();
@@ -32,7 +32,7 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
     B with(Beside other);
 
     /** {@return members of a heat balance; none where nothing is balanced} */
-    List<Party> parties();
+    List<HeatTerm> parties();
 
     /** {@return the books solved for their unknown; empty where that cannot be} */
     Optional<Solved> solved();
@@ -257,10 +257,10 @@ public sealed interface Books<B extends Books<B>> extends Account permits Ledger
      *                    the unknown itself
      * @param through     key of the one party whose heat is found through the balance; empty where there is none
      */
-    record Solved(Named result, List<Party> parties, Optional<Expression> coefficient, Named base, String through) {
+    record Solved(Named result, List<HeatTerm> parties, Optional<Expression> coefficient, Named base, String through) {
 
         /** Everything that must hold. */
-        List<Party.Demand> demands() {
+        List<HeatTerm.Demand> demands() {
             return parties.stream().allMatch(party -> party.demands().isEmpty())
                     ? List.of()
                     : parties.stream()
