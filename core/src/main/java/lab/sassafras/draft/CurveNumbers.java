@@ -15,9 +15,9 @@ import lab.sassafras.slot.Address;
 /** Numbers told by timed readings, as the purpose of their curve declares them. */
 public final class CurveNumbers {
 
-    private final Draft draft;
+    private final AccountBuilder draft;
 
-    CurveNumbers(Draft draft) {
+    CurveNumbers(AccountBuilder draft) {
         this.draft = draft;
     }
 

@@ -44,7 +44,7 @@ public record CycleSum(List<Row> rows, Row target) {
      *
      * @param legs that make their target
      */
-    public static CycleSum of(Legs legs) {
+    public static CycleSum of(CycleReactions legs) {
         List<BigFraction> times = legs.times();
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < times.size(); i++) {
@@ -69,7 +69,7 @@ public record CycleSum(List<Row> rows, Row target) {
                 new Row("overall reaction", "", left, right, OptionalDouble.empty(), -1));
     }
 
-    private static Row row(Legs.Leg leg, BigFraction taken) {
+    private static Row row(CycleReactions.Leg leg, BigFraction taken) {
         boolean turned = taken.compareTo(BigFraction.ZERO) < 0;
         BigFraction each = taken.abs().divide(leg.equation().times());
         List<Part> reagents = parts(leg.equation().whole().reagents(), each);

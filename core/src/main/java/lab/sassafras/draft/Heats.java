@@ -18,9 +18,9 @@ import lab.sassafras.slot.Calorimeter;
 /** What warms or cools, as parties of the books, by the schools in force. */
 public final class Heats {
 
-    private final Draft draft;
+    private final AccountBuilder draft;
 
-    Heats(Draft draft) {
+    Heats(AccountBuilder draft) {
         this.draft = draft;
     }
 

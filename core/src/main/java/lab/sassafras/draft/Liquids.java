@@ -16,9 +16,9 @@ import lab.sassafras.slot.Role;
 /** How much of a liquid there is, by mass and by volume. */
 public final class Liquids {
 
-    private final Draft draft;
+    private final AccountBuilder draft;
 
-    Liquids(Draft draft) {
+    Liquids(AccountBuilder draft) {
         this.draft = draft;
     }
 

@@ -7,10 +7,10 @@ import lab.sassafras.slot.Address;
 /** What stands in one part of a repeated group, as the books ask for it. */
 public final class Part {
 
-    private final Draft draft;
+    private final AccountBuilder draft;
     private final int index;
 
-    Part(Draft draft, int index) {
+    Part(AccountBuilder draft, int index) {
         this.draft = draft;
         this.index = index;
     }

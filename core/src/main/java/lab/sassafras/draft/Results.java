@@ -10,9 +10,9 @@ import lab.sassafras.slot.Setting;
 /** Results of other entries that a sheet refers to. */
 public final class Results {
 
-    private final Draft draft;
+    private final AccountBuilder draft;
 
-    Results(Draft draft) {
+    Results(AccountBuilder draft) {
         this.draft = draft;
     }
 

@@ -26,9 +26,9 @@ import lab.sassafras.substance.SolutionTable;
 /** What an experiment's books take from its formulas and equations: amounts, counts, what is left dissolved. */
 public final class Stoichiometry {
 
-    private final Draft draft;
+    private final AccountBuilder draft;
 
-    Stoichiometry(Draft draft) {
+    Stoichiometry(AccountBuilder draft) {
         this.draft = draft;
     }
 

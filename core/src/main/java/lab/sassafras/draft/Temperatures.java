@@ -15,9 +15,9 @@ import lab.sassafras.expression.Expression.Input;
 /** The temperatures between which a vessel's contents went, as the schools in force take them. */
 public final class Temperatures {
 
-    private final Draft draft;
+    private final AccountBuilder draft;
 
-    Temperatures(Draft draft) {
+    Temperatures(AccountBuilder draft) {
         this.draft = draft;
     }
 

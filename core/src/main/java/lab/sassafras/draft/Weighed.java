@@ -19,14 +19,14 @@ public final class Weighed {
      * @param ways    to the quantity, at least one
      * @param changes by how much of itself the quantity may differ from one way to the other (standard uncertainty)
      */
-    public static Expression mean(Draft draft, List<Expression> ways, double changes) {
+    public static Expression mean(AccountBuilder draft, List<Expression> ways, double changes) {
         Sheet sheet = draft.sheet();
         if (ways.size() == 1 || draft.wanting() || sheet.aim().blueprint()) {
             return ways.get(0);
         }
         boolean known = sheet.aim()
                 .sought()
-                .filter(address -> ways.stream().anyMatch(each -> each.contains(Draft.sought(sheet, address))))
+                .filter(address -> ways.stream().anyMatch(each -> each.contains(AccountBuilder.sought(sheet, address))))
                 .isEmpty();
         List<Double> weights = ways.stream()
                 .map(each -> known ? weight(new Computation(each, sheet.bindings()).estimate(), changes) : 1.0)

@@ -18,7 +18,7 @@ import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
@@ -78,7 +78,7 @@ public abstract class LedgerExperiment implements Experiment {
      * @param draft what the books are drawn up from
      * @return the books
      */
-    protected abstract Account account(Draft draft);
+    protected abstract Account account(AccountBuilder draft);
 
     /** {@return questions of convention it is sensitive to, beside those that follow from its slots} */
     protected List<Question<?>> questions() {
@@ -170,7 +170,7 @@ public abstract class LedgerExperiment implements Experiment {
      * @param reagents both of them
      */
     protected final HeatBalance reacting(
-            Draft draft, List<HeatTerm> parties, Input sought, Named amount, Reagents reagents) {
+            AccountBuilder draft, List<HeatTerm> parties, Input sought, Named amount, Reagents reagents) {
         return draft.ledger(parties, sought)
                 .against(amount, kilojoules())
                 .supposing(reagents.hadTheOtherRunOut())
@@ -245,7 +245,7 @@ public abstract class LedgerExperiment implements Experiment {
                 .sought()
                 .filter(address ->
                         partOf(address) || sheet.address(address.path(), trial).equals(address))
-                .map(address -> books.seeking(Draft.sought(sheet, address), between(address)))
+                .map(address -> books.seeking(AccountBuilder.sought(sheet, address), between(address)))
                 .orElse(books);
     }
 
@@ -273,7 +273,7 @@ public abstract class LedgerExperiment implements Experiment {
     public final List<Account> accounts(Sheet sheet, Conventions conventions) {
         List<Account> accounts = new ArrayList<>(sheet.trials());
         for (int trial = 1; trial <= sheet.trials(); trial++) {
-            accounts.add(turned(sheet, trial, account(Draft.of(sheet, trial, conventions))));
+            accounts.add(turned(sheet, trial, account(AccountBuilder.of(sheet, trial, conventions))));
         }
         return accounts;
     }

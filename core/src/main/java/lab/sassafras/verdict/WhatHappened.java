@@ -3,7 +3,7 @@ package lab.sassafras.verdict;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import lab.sassafras.account.Solution;
-import lab.sassafras.draft.Legs;
+import lab.sassafras.draft.CycleReactions;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Setting;
@@ -54,7 +54,7 @@ public final class WhatHappened {
     }
 
     /** {@return the legs of a cycle with what they make; empty where it is none, or something lacks} */
-    public Optional<Legs> legs() {
+    public Optional<CycleReactions> legs() {
         return yardstick().cycle(reduction.sheet());
     }
 

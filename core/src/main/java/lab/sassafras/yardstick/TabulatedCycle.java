@@ -1,7 +1,7 @@
 package lab.sassafras.yardstick;
 
 import java.util.Optional;
-import lab.sassafras.draft.Legs;
+import lab.sassafras.draft.CycleReactions;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.Reference;
@@ -11,23 +11,23 @@ import lab.sassafras.substance.Reference;
  *
  * @param at where the cycle stands
  */
-public record TabulatedCycle(Legs.At at) implements Yardstick {
+public record TabulatedCycle(CycleReactions.At at) implements Yardstick {
 
     @Override
-    public Optional<Legs> cycle(Sheet sheet) {
-        return Legs.of(sheet, at);
+    public Optional<CycleReactions> cycle(Sheet sheet) {
+        return CycleReactions.of(sheet, at);
     }
 
     @Override
     public Optional<ChemicalEquation> equation(Sheet sheet) {
-        return cycle(sheet).filter(each -> each.target().times() == 1).map(Legs::equation);
+        return cycle(sheet).filter(each -> each.target().times() == 1).map(CycleReactions::equation);
     }
 
     /** Judged only where every reaction of it has a ± and not all come from the table the reference is made of. */
     @Override
     public Parts parts(Judged judged) {
         ProcessHeat heat = new ProcessHeat(judged);
-        Optional<Legs> legs = cycle(judged.sheet());
+        Optional<CycleReactions> legs = cycle(judged.sheet());
         Optional<Reference> reference = legs.flatMap(known -> judged.shelf()
                 .formation()
                 .heat(known.equation())
@@ -50,7 +50,7 @@ public record TabulatedCycle(Legs.At at) implements Yardstick {
         return heat.beside(Optional.empty());
     }
 
-    private static String unjudged(Legs legs) {
+    private static String unjudged(CycleReactions legs) {
         if (legs.circular()) {
             return "Every reaction of it comes from the same table as the reference would, so that comparing them "
                     + "would be going round in a circle.";

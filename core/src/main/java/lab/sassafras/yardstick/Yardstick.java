@@ -2,7 +2,7 @@ package lab.sassafras.yardstick;
 
 import java.util.List;
 import java.util.Optional;
-import lab.sassafras.draft.Legs;
+import lab.sassafras.draft.CycleReactions;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.substance.ChemicalEquation;
 
@@ -42,7 +42,7 @@ public interface Yardstick {
      *
      * @param sheet what was read
      */
-    default Optional<Legs> cycle(Sheet sheet) {
+    default Optional<CycleReactions> cycle(Sheet sheet) {
         return Optional.empty();
     }
 

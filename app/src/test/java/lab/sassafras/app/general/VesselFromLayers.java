@@ -11,7 +11,7 @@ import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
@@ -82,7 +82,7 @@ public final class VesselFromLayers extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression end = draft.quantity("mixed/final");
         List<HeatTerm> parties = new ArrayList<>();
         for (int i = 1; i <= draft.parts("layer"); i++) {

@@ -12,7 +12,7 @@ import lab.sassafras.declaration.Caveat;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Constants;
@@ -195,7 +195,7 @@ public abstract class InBomb extends LedgerExperiment {
      *
      * @param draft what the books are drawn up from
      */
-    protected static List<HeatTerm> besides(Draft draft) {
+    protected static List<HeatTerm> besides(AccountBuilder draft) {
         List<HeatTerm> parties = new ArrayList<>();
         switch (draft.choice(WAY).orElse("none")) {
             case "mass" -> parties.add(fuse(draft.quantity("wire/burnt").times(draft.quantity("fuse/heat"))));
@@ -236,7 +236,7 @@ public abstract class InBomb extends LedgerExperiment {
      *
      * @param draft what the books are drawn up from
      */
-    protected static Expression pellet(Draft draft) {
+    protected static Expression pellet(AccountBuilder draft) {
         Expression weighed = draft.quantity(PELLET);
         return draft.quantityIfGiven(DENSITY)
                 .<Expression>map(density -> weighed.plus(weighed.times(AIR.over(density)))
@@ -251,7 +251,7 @@ public abstract class InBomb extends LedgerExperiment {
      * @param draft    what the books are drawn up from
      * @param standard whether standard states are told beside it, or asked for by nobody
      */
-    protected static List<Remark> leftOut(Draft draft, boolean standard) {
+    protected static List<Remark> leftOut(AccountBuilder draft, boolean standard) {
         List<String> left = new ArrayList<>();
         if (draft.quantityIfGiven(DENSITY).isEmpty()) {
             left.add(OF_BUOYANCY);

@@ -12,7 +12,7 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.Stoichiometry;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
@@ -122,12 +122,12 @@ public final class CombustionUnderACan extends LedgerExperiment {
         return List.of(Question.WATER, Question.CALORIMETER, Question.BURNING);
     }
 
-    private static boolean vapour(Draft draft) {
+    private static boolean vapour(AccountBuilder draft) {
         return draft.chosen("fuel/formed", "gas");
     }
 
     /** The part of its heat that a known fuel brought to the same can; empty where none is named. */
-    private static Optional<Expression> part(Draft draft) {
+    private static Optional<Expression> part(AccountBuilder draft) {
         return draft.results()
                 .ifGiven("known/run")
                 .flatMap(known -> draft.chemistry()
@@ -144,7 +144,7 @@ public final class CombustionUnderACan extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression water = draft.quantity("water/mass");
         Expression start = draft.temperatures().start("water/start");
         Expression end = draft.temperatures().end(start, "water/start", "heated/highest");

@@ -10,8 +10,8 @@ import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
-import lab.sassafras.draft.Legs;
+import lab.sassafras.draft.AccountBuilder;
+import lab.sassafras.draft.CycleReactions;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Product;
@@ -32,7 +32,7 @@ import org.hipparchus.fraction.BigFraction;
  */
 public final class Cycle extends LedgerExperiment {
 
-    private static final Legs.At AT = new Legs.At("target/equation", "leg");
+    private static final CycleReactions.At AT = new CycleReactions.At("target/equation", "leg");
 
     /** As it is offered to a class. */
     public Cycle() {
@@ -81,13 +81,13 @@ public final class Cycle extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
-        Optional<Legs> legs = Legs.of(draft, AT);
+    protected Account account(AccountBuilder draft) {
+        Optional<CycleReactions> legs = CycleReactions.of(draft, AT);
         List<Expression> heats = new ArrayList<>();
         for (int i = 1; i <= draft.parts("leg"); i++) {
             heats.add(heat(draft, legs, i));
         }
-        List<BigFraction> times = legs.map(Legs::times).orElse(List.of());
+        List<BigFraction> times = legs.map(CycleReactions::times).orElse(List.of());
         List<Expression> terms = new ArrayList<>();
         for (int i = 0; i < heats.size(); i++) {
             BigFraction taken = i < times.size() ? times.get(i) : BigFraction.ONE;
@@ -112,7 +112,7 @@ public final class Cycle extends LedgerExperiment {
     }
 
     /** The heat of a leg, where it comes from. */
-    private static Expression heat(Draft draft, Optional<Legs> legs, int i) {
+    private static Expression heat(AccountBuilder draft, Optional<CycleReactions> legs, int i) {
         if (draft.part(i).answered("leg/from", "entry")) {
             return draft.part(i).reference("leg/run");
         }
@@ -126,7 +126,7 @@ public final class Cycle extends LedgerExperiment {
     }
 
     /** What is formed less what is taken, row by row, so that legs which share a row share its error. */
-    private static Expression fromRows(Legs.Leg leg) {
+    private static Expression fromRows(CycleReactions.Leg leg) {
         Optional<Expression> formed = sum(leg, true);
         Optional<Expression> taken = sum(leg, false);
         Expression whole = formed.isPresent() && taken.isPresent()
@@ -140,7 +140,7 @@ public final class Cycle extends LedgerExperiment {
     }
 
     /** Of the rows that are not nought by agreement. */
-    private static Optional<Expression> sum(Legs.Leg leg, boolean formed) {
+    private static Optional<Expression> sum(CycleReactions.Leg leg, boolean formed) {
         List<Expression> terms = new ArrayList<>();
         for (Formation.Taken each : leg.rows()) {
             if (each.count() > 0 == formed && each.row().uncertainty() > 0) {
@@ -160,7 +160,7 @@ public final class Cycle extends LedgerExperiment {
         return terms.isEmpty() ? Optional.empty() : Optional.of(terms.size() == 1 ? terms.get(0) : new Sum(terms));
     }
 
-    private static Expression term(Expression heat, BigFraction taken, Optional<List<Legs.Leg>> legs, int i) {
+    private static Expression term(Expression heat, BigFraction taken, Optional<List<CycleReactions.Leg>> legs, int i) {
         double times = legs.map(each -> each.get(i).times()).orElse(1.0);
         List<Expression> factors = new ArrayList<>();
         BigFraction size = taken.abs();

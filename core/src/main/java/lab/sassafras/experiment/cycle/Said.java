@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Remark;
-import lab.sassafras.draft.Legs;
+import lab.sassafras.draft.CycleReactions;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.Hess;
 import org.hipparchus.fraction.BigFraction;
@@ -21,7 +21,7 @@ final class Said {
 
     private Said() {}
 
-    private static String made(Legs legs) {
+    private static String made(CycleReactions legs) {
         List<BigFraction> times = legs.times();
         return "The overall reaction is made of "
                 + IntStream.range(0, times.size())
@@ -39,7 +39,7 @@ final class Said {
                 : (reversed ? " reversed," : "") + " times " + Fractions.written(size);
     }
 
-    static List<Remark> of(Legs legs, Figures figures) {
+    static List<Remark> of(CycleReactions legs, Figures figures) {
         List<Remark> remarks = new ArrayList<>();
         if (!legs.times().isEmpty()) {
             remarks.add(bindings -> Optional.of(Finding.note("cycle.made", made(legs))));
@@ -52,7 +52,7 @@ final class Said {
                             + "The others are worth a look: all should come to the same.")));
         }
         List<BigFraction> times = legs.times();
-        List<Legs.Leg> used = IntStream.range(0, times.size())
+        List<CycleReactions.Leg> used = IntStream.range(0, times.size())
                 .filter(i -> !times.get(i).equals(BigFraction.ZERO))
                 .mapToObj(legs.legs()::get)
                 .filter(each -> each.concentration().isPresent())

@@ -16,7 +16,7 @@ import lab.sassafras.declaration.Caveat;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Constants;
@@ -127,7 +127,7 @@ public final class HeatOfSolution extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression water = draft.liquids().together("water/mass");
         Expression start = draft.temperatures().start("water/start");
         Expression end = draft.temperatures().end(start, "water/start", "solution/final");
@@ -165,7 +165,7 @@ public final class HeatOfSolution extends LedgerExperiment {
                 });
     }
 
-    private HeatBalance perMole(Draft draft, Expression water, Expression solid, List<HeatTerm> rest) {
+    private HeatBalance perMole(AccountBuilder draft, Expression water, Expression solid, List<HeatTerm> rest) {
         Expression pure = draft.share("solute/purity", solid).orElse(solid);
         Named moles =
                 pure.over(draft.chemistry().molarMass("solute/formula")).named(Symbol.of("n:solid"), BenchUnit.MOLES);

@@ -15,7 +15,7 @@ import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.curve.Melting;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.Weighed;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
@@ -129,7 +129,7 @@ public final class HeatingCurve extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression level = draft.curves().told(CURVE, "level");
         List<Derived> read = read(draft, level);
         Optional<Expression> loss = draft.quantityIfGiven("room/loss");
@@ -147,7 +147,7 @@ public final class HeatingCurve extends LedgerExperiment {
     }
 
     /** The level first, or the middle of a range and where that begins and ends; then how far it was passed before. */
-    private List<Derived> read(Draft draft, Expression level) {
+    private List<Derived> read(AccountBuilder draft, Expression level) {
         Expression beyond = draft.curves().told(CURVE, "beyond");
         if (!draft.curves().tells(CURVE, "range")) {
             return draft.curves().tells(CURVE, "beyond")
@@ -163,7 +163,7 @@ public final class HeatingCurve extends LedgerExperiment {
                 words().get(word), words().symbol(CURVE + "." + word), BenchUnit.DEGREES_CELSIUS, any -> expression);
     }
 
-    private List<HeatTerm> parties(Draft draft, String way, Optional<Expression> told, Expression level) {
+    private List<HeatTerm> parties(AccountBuilder draft, String way, Optional<Expression> told, Expression level) {
         Expression mass = draft.quantity("sample/mass");
         Expression room = draft.quantity("room/temperature");
         Expression from = draft.curves().told(CURVE, "from");
@@ -203,7 +203,7 @@ public final class HeatingCurve extends LedgerExperiment {
     }
 
     /** Where it stood still beside what the handbook has, or over which range it melts or freezes. */
-    private static Remark stood(Draft draft, Expression level) {
+    private static Remark stood(AccountBuilder draft, Expression level) {
         Figures figures = draft.figures();
         if (draft.curves().tells(CURVE, "range")) {
             return bindings -> Optional.of(Finding.note(
@@ -245,7 +245,7 @@ public final class HeatingCurve extends LedgerExperiment {
     }
 
     private static Optional<Expression> power(
-            Draft draft,
+            AccountBuilder draft,
             String way,
             Expression mass,
             Expression toRate,
@@ -270,7 +270,7 @@ public final class HeatingCurve extends LedgerExperiment {
      * and after, each weighed by what is known of it.
      */
     private static Expression leak(
-            Draft draft, Optional<Expression> power, Optional<Expression> told, Expression room) {
+            AccountBuilder draft, Optional<Expression> power, Optional<Expression> told, Expression room) {
         List<Expression> ways = new ArrayList<>();
         if (power.isPresent() && draft.chosen("sample/way", "heater")) {
             ways.add(byFallingOff(draft, power.get(), room, "from"));
@@ -281,7 +281,7 @@ public final class HeatingCurve extends LedgerExperiment {
     }
 
     /** With P = C r + k (T − T room) and k = λ C: k = λ P ÷ (r + λ (T − T room)). */
-    private static Expression byFallingOff(Draft draft, Expression power, Expression room, String point) {
+    private static Expression byFallingOff(AccountBuilder draft, Expression power, Expression room, String point) {
         Expression leak = draft.curves().told(CURVE, point + "-leak");
         return leak.times(power)
                 .over(draft.curves()

@@ -10,7 +10,7 @@ import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Contents;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -78,7 +78,7 @@ public final class HowMuch extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         String added = draft.choice("question/added").orElse("hot-water");
         boolean mass = !draft.chosen("question/sought", "final");
         Endings endings = new Endings(
@@ -105,7 +105,7 @@ public final class HowMuch extends LedgerExperiment {
     /** The ways the same question can end. */
     private final class Endings {
 
-        private final Draft draft;
+        private final AccountBuilder draft;
         private final String kind;
         private final Expression added;
         private final Expression end;
@@ -113,7 +113,7 @@ public final class HowMuch extends LedgerExperiment {
         private final Expression water;
         private final Expression waterStart;
 
-        Endings(Draft draft, String kind, Expression added, Expression end) {
+        Endings(AccountBuilder draft, String kind, Expression added, Expression end) {
             this.draft = draft;
             this.kind = kind;
             this.added = added;

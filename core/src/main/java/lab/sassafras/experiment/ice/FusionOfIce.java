@@ -11,7 +11,7 @@ import lab.sassafras.declaration.Caveat;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Expression;
@@ -92,7 +92,7 @@ public final class FusionOfIce extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         WaterHeat heat = draft.heats().water();
         Expression waterMass = draft.quantity("water/mass");
         Expression waterStart = draft.temperatures().start("water/start");

@@ -11,7 +11,7 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Constants;
@@ -98,7 +98,7 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression mass = draft.quantity("water/mass");
         Expression start = draft.temperatures().start("water/start");
         Expression end = draft.temperatures().end(start, "water/start", "mixed/final");
@@ -144,7 +144,7 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
     }
 
     private static HeatTerm dissolved(
-            Draft draft, String standard, String label, Expression start, List<Portion> solids) {
+            AccountBuilder draft, String standard, String label, Expression start, List<Portion> solids) {
         Expression mass = draft.quantity("standard/mass");
         solids.add(new Portion("standard", "standard", mass, start, Optional.empty()));
         return HeatTerm.process("known", label, mass.times(draft.property(standard, Symbol.of("Δh:standard"))));

@@ -11,7 +11,7 @@ import lab.sassafras.declaration.Bound;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Expression;
@@ -95,7 +95,7 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression solidMass = draft.quantity("solid/mass");
         Expression solidStart = draft.temperatures().fromBath("solid/bath", "solid/start");
         Expression liquidMass = draft.quantity("liquid/mass");

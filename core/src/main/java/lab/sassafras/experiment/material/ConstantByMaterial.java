@@ -7,7 +7,7 @@ import lab.sassafras.account.DirectFormula;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Expression;
@@ -68,7 +68,7 @@ public final class ConstantByMaterial extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         List<Expression> parts = new ArrayList<>();
         for (int i = 1; i <= draft.parts("part"); i++) {
             Expression mass = draft.part(i).quantity("part/mass");

@@ -10,7 +10,7 @@ import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Expression;
@@ -89,7 +89,7 @@ public final class ConstantByMixing extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         WaterHeat water = draft.heats().water();
         Expression coldMass = draft.quantity("cold/mass");
         Expression cold = draft.temperatures().start("cold/start");

@@ -12,7 +12,7 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Constants;
@@ -134,7 +134,7 @@ public final class Neutralization extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression first = draft.liquids().together("first/amount");
         Expression second = draft.quantity("second/amount");
         Expression firstStart = draft.temperatures().start("first/start");
@@ -170,7 +170,7 @@ public final class Neutralization extends LedgerExperiment {
                         .named(symbol, BenchUnit.MOLES);
     }
 
-    private static Reagents.Reagent reagent(Draft draft, String side, String portion) {
+    private static Reagents.Reagent reagent(AccountBuilder draft, String side, String portion) {
         draft.chemistry().molarMass(side + "/formula");
         Named moles = draft.chemistry()
                 .molesIn(portion + "/amount", side + "/concentration")

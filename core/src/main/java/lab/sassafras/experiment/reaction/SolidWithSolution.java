@@ -12,7 +12,7 @@ import lab.sassafras.declaration.Caveat;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Constants;
@@ -125,7 +125,7 @@ public final class SolidWithSolution extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression poured = draft.liquids().together("poured/amount");
         Expression solid = draft.quantity("added/mass");
         Expression start = draft.temperatures().start("poured/start");
@@ -168,7 +168,7 @@ public final class SolidWithSolution extends LedgerExperiment {
                 reacting(draft, parties, unknown(), limiting, reagents).holding(poured.plus(solid)));
     }
 
-    private static String name(Draft draft, String path) {
+    private static String name(AccountBuilder draft, String path) {
         return draft.chemistry().formula(path).map(formula -> formula.text()).orElse(path);
     }
 }

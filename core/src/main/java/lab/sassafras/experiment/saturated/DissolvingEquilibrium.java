@@ -12,7 +12,7 @@ import lab.sassafras.declaration.Caveat;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.LineReading;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Constants;
@@ -158,7 +158,7 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression solvent = draft.quantity("vessel/solvent");
         Named solute = draft.quantity("vessel/after").minus(solvent).named(Symbol.of("m:dissolved"), BenchUnit.GRAMS);
         Expression volume = draft.quantity("solution/volume");
@@ -196,7 +196,7 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
     }
 
     /** ΔH of another entry, else as typed, else of the shelf. */
-    private static Optional<Expression> enthalpy(Draft draft) {
+    private static Optional<Expression> enthalpy(AccountBuilder draft) {
         return draft.results()
                 .ifGiven("heat/run")
                 .or(() -> draft.quantityIfGiven("heat/typed"))
@@ -212,7 +212,7 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
     }
 
     /** What the tables give, where heats of formation and entropies were typed. */
-    private void accepted(Draft draft, Named kelvin, List<Derived> beside) {
+    private void accepted(AccountBuilder draft, Named kelvin, List<Derived> beside) {
         Optional<Expression> heat = change(draft, "table/enthalpy-solid", "table/enthalpy-dissolved");
         Optional<Expression> entropy = change(draft, "table/entropy-solid", "table/entropy-dissolved");
         heat.ifPresent(each -> beside.add(new Derived(
@@ -233,13 +233,13 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
                 .ifPresent(beside::add);
     }
 
-    private static Optional<Expression> change(Draft draft, String solid, String dissolved) {
+    private static Optional<Expression> change(AccountBuilder draft, String solid, String dissolved) {
         return draft.quantityIfGiven(solid)
                 .flatMap(before -> draft.quantityIfGiven(dissolved).map(after -> after.minus(before)));
     }
 
     private static List<Remark> remarks(
-            Draft draft, Expression solute, Expression solvent, Expression volume, Expression celsius) {
+            AccountBuilder draft, Expression solute, Expression solvent, Expression volume, Expression celsius) {
         List<Remark> remarks = new ArrayList<>(List.of(new Ideal(draft.chosen("solute/dissolves", "two-ions"))));
         draft.chemistry()
                 .saturation("solute/formula")

@@ -11,7 +11,7 @@ import lab.sassafras.declaration.Bound;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.experiment.Suspect;
 import lab.sassafras.expression.Expression;
@@ -117,7 +117,7 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression sampleMass = draft.quantity("sample/mass");
         Expression sampleStart = draft.temperatures().fromBath("sample/bath", "sample/start");
         Expression waterMass = draft.quantity("water/mass");

@@ -10,7 +10,7 @@ import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.curve.Plateau;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
@@ -70,7 +70,7 @@ public final class StandsStill extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression beyond = draft.curves().told("cooled/curve", "beyond");
         return draft.complete(DirectFormula.of(draft.trial(), draft.curves().told("cooled/curve", "level"), unknown())
                 .giving(new Derived(

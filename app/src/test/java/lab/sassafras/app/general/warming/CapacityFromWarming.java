@@ -10,7 +10,7 @@ import lab.sassafras.account.Remark;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.LedgerExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
@@ -95,7 +95,7 @@ public final class CapacityFromWarming extends LedgerExperiment {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression power = draft.quantity("heater/power");
         Expression rate = draft.quantity("run/trace");
         Expression sand = draft.quantity("dish/sand");

@@ -9,7 +9,7 @@ import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.bomb.InBomb;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
@@ -62,7 +62,7 @@ public final class BombConstant extends InBomb {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression pellet = pellet(draft);
         Expression water = draft.quantity(WATER);
         Expression start = draft.temperatures().start(START);

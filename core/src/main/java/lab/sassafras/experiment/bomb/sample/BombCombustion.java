@@ -13,7 +13,7 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.convention.ResultBasis;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
-import lab.sassafras.draft.Draft;
+import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.Stoichiometry.Burning;
 import lab.sassafras.experiment.bomb.InBomb;
 import lab.sassafras.expression.Constants;
@@ -92,7 +92,7 @@ public final class BombCombustion extends InBomb {
     }
 
     @Override
-    protected Account account(Draft draft) {
+    protected Account account(AccountBuilder draft) {
         Expression pellet = pellet(draft);
         Expression water = draft.quantity(WATER);
         Expression start = draft.temperatures().start(START);
@@ -114,7 +114,7 @@ public final class BombCombustion extends InBomb {
                 });
     }
 
-    private static HeatBalance ledger(Draft draft, Expression heat, List<HeatTerm> others, Input sought) {
+    private static HeatBalance ledger(AccountBuilder draft, Expression heat, List<HeatTerm> others, Input sought) {
         List<HeatTerm> parties = new ArrayList<>(List.of(HeatTerm.process("combustion", "sample burning", heat)));
         parties.addAll(others);
         return draft.ledger(parties, sought)
@@ -122,7 +122,7 @@ public final class BombCombustion extends InBomb {
                 .remarking(leftOut(draft, draft.quantityIfGiven(PRESSURE).isPresent()));
     }
 
-    private HeatBalance perMole(Draft draft, Expression pellet, List<HeatTerm> others) {
+    private HeatBalance perMole(AccountBuilder draft, Expression pellet, List<HeatTerm> others) {
         Named moles = pellet.over(draft.chemistry().molarMass("sample/formula"))
                 .named(Symbol.of("n:sample"), BenchUnit.MOLES);
         List<Derived> beside = new ArrayList<>(List.of(
@@ -142,7 +142,7 @@ public final class BombCombustion extends InBomb {
     }
 
     /** The energy of combustion with everything at one bar and by itself. The bomb's own value stays what is judged. */
-    private Optional<Derived> atStandardStates(Draft draft, Named moles) {
+    private Optional<Derived> atStandardStates(AccountBuilder draft, Named moles) {
         Optional<Expression> pressure = draft.quantityIfGiven(PRESSURE);
         Optional<Expression> volume = draft.quantityIfGiven(VOLUME);
         Optional<Expression> water = draft.quantityIfGiven(INSIDE);

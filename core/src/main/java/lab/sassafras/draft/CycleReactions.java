@@ -23,7 +23,7 @@ import org.hipparchus.fraction.BigFraction;
  * @param legs    in order
  * @param outcome how they make it, or what does not cancel
  */
-public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) {
+public record CycleReactions(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) {
 
     private static final String FROM_SHELF = "from the shelf";
     private static final String FROM_TABLE = "from a table";
@@ -65,15 +65,15 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
      * @param sheet what was read
      * @param at    where they stand
      */
-    public static Optional<Legs> of(Sheet sheet, At at) {
-        Optional<HalvedEquation> target = sheet.stated(at.target(), 1).flatMap(Legs::read);
+    public static Optional<CycleReactions> of(Sheet sheet, At at) {
+        Optional<HalvedEquation> target = sheet.stated(at.target(), 1).flatMap(CycleReactions::read);
         List<Leg> legs = new ArrayList<>();
         for (int i = 1; i <= Math.min(sheet.places().parts(at.group()), Hess.MOST); i++) {
             leg(sheet, at.group(), i).ifPresent(legs::add);
         }
         return target.filter(
                         any -> !legs.isEmpty() && legs.size() == sheet.places().parts(at.group()))
-                .map(equation -> new Legs(
+                .map(equation -> new CycleReactions(
                         equation,
                         List.copyOf(legs),
                         Hess.combine(
@@ -90,9 +90,9 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
      * @param draft the books being drawn up
      * @param at    where they stand
      */
-    public static Optional<Legs> of(Draft draft, At at) {
+    public static Optional<CycleReactions> of(AccountBuilder draft, At at) {
         Sheet sheet = draft.sheet();
-        Optional<Legs> legs = of(sheet, at);
+        Optional<CycleReactions> legs = of(sheet, at);
         if (sheet.stated(at.target(), 1).isEmpty()) {
             draft.lacks(Address.of(at.target(), 1));
         }
@@ -174,7 +174,7 @@ public record Legs(HalvedEquation target, List<Leg> legs, Hess.Outcome outcome) 
         boolean shelf = sheet.stated(Address.of(group + "/from", index))
                 .filter("shelf"::equals)
                 .isPresent();
-        Optional<HalvedEquation> read = sheet.stated(equation).flatMap(Legs::read);
+        Optional<HalvedEquation> read = sheet.stated(equation).flatMap(CycleReactions::read);
         return shelf
                 ? read.map(each -> onShelf(sheet, index, each))
                 : read.map(each -> typed(sheet, group, index, each));

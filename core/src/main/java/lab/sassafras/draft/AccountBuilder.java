@@ -35,7 +35,7 @@ import lab.sassafras.substance.Reference;
  * The books of one trial being drawn up: an experiment asks for what it needs by path, each thing comes as the school
  * in force takes it, and whatever is not yet on the sheet is remembered as missing.
  */
-public final class Draft {
+public final class AccountBuilder {
 
     private final Sheet sheet;
     private final int trial;
@@ -46,7 +46,7 @@ public final class Draft {
     private final List<Remark> remarks = new ArrayList<>();
     private final Stoichiometry chemistry = new Stoichiometry(this);
 
-    private Draft(Sheet sheet, int trial, Conventions conventions) {
+    private AccountBuilder(Sheet sheet, int trial, Conventions conventions) {
         this.sheet = sheet;
         this.trial = trial;
         this.conventions = conventions;
@@ -60,8 +60,8 @@ public final class Draft {
      * @param trial       which trial, from 1
      * @param conventions the schools in force
      */
-    public static Draft of(Sheet sheet, int trial, Conventions conventions) {
-        return new Draft(sheet, trial, conventions);
+    public static AccountBuilder of(Sheet sheet, int trial, Conventions conventions) {
+        return new AccountBuilder(sheet, trial, conventions);
     }
 
     /** {@return which trial, from 1} */
