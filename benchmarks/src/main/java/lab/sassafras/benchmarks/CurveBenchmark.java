@@ -10,9 +10,9 @@ import java.util.stream.IntStream;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.ClockFile;
 import lab.sassafras.curve.Curve;
+import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.curve.Way;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -82,6 +82,6 @@ public class CurveBenchmark {
     @Benchmark
     public List<Outcome> everyWay() {
         Baselines baselines = Baselines.of(curve);
-        return Arrays.stream(Way.values()).map(way -> way.of(baselines)).toList();
+        return Arrays.stream(CurveMethod.values()).map(way -> way.of(baselines)).toList();
     }
 }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.convention.SchoolPlace.When;
-import lab.sassafras.curve.Way;
+import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -188,8 +188,8 @@ public enum TemperatureChange implements School {
     }
 
     /** {@return the way a curve is read under it; empty where it takes more than a curve} */
-    public Optional<Way> way() {
-        return Arrays.stream(Way.values())
+    public Optional<CurveMethod> way() {
+        return Arrays.stream(CurveMethod.values())
                 .filter(each -> each.key().equals(key()))
                 .findFirst();
     }

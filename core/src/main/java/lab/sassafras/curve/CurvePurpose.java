@@ -6,7 +6,7 @@ import lab.sassafras.measure.BenchUnit;
 /**
  * What an experiment reads from readings on a clock: a steady rise, a plateau. Each purpose is a class of its own and
  * is declared with the slot its readings stand in; the two temperatures about a moment of mixing are read every way a
- * school may want ({@link Way}).
+ * school may want ({@link CurveMethod}).
  */
 public interface CurvePurpose {
 

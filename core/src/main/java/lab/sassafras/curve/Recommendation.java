@@ -10,7 +10,7 @@ import lab.sassafras.measure.Figures;
  * @param way    to read it
  * @param reason in plain words
  */
-public record Recommendation(Way way, String reason) {
+public record Recommendation(CurveMethod way, String reason) {
 
     /** From this part of the change on, what may still come after the record is worth saying. */
     private static final double STILL_TO_COME = 0.05;
@@ -26,25 +26,25 @@ public record Recommendation(Way way, String reason) {
     public static Recommendation of(Baselines baselines, Figures figures) {
         if (!baselines.enough()) {
             return new Recommendation(
-                    Way.EXTREME,
+                    CurveMethod.EXTREME,
                     "There are too few readings for a line before mixing and after it. What leaked until the turn is not "
                             + "given back.");
         }
         if (!baselines.loss().none() && (baselines.slow() || baselines.loss().atOnce() < AT_ONCE)) {
-            return new Recommendation(Way.INTEGRAL, slow(baselines, figures) + tail(baselines, figures));
+            return new Recommendation(CurveMethod.INTEGRAL, slow(baselines, figures) + tail(baselines, figures));
         }
         return new Recommendation(
-                Way.NEWTON,
+                CurveMethod.NEWTON,
                 "All heat had come by the first reading after mixing, and both sides cool toward one temperature with one "
                         + "constant of " + figures.significant(baselines.coolingTime(), 2)
                         + " s. Straight lines, which cannot bend, differ from it by "
-                        + apart(baselines, Way.LINES, Way.NEWTON, figures) + ".");
+                        + apart(baselines, CurveMethod.LINES, CurveMethod.NEWTON, figures) + ".");
     }
 
     private static String slow(Baselines baselines, Figures figures) {
         return "The heat came, or the thermometer followed, " + figures.significant(baselines.meanDelay(), 2)
                 + " s after mixing in the mean. Extrapolated to the time of mixing, the change is given "
-                + apart(baselines, Way.NEWTON, Way.INTEGRAL, figures)
+                + apart(baselines, CurveMethod.NEWTON, CurveMethod.INTEGRAL, figures)
                 + " for a loss that had not yet begun; the area between curve and readings takes it off.";
     }
 
@@ -57,7 +57,7 @@ public record Recommendation(Way way, String reason) {
                 : "";
     }
 
-    private static String apart(Baselines baselines, Way one, Way other, Figures figures) {
+    private static String apart(Baselines baselines, CurveMethod one, CurveMethod other, Figures figures) {
         return one.of(baselines) instanceof Change first && other.of(baselines) instanceof Change second
                 ? figures.signed(first.difference() - second.difference(), 2) + " °C"
                 : "an unknown amount";

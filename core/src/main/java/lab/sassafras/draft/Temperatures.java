@@ -6,8 +6,8 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.convention.Bath;
 import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
+import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.curve.Outcome;
-import lab.sassafras.curve.Way;
 import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -84,7 +84,7 @@ public final class Temperatures {
                 .readings(draft.trial())
                 .filter(any -> change() != TemperatureChange.PICKED)
                 .map(curve -> {
-                    Way way = change().way().orElse(Way.EXTREME);
+                    CurveMethod way = change().way().orElse(CurveMethod.EXTREME);
                     if (curve.by(way) instanceof Outcome.Withheld withheld) {
                         draft.findings()
                                 .add(Finding.question("curve.withheld", withheld.reason())

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.curve.Baselines;
+import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Outcome.Change;
-import lab.sassafras.curve.Way;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Scope;
@@ -36,7 +36,7 @@ public final class CurveReadings {
      *
      * @param way of reading
      */
-    public Outcome by(Way way) {
+    public Outcome by(CurveMethod way) {
         return way.of(baselines);
     }
 
@@ -50,19 +50,19 @@ public final class CurveReadings {
      * @param way of reading
      * @param end whether it is the end
      */
-    public String key(Way way, boolean end) {
+    public String key(CurveMethod way, boolean end) {
         return address + "." + way.key() + (end ? "-end" : "-start");
     }
 
     void bind(Map<String, Measured> values) {
-        for (Way way : Way.values()) {
+        for (CurveMethod way : CurveMethod.values()) {
             if (by(way) instanceof Change change) {
                 bind(way, change, values);
             }
         }
     }
 
-    private void bind(Way way, Change change, Map<String, Measured> values) {
+    private void bind(CurveMethod way, Change change, Map<String, Measured> values) {
         double start = Math.sqrt(change.startVariance());
         double common = start > 0 ? change.covariance() / start : 0;
         double rest = Math.sqrt(Math.max(0, change.endVariance() - common * common));
@@ -78,7 +78,7 @@ public final class CurveReadings {
                                 new Measured.Share(second, 1))));
     }
 
-    private Shared source(Way way, String which, double uncertainty, Change change) {
+    private Shared source(CurveMethod way, String which, double uncertainty, Change change) {
         return new Shared(
                 address + "." + way.key() + "." + which,
                 "curve, " + which,

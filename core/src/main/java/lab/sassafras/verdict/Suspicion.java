@@ -13,7 +13,7 @@ import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.Question;
 import lab.sassafras.curve.Baselines;
-import lab.sassafras.curve.Way;
+import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.Suspect;
@@ -324,8 +324,8 @@ final class Suspicion {
 
     /** Both temperatures moved along what is laid through the curve, by its slopes at mixing. */
     private Optional<Applied> marked(Suspect suspect) {
-        Optional<Way> way = conventions.in(Question.CHANGE).way();
-        Optional<Way.Drift> drift =
+        Optional<CurveMethod> way = conventions.in(Question.CHANGE).way();
+        Optional<CurveMethod.Drift> drift =
                 way.flatMap(inForce -> sheet.curves().baselines(trial).map(inForce::drift));
         if (drift.isEmpty()) {
             return Optional.empty();

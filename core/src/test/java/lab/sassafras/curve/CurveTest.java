@@ -98,7 +98,7 @@ class CurveTest {
             }
             Baselines wild = Baselines.of(new Curve(readings, 115, 0.01, Optional.empty()));
             assertThat(Recommendation.of(wild, Figures.POINT).reason()).doesNotContain("NaN");
-            if (Way.INTEGRAL.of(wild) instanceof Change change) {
+            if (CurveMethod.INTEGRAL.of(wild) instanceof Change change) {
                 assertThat(change.start()).as("seed " + seed).isBetween(15.0, 27.0);
                 assertThat(change.uncertainty()).isPositive().isFinite();
             }
@@ -123,19 +123,19 @@ class CurveTest {
     @CsvSource({"20, 1500, 5", "-8, 3000, 5", "3, 8000, 30", "50, 1000, 1"})
     void withoutNoiseTheTruthIsFoundToAMillikelvin(double rise, double cooling, double spacing) {
         Bench bench = bench(rise, cooling, spacing, 0, 0);
-        assertThat(read(bench, Way.NEWTON).difference()).isCloseTo(rise, within(1e-3));
+        assertThat(read(bench, CurveMethod.NEWTON).difference()).isCloseTo(rise, within(1e-3));
     }
 
     @ParameterizedTest
     @CsvSource({"0, 12", "60, 0"})
     void whatComesLateIsNotCarriedToMixing(double release, double lag) {
         Bench bench = bench(20, 1500, 2, release, lag);
-        assertThat(read(bench, Way.INTEGRAL).difference()).isCloseTo(20, within(0.1));
+        assertThat(read(bench, CurveMethod.INTEGRAL).difference()).isCloseTo(20, within(0.1));
         double delay = release + lag;
         // an exponential delay claims 1 ÷ (1 − delay ÷ cooling) too much
-        assertThat(read(bench, Way.NEWTON).difference()).isCloseTo(20 / (1 - delay / 1500), within(2e-2));
+        assertThat(read(bench, CurveMethod.NEWTON).difference()).isCloseTo(20 / (1 - delay / 1500), within(2e-2));
         assertThat(advice(bench)).satisfies(each -> {
-            assertThat(each.way()).isEqualTo(Way.INTEGRAL);
+            assertThat(each.way()).isEqualTo(CurveMethod.INTEGRAL);
             assertThat(each.reason()).contains((int) delay + " s after mixing");
         });
     }
@@ -144,9 +144,9 @@ class CurveTest {
     @Test
     void straightLinesAreNotRecommendedWhereTheyCannotBend() {
         Bench bench = bench(20, 1500, 5, 0, 0);
-        assertThat(read(bench, Way.LINES).difference()).isLessThan(19.8);
+        assertThat(read(bench, CurveMethod.LINES).difference()).isLessThan(19.8);
         Bench real = new Bench(20, 1500, 21, 21, 180, 600, 5, 0.01, 0, 0, 0, 0, false, 0);
-        assertThat(advice(real).way()).isEqualTo(Way.NEWTON);
+        assertThat(advice(real).way()).isEqualTo(CurveMethod.NEWTON);
         assertThat(advice(real).reason()).contains("1500 s", "Straight lines");
     }
 
@@ -155,22 +155,22 @@ class CurveTest {
         Bench bench = bench(20, 1500, 5, 0, 0);
         Curve curve = bench.draw(new Random(1)).curve();
         double first = curve.readings().get(curve.before()).temperature();
-        assertThat(read(bench, Way.EXTREME).end()).isEqualTo(first);
+        assertThat(read(bench, CurveMethod.EXTREME).end()).isEqualTo(first);
         // 20 °C above at mixing, e^(−180 ÷ 1500) of it three minutes later
-        assertThat(read(bench, Way.AFTER_WAIT).end()).isCloseTo(21 + 20 * Math.exp(-0.12), within(1e-3));
+        assertThat(read(bench, CurveMethod.AFTER_WAIT).end()).isCloseTo(21 + 20 * Math.exp(-0.12), within(1e-3));
         Curve sooner = new Curve(
                 curve.readings(), 180, 0, Optional.empty(), Optional.empty(), new Stated(60, 0.5, Set.of()), 1);
-        assertThat(((Change) Way.AFTER_WAIT.of(Baselines.of(sooner))).end())
+        assertThat(((Change) CurveMethod.AFTER_WAIT.of(Baselines.of(sooner))).end())
                 .isCloseTo(21 + 20 * Math.exp(-0.04), within(1e-3));
         // the cooling line alone leaves the start as it was read
-        assertThat(read(bench, Way.COOLING).start())
-                .isEqualTo(read(bench, Way.EXTREME).start());
-        assertThat(read(bench, Way.COOLING).end())
-                .isEqualTo(read(bench, Way.LINES).end());
-        assertThat(read(bench(20, 1500, 2, 60, 0), Way.FRACTION).difference())
+        assertThat(read(bench, CurveMethod.COOLING).start())
+                .isEqualTo(read(bench, CurveMethod.EXTREME).start());
+        assertThat(read(bench, CurveMethod.COOLING).end())
+                .isEqualTo(read(bench, CurveMethod.LINES).end());
+        assertThat(read(bench(20, 1500, 2, 60, 0), CurveMethod.FRACTION).difference())
                 .isBetween(
-                        read(bench(20, 1500, 2, 60, 0), Way.EXTREME).difference(),
-                        read(bench(20, 1500, 2, 60, 0), Way.NEWTON).difference());
+                        read(bench(20, 1500, 2, 60, 0), CurveMethod.EXTREME).difference(),
+                        read(bench(20, 1500, 2, 60, 0), CurveMethod.NEWTON).difference());
     }
 
     /** A vessel that hardly leaks stands still on both sides; one that cools by a degree in two minutes does not. */
@@ -180,7 +180,7 @@ class CurveTest {
                 .draw(new Random(3))
                 .curve();
         Baselines settled = Baselines.of(still);
-        assertThat(((Change) Way.SETTLED.of(settled)).difference()).isCloseTo(8, within(0.02));
+        assertThat(((Change) CurveMethod.SETTLED.of(settled)).difference()).isCloseTo(8, within(0.02));
         assertThat(settled.settledBefore().said(Figures.POINT))
                 .matches("settled: [+−]0.0\\d+ °C over 2:00, within 0.1 °C .*");
         Baselines falling =
@@ -188,7 +188,7 @@ class CurveTest {
         assertThat(falling.settledBefore().holds()).isTrue();
         assertThat(falling.settledAtEnd().said(Figures.POINT))
                 .startsWith("not settled: −1.53 °C over 2:00, more than 0.007 °C");
-        assertThat(Way.SETTLED.of(falling)).isInstanceOf(Withheld.class);
+        assertThat(CurveMethod.SETTLED.of(falling)).isInstanceOf(Withheld.class);
     }
 
     @Test
@@ -202,7 +202,7 @@ class CurveTest {
                 .toList();
         Baselines baselines = Baselines.of(new Curve(readings, clean.mixing(), 0, Optional.empty()));
         assertThat(baselines.spikes()).containsExactly(readings.get(first), readings.get(first + 1));
-        assertThat(((Change) Way.NEWTON.of(baselines)).difference()).isCloseTo(20, within(5e-3));
+        assertThat(((Change) CurveMethod.NEWTON.of(baselines)).difference()).isCloseTo(20, within(5e-3));
         // a person may say otherwise: it counts however far it lies off
         Stated sure = new Stated(180, 0.6, Set.of(readings.get(first).seconds()));
         Curve counted = new Curve(readings, clean.mixing(), 0, Optional.empty(), Optional.empty(), sure, 1);
@@ -217,7 +217,7 @@ class CurveTest {
                 .mapToObj(i -> new Reading(10 * i, i < 18 ? 21.0 : 24.5))
                 .toList();
         Baselines baselines = Baselines.of(new Curve(flat, 180, 0.5, Optional.empty()));
-        for (Way way : Way.values()) {
+        for (CurveMethod way : CurveMethod.values()) {
             Change change = (Change) way.of(baselines);
             assertThat(change.startVariance()).as(way.key()).isGreaterThanOrEqualTo(0.25 / 12);
             assertThat(change.endVariance()).as(way.key()).isGreaterThanOrEqualTo(0.25 / 12);
@@ -228,10 +228,10 @@ class CurveTest {
     void fewReadingsGiveTheExtremeAndSayWhyNoLine() {
         Baselines two = Baselines.of(
                 new Curve(List.of(new Reading(0, 21.0), new Reading(200, 25.0)), 100, 0.1, Optional.empty()));
-        assertThat(Recommendation.of(two, Figures.POINT).way()).isEqualTo(Way.EXTREME);
-        assertThat(((Change) Way.EXTREME.of(two)).difference()).isEqualTo(4.0);
-        assertThat(Way.NEWTON.of(two)).isInstanceOf(Withheld.class);
-        assertThat(Way.LINES.of(two)).isInstanceOf(Withheld.class);
+        assertThat(Recommendation.of(two, Figures.POINT).way()).isEqualTo(CurveMethod.EXTREME);
+        assertThat(((Change) CurveMethod.EXTREME.of(two)).difference()).isEqualTo(4.0);
+        assertThat(CurveMethod.NEWTON.of(two)).isInstanceOf(Withheld.class);
+        assertThat(CurveMethod.LINES.of(two)).isInstanceOf(Withheld.class);
     }
 
     @ParameterizedTest
@@ -249,9 +249,11 @@ class CurveTest {
                 .mapToObj(i -> new Reading(10 * (39 - i) + (i % 2 == 0 ? 0 : 10), 22.0))
                 .toList();
         Baselines baselines = Baselines.of(new Curve(still, 195, 0.1, Optional.empty()));
-        for (Way way : Way.values()) {
+        for (CurveMethod way : CurveMethod.values()) {
             if (way.of(baselines) instanceof Change change) {
-                assertThat(change.difference()).as(way.key()).isCloseTo(0, within(way == Way.INTEGRAL ? 1e-3 : 1e-6));
+                assertThat(change.difference())
+                        .as(way.key())
+                        .isCloseTo(0, within(way == CurveMethod.INTEGRAL ? 1e-3 : 1e-6));
                 assertThat(change.uncertainty()).as(way.key()).isFinite();
             }
         }
@@ -307,7 +309,7 @@ class CurveTest {
         return new Bench(rise, cooling, 21, 21, 180, 600, spacing, 0, 0, release, lag, 0, false, 0);
     }
 
-    private static Change read(Bench bench, Way way) {
+    private static Change read(Bench bench, CurveMethod way) {
         return (Change) way.of(Baselines.of(bench.draw(new Random(1)).curve()));
     }
 

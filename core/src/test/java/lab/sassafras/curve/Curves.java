@@ -22,7 +22,7 @@ final class Curves {
         for (int seed = 0; seed < seeds; seed++) {
             SlowHeat.Drawn drawn = kind.draw(seed);
             Baselines baselines = Baselines.of(drawn.curve());
-            Way way = Recommendation.of(baselines, Figures.POINT).way();
+            CurveMethod way = Recommendation.of(baselines, Figures.POINT).way();
             if (way.of(baselines) instanceof Change change) {
                 double off = change.difference() - drawn.rise();
                 rows.add(new Row(off, change.halfWidth(0.95), Math.abs(off) <= change.halfWidth(0.95)));

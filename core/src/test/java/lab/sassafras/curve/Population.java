@@ -38,13 +38,13 @@ enum Population {
     record Row(Bench bench, double off, double uncertainty, boolean holds) {}
 
     /** By one way, or by the recommended one where there is none; those withheld have no row. */
-    List<Row> read(int seeds, Way... ways) {
+    List<Row> read(int seeds, CurveMethod... ways) {
         List<Row> rows = new ArrayList<>();
         for (int seed = 0; seed < seeds; seed++) {
             Random random = new Random(7919L * seed + ordinal());
             Bench bench = kind.apply(random);
             Baselines baselines = Baselines.of(bench.draw(random).curve());
-            Way way = ways.length > 0
+            CurveMethod way = ways.length > 0
                     ? ways[0]
                     : Recommendation.of(baselines, Figures.POINT).way();
             if (way.of(baselines) instanceof Change change) {
@@ -77,7 +77,7 @@ enum Population {
     public static void main(String[] arguments) {
         int seeds = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 2000;
         for (Population population : values()) {
-            for (Way way : Way.values()) {
+            for (CurveMethod way : CurveMethod.values()) {
                 print(population, way.key(), population.read(seeds, way));
             }
             List<Row> recommended = population.read(seeds);

@@ -31,7 +31,7 @@ class RecordedCurvesTest {
             for (int seed = 1; seed <= SEEDS; seed++) {
                 Baselines baselines = Baselines.of(kind.draw(seed).curve());
                 String name = kind + ";" + seed + ";";
-                for (Way way : Way.values()) {
+                for (CurveMethod way : CurveMethod.values()) {
                     lines.add(name + way.key() + ";" + said(way.of(baselines)));
                     lines.add(name + way.key() + " moved;"
                             + numbers(

@@ -31,21 +31,23 @@ class WindowsTest {
         return new Curve(LIFTED, 180, 0.1, Optional.empty(), Optional.of(windows));
     }
 
-    private static Change read(Windows windows, Way way) {
+    private static Change read(Windows windows, CurveMethod way) {
         return (Change) way.of(Baselines.of(curve(windows)));
     }
 
     @Test
     void onlyWhatLiesWithinIsBaseline() {
         Windows chosen = new Windows(70, 170, 240, 540);
-        Change change = read(chosen, Way.LINES);
+        Change change = read(chosen, CurveMethod.LINES);
         assertThat(change.start()).isCloseTo(21.0, within(1e-9));
         assertThat(change.end()).isCloseTo(31.0, within(1e-9));
         assertThat(Baselines.of(curve(chosen)).windows()).isEqualTo(chosen);
         // the first minute leans the line: 22.0 then 21.0 falls toward mixing
-        assertThat(read(new Windows(0, 170, 240, 540), Way.LINES).start()).isLessThan(20.8);
+        assertThat(read(new Windows(0, 170, 240, 540), CurveMethod.LINES).start())
+                .isLessThan(20.8);
         // and with the lid off, the line after leans too
-        assertThat(read(new Windows(70, 170, 240, 720), Way.LINES).end()).isGreaterThan(32);
+        assertThat(read(new Windows(70, 170, 240, 720), CurveMethod.LINES).end())
+                .isGreaterThan(32);
     }
 
     @Test
@@ -71,15 +73,15 @@ class WindowsTest {
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("no reading in the stretch after");
         Baselines single = Baselines.of(curve(new Windows(70, 70, 240, 540)));
-        assertThat(Way.NEWTON.of(single)).isInstanceOf(Withheld.class);
-        assertThat(Way.LINES.of(single)).isInstanceOf(Withheld.class);
-        assertThat(Way.NEWTON.laid(single)).isEmpty();
+        assertThat(CurveMethod.NEWTON.of(single)).isInstanceOf(Withheld.class);
+        assertThat(CurveMethod.LINES.of(single)).isInstanceOf(Withheld.class);
+        assertThat(CurveMethod.NEWTON.laid(single)).isEmpty();
     }
 
     /** What is drawn ends where the change is taken from: at the two temperatures the way gives. */
     @ParameterizedTest
-    @EnumSource(value = Way.class, mode = EnumSource.Mode.EXCLUDE, names = "SETTLED")
-    void whatIsLaidMeetsTheTemperaturesItGives(Way way) {
+    @EnumSource(value = CurveMethod.class, mode = EnumSource.Mode.EXCLUDE, names = "SETTLED")
+    void whatIsLaidMeetsTheTemperaturesItGives(CurveMethod way) {
         Baselines baselines = Baselines.of(curve(new Windows(70, 170, 240, 540)));
         Change change = (Change) way.of(baselines);
         Laid laid = way.laid(baselines).orElseThrow();
@@ -87,11 +89,11 @@ class WindowsTest {
         Reading after = laid.after().get(0);
         assertThat(before.temperature())
                 .as("of the integral the likeliest of all fits is drawn, and their mean taken")
-                .isCloseTo(change.start(), within(way == Way.INTEGRAL ? 0.05 : 1e-9));
+                .isCloseTo(change.start(), within(way == CurveMethod.INTEGRAL ? 0.05 : 1e-9));
         assertThat(before.seconds()).isCloseTo(laid.at(), within(1e-9));
         assertThat(after.seconds()).isCloseTo(laid.at(), within(1e-9));
         // the integral takes off what came late, which no line shows
-        assertThat(after.temperature()).isCloseTo(change.end(), within(way == Way.INTEGRAL ? 2 : 1e-9));
+        assertThat(after.temperature()).isCloseTo(change.end(), within(way == CurveMethod.INTEGRAL ? 2 : 1e-9));
         assertThat(laid.fore()).isSortedAccordingTo((one, other) -> Double.compare(one.seconds(), other.seconds()));
         assertThat(laid.after()).isSortedAccordingTo((one, other) -> Double.compare(one.seconds(), other.seconds()));
     }
@@ -117,6 +119,6 @@ class WindowsTest {
     }
 
     private static double width(Curve curve) {
-        return ((Change) Way.NEWTON.of(Baselines.of(curve))).uncertainty();
+        return ((Change) CurveMethod.NEWTON.of(Baselines.of(curve))).uncertainty();
     }
 }

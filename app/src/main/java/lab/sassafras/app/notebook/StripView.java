@@ -16,12 +16,12 @@ import lab.sassafras.convention.Question;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.ClockTime;
+import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Recommendation;
 import lab.sassafras.curve.Stated;
-import lab.sassafras.curve.Way;
 import lab.sassafras.curve.Windows;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.expression.Estimate;
@@ -283,7 +283,7 @@ public final class StripView {
         return pick(Span::end).map(Line::text).orElse("");
     }
 
-    private WayLine line(TemperatureChange school, Way way, Baselines curve) {
+    private WayLine line(TemperatureChange school, CurveMethod way, Baselines curve) {
         boolean recommended = recommendation().filter(each -> each.way() == way).isPresent();
         Outcome outcome = way.of(curve);
         if (outcome instanceof Change change) {

@@ -8,9 +8,9 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.Curve;
+import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.curve.Reading;
-import lab.sassafras.curve.Way;
 import lab.sassafras.measure.Figures;
 import org.junit.jupiter.api.Test;
 
@@ -42,9 +42,9 @@ class StripPictureTest {
                 Optional.of(180.0),
                 "ice in",
                 Optional.of(new StripPicture.Read(
-                        Way.LINES.laid(curve).orElseThrow(),
+                        CurveMethod.LINES.laid(curve).orElseThrow(),
                         curve.windows(),
-                        (Change) Way.LINES.of(curve),
+                        (Change) CurveMethod.LINES.of(curve),
                         "−6.0 °C",
                         "both lines")),
                 part,

@@ -7,7 +7,7 @@ import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.curve.Outcome.Withheld;
 
 /** A way of reading the temperatures just before and just after mixing from a curve. */
-public enum Way {
+public enum CurveMethod {
     /** The extreme, as the reading turns. */
     EXTREME("extreme") {
         @Override
@@ -159,7 +159,7 @@ public enum Way {
 
     private final String key;
 
-    Way(String key) {
+    CurveMethod(String key) {
         this.key = key;
     }
 
