@@ -18,7 +18,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.usecase.AdoptConstant;
 import lab.sassafras.calibration.FoundConstant;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -99,7 +99,7 @@ class KeptResultTest extends HouseTest {
         periodBook.settle(period, Map.of("water", "4.18"), Map.of(), "", "");
         EntrySheet settled = sheets.of(entryBook.find(entry.id()).orElseThrow());
         assertThat(settled).isNotSameAs(renamed);
-        assertThat(settled.conventions().in(Question.WATER).key()).isEqualTo("4.18");
+        assertThat(settled.conventions().in(ConventionQuestion.WATER).key()).isEqualTo("4.18");
         assertThat(sheets.of(entryBook.find(entry.id()).orElseThrow())).isSameAs(settled);
     }
 

@@ -109,7 +109,7 @@ class ShelfPagesTest extends HouseTest {
         try (BenchBrowser browser = browser()) {
             browser.open("/periods");
             browser.page().fill("#title", "Conventions");
-            lab.sassafras.convention.Question.all()
+            lab.sassafras.convention.ConventionQuestion.all()
                     .forEach(question -> browser.page()
                             .selectOption(
                                     "#school-" + question.key(),
@@ -127,7 +127,7 @@ class ShelfPagesTest extends HouseTest {
                     .containsEntry("water", "4.18")
                     .containsEntry("change", "integral")
                     .containsEntry("rounding", "figures")
-                    .hasSize(lab.sassafras.convention.Question.all().size());
+                    .hasSize(lab.sassafras.convention.ConventionQuestion.all().size());
             browser.type("Elder").enter();
             browser.page().waitForURL("**/bench");
             browser.page().check("input[value=constant-by-mixing]");

@@ -15,7 +15,7 @@ public record BathAsRead() implements BathStart {
     }
 
     @Override
-    public Expression start(Bath bath, Supplier<Expression> read, SchoolPlace.Answers answers) {
+    public Expression start(Bath bath, Supplier<Expression> read, ConventionPlace.Answers answers) {
         return read.get();
     }
 }

@@ -17,11 +17,11 @@ public record BathAtBoilingPoint() implements BathStart {
                     + "bath goes by its reading.");
 
     /** The barometer (hPa). */
-    public static final SchoolPlace PRESSURE =
-            SchoolPlace.first("room", "pressure", BenchUnit.HECTOPASCALS).usually(850, 1040);
+    public static final ConventionPlace PRESSURE =
+            ConventionPlace.first("room", "pressure", BenchUnit.HECTOPASCALS).usually(850, 1040);
 
     @Override
-    public List<SchoolPlace> places() {
+    public List<ConventionPlace> places() {
         return List.of(PRESSURE);
     }
 
@@ -31,7 +31,7 @@ public record BathAtBoilingPoint() implements BathStart {
     }
 
     @Override
-    public Expression start(Bath bath, Supplier<Expression> read, SchoolPlace.Answers answers) {
+    public Expression start(Bath bath, Supplier<Expression> read, ConventionPlace.Answers answers) {
         return switch (bath) {
             case BOILING ->
                 new Expression.Applied(BoilingPoint.ofWater(), answers.at(PRESSURE))

@@ -20,7 +20,7 @@ public record BathAtFixedPoint() implements BathStart {
     }
 
     @Override
-    public Expression start(Bath bath, Supplier<Expression> read, SchoolPlace.Answers answers) {
+    public Expression start(Bath bath, Supplier<Expression> read, ConventionPlace.Answers answers) {
         return bath.fixedPoint()
                 .<Expression>map(key -> new Expression.Input(
                         "shelf:" + key, Symbol.of("T:bath"), "bath, taken as it is", BenchUnit.DEGREES_CELSIUS))

@@ -1,7 +1,7 @@
 package lab.sassafras.convention;
 
 /** What the heat of a burning under a can is taken to be. */
-public enum BurningHeat implements School {
+public enum BurningHeat implements Convention {
     /** As it came to the water. */
     RAW(
             "raw",

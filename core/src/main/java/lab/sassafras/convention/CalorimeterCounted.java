@@ -23,7 +23,7 @@ public record CalorimeterCounted() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+    public List<HeatTerm> parties(Cup cup, Contents contents, ConventionPlace.Answers answers) {
         List<HeatTerm> parties = new ArrayList<>(contents.parties());
         cup.constant()
                 .ifPresent(constant -> parties.add(

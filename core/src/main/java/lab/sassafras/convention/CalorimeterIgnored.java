@@ -20,7 +20,7 @@ public record CalorimeterIgnored() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+    public List<HeatTerm> parties(Cup cup, Contents contents, ConventionPlace.Answers answers) {
         return contents.parties();
     }
 }

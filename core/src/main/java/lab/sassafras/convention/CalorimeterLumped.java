@@ -26,7 +26,7 @@ public record CalorimeterLumped() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+    public List<HeatTerm> parties(Cup cup, Contents contents, ConventionPlace.Answers answers) {
         return cup.constant()
                 .flatMap(constant -> cup.foundAt().map(fill -> List.of(lumped(cup, contents, constant, fill))))
                 .orElse(contents.parties());

@@ -16,14 +16,15 @@ public record CalorimeterOfMaterial() implements CalorimeterTreatment {
                     + "far up the wall warms, is not in it.");
 
     /** Cup, stirrer and lid (g). */
-    public static final SchoolPlace MASS =
-            SchoolPlace.first("wall", "mass", BenchUnit.GRAMS).usually(2, 200);
+    public static final ConventionPlace MASS =
+            ConventionPlace.first("wall", "mass", BenchUnit.GRAMS).usually(2, 200);
     /** Of their material (J/(g·°C)). */
-    public static final SchoolPlace SPECIFIC_HEAT = SchoolPlace.first("wall", "heat", BenchUnit.JOULES_PER_GRAM_DEGREE)
+    public static final ConventionPlace SPECIFIC_HEAT = ConventionPlace.first(
+                    "wall", "heat", BenchUnit.JOULES_PER_GRAM_DEGREE)
             .accepting(ReferenceShelf.standard().solidHeats());
 
     @Override
-    public List<SchoolPlace> places() {
+    public List<ConventionPlace> places() {
         return List.of(MASS, SPECIFIC_HEAT);
     }
 
@@ -38,7 +39,7 @@ public record CalorimeterOfMaterial() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+    public List<HeatTerm> parties(Cup cup, Contents contents, ConventionPlace.Answers answers) {
         List<HeatTerm> parties = new ArrayList<>(contents.parties());
         parties.add(HeatTerm.body(
                 "calorimeter",

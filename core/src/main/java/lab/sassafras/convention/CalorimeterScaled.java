@@ -26,7 +26,7 @@ public record CalorimeterScaled() implements CalorimeterTreatment {
     }
 
     @Override
-    public List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers) {
+    public List<HeatTerm> parties(Cup cup, Contents contents, ConventionPlace.Answers answers) {
         List<HeatTerm> parties = new ArrayList<>(contents.parties());
         cup.constant()
                 .ifPresent(constant -> cup.foundAt()

@@ -4,7 +4,7 @@ import java.util.List;
 import lab.sassafras.account.HeatTerm;
 
 /** A way of dealing with the calorimeter. */
-public interface CalorimeterTreatment extends School {
+public interface CalorimeterTreatment extends Convention {
 
     /** What the vessel must have on record for this school to say anything of its own. */
     enum Needs {
@@ -28,7 +28,7 @@ public interface CalorimeterTreatment extends School {
      * @param contents what it held
      * @param answers  what was read for it; asked only where the school needs it
      */
-    List<HeatTerm> parties(Cup cup, Contents contents, SchoolPlace.Answers answers);
+    List<HeatTerm> parties(Cup cup, Contents contents, ConventionPlace.Answers answers);
 
     @Override
     default boolean applies(Evidence evidence) {

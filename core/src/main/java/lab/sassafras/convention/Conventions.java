@@ -13,9 +13,9 @@ public final class Conventions {
     private static final Conventions STANDARD = new Conventions(Map.of());
 
     /** By the question's key; not changed once these stand. */
-    private final Map<String, School> chosen;
+    private final Map<String, Convention> chosen;
 
-    private Conventions(Map<String, School> chosen) {
+    private Conventions(Map<String, Convention> chosen) {
         this.chosen = chosen;
     }
 
@@ -30,8 +30,8 @@ public final class Conventions {
      * @param chosen question key to school key
      */
     public static Conventions of(Map<String, String> chosen) {
-        Map<String, School> found = new HashMap<>();
-        Question.all()
+        Map<String, Convention> found = new HashMap<>();
+        ConventionQuestion.all()
                 .forEach(question -> Optional.ofNullable(chosen.get(question.key()))
                         .flatMap(question::school)
                         .ifPresent(school -> found.put(question.key(), school)));
@@ -45,7 +45,7 @@ public final class Conventions {
      */
     public static Optional<String> unknown(Map<String, String> chosen) {
         return chosen.entrySet().stream()
-                .filter(each -> Question.all().stream()
+                .filter(each -> ConventionQuestion.all().stream()
                         .noneMatch(question -> question.key().equals(each.getKey())
                                 && question.school(each.getValue()).isPresent()))
                 .map(each -> each.getKey() + ": " + each.getValue())
@@ -59,8 +59,8 @@ public final class Conventions {
      * @param question of convention
      */
     @SuppressWarnings("unchecked")
-    public <S extends School> S in(Question<S> question) {
-        School school = chosen.get(question.key());
+    public <S extends Convention> S in(ConventionQuestion<S> question) {
+        Convention school = chosen.get(question.key());
         return school == null ? question.standard() : (S) school;
     }
 
@@ -70,8 +70,8 @@ public final class Conventions {
      * @param question of convention
      * @param school   one of the question's own
      */
-    public Conventions with(Question<?> question, School school) {
-        Map<String, School> more = new HashMap<>(chosen);
+    public Conventions with(ConventionQuestion<?> question, Convention school) {
+        Map<String, Convention> more = new HashMap<>(chosen);
         more.put(question.key(), school);
         return new Conventions(more);
     }
@@ -82,7 +82,7 @@ public final class Conventions {
      * @param base what holds where these say nothing
      */
     public Conventions over(Conventions base) {
-        Map<String, School> all = new HashMap<>(base.chosen);
+        Map<String, Convention> all = new HashMap<>(base.chosen);
         all.putAll(chosen);
         return new Conventions(all);
     }
@@ -90,7 +90,8 @@ public final class Conventions {
     /** {@return question key to school key, every question named} */
     public Map<String, String> named() {
         Map<String, String> all = new LinkedHashMap<>();
-        Question.all().forEach(question -> all.put(question.key(), in(question).key()));
+        ConventionQuestion.all()
+                .forEach(question -> all.put(question.key(), in(question).key()));
         return all;
     }
 
@@ -99,7 +100,7 @@ public final class Conventions {
      *
      * @param questions those to vary
      */
-    public Stream<Variant> variants(List<Question<?>> questions) {
+    public Stream<Variant> variants(List<ConventionQuestion<?>> questions) {
         return questions.stream()
                 .flatMap(question -> question.schools().stream()
                         .filter(school -> !school.key().equals(in(question).key()))
@@ -111,7 +112,7 @@ public final class Conventions {
      *
      * @param others how the rest is settled
      */
-    public record Variant(Question<?> question, School school, Conventions others) {
+    public record Variant(ConventionQuestion<?> question, Convention school, Conventions others) {
 
         /** {@return all of them, with this one settled so} */
         public Conventions conventions() {

@@ -33,7 +33,7 @@ public enum FixedWaterHeat implements WaterHeat {
     }
 
     @Override
-    public boolean comesToSame(School inForce, Evidence evidence) {
+    public boolean comesToSame(Convention inForce, Evidence evidence) {
         return inForce instanceof FixedWaterHeat other && value == other.value;
     }
 

@@ -8,7 +8,7 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 
 /** A way of turning a volume of water or dilute solution into a mass, and back. */
-public enum LiquidDensity implements School {
+public enum LiquidDensity implements Convention {
     /** 1 g/mL. */
     ONE("1", "1 g/mL", 1.0, "One gram a millilitre: 0.2 % too much at 20 °C, 1 to 2 % too much for hot water."),
     /** 0.998 g/mL. */
@@ -24,7 +24,7 @@ public enum LiquidDensity implements School {
             0.9982,
             "The density at 20 °C that the shelf has for a solution of this concentration, and that of water for water.") {
         @Override
-        public Expression density(SchoolPlace.Answers answers, Optional<Expression> tabulated) {
+        public Expression density(ConventionPlace.Answers answers, Optional<Expression> tabulated) {
             return tabulated.orElseGet(() -> super.density(answers, tabulated));
         }
     },
@@ -35,18 +35,19 @@ public enum LiquidDensity implements School {
             Double.NaN,
             "The density of this very liquid, measured and typed with the run.") {
         @Override
-        public List<SchoolPlace> places() {
+        public List<ConventionPlace> places() {
             return List.of(VALUE);
         }
 
         @Override
-        public Expression density(SchoolPlace.Answers answers, Optional<Expression> tabulated) {
+        public Expression density(ConventionPlace.Answers answers, Optional<Expression> tabulated) {
             return answers.at(VALUE);
         }
     };
 
     /** The density of this very liquid (g/mL). */
-    public static final SchoolPlace VALUE = SchoolPlace.first("constants", "density", BenchUnit.GRAMS_PER_MILLILITRE)
+    public static final ConventionPlace VALUE = ConventionPlace.first(
+                    "constants", "density", BenchUnit.GRAMS_PER_MILLILITRE)
             .usually(0.95, 1.1);
 
     private final Said said;
@@ -63,7 +64,7 @@ public enum LiquidDensity implements School {
      * @param answers   what was read for it; asked only where the school needs it
      * @param tabulated the density of its concentration, where a table has it (g/mL)
      */
-    public Expression density(SchoolPlace.Answers answers, Optional<Expression> tabulated) {
+    public Expression density(ConventionPlace.Answers answers, Optional<Expression> tabulated) {
         return new Expression.Constant(value, Figures.POINT.plain(value), BenchUnit.GRAMS_PER_MILLILITRE)
                 .named(Symbol.of("ρ:water"), BenchUnit.GRAMS_PER_MILLILITRE);
     }

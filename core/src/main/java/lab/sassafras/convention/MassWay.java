@@ -1,7 +1,7 @@
 package lab.sassafras.convention;
 
 /** A way of getting a mass. Where a mass was got in several ways, the one in force counts; else the last given. */
-public enum MassWay implements School {
+public enum MassWay implements Convention {
     /** As it was given last. */
     AS_GIVEN(
             "as-given",
@@ -36,7 +36,7 @@ public enum MassWay implements School {
     }
 
     @Override
-    public boolean comesToSame(School inForce, Evidence evidence) {
+    public boolean comesToSame(Convention inForce, Evidence evidence) {
         return inForce instanceof MassWay other && evidence.sameMasses(this, other);
     }
 

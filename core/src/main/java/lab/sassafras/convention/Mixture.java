@@ -21,7 +21,7 @@ public record Mixture(
         List<Portion> solids,
         Expression end,
         WaterHeat water,
-        SchoolPlace.Answers answers,
+        ConventionPlace.Answers answers,
         Supplier<Optional<Solute>> dissolved) {
 
     /**

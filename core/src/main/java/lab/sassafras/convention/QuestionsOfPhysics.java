@@ -3,19 +3,19 @@ package lab.sassafras.convention;
 import java.util.List;
 
 /** Questions whose answer changes the number. */
-public final class QuestionsOfPhysics implements Questions {
+public final class QuestionsOfPhysics implements ConventionQuestions {
 
     @Override
-    public List<Question<?>> questions() {
+    public List<ConventionQuestion<?>> questions() {
         return List.of(
-                Question.WATER,
-                Question.SOLUTION,
-                Question.CALORIMETER,
-                Question.CHANGE,
-                Question.MASS,
-                Question.DENSITY,
-                Question.BATH,
-                Question.BASIS,
-                Question.BURNING);
+                ConventionQuestion.WATER,
+                ConventionQuestion.SOLUTION,
+                ConventionQuestion.CALORIMETER,
+                ConventionQuestion.CHANGE,
+                ConventionQuestion.MASS,
+                ConventionQuestion.DENSITY,
+                ConventionQuestion.BATH,
+                ConventionQuestion.BASIS,
+                ConventionQuestion.BURNING);
     }
 }

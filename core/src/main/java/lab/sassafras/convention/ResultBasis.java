@@ -1,7 +1,7 @@
 package lab.sassafras.convention;
 
 /** What the heat of a process is divided by. */
-public enum ResultBasis implements School {
+public enum ResultBasis implements Convention {
     /** Per mole. */
     PER_MOLE("per-mole", "per mole", "By the moles of the limiting reagent, for comparing substances."),
     /** Per gram. */

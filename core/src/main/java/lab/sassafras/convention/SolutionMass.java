@@ -12,7 +12,7 @@ import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
 /** A way of saying which mass warms or cools, and with which specific heat, when something happens in a solution. */
-public enum SolutionMass implements School {
+public enum SolutionMass implements Convention {
     /** The whole solution. */
     WHOLE(
             "whole",
@@ -45,7 +45,7 @@ public enum SolutionMass implements School {
                     + "together, with a specific heat measured for this very solution: the best there is, where "
                     + "somebody measured it.") {
         @Override
-        public List<SchoolPlace> places() {
+        public List<ConventionPlace> places() {
             return List.of(VALUE);
         }
 
@@ -120,7 +120,8 @@ public enum SolutionMass implements School {
     };
 
     /** Specific heat of this very solution (J/(g·°C)). */
-    public static final SchoolPlace VALUE = SchoolPlace.first("constants", "solution", BenchUnit.JOULES_PER_GRAM_DEGREE)
+    public static final ConventionPlace VALUE = ConventionPlace.first(
+                    "constants", "solution", BenchUnit.JOULES_PER_GRAM_DEGREE)
             .usually(3.5, 4.2);
 
     private static final String SOLUTION = "solution";

@@ -4,14 +4,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import lab.sassafras.convention.SchoolPlace.When;
+import lab.sassafras.convention.ConventionPlace.When;
 import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 
 /** A way of saying what the temperatures just before and just after mixing were. */
-public enum TemperatureChange implements School {
+public enum TemperatureChange implements Convention {
     /** The extreme, as the reading turns. */
     EXTREME(
             "extreme",
@@ -46,17 +46,18 @@ public enum TemperatureChange implements School {
                     + "did; both lines are drawn to the mixing moment. Right if all heat came at once, too much if "
                     + "it came slowly.") {
         @Override
-        public List<SchoolPlace> places() {
+        public List<ConventionPlace> places() {
             return BOTH_LINES;
         }
 
         @Override
-        public Expression start(Expression read, SchoolPlace.Answers answers) {
+        public Expression start(Expression read, ConventionPlace.Answers answers) {
             return at("start at mixing", read.plus(before(read, answers).times(answers.at(WAIT))));
         }
 
         @Override
-        public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
+        public Expression end(
+                Expression start, Expression startRead, Expression read, ConventionPlace.Answers answers) {
             return at("end at mixing", read.minus(after(read, answers).times(answers.at(SINCE))));
         }
     },
@@ -67,12 +68,13 @@ public enum TemperatureChange implements School {
             "The start is read just before mixing; a straight line through the cooling part is drawn back to the "
                     + "mixing moment. What the start drifts by until then is excluded.") {
         @Override
-        public List<SchoolPlace> places() {
+        public List<ConventionPlace> places() {
             return ONE_LINE;
         }
 
         @Override
-        public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
+        public Expression end(
+                Expression start, Expression startRead, Expression read, ConventionPlace.Answers answers) {
             return CARRIED.end(start, startRead, read, answers);
         }
     },
@@ -104,19 +106,20 @@ public enum TemperatureChange implements School {
             "Both lines are drawn to the moment at which a stated part of the change was "
                     + "reached, 0.6 where nothing is said, for slow changes (ASTM D240 takes 60 %, the classical rule 63 %; from memory).") {
         @Override
-        public List<SchoolPlace> places() {
+        public List<ConventionPlace> places() {
             return with(REACHED);
         }
 
         @Override
-        public Expression start(Expression read, SchoolPlace.Answers answers) {
+        public Expression start(Expression read, ConventionPlace.Answers answers) {
             return at(
                     "start at the part",
                     read.plus(before(read, answers).times(answers.at(WAIT).plus(answers.at(REACHED)))));
         }
 
         @Override
-        public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
+        public Expression end(
+                Expression start, Expression startRead, Expression read, ConventionPlace.Answers answers) {
             return at(
                     "end at the part",
                     read.minus(after(read, answers).times(answers.at(SINCE).minus(answers.at(REACHED)))));
@@ -129,17 +132,18 @@ public enum TemperatureChange implements School {
             "Newton’s law with the drift before and after gives the leak constant; the mean temperature of "
                     + "the main period gives what leaked in it (Regnault–Pfaundler).") {
         @Override
-        public List<SchoolPlace> places() {
+        public List<ConventionPlace> places() {
             return with(MEAN);
         }
 
         @Override
-        public Expression start(Expression read, SchoolPlace.Answers answers) {
+        public Expression start(Expression read, ConventionPlace.Answers answers) {
             return CARRIED.start(read, answers);
         }
 
         @Override
-        public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
+        public Expression end(
+                Expression start, Expression startRead, Expression read, ConventionPlace.Answers answers) {
             Expression after = after(read, answers);
             Expression constant = before(startRead, answers)
                     .minus(after)
@@ -158,28 +162,33 @@ public enum TemperatureChange implements School {
     public static final String DRIFT = "drift";
 
     /** A reading some time before the start (°C). */
-    public static final SchoolPlace EARLY =
-            SchoolPlace.inTrial(DRIFT, "early", BenchUnit.DEGREES_CELSIUS, When.BEFORE_START);
+    public static final ConventionPlace EARLY =
+            ConventionPlace.inTrial(DRIFT, "early", BenchUnit.DEGREES_CELSIUS, When.BEFORE_START);
     /** Time from the early reading to the start (s). */
-    public static final SchoolPlace FORE = SchoolPlace.inTrial(DRIFT, "fore", BenchUnit.SECONDS, When.AFTER_START);
+    public static final ConventionPlace FORE =
+            ConventionPlace.inTrial(DRIFT, "fore", BenchUnit.SECONDS, When.AFTER_START);
     /** Time from the start reading to mixing (s). */
-    public static final SchoolPlace WAIT = SchoolPlace.inTrial(DRIFT, "wait", BenchUnit.SECONDS, When.AFTER_END);
+    public static final ConventionPlace WAIT =
+            ConventionPlace.inTrial(DRIFT, "wait", BenchUnit.SECONDS, When.AFTER_END);
     /** Time from mixing to the final reading (s). */
-    public static final SchoolPlace SINCE = SchoolPlace.inTrial(DRIFT, "since", BenchUnit.SECONDS, When.AFTER_END);
+    public static final ConventionPlace SINCE =
+            ConventionPlace.inTrial(DRIFT, "since", BenchUnit.SECONDS, When.AFTER_END);
     /** A reading some time after the final one (°C). */
-    public static final SchoolPlace LATER = SchoolPlace.inTrial(
+    public static final ConventionPlace LATER = ConventionPlace.inTrial(
                     DRIFT, "later", BenchUnit.DEGREES_CELSIUS, When.AFTER_END)
             .taking(3);
     /** Time from the final reading to the later one (s). */
-    public static final SchoolPlace BETWEEN = SchoolPlace.inTrial(DRIFT, "between", BenchUnit.SECONDS, When.AFTER_END);
+    public static final ConventionPlace BETWEEN =
+            ConventionPlace.inTrial(DRIFT, "between", BenchUnit.SECONDS, When.AFTER_END);
     /** Time from mixing until the stated part of the change was reached (s). */
-    public static final SchoolPlace REACHED = SchoolPlace.inTrial(DRIFT, "reached", BenchUnit.SECONDS, When.AFTER_END);
+    public static final ConventionPlace REACHED =
+            ConventionPlace.inTrial(DRIFT, "reached", BenchUnit.SECONDS, When.AFTER_END);
     /** Mean temperature from mixing to the final reading (°C). */
-    public static final SchoolPlace MEAN =
-            SchoolPlace.inTrial(DRIFT, "mean", BenchUnit.DEGREES_CELSIUS, When.AFTER_END);
+    public static final ConventionPlace MEAN =
+            ConventionPlace.inTrial(DRIFT, "mean", BenchUnit.DEGREES_CELSIUS, When.AFTER_END);
 
-    private static final List<SchoolPlace> ONE_LINE = List.of(SINCE, LATER, BETWEEN);
-    private static final List<SchoolPlace> BOTH_LINES = List.of(EARLY, FORE, WAIT, SINCE, LATER, BETWEEN);
+    private static final List<ConventionPlace> ONE_LINE = List.of(SINCE, LATER, BETWEEN);
+    private static final List<ConventionPlace> BOTH_LINES = List.of(EARLY, FORE, WAIT, SINCE, LATER, BETWEEN);
 
     private final Said said;
 
@@ -210,7 +219,7 @@ public enum TemperatureChange implements School {
     }
 
     @Override
-    public boolean comesToSame(School inForce, Evidence evidence) {
+    public boolean comesToSame(Convention inForce, Evidence evidence) {
         return !evidence.readOnAClock() && inForce instanceof TemperatureChange other && asRead() && other.asRead();
     }
 
@@ -220,7 +229,7 @@ public enum TemperatureChange implements School {
      * @param read    what was read as start (°C)
      * @param answers what was watched beside it; a school asks only for what it needs
      */
-    public Expression start(Expression read, SchoolPlace.Answers answers) {
+    public Expression start(Expression read, ConventionPlace.Answers answers) {
         return read;
     }
 
@@ -232,21 +241,21 @@ public enum TemperatureChange implements School {
      * @param read      what was read as final (°C)
      * @param answers   what was watched beside them; a school asks only for what it needs
      */
-    public Expression end(Expression start, Expression startRead, Expression read, SchoolPlace.Answers answers) {
+    public Expression end(Expression start, Expression startRead, Expression read, ConventionPlace.Answers answers) {
         return read;
     }
 
-    private static List<SchoolPlace> with(SchoolPlace more) {
+    private static List<ConventionPlace> with(ConventionPlace more) {
         return Stream.concat(BOTH_LINES.stream(), Stream.of(more)).toList();
     }
 
-    private static Expression before(Expression read, SchoolPlace.Answers answers) {
+    private static Expression before(Expression read, ConventionPlace.Answers answers) {
         return read.minus(answers.at(EARLY))
                 .over(answers.at(FORE))
                 .named(Symbol.of("r:before"), BenchUnit.DEGREES_PER_SECOND);
     }
 
-    private static Expression after(Expression read, SchoolPlace.Answers answers) {
+    private static Expression after(Expression read, ConventionPlace.Answers answers) {
         return answers.at(LATER)
                 .minus(read)
                 .over(answers.at(BETWEEN))

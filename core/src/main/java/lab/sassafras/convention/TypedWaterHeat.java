@@ -18,16 +18,17 @@ public record TypedWaterHeat() implements WaterHeat {
     }
 
     /** The value, from a handbook. */
-    public static final SchoolPlace VALUE = SchoolPlace.first("constants", "water", BenchUnit.JOULES_PER_GRAM_DEGREE)
+    public static final ConventionPlace VALUE = ConventionPlace.first(
+                    "constants", "water", BenchUnit.JOULES_PER_GRAM_DEGREE)
             .accepting(List.of(4.18, 4.184, 4.1855, 4.186));
 
     @Override
-    public List<SchoolPlace> places() {
+    public List<ConventionPlace> places() {
         return List.of(VALUE);
     }
 
     @Override
-    public WaterHeat with(SchoolPlace.Answers answers) {
+    public WaterHeat with(ConventionPlace.Answers answers) {
         return new Bound(answers);
     }
 
@@ -36,7 +37,7 @@ public record TypedWaterHeat() implements WaterHeat {
         throw new IllegalStateException("a typed value must be asked for first");
     }
 
-    private record Bound(SchoolPlace.Answers answers) implements WaterHeat {
+    private record Bound(ConventionPlace.Answers answers) implements WaterHeat {
 
         @Override
         public Said said() {

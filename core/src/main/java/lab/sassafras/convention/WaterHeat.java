@@ -3,7 +3,7 @@ package lab.sassafras.convention;
 import lab.sassafras.expression.Expression;
 
 /** A way of saying what warming water takes. */
-public interface WaterHeat extends School {
+public interface WaterHeat extends Convention {
 
     /**
      * Specific heat to use for water that goes from one temperature to another.
@@ -20,7 +20,7 @@ public interface WaterHeat extends School {
      *
      * @param answers what was read for it; asked only where the school needs it
      */
-    default WaterHeat with(SchoolPlace.Answers answers) {
+    default WaterHeat with(ConventionPlace.Answers answers) {
         return this;
     }
 }

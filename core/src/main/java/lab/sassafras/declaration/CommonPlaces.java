@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
-import lab.sassafras.convention.SchoolPlace;
-import lab.sassafras.convention.SchoolPlace.When;
+import lab.sassafras.convention.Convention;
+import lab.sassafras.convention.ConventionPlace;
+import lab.sassafras.convention.ConventionPlace.When;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.QuantitySlot;
@@ -39,7 +39,7 @@ public final class CommonPlaces {
     private final Optional<Declaration.Poured> poured;
 
     /** A place with the schools of one question that need it. */
-    private record Needed(Question<?> question, SchoolPlace place, List<School> schools) {
+    private record Needed(ConventionQuestion<?> question, ConventionPlace place, List<Convention> schools) {
 
         Slot slot() {
             QuantitySlot slot = Slots.quantity(place.slot(), place.unit()).accepting(place.accepted());
@@ -64,7 +64,7 @@ public final class CommonPlaces {
      * @param poured    what may be poured of several
      */
     public CommonPlaces(
-            List<Question<?>> questions,
+            List<ConventionQuestion<?>> questions,
             Optional<Span> span,
             Calorimeter.Use use,
             Optional<Declaration.Poured> poured) {
@@ -74,8 +74,8 @@ public final class CommonPlaces {
         this.vessel = use == Calorimeter.Use.NEEDS_CONSTANT;
     }
 
-    private static List<Needed> needed(Question<?> question) {
-        Map<SchoolPlace, List<School>> places = new LinkedHashMap<>();
+    private static List<Needed> needed(ConventionQuestion<?> question) {
+        Map<ConventionPlace, List<Convention>> places = new LinkedHashMap<>();
         question.schools()
                 .forEach(school -> school.places()
                         .forEach(place -> places.computeIfAbsent(place, any -> new ArrayList<>())
@@ -143,13 +143,13 @@ public final class CommonPlaces {
 
     /** Readings on a clock: asked under the schools that read a curve, offered under the others. */
     private static List<Step> onAClock() {
-        Map<Boolean, List<School>> schools = Question.CHANGE.schools().stream()
+        Map<Boolean, List<Convention>> schools = ConventionQuestion.CHANGE.schools().stream()
                 .collect(Collectors.partitioningBy(
                         TemperatureChange::takesACurve,
-                        Collectors.mapping(each -> (School) each, Collectors.toList())));
+                        Collectors.mapping(each -> (Convention) each, Collectors.toList())));
         return List.of(
-                Step.of(TRACE).under(Question.CHANGE, schools.getOrDefault(true, List.of())),
-                Step.aside(TRACE).under(Question.CHANGE, schools.getOrDefault(false, List.of())));
+                Step.of(TRACE).under(ConventionQuestion.CHANGE, schools.getOrDefault(true, List.of())),
+                Step.aside(TRACE).under(ConventionQuestion.CHANGE, schools.getOrDefault(false, List.of())));
     }
 
     private List<Step> withReadings(Step step) {

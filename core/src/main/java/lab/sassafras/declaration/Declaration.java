@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
+import lab.sassafras.convention.Convention;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.InstrumentKind;
@@ -44,7 +44,7 @@ public interface Declaration {
     Input unknown();
 
     /** {@return questions whose answer changes the result} */
-    List<Question<?>> conventions();
+    List<ConventionQuestion<?>> conventions();
 
     /** {@return whether the thermometer stays where it is from before the start until after the end} */
     default boolean thermometerStays() {
@@ -167,7 +167,7 @@ public interface Declaration {
      * @param question of convention
      * @param school   one way of settling it
      */
-    default List<String> neededBy(Question<?> question, School school) {
+    default List<String> neededBy(ConventionQuestion<?> question, Convention school) {
         return procedure().stream()
                 .filter(step -> step.under()
                         .filter(under -> under.question().equals(question)

@@ -2,9 +2,9 @@ package lab.sassafras.declaration;
 
 import java.util.List;
 import java.util.Optional;
+import lab.sassafras.convention.Convention;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
 import lab.sassafras.slot.Role;
 
 /**
@@ -54,7 +54,7 @@ public record Step(
      * @param question they answer
      * @param schools  that need the step
      */
-    public record Under(Question<? extends School> question, List<School> schools) {
+    public record Under(ConventionQuestion<? extends Convention> question, List<Convention> schools) {
 
         /**
          * Keeps copies of what could change.
@@ -76,7 +76,7 @@ public record Step(
         }
 
         /** Whether a school needs the step. */
-        boolean needs(School school) {
+        boolean needs(Convention school) {
             return schools.stream().anyMatch(each -> each.key().equals(school.key()));
         }
     }
@@ -210,11 +210,11 @@ public record Step(
      * @param question of convention
      * @param schools  that need the step
      */
-    public Step under(Question<? extends School> question, School... schools) {
+    public Step under(ConventionQuestion<? extends Convention> question, Convention... schools) {
         return under(question, List.of(schools));
     }
 
-    Step under(Question<? extends School> question, List<School> schools) {
+    Step under(ConventionQuestion<? extends Convention> question, List<Convention> schools) {
         Under answered = new Under(question, schools);
         return new Step(path, minutes, condition, Optional.of(answered), offer, half, pace, exposed);
     }

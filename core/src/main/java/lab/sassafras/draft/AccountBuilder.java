@@ -12,9 +12,9 @@ import lab.sassafras.account.HeatBalance;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Omission;
 import lab.sassafras.account.Remark;
+import lab.sassafras.convention.ConventionPlace;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.SchoolPlace;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.expression.Computation;
@@ -174,7 +174,7 @@ public final class AccountBuilder {
             return sought(sheet, address);
         }
         Role role = sheet.weighing(address)
-                .roleThatCounts(conventions.in(Question.MASS))
+                .roleThatCounts(conventions.in(ConventionQuestion.MASS))
                 .orElseGet(() -> {
                     lacks(address);
                     return Role.READ;
@@ -369,7 +369,7 @@ public final class AccountBuilder {
     }
 
     /** What stands at a place a school asks for. */
-    Expression at(SchoolPlace place) {
+    Expression at(ConventionPlace place) {
         return quantity(place.path());
     }
 

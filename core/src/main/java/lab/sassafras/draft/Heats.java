@@ -6,9 +6,9 @@ import java.util.function.Supplier;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.CalorimeterTreatment;
 import lab.sassafras.convention.Contents;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Cup;
 import lab.sassafras.convention.Mixture;
-import lab.sassafras.convention.Question;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
@@ -26,7 +26,7 @@ public final class Heats {
 
     /** {@return what warming water takes, by the school in force} */
     public WaterHeat water() {
-        return draft.conventions().in(Question.WATER).with(draft::at);
+        return draft.conventions().in(ConventionQuestion.WATER).with(draft::at);
     }
 
     /**
@@ -35,7 +35,7 @@ public final class Heats {
      * @param contents what the vessel held
      */
     public List<HeatTerm> withCalorimeter(Contents contents) {
-        CalorimeterTreatment treatment = draft.conventions().in(Question.CALORIMETER);
+        CalorimeterTreatment treatment = draft.conventions().in(ConventionQuestion.CALORIMETER);
         Cup cup = draft.sheet()
                 .calorimeter(draft.trial())
                 .map(Calorimeter::cup)
@@ -70,8 +70,8 @@ public final class Heats {
             Expression end,
             Supplier<Optional<Mixture.Solute>> solute) {
         Mixture mixture = new Mixture(liquids, solids, end, water(), draft::at, solute);
-        draft.conventions().in(Question.SOLUTION).omissions(mixture).forEach(draft::says);
-        return draft.conventions().in(Question.SOLUTION).parties(mixture);
+        draft.conventions().in(ConventionQuestion.SOLUTION).omissions(mixture).forEach(draft::says);
+        return draft.conventions().in(ConventionQuestion.SOLUTION).parties(mixture);
     }
 
     /**

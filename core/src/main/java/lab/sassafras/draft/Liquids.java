@@ -3,8 +3,8 @@ package lab.sassafras.draft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.LiquidDensity;
-import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -46,7 +46,7 @@ public final class Liquids {
         Symbol symbol = draft.words().symbol(path);
         return draft.sheet()
                         .weighing(address)
-                        .roleThatCounts(draft.conventions().in(Question.MASS))
+                        .roleThatCounts(draft.conventions().in(ConventionQuestion.MASS))
                         .filter(Role.VOLUME::equals)
                         .isPresent()
                 ? poured(address, symbol)
@@ -64,7 +64,7 @@ public final class Liquids {
     }
 
     Expression density(Address address) {
-        LiquidDensity inForce = draft.conventions().in(Question.DENSITY);
+        LiquidDensity inForce = draft.conventions().in(ConventionQuestion.DENSITY);
         return inForce.density(
                 draft::at,
                 inForce == LiquidDensity.TABULATED

@@ -4,7 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.Bath;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.curve.Outcome;
@@ -55,7 +55,7 @@ public final class Temperatures {
         Bath stood = draft.choice(bath)
                 .map(each -> Bath.valueOf(each.toUpperCase(Locale.ROOT)))
                 .orElse(Bath.OTHER);
-        return draft.conventions().in(Question.BATH).start(stood, () -> draft.quantity(read), draft::at);
+        return draft.conventions().in(ConventionQuestion.BATH).start(stood, () -> draft.quantity(read), draft::at);
     }
 
     private Expression unread(String path) {
@@ -99,6 +99,6 @@ public final class Temperatures {
     }
 
     private TemperatureChange change() {
-        return draft.conventions().in(Question.CHANGE);
+        return draft.conventions().in(ConventionQuestion.CHANGE);
     }
 }

@@ -11,9 +11,9 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.HeatBalance;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Reagents;
+import lab.sassafras.convention.Convention;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.declaration.Group;
@@ -52,7 +52,7 @@ public abstract class LedgerExperiment implements Experiment {
     private final int method;
     private final BenchUnit unit;
     private final Words words = Words.beside(getClass());
-    private final Map<School, List<String>> needed = new ConcurrentHashMap<>();
+    private final Map<Convention, List<String>> needed = new ConcurrentHashMap<>();
     private volatile @Nullable Declared declared;
 
     /**
@@ -81,15 +81,15 @@ public abstract class LedgerExperiment implements Experiment {
     protected abstract Account account(AccountBuilder draft);
 
     /** {@return questions of convention it is sensitive to, beside those that follow from its slots} */
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER, Question.CALORIMETER);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(ConventionQuestion.WATER, ConventionQuestion.CALORIMETER);
     }
 
     /** Everything declared, put together once. */
     private record Declared(
             List<Group> groups,
             List<Step> procedure,
-            List<Question<?>> questions,
+            List<ConventionQuestion<?>> questions,
             Map<String, Group> byKey,
             Map<String, Slot> byPath,
             Optional<String> sampleName) {}
@@ -97,11 +97,11 @@ public abstract class LedgerExperiment implements Experiment {
     private Declared declared() {
         Declared known = declared;
         if (known == null) {
-            List<Question<?>> questions = new ArrayList<>(questions());
-            span().ifPresent(any -> questions.add(Question.CHANGE));
+            List<ConventionQuestion<?>> questions = new ArrayList<>(questions());
+            span().ifPresent(any -> questions.add(ConventionQuestion.CHANGE));
             List<Slot> slots =
                     slots().stream().flatMap(group -> group.slots().stream()).toList();
-            questions.addAll(Question.ofWeighing(
+            questions.addAll(ConventionQuestion.ofWeighing(
                     slots.stream().anyMatch(Slot::byDifference), slots.stream().anyMatch(Slot::byVolume)));
             CommonPlaces common = new CommonPlaces(questions, span(), calorimeter(), poured());
             known = declare(common.with(slots()), common.around(steps()), List.copyOf(questions));
@@ -110,7 +110,7 @@ public abstract class LedgerExperiment implements Experiment {
         return known;
     }
 
-    private static Declared declare(List<Group> groups, List<Step> procedure, List<Question<?>> questions) {
+    private static Declared declare(List<Group> groups, List<Step> procedure, List<ConventionQuestion<?>> questions) {
         Map<String, Group> byKey = new HashMap<>();
         Map<String, Slot> byPath = new HashMap<>();
         groups.forEach(group -> byKey.put(group.key(), group));
@@ -214,7 +214,7 @@ public abstract class LedgerExperiment implements Experiment {
     }
 
     @Override
-    public final List<Question<?>> conventions() {
+    public final List<ConventionQuestion<?>> conventions() {
         return declared().questions();
     }
 
@@ -229,7 +229,7 @@ public abstract class LedgerExperiment implements Experiment {
     }
 
     @Override
-    public final List<String> neededBy(Question<?> question, School school) {
+    public final List<String> neededBy(ConventionQuestion<?> question, Convention school) {
         List<String> known = needed.get(school);
         return known != null ? known : needed.computeIfAbsent(school, any -> Experiment.super.neededBy(question, any));
     }

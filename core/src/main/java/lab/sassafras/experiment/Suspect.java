@@ -2,7 +2,7 @@ package lab.sassafras.experiment;
 
 import java.util.Map;
 import java.util.Optional;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.slot.Line;
 import lab.sassafras.slot.Role;
@@ -290,7 +290,7 @@ public record Suspect(
     public Suspect exceptPoured() {
         String path = ((Cause.Read) cause).path();
         return where((sheet, trial) -> sheet.weighing(sheet.address(path, trial))
-                .roleThatCounts(sheet.setting().conventions().in(Question.MASS))
+                .roleThatCounts(sheet.setting().conventions().in(ConventionQuestion.MASS))
                 .filter(Role.VOLUME::equals)
                 .isEmpty());
     }

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.stream.IntStream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.expression.Expression.Input;
@@ -65,7 +65,7 @@ final class UnknownExperiment implements Experiment {
     }
 
     @Override
-    public List<Question<?>> conventions() {
+    public List<ConventionQuestion<?>> conventions() {
         return List.of();
     }
 

@@ -3,10 +3,10 @@ package lab.sassafras.presentation;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import lab.sassafras.convention.School;
+import lab.sassafras.convention.Convention;
 
 /** A way of opening the books. The numbers are the same; the first line of the working is not. */
-public enum BalanceSheet implements School {
+public enum BalanceSheet implements Convention {
     /** Σq = 0. */
     SUM_ZERO("sum-zero", "Σq = 0", "All heats, each with its sign, add up to nothing.") {
         @Override

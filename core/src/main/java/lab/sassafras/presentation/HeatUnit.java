@@ -1,10 +1,10 @@
 package lab.sassafras.presentation;
 
-import lab.sassafras.convention.School;
+import lab.sassafras.convention.Convention;
 import lab.sassafras.measure.BenchUnit;
 
 /** The unit heats are written in. */
-public enum HeatUnit implements School {
+public enum HeatUnit implements Convention {
     /** J, and kJ per mole. */
     STANDARD("standard", "J, and kJ per mole", "Joules; kilojoules for a mole."),
     /** J. */

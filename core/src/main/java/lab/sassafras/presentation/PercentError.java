@@ -1,10 +1,10 @@
 package lab.sassafras.presentation;
 
-import lab.sassafras.convention.School;
+import lab.sassafras.convention.Convention;
 import lab.sassafras.measure.Figures;
 
 /** How a per cent error is written. */
-public enum PercentError implements School {
+public enum PercentError implements Convention {
     /** With its sign. */
     SIGNED("signed", "signed", "With its sign: a minus says that the result is smaller than the reference.") {
         @Override

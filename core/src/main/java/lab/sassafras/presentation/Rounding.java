@@ -1,9 +1,9 @@
 package lab.sassafras.presentation;
 
-import lab.sassafras.convention.School;
+import lab.sassafras.convention.Convention;
 
 /** How far a result is written out. */
-public enum Rounding implements School {
+public enum Rounding implements Convention {
     /** By the uncertainty. */
     UNCERTAINTY("uncertainty", "by the uncertainty", "To the second digit of the ± that stands beside it."),
     /** Significant figures. */

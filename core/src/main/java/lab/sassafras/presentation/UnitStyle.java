@@ -1,12 +1,12 @@
 package lab.sassafras.presentation;
 
 import java.util.Map;
-import lab.sassafras.convention.School;
+import lab.sassafras.convention.Convention;
 import lab.sassafras.expression.Script;
 import lab.sassafras.measure.BenchUnit;
 
 /** How units and temperatures are written. */
-public enum UnitStyle implements School {
+public enum UnitStyle implements Convention {
     /** J/(g·°C), mL, T. */
     BENCH("bench", "J/(g·°C), mL, T", "The units the instruments show."),
     /** J/(kg·K), cm³, θ. */

@@ -5,10 +5,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import lab.sassafras.account.Finding;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.convention.LiquidDensity;
 import lab.sassafras.convention.MassWay;
-import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.declaration.Declaration;
 import lab.sassafras.expression.Bindings;
@@ -284,7 +284,7 @@ public final class Sheet {
      */
     public Map<String, Expression> drawnUp(int trial, Conventions conventions) {
         return quantities.computeIfAbsent(
-                new Ways(trial, conventions.in(Question.MASS), conventions.in(Question.DENSITY)),
+                new Ways(trial, conventions.in(ConventionQuestion.MASS), conventions.in(ConventionQuestion.DENSITY)),
                 any -> new ConcurrentHashMap<>());
     }
 }

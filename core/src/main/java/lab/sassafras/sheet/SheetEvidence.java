@@ -2,10 +2,10 @@ package lab.sassafras.sheet;
 
 import java.util.stream.IntStream;
 import lab.sassafras.convention.CalorimeterTreatment;
+import lab.sassafras.convention.Convention;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Evidence;
 import lab.sassafras.convention.MassWay;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.slot.Address;
 
@@ -51,7 +51,7 @@ public final class SheetEvidence implements Evidence {
      * @param question of convention
      * @param school   one way of settling it
      */
-    public boolean canTell(Question<?> question, School school) {
+    public boolean canTell(ConventionQuestion<?> question, Convention school) {
         return school.applies(this)
                 && (readOnAClock() && school instanceof TemperatureChange
                         || sheet.experiment().neededBy(question, school).stream()

@@ -10,7 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Bound;
 import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.measure.BenchUnit;
@@ -130,7 +130,7 @@ public final class SheetFindings {
                 .filter(mass -> mass < 0
                         && sheet.places().stands(address)
                         && sheet.weighing(address)
-                                .roleThatCounts(sheet.setting().conventions().in(Question.MASS))
+                                .roleThatCounts(sheet.setting().conventions().in(ConventionQuestion.MASS))
                                 .filter(Role::half)
                                 .isPresent())
                 .map(mass -> Finding.refuse(

@@ -3,7 +3,7 @@ package lab.sassafras.sheet;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.declaration.Declaration;
@@ -91,7 +91,10 @@ public final class Tasks {
         boolean told = step.offer() == Step.Offer.EARLIER
                 || sheet.curves().gives(address)
                 || sheet.curves().ofTheChange(address)
-                        && sheet.setting().conventions().in(Question.CHANGE).takesACurve()
+                        && sheet.setting()
+                                .conventions()
+                                .in(ConventionQuestion.CHANGE)
+                                .takesACurve()
                         && !sheet.curves().driftTyped(address.index());
         if (told && sheet.at(address).isEmpty()) {
             return false;

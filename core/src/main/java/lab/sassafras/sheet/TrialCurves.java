@@ -4,7 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.CurvePurpose;
@@ -134,7 +134,7 @@ public final class TrialCurves {
                 && sheet.stated(Address.of(CommonPlaces.TRACE, address.index())).isPresent()) {
             return true;
         }
-        boolean picked = sheet.setting().conventions().in(Question.CHANGE) == TemperatureChange.PICKED;
+        boolean picked = sheet.setting().conventions().in(ConventionQuestion.CHANGE) == TemperatureChange.PICKED;
         return (ofTheChange(address) && !picked || address.group().equals(TemperatureChange.DRIFT))
                 && readings(address.index()).isPresent();
     }

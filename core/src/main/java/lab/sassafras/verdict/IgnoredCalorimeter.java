@@ -3,8 +3,8 @@ package lab.sassafras.verdict;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
 import lab.sassafras.convention.CalorimeterCounted;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
@@ -34,8 +34,8 @@ final class IgnoredCalorimeter {
         double supposed = pinned.map(each -> each.value().value())
                 .orElse(vessel.get().kind().typical());
         Sheet with = sheet.with(sheet.setting().with(vessel.get().with(Measured.exact(supposed))));
-        Optional<Estimate> counted =
-                FirstSample.resultUnder(with, conventions.with(Question.CALORIMETER, new CalorimeterCounted()));
+        Optional<Estimate> counted = FirstSample.resultUnder(
+                with, conventions.with(ConventionQuestion.CALORIMETER, new CalorimeterCounted()));
         Figures figures = sheet.setting().figures();
         return counted.filter(value -> value.value() != ignored.get().value()).map(value -> {
             String why = pinned.isPresent()

@@ -12,8 +12,8 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.calibration.FillCheck;
 import lab.sassafras.convention.CalorimeterTreatment;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.expression.Bindings;
@@ -194,7 +194,8 @@ record Standing(List<Trial> trials, List<Sample> samples, List<Finding> findings
         if (sheet.experiment().calorimeter() != Calorimeter.Use.NEEDS_CONSTANT) {
             return;
         }
-        CalorimeterTreatment.Needs needs = conventions.in(Question.CALORIMETER).needs();
+        CalorimeterTreatment.Needs needs =
+                conventions.in(ConventionQuestion.CALORIMETER).needs();
         Optional<Calorimeter.Pinned> pinned = sheet.calorimeter(1).flatMap(Calorimeter::constant);
         if (needs == CalorimeterTreatment.Needs.MATERIAL) {
             return;

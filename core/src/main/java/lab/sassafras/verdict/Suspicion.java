@@ -10,8 +10,8 @@ import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.SingleAccount;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.CalorimeterTreatment;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.declaration.Span;
@@ -301,7 +301,8 @@ final class Suspicion {
     /** The vessel at what it is known to hold, or at what is middling for its kind. */
     private Optional<Applied> calorimeter() {
         Calorimeter vessel = sheet.calorimeter(trial).orElseThrow();
-        CalorimeterTreatment.Needs needs = conventions.in(Question.CALORIMETER).needs();
+        CalorimeterTreatment.Needs needs =
+                conventions.in(ConventionQuestion.CALORIMETER).needs();
         boolean counted = needs == CalorimeterTreatment.Needs.MATERIAL
                 || needs != CalorimeterTreatment.Needs.NOTHING
                         && vessel.constant().isPresent();
@@ -324,7 +325,7 @@ final class Suspicion {
 
     /** Both temperatures moved along what is laid through the curve, by its slopes at mixing. */
     private Optional<Applied> marked(Suspect suspect) {
-        Optional<CurveMethod> way = conventions.in(Question.CHANGE).way();
+        Optional<CurveMethod> way = conventions.in(ConventionQuestion.CHANGE).way();
         Optional<CurveMethod.Drift> drift =
                 way.flatMap(inForce -> sheet.curves().baselines(trial).map(inForce::drift));
         if (drift.isEmpty()) {

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.Reference;
@@ -47,7 +47,8 @@ public final class AtBench {
      * @param trial solved
      */
     public static OptionalDouble temperature(Sheet sheet, Solution trial) {
-        boolean atEnd = sheet.setting().conventions().in(Question.SOLUTION).reactsAtEnd();
+        boolean atEnd =
+                sheet.setting().conventions().in(ConventionQuestion.SOLUTION).reactsAtEnd();
         double weights = 0;
         double sum = 0;
         for (Solution.Posting each : trial.postings()) {

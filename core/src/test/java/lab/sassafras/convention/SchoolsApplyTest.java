@@ -73,15 +73,16 @@ class SchoolsApplyTest {
         assertThat(SolutionMass.MEASURED.places()).containsExactly(SolutionMass.VALUE);
         assertThat(new BathAtBoilingPoint().places()).containsExactly(BathAtBoilingPoint.PRESSURE);
         assertThat(new CalorimeterOfMaterial().places())
-                .extracting(SchoolPlace::path)
+                .extracting(ConventionPlace::path)
                 .containsExactly("wall/mass", "wall/heat");
         assertThat(TemperatureChange.CARRIED.places()).hasSize(6);
         assertThat(TemperatureChange.FRACTION.places()).hasSize(7).contains(TemperatureChange.REACHED);
         assertThat(TemperatureChange.INTEGRAL.places()).hasSize(7).contains(TemperatureChange.MEAN);
-        assertThat(Question.all())
+        assertThat(ConventionQuestion.all())
                 .allSatisfy(question -> assertThat(question.standard().places()).isEmpty());
-        assertThat(Question.ofWeighing(true, true)).isEqualTo(List.of(Question.MASS, Question.DENSITY));
-        assertThat(Question.ofWeighing(true, false)).isEqualTo(List.of(Question.MASS));
-        assertThat(Question.ofWeighing(false, false)).isEmpty();
+        assertThat(ConventionQuestion.ofWeighing(true, true))
+                .isEqualTo(List.of(ConventionQuestion.MASS, ConventionQuestion.DENSITY));
+        assertThat(ConventionQuestion.ofWeighing(true, false)).isEqualTo(List.of(ConventionQuestion.MASS));
+        assertThat(ConventionQuestion.ofWeighing(false, false)).isEmpty();
     }
 }

@@ -13,8 +13,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class SchoolsTest {
 
-    static List<Question<?>> questions() {
-        return Question.all();
+    static List<ConventionQuestion<?>> questions() {
+        return ConventionQuestion.all();
     }
 
     /** Worked by hand: c = (100 · c_w + C) · 0.7 ÷ (10 · (T_b − 20.7)), bath read 99.0 °C, C = 9 J/°C. */
@@ -59,8 +59,8 @@ class SchoolsTest {
 
     @ParameterizedTest
     @MethodSource("questions")
-    void everySchoolIsFoundByItsNameAndSaysWhatItDoes(Question<?> question) {
-        assertThat(question.schools()).extracting(School::key).doesNotHaveDuplicates();
+    void everySchoolIsFoundByItsNameAndSaysWhatItDoes(ConventionQuestion<?> question) {
+        assertThat(question.schools()).extracting(Convention::key).doesNotHaveDuplicates();
         assertThat(question.schools()).allSatisfy(school -> {
             assertThat(question.school(school.key()).map(Object.class::cast)).contains(school);
             assertThat(school.explanation()).endsWith(".");
@@ -73,9 +73,9 @@ class SchoolsTest {
     void anEntrysOwnChoiceLiesOverThePeriods() {
         Conventions both = Conventions.of(Map.of("water", "4.18"))
                 .over(Conventions.of(Map.of("water", "iapws", "bath", "fixed-point")));
-        assertThat(both.in(Question.WATER).key()).isEqualTo("4.18");
-        assertThat(both.in(Question.BATH).key()).isEqualTo("fixed-point");
-        assertThat(both.in(Question.CALORIMETER).key()).isEqualTo("constant");
+        assertThat(both.in(ConventionQuestion.WATER).key()).isEqualTo("4.18");
+        assertThat(both.in(ConventionQuestion.BATH).key()).isEqualTo("fixed-point");
+        assertThat(both.in(ConventionQuestion.CALORIMETER).key()).isEqualTo("constant");
         assertThat(both.named())
                 .containsOnlyKeys(
                         "water",
@@ -104,13 +104,13 @@ class SchoolsTest {
     @Test
     void alternativesNameEveryOtherSchoolOnce() {
         List<String> named = Conventions.standard()
-                .variants(Question.all())
+                .variants(ConventionQuestion.all())
                 .map(each -> each.question().key() + " " + each.school().key())
                 .toList();
         assertThat(named)
                 .doesNotHaveDuplicates()
                 .contains("water 4.18", "water typed", "calorimeter material", "bath barometer", "mass volume")
-                .hasSize(Question.all().stream()
+                .hasSize(ConventionQuestion.all().stream()
                         .mapToInt(question -> question.schools().size() - 1)
                         .sum());
     }

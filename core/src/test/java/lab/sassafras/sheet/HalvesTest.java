@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Account;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.experiment.Experiment;
@@ -68,7 +68,7 @@ class HalvesTest {
         }
 
         @Override
-        public List<Question<?>> conventions() {
+        public List<ConventionQuestion<?>> conventions() {
             return List.of();
         }
 

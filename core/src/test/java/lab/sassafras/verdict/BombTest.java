@@ -260,7 +260,7 @@ class BombTest {
     void perGramAsksForNoFormulaAndTheUsualFillMayBeLumped() {
         Reduction food = WorkedRuns.fired(BenchSheet.of("bomb-combustion"), "0.9120", "2000.0", "23.000", "24.600")
                 .constant(1800, 4, 2000)
-                .reduced(ROUNDED.with(lab.sassafras.convention.Question.BASIS, perGram()));
+                .reduced(ROUNDED.with(lab.sassafras.convention.ConventionQuestion.BASIS, perGram()));
         double heat = (1800 + 2000 * 4.18) * 1.6 - BESIDES;
         assertThat(food.result().orElseThrow().value()).isCloseTo(-heat / 0.912, within(1e-6));
         assertThat(food.unit()).isEqualTo(BenchUnit.JOULES_PER_GRAM_OF_PROCESS);

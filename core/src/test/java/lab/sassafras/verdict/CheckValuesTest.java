@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
 import lab.sassafras.expression.Working;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
@@ -264,7 +264,9 @@ class CheckValuesTest {
     void waterByTemperatureMovesTheResultByTheRatioOfTheTwoValues() {
         double fixed = BenchSheet.copper().reduced().result().orElseThrow().value();
         Conventions byTemperature = Conventions.standard()
-                .with(Question.WATER, Question.WATER.school("iapws").orElseThrow());
+                .with(
+                        ConventionQuestion.WATER,
+                        ConventionQuestion.WATER.school("iapws").orElseThrow());
         double moved = BenchSheet.copper()
                 .reduced(byTemperature)
                 .result()

@@ -8,9 +8,9 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import lab.sassafras.account.Solution;
+import lab.sassafras.convention.Convention;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.experiment.WorkedRuns;
@@ -230,8 +230,8 @@ class EveryExperimentTest {
                 .map(each -> each.alternative().question().key() + " "
                         + each.alternative().school().key())
                 .toList();
-        for (Question<?> question : reduction.sheet().experiment().conventions()) {
-            for (School other : question.schools()) {
+        for (ConventionQuestion<?> question : reduction.sheet().experiment().conventions()) {
+            for (Convention other : question.schools()) {
                 boolean inForce = other.key().equals(question.standard().key());
                 assertThat(named.contains(question.key() + " " + other.key()))
                         .as(question.key() + " " + other.key())

@@ -13,7 +13,7 @@ import lab.sassafras.app.record.InstrumentInHand;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
@@ -267,7 +267,7 @@ public record Asking(
 
     /** The way of weighing that the school in force proposes. */
     private static Optional<Role> usual(Sheet sheet) {
-        return switch (sheet.setting().conventions().in(Question.MASS)) {
+        return switch (sheet.setting().conventions().in(ConventionQuestion.MASS)) {
             case DIFFERENCE -> Optional.of(Role.TARE);
             case VOLUME -> Optional.of(Role.VOLUME);
             case AS_GIVEN, ZEROED -> Optional.empty();

@@ -25,7 +25,7 @@ import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.AppendReadings;
 import lab.sassafras.app.usecase.TakeFromClock;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.curve.Leaping;
 import lab.sassafras.curve.Stated;
 import lab.sassafras.declaration.Pace;
@@ -305,7 +305,8 @@ class ClockPages {
         boolean late = readings.isPresent() && !clocks.roomCounts(readings.get());
         model.addAttribute("roomLate", late);
         model.addAttribute(
-                "roomAsked", !late && entry.conventions().in(Question.CHANGE).goesByTheRoom());
+                "roomAsked",
+                !late && entry.conventions().in(ConventionQuestion.CHANGE).goesByTheRoom());
         model.addAttribute("usual", USUAL);
         model.addAttribute(
                 "thermometers",

@@ -23,9 +23,9 @@ import lab.sassafras.app.sheet.UnderOtherConventions;
 import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.SetUpPeriod;
+import lab.sassafras.convention.Convention;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
 import lab.sassafras.measure.Refused;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -68,11 +68,11 @@ class PeriodPages {
     public record Resettled(String question, String was, String is, String when, String who, String reason) {
 
         private static Resettled of(PeriodBook.Resettled decided, ZoneId zone) {
-            Optional<Question<?>> question = Question.all().stream()
+            Optional<ConventionQuestion<?>> question = ConventionQuestion.all().stream()
                     .filter(each -> each.key().equals(decided.question()))
                     .findFirst();
             return new Resettled(
-                    question.map(Question::words).orElse(decided.question()),
+                    question.map(ConventionQuestion::words).orElse(decided.question()),
                     school(question, decided.was()),
                     school(question, decided.is()),
                     WrittenTime.of(decided.decision().madeAt(), zone, DAY),
@@ -80,11 +80,11 @@ class PeriodPages {
                     decided.decision().reason());
         }
 
-        private static String school(Optional<Question<?>> question, String key) {
+        private static String school(Optional<ConventionQuestion<?>> question, String key) {
             return question.stream()
                     .flatMap(each -> each.schools().stream())
                     .filter(each -> each.key().equals(key))
-                    .map(School::words)
+                    .map(Convention::words)
                     .findFirst()
                     .orElse(key);
         }
@@ -123,7 +123,7 @@ class PeriodPages {
     private String form(Model model, NewPeriod form) {
         model.addAttribute("periods", periodBook.all());
         model.addAttribute("form", form);
-        model.addAttribute("questions", Question.all());
+        model.addAttribute("questions", ConventionQuestion.all());
         model.addAttribute(
                 "zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
         return "periods";
@@ -246,7 +246,7 @@ class PeriodPages {
                 periodBook.resettled(period).stream()
                         .map(each -> Resettled.of(each, period.zone()))
                         .toList());
-        model.addAttribute("questions", Question.all());
+        model.addAttribute("questions", ConventionQuestion.all());
         model.addAttribute("conventions", conventions);
         model.addAttribute("typed", typed);
         model.addAttribute("problem", problem);

@@ -20,7 +20,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Shelf;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.declaration.Pace;
 import lab.sassafras.measure.Figures;
@@ -141,7 +141,7 @@ class WaitScreen {
 
     /** The wait for the one reading, where the change is read so: it begins by itself, with mixing. */
     private Optional<Waiting.Timer> once(EntrySheet entry, int trial) {
-        boolean asked = entry.conventions().in(Question.CHANGE) == TemperatureChange.AFTER_WAIT;
+        boolean asked = entry.conventions().in(ConventionQuestion.CHANGE) == TemperatureChange.AFTER_WAIT;
         Optional<Pace> pace = entry.experiment().paces().stream()
                 .filter(each -> asked && each.kind() == Pace.Kind.ONCE)
                 .filter(each -> entry.sheet().reading(each.path(), trial).isEmpty())

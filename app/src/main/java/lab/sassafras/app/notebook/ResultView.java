@@ -17,8 +17,8 @@ import lab.sassafras.app.chart.UprightBalance;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
+import lab.sassafras.convention.Convention;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.curve.Recommendation;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Working;
@@ -89,7 +89,7 @@ public final class ResultView {
             List<Account.Missing> missing) {}
 
     /** A question with the school in force and those that could be. */
-    public record InForce(Question<?> question, School school, boolean own) {}
+    public record InForce(ConventionQuestion<?> question, Convention school, boolean own) {}
 
     /** The result under another school. */
     public record OtherSchool(String question, String school, String value, String change) {}
@@ -373,14 +373,14 @@ public final class ResultView {
                 .curves()
                 .baselines(shownTrial)
                 .map(each -> Recommendation.of(each, figures))
-                .flatMap(fits -> Question.CHANGE.schools().stream()
+                .flatMap(fits -> ConventionQuestion.CHANGE.schools().stream()
                         .filter(each -> each.way().equals(Optional.of(fits.way())))
-                        .filter(each -> !each.equals(reduction.conventions().in(Question.CHANGE)))
+                        .filter(each -> !each.equals(reduction.conventions().in(ConventionQuestion.CHANGE)))
                         .findFirst()
                         .map(each -> new Fitting(each.key(), each.words(), valueBy(each), fits.reason())));
     }
 
-    private String valueBy(School school) {
+    private String valueBy(Convention school) {
         return reduction.alternatives().stream()
                 .filter(each -> each.alternative().school().equals(school))
                 .flatMap(each -> each.estimate().map(value -> presentation.written(value, each.unit())).stream())

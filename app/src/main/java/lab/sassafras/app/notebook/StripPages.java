@@ -17,7 +17,7 @@ import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.TakeDecision;
 import lab.sassafras.app.usecase.TakeFromClock;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Outcome;
 import lab.sassafras.curve.Reading;
@@ -351,8 +351,10 @@ class StripPages {
             Optional<Outcome> outcome = entry.sheet()
                     .curves()
                     .baselines(trial)
-                    .flatMap(curve ->
-                            entry.conventions().in(Question.CHANGE).way().map(way -> way.of(curve)));
+                    .flatMap(curve -> entry.conventions()
+                            .in(ConventionQuestion.CHANGE)
+                            .way()
+                            .map(way -> way.of(curve)));
             String name = name(entry, trial);
             use.flatMap(Clocks::mixed)
                     .map(ClockTime::write)

@@ -12,7 +12,7 @@ import lab.sassafras.app.chart.StripPicture;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.ClockTime;
@@ -87,7 +87,7 @@ public final class StripView {
         this.told = Clocks.toldWhole(entry, trial) ? CurveTold.of(entry, trial, reduction) : null;
         this.baselines = sheet.curves().baselines(trial);
         this.reduction = reduction;
-        this.inForce = entry.conventions().in(Question.CHANGE);
+        this.inForce = entry.conventions().in(ConventionQuestion.CHANGE);
         this.figures = entry.entry().period().figures();
         this.mixed = entry.experiment()
                 .mixing()

@@ -25,7 +25,7 @@ import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.KeepShelf;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
@@ -194,7 +194,7 @@ class ShelfPages {
 
     @GetMapping("/shelf/water")
     String water(Optional<Actor> actor, Model model) {
-        model.addAttribute("water", Question.WATER);
+        model.addAttribute("water", ConventionQuestion.WATER);
         model.addAttribute("temperatures", List.of(10, 20, 25, 30, 40, 60, 80));
         model.addAttribute("liquidWater", lab.sassafras.substance.LiquidWater.specificHeat());
         return page("water", actor, model);

@@ -11,8 +11,8 @@ import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
-import lab.sassafras.convention.Question;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
@@ -95,7 +95,7 @@ public class SetUpPeriod {
             Conventions was = Conventions.of(period.schools());
             Conventions is = Conventions.of(schools);
             Map<String, String> changed = new LinkedHashMap<>();
-            Question.all().stream()
+            ConventionQuestion.all().stream()
                     .filter(question ->
                             !was.in(question).key().equals(is.in(question).key()))
                     .forEach(question -> changed.put(

@@ -10,7 +10,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.measure.Refused;
 
 /** Takes a decision over an entry: what counts, by which convention, with which constant. */
@@ -75,7 +75,7 @@ public class TakeDecision {
     /** Puts a convention in force for an entry. */
     public Answer<Boolean> school(EntrySheet entry, String question, String school, Actor actor) {
         return Answer.of(() -> {
-            if (Question.all().stream()
+            if (ConventionQuestion.all().stream()
                     .noneMatch(each ->
                             each.key().equals(question) && each.school(school).isPresent())) {
                 throw new Refused("There is no such convention.");

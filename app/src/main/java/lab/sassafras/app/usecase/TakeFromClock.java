@@ -13,7 +13,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.app.shelf.Instruments;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Trend;
@@ -129,7 +129,7 @@ public class TakeFromClock {
             decisionBook.decide(
                     Optional.of(entry.entry().id()),
                     Decision.Kind.SCHOOL,
-                    Question.CHANGE.key(),
+                    ConventionQuestion.CHANGE.key(),
                     TemperatureChange.PICKED.key(),
                     "picked from the curve",
                     actor.name());

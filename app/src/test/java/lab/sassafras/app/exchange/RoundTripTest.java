@@ -36,8 +36,8 @@ import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.usecase.BringInRun;
-import lab.sassafras.convention.Question;
-import lab.sassafras.convention.School;
+import lab.sassafras.convention.Convention;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.expression.Estimate;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.AfterAll;
@@ -227,9 +227,9 @@ class RoundTripTest extends HouseTest {
                         path + "/trials/" + (1 + random.nextInt(2)),
                         "outcome=" + (random.nextBoolean() ? "out" : "in") + "&reason=why");
             case 6 -> {
-                Question<?> question =
-                        Question.all().get(random.nextInt(Question.all().size()));
-                School school =
+                ConventionQuestion<?> question = ConventionQuestion.all()
+                        .get(random.nextInt(ConventionQuestion.all().size()));
+                Convention school =
                         question.schools().get(random.nextInt(question.schools().size()));
                 hand.post(path + "/school", "question=" + question.key() + "&school=" + school.key());
             }

@@ -8,7 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.HeatTerm;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
@@ -77,8 +77,8 @@ public final class VesselFromLayers extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(ConventionQuestion.WATER);
     }
 
     @Override

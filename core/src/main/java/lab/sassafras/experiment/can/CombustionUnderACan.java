@@ -8,7 +8,7 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Omission;
 import lab.sassafras.convention.BurningHeat;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
@@ -118,8 +118,8 @@ public final class CombustionUnderACan extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER, Question.CALORIMETER, Question.BURNING);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(ConventionQuestion.WATER, ConventionQuestion.CALORIMETER, ConventionQuestion.BURNING);
     }
 
     private static boolean vapour(AccountBuilder draft) {
@@ -159,7 +159,7 @@ public final class CombustionUnderACan extends LedgerExperiment {
                 fuel.over(draft.chemistry().molarMass("fuel/formula")).named(Symbol.of("n:fuel"), BenchUnit.MOLES);
 
         Optional<Expression> part = part(draft);
-        boolean correcting = draft.conventions().in(Question.BURNING) == BurningHeat.CORRECTED;
+        boolean correcting = draft.conventions().in(ConventionQuestion.BURNING) == BurningHeat.CORRECTED;
         if (correcting && part.isEmpty()) {
             draft.omits(Omission.ofKnownFuel());
         }

@@ -7,7 +7,7 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.DirectFormula;
 import lab.sassafras.account.Remark;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
@@ -71,7 +71,7 @@ public final class Cycle extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
+    protected List<ConventionQuestion<?>> questions() {
         return List.of();
     }
 

@@ -9,8 +9,8 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.HeatBalance;
 import lab.sassafras.account.HeatTerm;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Mixture.Portion;
-import lab.sassafras.convention.Question;
 import lab.sassafras.convention.ResultBasis;
 import lab.sassafras.declaration.Caveat;
 import lab.sassafras.declaration.Group;
@@ -64,10 +64,10 @@ public final class HeatOfSolution extends LedgerExperiment {
     @Override
     protected List<Step> steps() {
         return List.of(
-                Step.of("solute/formula").under(Question.BASIS, ResultBasis.PER_MOLE),
+                Step.of("solute/formula").under(ConventionQuestion.BASIS, ResultBasis.PER_MOLE),
                 Step.of("water/mass"),
                 Step.of("solid/mass").exposing("solute/formula"),
-                Step.of("solute/purity").under(Question.BASIS, ResultBasis.PER_MOLE),
+                Step.of("solute/purity").under(ConventionQuestion.BASIS, ResultBasis.PER_MOLE),
                 Step.of("water/start").settling(3),
                 Step.of("solid/added"),
                 Step.of("solution/final").taking(3),
@@ -80,8 +80,12 @@ public final class HeatOfSolution extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER, Question.SOLUTION, Question.CALORIMETER, Question.BASIS);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(
+                ConventionQuestion.WATER,
+                ConventionQuestion.SOLUTION,
+                ConventionQuestion.CALORIMETER,
+                ConventionQuestion.BASIS);
     }
 
     @Override
@@ -132,7 +136,7 @@ public final class HeatOfSolution extends LedgerExperiment {
         Expression start = draft.temperatures().start("water/start");
         Expression end = draft.temperatures().end(start, "water/start", "solution/final");
         draft.choice("solution/dissolved");
-        ResultBasis basis = draft.conventions().in(Question.BASIS);
+        ResultBasis basis = draft.conventions().in(ConventionQuestion.BASIS);
         Optional<Expression> solid = basis == ResultBasis.HEAT
                 ? draft.quantityIfGiven("solid/mass")
                 : Optional.of(draft.quantity("solid/mass"));

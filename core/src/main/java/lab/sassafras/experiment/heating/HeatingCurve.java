@@ -10,7 +10,7 @@ import lab.sassafras.account.DirectFormula;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Remark;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.curve.Melting;
 import lab.sassafras.declaration.Group;
@@ -56,7 +56,7 @@ public final class HeatingCurve extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
+    protected List<ConventionQuestion<?>> questions() {
         return List.of();
     }
 

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.DirectFormula;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
@@ -53,7 +53,7 @@ public final class ConstantByMaterial extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
+    protected List<ConventionQuestion<?>> questions() {
         return List.of();
     }
 

@@ -5,7 +5,7 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.HeatTerm;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
@@ -68,8 +68,8 @@ public final class ConstantByMixing extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(ConventionQuestion.WATER);
     }
 
     @Override

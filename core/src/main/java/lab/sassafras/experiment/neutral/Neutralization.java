@@ -7,8 +7,8 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Reagents;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Mixture.Portion;
-import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
@@ -85,8 +85,8 @@ public final class Neutralization extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER, Question.SOLUTION, Question.CALORIMETER);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(ConventionQuestion.WATER, ConventionQuestion.SOLUTION, ConventionQuestion.CALORIMETER);
     }
 
     @Override

@@ -6,8 +6,8 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Reagents;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Mixture.Portion;
-import lab.sassafras.convention.Question;
 import lab.sassafras.declaration.Caveat;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
@@ -84,8 +84,8 @@ public final class SolidWithSolution extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER, Question.SOLUTION, Question.CALORIMETER);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(ConventionQuestion.WATER, ConventionQuestion.SOLUTION, ConventionQuestion.CALORIMETER);
     }
 
     @Override

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.HeatTerm;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Bound;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
@@ -81,8 +81,8 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER, Question.CALORIMETER, Question.BATH);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(ConventionQuestion.WATER, ConventionQuestion.CALORIMETER, ConventionQuestion.BATH);
     }
 
     @Override

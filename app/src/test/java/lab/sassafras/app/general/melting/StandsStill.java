@@ -5,7 +5,7 @@ import java.util.Map;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.DirectFormula;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.curve.Plateau;
 import lab.sassafras.declaration.Group;
@@ -37,7 +37,7 @@ public final class StandsStill extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
+    protected List<ConventionQuestion<?>> questions() {
         return List.of();
     }
 

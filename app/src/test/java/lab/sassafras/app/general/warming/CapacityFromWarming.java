@@ -7,7 +7,7 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.DirectFormula;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Remark;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
@@ -76,7 +76,7 @@ public final class CapacityFromWarming extends LedgerExperiment {
     }
 
     @Override
-    protected List<Question<?>> questions() {
+    protected List<ConventionQuestion<?>> questions() {
         return List.of();
     }
 

@@ -6,7 +6,7 @@ import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.HeatTerm;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
@@ -33,8 +33,8 @@ public final class BombConstant extends InBomb {
     }
 
     @Override
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(ConventionQuestion.WATER);
     }
 
     @Override

@@ -9,7 +9,7 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
 import lab.sassafras.account.HeatBalance;
 import lab.sassafras.account.HeatTerm;
-import lab.sassafras.convention.Question;
+import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.ResultBasis;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
@@ -67,18 +67,18 @@ public final class BombCombustion extends InBomb {
     protected List<Step> steps() {
         return Stream.concat(
                         Stream.of(
-                                Step.of("sample/formula").under(Question.BASIS, ResultBasis.PER_MOLE),
-                                Step.of("sample/state").under(Question.BASIS, ResultBasis.PER_MOLE),
-                                Step.aside(PRESSURE).under(Question.BASIS, ResultBasis.PER_MOLE),
-                                Step.aside(VOLUME).under(Question.BASIS, ResultBasis.PER_MOLE),
-                                Step.aside(INSIDE).under(Question.BASIS, ResultBasis.PER_MOLE)),
+                                Step.of("sample/formula").under(ConventionQuestion.BASIS, ResultBasis.PER_MOLE),
+                                Step.of("sample/state").under(ConventionQuestion.BASIS, ResultBasis.PER_MOLE),
+                                Step.aside(PRESSURE).under(ConventionQuestion.BASIS, ResultBasis.PER_MOLE),
+                                Step.aside(VOLUME).under(ConventionQuestion.BASIS, ResultBasis.PER_MOLE),
+                                Step.aside(INSIDE).under(ConventionQuestion.BASIS, ResultBasis.PER_MOLE)),
                         super.steps().stream())
                 .toList();
     }
 
     @Override
-    protected List<Question<?>> questions() {
-        return List.of(Question.WATER, Question.CALORIMETER, Question.BASIS);
+    protected List<ConventionQuestion<?>> questions() {
+        return List.of(ConventionQuestion.WATER, ConventionQuestion.CALORIMETER, ConventionQuestion.BASIS);
     }
 
     @Override
@@ -100,7 +100,7 @@ public final class BombCombustion extends InBomb {
         List<HeatTerm> others = new ArrayList<>(besides(draft));
         others.addAll(draft.heats().waterInCalorimeter(water, start, end));
         return draft.complete(
-                switch (draft.conventions().in(Question.BASIS)) {
+                switch (draft.conventions().in(ConventionQuestion.BASIS)) {
                     case PER_MOLE -> perMole(draft, pellet, others);
                     case PER_GRAM -> {
                         Input sought = unknown("unknown-per-gram", BenchUnit.JOULES_PER_GRAM_OF_PROCESS);

@@ -3,8 +3,8 @@ package lab.sassafras.convention;
 import java.util.List;
 
 /** Questions somebody brings, found by the service loader. */
-public interface Questions {
+public interface ConventionQuestions {
 
     /** {@return the questions, in the order they are shown} */
-    List<Question<?>> questions();
+    List<ConventionQuestion<?>> questions();
 }

@@ -17,7 +17,7 @@ import lab.sassafras.measure.BenchUnit;
  * @param usual    range it usually lies in (unit); empty where there is none
  * @param accepted values the handbooks agree on (unit); none where it is measured
  */
-public record SchoolPlace(
+public record ConventionPlace(
         String group,
         String slot,
         BenchUnit unit,
@@ -55,7 +55,7 @@ public record SchoolPlace(
          *
          * @param place where it is read
          */
-        Expression at(SchoolPlace place);
+        Expression at(ConventionPlace place);
     }
 
     /**
@@ -70,30 +70,31 @@ public record SchoolPlace(
      * @param usual    range it usually lies in (unit); empty where there is none
      * @param accepted values the handbooks agree on (unit); none where it is measured
      */
-    public SchoolPlace {
+    public ConventionPlace {
         accepted = List.copyOf(accepted);
     }
 
     /** Read once, before anything is done. */
-    static SchoolPlace first(String group, String slot, BenchUnit unit) {
-        return new SchoolPlace(group, slot, unit, false, When.FIRST, 0, Optional.empty(), List.of());
+    static ConventionPlace first(String group, String slot, BenchUnit unit) {
+        return new ConventionPlace(group, slot, unit, false, When.FIRST, 0, Optional.empty(), List.of());
     }
 
     /** Read in every trial. */
-    static SchoolPlace inTrial(String group, String slot, BenchUnit unit, When when) {
-        return new SchoolPlace(group, slot, unit, true, when, 0, Optional.empty(), List.of());
+    static ConventionPlace inTrial(String group, String slot, BenchUnit unit, When when) {
+        return new ConventionPlace(group, slot, unit, true, when, 0, Optional.empty(), List.of());
     }
 
-    SchoolPlace usually(double low, double high) {
-        return new SchoolPlace(group, slot, unit, perTrial, when, minutes, Optional.of(new Range(low, high)), accepted);
+    ConventionPlace usually(double low, double high) {
+        return new ConventionPlace(
+                group, slot, unit, perTrial, when, minutes, Optional.of(new Range(low, high)), accepted);
     }
 
-    SchoolPlace accepting(List<Double> values) {
-        return new SchoolPlace(group, slot, unit, perTrial, when, minutes, usual, values);
+    ConventionPlace accepting(List<Double> values) {
+        return new ConventionPlace(group, slot, unit, perTrial, when, minutes, usual, values);
     }
 
-    SchoolPlace taking(int longer) {
-        return new SchoolPlace(group, slot, unit, perTrial, when, longer, usual, accepted);
+    ConventionPlace taking(int longer) {
+        return new ConventionPlace(group, slot, unit, perTrial, when, longer, usual, accepted);
     }
 
     /** {@return group and slot, as experiments name a slot} */

@@ -3,7 +3,7 @@ package lab.sassafras.convention;
 import java.util.List;
 
 /** One way of settling a question. It declares what it needs read, and says where it can make a difference. */
-public interface School {
+public interface Convention {
 
     /**
      * What is said of a school.
@@ -33,7 +33,7 @@ public interface School {
     }
 
     /** {@return what must be read for it beyond the usual, in the order of the work} */
-    default List<SchoolPlace> places() {
+    default List<ConventionPlace> places() {
         return List.of();
     }
 
@@ -53,7 +53,7 @@ public interface School {
      * @param inForce  the one in force
      * @param evidence the readings of the entry
      */
-    default boolean comesToSame(School inForce, Evidence evidence) {
+    default boolean comesToSame(Convention inForce, Evidence evidence) {
         return false;
     }
 }
