@@ -22,8 +22,8 @@ import java.util.Set;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.usecase.UseCase;
-import lab.sassafras.sheet.Doubt;
-import lab.sassafras.sheet.Filling;
+import lab.sassafras.sheet.InputCheck;
+import lab.sassafras.sheet.SheetEditing;
 import org.junit.jupiter.api.Test;
 import org.springframework.modulith.core.ApplicationModules;
 import org.springframework.stereotype.Controller;
@@ -57,7 +57,7 @@ class ModulesTest {
     void aPageTranslatesAndKeepsNothing() {
         DescribedPredicate<JavaClass> keeping = DescribedPredicate.describe(
                 "what keeping needs",
-                each -> List.of(Observation.class, Filling.class, Doubt.class, EntityManager.class).stream()
+                each -> List.of(Observation.class, SheetEditing.class, InputCheck.class, EntityManager.class).stream()
                         .anyMatch(each::isEquivalentTo));
         noClasses()
                 .that()

@@ -12,7 +12,7 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Measured;
-import lab.sassafras.sheet.Intake;
+import lab.sassafras.sheet.Admission;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
@@ -62,7 +62,7 @@ final class Runs {
 
     private Runs give(String address, Role role, String text, String unit, Optional<Instrument> on) {
         sheet = sheet.supposing()
-                .with(new Intake(sheet)
+                .with(new Admission(sheet)
                         .accept(Address.read(address), role, new GivenValue(text, unit, on, null, "bench")));
         return this;
     }

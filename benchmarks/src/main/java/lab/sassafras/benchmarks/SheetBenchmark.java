@@ -10,9 +10,9 @@ import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
-import lab.sassafras.sheet.Filling;
-import lab.sassafras.sheet.Readback;
 import lab.sassafras.sheet.Sheet;
+import lab.sassafras.sheet.SheetEditing;
+import lab.sassafras.sheet.SheetReader;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.GivenValue;
 import lab.sassafras.slot.Role;
@@ -51,7 +51,7 @@ public class SheetBenchmark {
             Experiments.find("specific-heat-of-solid").orElseThrow();
     private final Setting setting = new Setting(
             Optional.empty(), Map.of(), TRIALS, Map.of(), Set.of(), Map.of(), Figures.POINT, Conventions.standard());
-    private List<Readback.Row> rows = List.of();
+    private List<SheetReader.Row> rows = List.of();
     private Sheet sheet = new Sheet(experiment, List.of(), setting);
 
     @Setup
@@ -60,7 +60,7 @@ public class SheetBenchmark {
         for (int i = 0; i < observations; i++) {
             int slot = i % SLOTS.size();
             Address address = Address.of(SLOTS.get(slot), 1 + i / SLOTS.size() % TRIALS);
-            rows.add(new Readback.Row(
+            rows.add(new SheetReader.Row(
                     i,
                     address.toString(),
                     Role.READ.key(),
@@ -70,20 +70,20 @@ public class SheetBenchmark {
     }
 
     @Benchmark
-    public Readback readBack() {
-        return Readback.of(experiment, setting, rows);
+    public SheetReader readBack() {
+        return SheetReader.of(experiment, setting, rows);
     }
 
     @Benchmark
-    public Filling admitted() {
-        Filling filling = new Filling(experiment, setting);
+    public SheetEditing admitted() {
+        SheetEditing filling = new SheetEditing(experiment, setting);
         rows.forEach(row -> filling.take(row.key(), Address.read(row.address()), Role.READ, row.given()));
         return filling;
     }
 
     @Benchmark
     public Object readBackAndWorked() {
-        return Reduction.of(Readback.of(experiment, setting, rows).sheet(), Conventions.standard())
+        return Reduction.of(SheetReader.of(experiment, setting, rows).sheet(), Conventions.standard())
                 .findings();
     }
 

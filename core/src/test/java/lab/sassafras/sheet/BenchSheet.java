@@ -101,7 +101,7 @@ public final class BenchSheet {
 
     public BenchSheet assumed(String address, String text, String uncertainty, String unit) {
         sheet = sheet.supposing()
-                .with(new Intake(sheet)
+                .with(new Admission(sheet)
                         .accept(
                                 Address.read(address),
                                 Role.ASSUMED,
@@ -115,7 +115,7 @@ public final class BenchSheet {
 
     public BenchSheet give(String address, Role role, String text, String unit, Optional<Instrument> on) {
         sheet = sheet.supposing()
-                .with(new Intake(sheet)
+                .with(new Admission(sheet)
                         .accept(Address.read(address), role, new GivenValue(text, unit, on, null, "Hawthorn")));
         return this;
     }

@@ -81,7 +81,7 @@ class HalvesTest {
     private static final Address SAND = Address.of("dish/sand", 1);
 
     private static Sheet sheet(Role... given) {
-        Filling filling = new Filling(new Dish(), Setting.plain(Figures.POINT));
+        SheetEditing filling = new SheetEditing(new Dish(), Setting.plain(Figures.POINT));
         for (Role role : given) {
             String text = role == Role.TARE ? "120.0" : "180.0";
             filling.take(role, SAND, role, new GivenValue(text, "g", Optional.empty(), null, "Alder"));

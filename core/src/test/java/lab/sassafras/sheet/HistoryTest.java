@@ -77,12 +77,12 @@ class HistoryTest {
                     .toList();
         }
 
-        Readback read(int upTo) {
-            return Readback.of(
+        SheetReader read(int upTo) {
+            return SheetReader.of(
                     experiment,
                     setting(),
                     standing(upTo).stream()
-                            .map(row -> new Readback.Row(row.id(), row.address(), row.role(), row.given()))
+                            .map(row -> new SheetReader.Row(row.id(), row.address(), row.role(), row.given()))
                             .toList());
         }
 
@@ -148,8 +148,8 @@ class HistoryTest {
 
         private void admit(int seen, String address, Optional<Role> role, String text, Optional<Integer> strikes) {
             try {
-                Readback view = read(seen);
-                Filling filling = view.filling(setting());
+                SheetReader view = read(seen);
+                SheetEditing filling = view.filling(setting());
                 GivenValue given = new GivenValue(text, unit(address, role), Optional.empty(), "0.5", "bench");
                 if (text.isEmpty()) {
                     strikes.filter(filling::stands).ifPresent(filling::strike);
@@ -225,7 +225,7 @@ class HistoryTest {
         for (long seed = 0; seed < HISTORIES * 4; seed++) {
             Book book = new Book(seed, experiment);
             IntStream.range(0, 30).forEach(any -> book.step());
-            Readback read = book.read(book.rows.size());
+            SheetReader read = book.read(book.rows.size());
             List<Stored> standing = book.standing(book.rows.size());
             assertThat(read.lines().size() + read.aside().size())
                     .as("every row is read or said to be unreadable")
@@ -249,7 +249,7 @@ class HistoryTest {
         }
     }
 
-    private static boolean flagged(Readback read, Stored row) {
+    private static boolean flagged(SheetReader read, Stored row) {
         return read.aside().containsKey(row.id())
                 || read.lines().containsKey(row.id())
                         && read.sheet().at(read.lines().get(row.id()).address()).size() == 1
@@ -277,7 +277,7 @@ class HistoryTest {
     /** Two samples misspelt, then corrected: the colour of the second was written between. */
     @Test
     void samplesMayBeRenamedAfterSomethingWasWrittenOfThem() {
-        Filling filling = new Filling(
+        SheetEditing filling = new SheetEditing(
                 Experiments.find("specific-heat-of-solid").orElseThrow(),
                 BenchSheet.of("specific-heat-of-solid", 2).sheet().setting());
         String name = filling.sheet().experiment().sampleName().orElseThrow();
@@ -295,7 +295,7 @@ class HistoryTest {
 
     @Test
     void aStrikeThatWouldLeaveANegativeMassIsRefusedAndOneThatMendsItIsNot() {
-        Filling filling = new Filling(
+        SheetEditing filling = new SheetEditing(
                 Experiments.find("specific-heat-of-solid").orElseThrow(),
                 BenchSheet.of("specific-heat-of-solid").sheet().setting());
         Address mass = Address.read("sample[1]/mass");
@@ -307,14 +307,14 @@ class HistoryTest {
                 .hasMessageContaining("full (50) would be less than empty (90)");
         // two devices can bring it about all the same; then it is read with a finding, and either strike is accepted
         for (String mended : List.of("90", "50")) {
-            Filling raced =
-                    new Filling(filling.sheet().experiment(), filling.sheet().setting());
+            SheetEditing raced = new SheetEditing(
+                    filling.sheet().experiment(), filling.sheet().setting());
             raced.add(
                     "90",
-                    Intake.line(raced.sheet().experiment(), raced.sheet().setting(), mass, Role.TARE, grams("90")));
+                    Admission.line(raced.sheet().experiment(), raced.sheet().setting(), mass, Role.TARE, grams("90")));
             raced.add(
                     "50",
-                    Intake.line(raced.sheet().experiment(), raced.sheet().setting(), mass, Role.GROSS, grams("50")));
+                    Admission.line(raced.sheet().experiment(), raced.sheet().setting(), mass, Role.GROSS, grams("50")));
             assertThat(SheetFindings.of(raced.sheet()))
                     .extracting(Finding::code)
                     .contains("reading.negative-mass");
@@ -328,10 +328,10 @@ class HistoryTest {
     @Test
     void anExperimentNobodyKnowsKeepsItsRowsAndSaysSo() {
         Experiment unknown = Experiments.findOrUnknown("bomb-of-a-later-version");
-        Readback read = Readback.of(
+        SheetReader read = SheetReader.of(
                 unknown,
                 BenchSheet.copper().sheet().setting(),
-                List.of(new Readback.Row("a", "pellet[1]/mass", "read", grams("1.0"))));
+                List.of(new SheetReader.Row("a", "pellet[1]/mass", "read", grams("1.0"))));
         Reduction reduction = Reduction.of(read.sheet(), Conventions.standard());
         assertThat(read.aside()).containsKey("a");
         assertThat(reduction.findings()).extracting(Finding::code).contains("row.unreadable", "experiment.unknown");
@@ -341,7 +341,7 @@ class HistoryTest {
     @Test
     void aSchoolOfALaterVersionIsSaid() {
         Sheet sheet = BenchSheet.copper().sheet();
-        assertThat(Readback.of(
+        assertThat(SheetReader.of(
                                 sheet.experiment(),
                                 sheet.setting(),
                                 List.of(),

@@ -11,7 +11,7 @@ import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
-import lab.sassafras.sheet.Intake;
+import lab.sassafras.sheet.Admission;
 import lab.sassafras.sheet.Sheet;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -45,7 +45,7 @@ class EverySlotTest {
     }
 
     private static void accept(Experiment experiment, String path, Role role, GivenValue given) {
-        new Intake(new Sheet(experiment, List.of(), Setting.plain(Figures.POINT)))
+        new Admission(new Sheet(experiment, List.of(), Setting.plain(Figures.POINT)))
                 .accept(Address.of(path, 1), role, given);
     }
 

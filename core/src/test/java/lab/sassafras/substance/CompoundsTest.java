@@ -9,9 +9,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lab.sassafras.sheet.Admission;
 import lab.sassafras.sheet.BenchSheet;
-import lab.sassafras.sheet.Doubt;
-import lab.sassafras.sheet.Intake;
+import lab.sassafras.sheet.InputCheck;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.GivenValue;
@@ -114,12 +114,12 @@ class CompoundsTest {
                 .satisfies(each -> assertThat(each.message()).contains("propan-1-ol or propan-2-ol"));
         assertThat(bare.verdict().orElseThrow().agreement()).isEmpty();
         Sheet sheet = bare.sheet();
-        Line line = new Intake(sheet)
+        Line line = new Admission(sheet)
                 .accept(
                         Address.read("fuel[1]/formula"),
                         Role.STATED,
                         new GivenValue("C3H8O", null, Optional.empty(), null, "Hawthorn"));
-        assertThat(Doubt.readBack(sheet, line, "C3H8O"))
+        assertThat(InputCheck.readBack(sheet, line, "C3H8O"))
                 .hasValueSatisfying(asked -> assertThat(asked).contains("propan-2-ol"));
         assertThat(can("CH3CHOHCH3")
                         .verdict()

@@ -11,7 +11,7 @@ import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
-import lab.sassafras.sheet.Filling;
+import lab.sassafras.sheet.SheetEditing;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.GivenValue;
 import lab.sassafras.slot.Logged;
@@ -26,7 +26,7 @@ import lab.sassafras.verdict.Reduction;
 public final class RunReplay {
 
     private final Run run;
-    private final Filling filling;
+    private final SheetEditing filling;
     private final Set<String> met = new HashSet<>();
     /** What was struck out later and names something that is not in the file: told as it was, and of no result. */
     private final Set<String> gone = new HashSet<>();
@@ -38,7 +38,7 @@ public final class RunReplay {
         this.struckOut = run.observations().stream()
                 .flatMap(each -> each.supersedes().stream())
                 .collect(Collectors.toSet());
-        this.filling = new Filling(run.experiment(), setting(run));
+        this.filling = new SheetEditing(run.experiment(), setting(run));
     }
 
     /**

@@ -13,8 +13,8 @@ import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Experiment;
-import lab.sassafras.sheet.Readback;
 import lab.sassafras.sheet.Sheet;
+import lab.sassafras.sheet.SheetReader;
 import lab.sassafras.verdict.Reduction;
 
 /**
@@ -43,7 +43,7 @@ public record EntrySheet(
         Optional<Calibration> calibration,
         Optional<Calibration> newer,
         Conventions conventions,
-        Readback readback,
+        SheetReader readback,
         Map<String, String> instrumentNames,
         InHand hand,
         Reduction reduction,

@@ -40,9 +40,9 @@ import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.TimeBudget;
-import lab.sassafras.sheet.Filling;
-import lab.sassafras.sheet.Readback;
 import lab.sassafras.sheet.Sheet;
+import lab.sassafras.sheet.SheetEditing;
+import lab.sassafras.sheet.SheetReader;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.GivenValue;
@@ -210,7 +210,8 @@ public class EntrySheets {
                 .filter(each -> each.trace().equals(use.trace()))
                 .isPresent();
         Slot slot = entry.experiment().slot(address.path()).orElseThrow();
-        Filling filling = entry.readback().filling(sameReadings ? entry.sheet().setting() : open(entry, slot));
+        SheetEditing filling =
+                entry.readback().filling(sameReadings ? entry.sheet().setting() : open(entry, slot));
         GivenValue answer = new GivenValue(use.text(), null, Optional.empty(), null, "");
         entry.observations().standingAt(address.toString()).stream()
                 .reduce((earlier, later) -> later)
@@ -308,7 +309,7 @@ public class EntrySheets {
         path.above.remove(entry.id());
         Map<String, String> schools = new LinkedHashMap<>(entry.period().schools());
         schools.putAll(rows.decisions().schools());
-        Readback readback = Readback.of(
+        SheetReader readback = SheetReader.of(
                 experiment,
                 setting,
                 rows.observations().standing().stream()
@@ -341,8 +342,8 @@ public class EntrySheets {
         return names;
     }
 
-    private static Readback.Row row(Observation observation, Shelf shelf) {
-        return new Readback.Row(
+    private static SheetReader.Row row(Observation observation, Shelf shelf) {
+        return new SheetReader.Row(
                 observation.id(),
                 observation.address(),
                 observation.role(),

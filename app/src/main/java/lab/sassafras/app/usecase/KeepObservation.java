@@ -19,9 +19,9 @@ import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
-import lab.sassafras.sheet.Doubt;
-import lab.sassafras.sheet.Filling;
 import lab.sassafras.sheet.Following;
+import lab.sassafras.sheet.InputCheck;
+import lab.sassafras.sheet.SheetEditing;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Line;
 import lab.sassafras.slot.Role;
@@ -110,12 +110,13 @@ public class KeepObservation {
             if (followed.isPresent()) {
                 return new Answer.Kept<>(followed.get());
             }
-            Filling filling = way.filling(entry, at);
+            SheetEditing filling = way.filling(entry, at);
             Line line = WayIn.taken(filling, value, actor);
             Optional<String> question = given.sure()
                     ? Optional.empty()
-                    : Doubt.about(entry.sheet(), line)
-                            .or(() -> marked ? Optional.empty() : Doubt.readBack(entry.sheet(), line, given.text()));
+                    : InputCheck.about(entry.sheet(), line)
+                            .or(() ->
+                                    marked ? Optional.empty() : InputCheck.readBack(entry.sheet(), line, given.text()));
             if (question.isPresent()) {
                 return new Answer.Asked<>(question.get());
             }
@@ -179,7 +180,7 @@ public class KeepObservation {
     }
 
     /** What the value says of other places: kept with it, each under a name that goes with its own. */
-    private List<Value> following(Filling filling, Value value, Line line) {
+    private List<Value> following(SheetEditing filling, Value value, Line line) {
         return Following.of(filling.sheet(), line).stream()
                 .map(each -> new Value(
                         UUID.nameUUIDFromBytes(
@@ -197,7 +198,7 @@ public class KeepObservation {
 
     private UUID withWhatFollows(EntrySheet entry, Value value, Line line, List<Value> following, Actor actor) {
         UUID kept = way.kept(entry, value, line, actor);
-        Filling filling = way.filling(entry, value.at());
+        SheetEditing filling = way.filling(entry, value.at());
         WayIn.taken(filling, value, actor);
         for (Value each : following) {
             way.kept(entry, each, WayIn.taken(filling, each, actor), actor);

@@ -21,7 +21,7 @@ import lab.sassafras.declaration.Span;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
-import lab.sassafras.sheet.Filling;
+import lab.sassafras.sheet.SheetEditing;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Slot;
@@ -123,7 +123,7 @@ public class TakeFromClock {
         return Answer.of(() -> whole.executeWithoutResult(status -> {
             WayIn.beforeMixing(entry, trial);
             Span span = entry.experiment().span().orElseThrow();
-            Filling filling = entry.readback().filling(entry.sheet().setting());
+            SheetEditing filling = entry.readback().filling(entry.sheet().setting());
             pick(entry, filling, Address.of(span.start(), trial), start, actor);
             pick(entry, filling, Address.of(span.end(), trial), end, actor);
             decisionBook.decide(
@@ -136,7 +136,7 @@ public class TakeFromClock {
         }));
     }
 
-    private void pick(EntrySheet entry, Filling filling, Address address, String text, Actor actor) {
+    private void pick(EntrySheet entry, SheetEditing filling, Address address, String text, Actor actor) {
         Optional<Observation> before = WayIn.standing(entry, address).filter(old -> filling.stands(old.id()));
         if (before.filter(old -> old.text().equals(text)).isPresent()) {
             return;
@@ -173,7 +173,7 @@ public class TakeFromClock {
                     .on(
                             readings.trace().instrumentId().flatMap(instruments::find),
                             figures.fixed(trend.uncertainty(), 3));
-            Filling filling = entry.readback().filling(entry.sheet().setting());
+            SheetEditing filling = entry.readback().filling(entry.sheet().setting());
             way.kept(entry, value, WayIn.taken(filling, value, actor), actor);
         });
     }

@@ -9,7 +9,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.measure.Refused;
-import lab.sassafras.sheet.Filling;
+import lab.sassafras.sheet.SheetEditing;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.GivenValue;
 import lab.sassafras.slot.Line;
@@ -31,7 +31,7 @@ class WayIn {
     }
 
     /** The sheet of an entry as it would be with values yet to be kept, open to whatever a place may name. */
-    Filling filling(EntrySheet entry, Address at) {
+    SheetEditing filling(EntrySheet entry, Address at) {
         return entry.readback().filling(sheets.open(entry, slot(entry, at)));
     }
 
@@ -52,7 +52,7 @@ class WayIn {
      *
      * @throws Refused where it cannot stand there
      */
-    static Line taken(Filling filling, Value value, Actor actor) {
+    static Line taken(SheetEditing filling, Value value, Actor actor) {
         GivenValue given =
                 new GivenValue(value.text(), value.unit(), value.instrument(), value.uncertainty(), actor.name());
         return value.corrects()

@@ -18,7 +18,7 @@ import lab.sassafras.slot.Setting;
  * A sheet being filled: values come in and are struck out one after another, each at the same cost however many stand.
  * What would leave something behind that cannot be is refused; a filling that refused is not used any further.
  */
-public final class Filling {
+public final class SheetEditing {
 
     private final Places places;
     private final Map<Object, Line> standing = new LinkedHashMap<>();
@@ -29,7 +29,7 @@ public final class Filling {
      * @param experiment what kind of run it is
      * @param setting    what surrounds the readings
      */
-    public Filling(Declaration experiment, Setting setting) {
+    public SheetEditing(Declaration experiment, Setting setting) {
         this.places = new Places(experiment, setting);
     }
 
@@ -102,7 +102,7 @@ public final class Filling {
     }
 
     private Line taken(Object key, Address address, Role role, GivenValue given) {
-        Line line = new Intake(places).accept(address, role, given);
+        Line line = new Admission(places).accept(address, role, given);
         add(key, line);
         return line;
     }

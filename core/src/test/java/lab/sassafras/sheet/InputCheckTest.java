@@ -13,7 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** A value is questioned as it is typed. */
-class DoubtTest {
+class InputCheckTest {
 
     @ParameterizedTest
     @CsvSource(
@@ -37,12 +37,12 @@ class DoubtTest {
                 .temperature("mixed[1]/final", "25.4")
                 .sheet();
         Instrument on = unit.equals("°C") ? BenchSheet.THERMOMETER : BenchSheet.BALANCE;
-        Line line = new Intake(sheet)
+        Line line = new Admission(sheet)
                 .accept(
                         Address.read(address),
                         Role.READ,
                         new GivenValue(text, unit, Optional.of(on), null, "Hawthorn"));
-        Optional<String> question = Doubt.about(sheet, line);
+        Optional<String> question = InputCheck.about(sheet, line);
         assertThat(question.orElse("")).startsWith(asked == null ? "" : asked);
         assertThat(question.isPresent()).isEqualTo(asked != null);
     }
@@ -53,12 +53,12 @@ class DoubtTest {
     void aShareThatIsRatherAMassIsAskedAbout(String typed, boolean weighed, boolean asked) {
         BenchSheet bench = BenchSheet.of("heat-of-solution").says("solute[1]/formula", "NH4Cl");
         Sheet sheet = (weighed ? bench.mass("water[1]/mass", "98.45") : bench).sheet();
-        Line line = new Intake(sheet)
+        Line line = new Admission(sheet)
                 .accept(
                         Address.read("solute[1]/purity"),
                         Role.READ,
                         new GivenValue(typed, "%", Optional.empty(), null, "Hawthorn"));
-        assertThat(Doubt.about(sheet, line)
+        assertThat(InputCheck.about(sheet, line)
                         .filter(each -> each.contains("is not weighed yet"))
                         .isPresent())
                 .isEqualTo(asked);

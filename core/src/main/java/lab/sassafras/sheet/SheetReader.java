@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param lines the rows that could be read, by their key
  * @param aside why a row could not be read, by its key
  */
-public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String> aside) {
+public record SheetReader(Sheet sheet, Map<Object, Line> lines, Map<Object, String> aside) {
 
     /**
      * A stored row.
@@ -44,7 +44,7 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
      * @param rows       in the order they were given
      * @return as read
      */
-    public static Readback of(Declaration experiment, Setting setting, List<Row> rows) {
+    public static SheetReader of(Declaration experiment, Setting setting, List<Row> rows) {
         return of(experiment, setting, rows, Map.of());
     }
 
@@ -57,7 +57,7 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
      * @param schools    as stored, question to school; one that this version does not know is said, and the usual one
      *                   in force
      */
-    public static Readback of(Declaration experiment, Setting setting, List<Row> rows, Map<String, String> schools) {
+    public static SheetReader of(Declaration experiment, Setting setting, List<Row> rows, Map<String, String> schools) {
         Map<Object, Line> lines = new LinkedHashMap<>();
         Map<Object, String> aside = new LinkedHashMap<>();
         List<Finding> reservations = new ArrayList<>();
@@ -72,13 +72,14 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
                 Role role = Role.of(row.role())
                         .orElseThrow(
                                 () -> new Refused("“" + row.role() + "” is no way to get a value in this version."));
-                lines.put(row.key(), Intake.line(experiment, setting, Address.read(row.address()), role, row.given()));
+                lines.put(
+                        row.key(), Admission.line(experiment, setting, Address.read(row.address()), role, row.given()));
             } catch (Refused refused) {
                 aside.put(row.key(), refused.getMessage());
                 reservations.add(reservation(experiment, row, refused));
             }
         }
-        return new Readback(new Sheet(experiment, List.copyOf(lines.values()), setting, reservations), lines, aside);
+        return new SheetReader(new Sheet(experiment, List.copyOf(lines.values()), setting, reservations), lines, aside);
     }
 
     /**
@@ -87,8 +88,8 @@ public record Readback(Sheet sheet, Map<Object, Line> lines, Map<Object, String>
      *
      * @param setting what surrounds the readings
      */
-    public Filling filling(Setting setting) {
-        Filling filling = new Filling(sheet.experiment(), setting);
+    public SheetEditing filling(Setting setting) {
+        SheetEditing filling = new SheetEditing(sheet.experiment(), setting);
         lines.forEach(filling::add);
         return filling;
     }

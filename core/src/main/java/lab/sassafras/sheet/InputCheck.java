@@ -16,7 +16,7 @@ import lab.sassafras.slot.Slot;
  * Whether a value is worth asking about before it is kept: it lies outside what it usually is, what its instrument
  * shows or what can be at all, or is unlike the same place of the trial before. It is a question and never a refusal.
  */
-public final class Doubt {
+public final class InputCheck {
 
     /** Part of the usual range by which two trials may differ without being asked about. No source. */
     private static final double UNLIKE = 0.5;
@@ -30,7 +30,7 @@ public final class Doubt {
     private final Slot slot;
     private final Figures figures;
 
-    private Doubt(Sheet sheet, Line line, Slot slot) {
+    private InputCheck(Sheet sheet, Line line, Slot slot) {
         this.sheet = sheet;
         this.line = line;
         this.slot = slot;
@@ -47,7 +47,7 @@ public final class Doubt {
         return sheet.experiment()
                 .slot(line.address().path())
                 .filter(slot -> slot.field() == Slot.Field.NUMBER)
-                .flatMap(slot -> new Doubt(sheet, line, slot).question());
+                .flatMap(slot -> new InputCheck(sheet, line, slot).question());
     }
 
     /**

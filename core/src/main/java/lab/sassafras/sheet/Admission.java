@@ -12,9 +12,9 @@ import lab.sassafras.slot.Slot;
 /**
  * The door every new value comes in by, from a page or a file: what cannot be is refused with a plain message, the rest
  * becomes a line. Nothing is guessed and nothing is rounded. What is stored already does not come this way again; it is
- * read back by {@link Readback}, which never refuses.
+ * read back by {@link SheetReader}, which never refuses.
  */
-public final class Intake {
+public final class Admission {
 
     private final Places places;
 
@@ -23,11 +23,11 @@ public final class Intake {
      *
      * @param sheet what was read
      */
-    public Intake(Sheet sheet) {
+    public Admission(Sheet sheet) {
         this(sheet.places());
     }
 
-    Intake(Places places) {
+    Admission(Places places) {
         this.places = places;
     }
 

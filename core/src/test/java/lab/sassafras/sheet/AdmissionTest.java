@@ -23,14 +23,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The one door every value comes in by. */
-class IntakeTest {
+class AdmissionTest {
 
     private static final Experiment SOLID =
             Experiments.find("specific-heat-of-solid").orElseThrow();
 
     private static Line accept(String address, Role role, String text, String unit, String uncertainty) {
         Sheet empty = new Sheet(SOLID, java.util.List.of(), Setting.plain(Figures.POINT));
-        return new Intake(empty)
+        return new Admission(empty)
                 .accept(
                         Address.read(address),
                         role,
@@ -93,7 +93,7 @@ class IntakeTest {
     @Test
     void anInstrumentReadsOnlyWhatItMeasures() {
         Sheet empty = new Sheet(SOLID, java.util.List.of(), Setting.plain(Figures.POINT));
-        assertThatThrownBy(() -> new Intake(empty)
+        assertThatThrownBy(() -> new Admission(empty)
                         .accept(
                                 Address.read("water[1]/start"),
                                 Role.READ,
@@ -137,7 +137,7 @@ class IntakeTest {
     @Test
     void theMarkOfThePeriodCountsForValueAndUncertainty() {
         Sheet comma = new Sheet(SOLID, java.util.List.of(), Setting.plain(new Figures(DecimalMark.COMMA)));
-        Intake intake = new Intake(comma);
+        Admission intake = new Admission(comma);
         assertThat(intake.accept(
                                 Address.read("sample[1]/start"),
                                 Role.ASSUMED,
