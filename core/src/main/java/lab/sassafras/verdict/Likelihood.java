@@ -28,7 +28,11 @@ final class Likelihood {
      * @param deviation how far the result is off
      */
     static double of(
-            DoubleUnaryOperator moves, double plausible, double most, boolean either, SuspectSize.Deviation deviation) {
+            DoubleUnaryOperator moves,
+            double plausible,
+            double most,
+            boolean either,
+            ExplainingSize.Deviation deviation) {
         double one = oneWay(moves, Math.copySign(1, plausible), Math.abs(plausible), most, deviation);
         return either
                 ? 0.5 * (one + oneWay(moves, -Math.copySign(1, plausible), Math.abs(plausible), most, deviation))
@@ -36,7 +40,7 @@ final class Likelihood {
     }
 
     private static double oneWay(
-            DoubleUnaryOperator moves, double sign, double plausible, double most, SuspectSize.Deviation deviation) {
+            DoubleUnaryOperator moves, double sign, double plausible, double most, ExplainingSize.Deviation deviation) {
         double middling = Math.max(plausible, most / TAIL);
         double step = most / POINTS;
         double all = 0;
@@ -61,7 +65,7 @@ final class Likelihood {
      * @param moved     how far it would be off
      * @param blurred   width of a stretch that stands for all in it (unit of the result)
      */
-    static double at(SuspectSize.Deviation deviation, double moved, double blurred) {
+    static double at(ExplainingSize.Deviation deviation, double moved, double blurred) {
         double u = Math.hypot(deviation.allowed() / NORMAL_95, blurred / Math.sqrt(12));
         if (u == 0) {
             return 0;

@@ -54,13 +54,13 @@ final class Plausibility {
      * How far a result is from what is middling for such a thing, where it cannot be believed; it may as well be none
      * or twice that.
      */
-    Optional<SuspectSize.Deviation> off() {
+    Optional<ExplainingSize.Deviation> off() {
         if (what.typical().isEmpty() || !beyondLargest() && !surelyNegative()) {
             return Optional.empty();
         }
         double typical = what.typical().getAsDouble();
         return Optional.of(
-                new SuspectSize.Deviation(typical - result.value(), Math.hypot(2 * result.uncertainty(), typical)));
+                new ExplainingSize.Deviation(typical - result.value(), Math.hypot(2 * result.uncertainty(), typical)));
     }
 
     /** Within two standard uncertainties a negative value may as well be none, or a small one. */
@@ -76,15 +76,15 @@ final class Plausibility {
         return what.largest().isPresent() && result.value() > what.largest().getAsDouble();
     }
 
-    private List<SuspectSize> suspects() {
-        return SuspectSize.all(judged.sheet(), judged.sheet().setting().conventions(), judged.solved(), off());
+    private List<ExplainingSize> suspects() {
+        return ExplainingSize.all(judged.sheet(), judged.sheet().setting().conventions(), judged.solved(), off());
     }
 
     /** What would make it larger by these very books; with a cup that held the hot water it is the other way round. */
     private String causes() {
         List<String> causes = suspects().stream()
                 .filter(size -> size.change() > 0 && size.suspect().way() == Suspect.Sign.ONE)
-                .map(SuspectSize::words)
+                .map(ExplainingSize::words)
                 .toList();
         return "It comes out so where "
                 + (causes.isEmpty() ? "" : String.join(", or where ", causes) + ", or where ")

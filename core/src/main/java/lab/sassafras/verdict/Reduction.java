@@ -34,10 +34,10 @@ public final class Reduction {
 
     private final Sheet sheet;
     private final Conventions conventions;
-    private final Later<Standing> standing = new Later<>(() -> Standing.of(sheet(), conventions()));
-    private final Later<List<Alternative>> alternatives = new Later<>(this::worked);
-    private final Later<List<SuspectSize>> suspects = new Later<>(this::suspected);
-    private final Map<Integer, Later<Optional<Working>>> workings = new ConcurrentHashMap<>();
+    private final Lazy<Standing> standing = new Lazy<>(() -> Standing.of(sheet(), conventions()));
+    private final Lazy<List<Alternative>> alternatives = new Lazy<>(this::worked);
+    private final Lazy<List<ExplainingSize>> suspects = new Lazy<>(this::suspected);
+    private final Map<Integer, Lazy<Optional<Working>>> workings = new ConcurrentHashMap<>();
     private final Writing writing = new Writing(this);
     private final WhatHappened happened = new WhatHappened(this);
     private final Map<Object, Object> made = new ConcurrentHashMap<>();
@@ -64,20 +64,20 @@ public final class Reduction {
                 .orElse(List.of());
     }
 
-    private List<SuspectSize> suspected() {
+    private List<ExplainingSize> suspected() {
         List<Solution> counted = Trial.counted(trials());
         return counted.isEmpty()
                 ? List.of()
-                : SuspectSize.all(sheet, conventions, counted.get(0), deviation(counted.get(0)));
+                : ExplainingSize.all(sheet, conventions, counted.get(0), deviation(counted.get(0)));
     }
 
     /** How far the result is off, by its reference, or by what such a vessel can hold. */
-    private Optional<SuspectSize.Deviation> deviation(Solution first) {
+    private Optional<ExplainingSize.Deviation> deviation(Solution first) {
         Sample sample = samples().get(0);
         return sample.verdict()
                 .flatMap(Verdict::agreement)
                 .filter(found -> !found.agrees())
-                .map(found -> new SuspectSize.Deviation(-found.difference(), found.allowed()))
+                .map(found -> new ExplainingSize.Deviation(-found.difference(), found.allowed()))
                 .or(() -> sample.result().flatMap(result -> {
                     Judged judged = new Judged(
                             sheet, 1, result, first, Trial.counted(trials()).size());
@@ -116,7 +116,7 @@ public final class Reduction {
     }
 
     /** {@return what each suspected error would do} */
-    public List<SuspectSize> suspects() {
+    public List<ExplainingSize> suspects() {
         return suspects.get();
     }
 
@@ -162,7 +162,7 @@ public final class Reduction {
      */
     public Optional<Working> working(int trial) {
         return workings.computeIfAbsent(
-                        trial, any -> new Later<>(() -> solution(trial).map(presentation()::working)))
+                        trial, any -> new Lazy<>(() -> solution(trial).map(presentation()::working)))
                 .get();
     }
 

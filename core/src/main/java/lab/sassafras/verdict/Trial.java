@@ -15,14 +15,14 @@ import lab.sassafras.expression.Linearity;
  * @param leftOut  whether a person decided against it
  * @param draws    of its result, made when they are first asked for
  */
-public record Trial(Account account, Optional<Solution> solution, boolean leftOut, Later<Optional<Drawn>> draws) {
+public record Trial(Account account, Optional<Solution> solution, boolean leftOut, Lazy<Optional<Drawn>> draws) {
 
     static Trial of(Account account, Optional<Solution> solution, boolean leftOut) {
         return new Trial(
                 account,
                 solution,
                 leftOut,
-                new Later<>(() -> solution.flatMap(
+                new Lazy<>(() -> solution.flatMap(
                         each -> Drawn.of(each.result(), each.estimate(), each.bindings(), Reduction.DRAWS))));
     }
 

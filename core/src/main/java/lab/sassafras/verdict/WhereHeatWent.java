@@ -40,7 +40,7 @@ public record WhereHeatWent(double whole, List<Part> parts) {
     public record Part(String words, double joules, Kind kind) {}
 
     /** Empty where the tables do not know the fuel, or more came than they know of. */
-    static Optional<WhereHeatWent> of(Yardstick.Losses lost, Solution trial, List<SuspectSize> suspects) {
+    static Optional<WhereHeatWent> of(Yardstick.Losses lost, Solution trial, List<ExplainingSize> suspects) {
         Optional<Double> reached = trial.derived().stream()
                 .filter(each -> each.derived().unit().equals(BenchUnit.PERCENT))
                 .map(each -> each.estimate().value())
@@ -55,7 +55,8 @@ public record WhereHeatWent(double whole, List<Part> parts) {
         return reached.flatMap(per -> heat.map(given -> went(lost, trial, suspects, 100 * given / per)));
     }
 
-    private static WhereHeatWent went(Yardstick.Losses lost, Solution trial, List<SuspectSize> suspects, double whole) {
+    private static WhereHeatWent went(
+            Yardstick.Losses lost, Solution trial, List<ExplainingSize> suspects, double whole) {
         List<Part> parts = new ArrayList<>();
         trial.postings().stream()
                 .filter(each -> !each.sought() && each.heat().value() > 0)
@@ -68,7 +69,7 @@ public record WhereHeatWent(double whole, List<Part> parts) {
         parts.sort(Comparator.comparing(Part::kind));
         double left = whole - parts.stream().mapToDouble(Part::joules).sum();
         double reached = parts.stream().mapToDouble(Part::joules).sum();
-        for (SuspectSize each : suspects) {
+        for (ExplainingSize each : suspects) {
             double joules = accountedFor(lost, each, trial.estimate().value(), reached, whole);
             if (joules > 0 && joules < left) {
                 parts.add(new Part(each.words(), joules, Kind.SUPPOSED));
@@ -81,7 +82,7 @@ public record WhereHeatWent(double whole, List<Part> parts) {
 
     /** Fuel that never burnt would have given its part of the whole; what is left keeps back heat of its own. */
     private static double accountedFor(
-            Yardstick.Losses lost, SuspectSize suspect, double result, double reached, double whole) {
+            Yardstick.Losses lost, ExplainingSize suspect, double result, double reached, double whole) {
         double more = suspect.change() / result;
         if (lost.unburnt().contains(suspect.suspect().key())) {
             return whole * more / (1 + more);

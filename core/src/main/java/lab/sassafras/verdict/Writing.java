@@ -11,7 +11,7 @@ import lab.sassafras.presentation.Presentation;
 public final class Writing {
 
     private final Reduction reduction;
-    private final Map<FurtherOf, Later<Interval>> furthers = new ConcurrentHashMap<>();
+    private final Map<FurtherOf, Lazy<Interval>> furthers = new ConcurrentHashMap<>();
 
     /** A further result of one trial. */
     private record FurtherOf(int trial, String label) {}
@@ -77,7 +77,7 @@ public final class Writing {
     public Interval interval(int trial, Solution.Further further) {
         return furthers.computeIfAbsent(
                         new FurtherOf(trial, further.derived().label()),
-                        any -> new Later<>(() -> worked(trial, further)))
+                        any -> new Lazy<>(() -> worked(trial, further)))
                 .get();
     }
 

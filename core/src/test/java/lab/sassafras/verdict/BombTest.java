@@ -355,7 +355,7 @@ class BombTest {
                 .says("inside[1]/seen", "clean")
                 .constant(1800, 0.1, 2000)
                 .reduced(ROUNDED);
-        SuspectSize fuse = reduction.suspects().stream()
+        ExplainingSize fuse = reduction.suspects().stream()
                 .filter(each -> each.suspect().key().equals("fuse-forgotten"))
                 .findFirst()
                 .orElseThrow();

@@ -17,9 +17,9 @@ public final class Causes {
     record Judged(String experiment, String cause, int place, boolean sized) {}
 
     /** Where a cause stands among rows, ties in one; 99 where it is not believed. */
-    static int place(List<SuspectSize> suspects, String key) {
-        List<SuspectSize.Row> rows =
-                SuspectSize.rows(suspects.stream().filter(SuspectSize::believed).toList());
+    static int place(List<ExplainingSize> suspects, String key) {
+        List<ExplainingSize.Row> rows = ExplainingSize.rows(
+                suspects.stream().filter(ExplainingSize::believed).toList());
         return IntStream.range(0, rows.size())
                 .filter(i -> Stream.concat(Stream.of(rows.get(i).first()), rows.get(i).tied().stream())
                         .anyMatch(each -> each.suspect().key().equals(key)))
@@ -29,7 +29,7 @@ public final class Causes {
     }
 
     static Judged judged(Mishaps.Mishap mishap) {
-        List<SuspectSize> suspects = mishap.reduction().suspects();
+        List<ExplainingSize> suspects = mishap.reduction().suspects();
         String key = mishap.suspect().key();
         OptionalDouble found = suspects.stream()
                 .filter(each -> each.suspect().key().equals(key))

@@ -41,7 +41,7 @@ class CausesTest {
             for (Suspect suspect : kind.experiments()) {
                 Mishaps.of(kind, suspect, property, new Random(7))
                         .ifPresent(mishap -> assertThat(mishap.reduction().suspects())
-                                .filteredOn(SuspectSize::believed)
+                                .filteredOn(ExplainingSize::believed)
                                 .filteredOn(each -> !each.suspect().measure().share()
                                         && each.suspect().cause() instanceof Suspect.Cause.Read
                                         && each.explains().isPresent())
@@ -64,7 +64,7 @@ class CausesTest {
                 .filter(each -> each.key().equals("moist"))
                 .findFirst()
                 .orElseThrow();
-        List<SuspectSize.Row> rows = SuspectSize.rows(Mishaps.of(salt, moist, salt.property(), new Random(1))
+        List<ExplainingSize.Row> rows = ExplainingSize.rows(Mishaps.of(salt, moist, salt.property(), new Random(1))
                 .orElseThrow()
                 .reduction()
                 .suspects());

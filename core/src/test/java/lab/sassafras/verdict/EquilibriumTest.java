@@ -110,7 +110,7 @@ class EquilibriumTest {
         // 15.40 − 298.15 · 0.06925 = −5.25
         assertThat(agreement.reference().value()).isCloseTo(-5.25, within(0.01));
         assertThat(agreement.agrees()).isFalse();
-        SuspectSize rest = judged.suspects().stream()
+        ExplainingSize rest = judged.suspects().stream()
                 .filter(each -> each.suspect().key().equals("rest-counted"))
                 .findFirst()
                 .orElseThrow();

@@ -105,8 +105,8 @@ class LimitsTest {
         for (double heatCapacity : new double[] {49, 51}) {
             double metal = 60 * 0.385;
             double water = 80 * 4.184 + heatCapacity;
-            SuspectSize ignored =
-                    SuspectsTest.copper()
+            ExplainingSize ignored =
+                    PossibleCausesTest.copper()
                             .apply((metal * 100 + water * 20) / (metal + water))
                             .reduced()
                             .suspects()

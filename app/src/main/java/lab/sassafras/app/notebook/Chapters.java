@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.app.sheet.EntrySheet;
-import lab.sassafras.verdict.Later;
+import lab.sassafras.verdict.Lazy;
 import org.springframework.stereotype.Component;
 
 /** The chapters of results: their titles, worked once for each kept result and trial, and which of them are open. */
@@ -12,7 +12,7 @@ import org.springframework.stereotype.Component;
 class Chapters {
 
     /** What one trial of a kept result shows, worked once. */
-    private record Told(ResultView view, Later<List<Chapter.Title>> titles) {}
+    private record Told(ResultView view, Lazy<List<Chapter.Title>> titles) {}
 
     /** A result as its page shows it, the same for as long as nothing is added to it. */
     ResultView view(EntrySheet entry, Optional<Integer> trial) {
@@ -21,7 +21,7 @@ class Chapters {
 
     private Told told(EntrySheet entry, ResultView view) {
         return entry.reduction()
-                .once(view.shownTrial(), Told.class, () -> new Told(view, new Later<>(() -> titles(view))));
+                .once(view.shownTrial(), Told.class, () -> new Told(view, new Lazy<>(() -> titles(view))));
     }
 
     /**

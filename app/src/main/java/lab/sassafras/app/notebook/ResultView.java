@@ -33,7 +33,7 @@ import lab.sassafras.verdict.Alternative;
 import lab.sassafras.verdict.Candidate;
 import lab.sassafras.verdict.Drawn;
 import lab.sassafras.verdict.Interval;
-import lab.sassafras.verdict.Later;
+import lab.sassafras.verdict.Lazy;
 import lab.sassafras.verdict.Prediction;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
@@ -52,16 +52,16 @@ public final class ResultView {
     private final Presentation presentation;
     private final int shownTrial;
     private final Sample sample;
-    private final Later<List<Finding>> findingsOnce = new Later<>(this::workFindings);
-    private final Later<List<AlsoFound>> furtherOnce = new Later<>(this::workFurther);
-    private final Later<List<TrialLine>> trialsOnce = new Later<>(this::workTrials);
-    private final Later<Optional<BalancePicture>> balanceOnce = new Later<>(this::workBalance);
-    private final Later<Optional<LinePanel>> lineOnce = new Later<>(this::workLine);
-    private final Later<Optional<HeatPanel>> heatWentOnce = new Later<>(this::workHeatWent);
-    private final Later<Optional<CyclePanel>> cycleOnce = new Later<>(this::workCycle);
-    private final Later<Optional<SuspectPanel>> suspectsOnce = new Later<>(this::workSuspects);
-    private final Later<List<OtherSchool>> otherSchoolsOnce = new Later<>(this::workOtherSchools);
-    private final Later<Optional<String>> agreementOnce = new Later<>(this::workAgreement);
+    private final Lazy<List<Finding>> findingsOnce = new Lazy<>(this::workFindings);
+    private final Lazy<List<AlsoFound>> furtherOnce = new Lazy<>(this::workFurther);
+    private final Lazy<List<TrialLine>> trialsOnce = new Lazy<>(this::workTrials);
+    private final Lazy<Optional<BalancePicture>> balanceOnce = new Lazy<>(this::workBalance);
+    private final Lazy<Optional<LinePanel>> lineOnce = new Lazy<>(this::workLine);
+    private final Lazy<Optional<HeatPanel>> heatWentOnce = new Lazy<>(this::workHeatWent);
+    private final Lazy<Optional<CyclePanel>> cycleOnce = new Lazy<>(this::workCycle);
+    private final Lazy<Optional<SuspectPanel>> suspectsOnce = new Lazy<>(this::workSuspects);
+    private final Lazy<List<OtherSchool>> otherSchoolsOnce = new Lazy<>(this::workOtherSchools);
+    private final Lazy<Optional<String>> agreementOnce = new Lazy<>(this::workAgreement);
 
     ResultView(EntrySheet entry, Optional<Integer> trial) {
         this.entry = entry;

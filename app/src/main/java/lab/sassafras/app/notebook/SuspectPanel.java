@@ -12,9 +12,9 @@ import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.presentation.Presentation;
 import lab.sassafras.verdict.Agreement;
+import lab.sassafras.verdict.ExplainingSize;
 import lab.sassafras.verdict.Reduction;
 import lab.sassafras.verdict.Sample;
-import lab.sassafras.verdict.SuspectSize;
 
 /**
  * The suspected errors beside their picture.
@@ -59,11 +59,11 @@ public record SuspectPanel(
 
     static Optional<SuspectPanel> of(
             Reduction reduction, Sample sample, Estimate result, Presentation presentation, Figures figures) {
-        List<SuspectSize> suspects = reduction.suspects();
+        List<ExplainingSize> suspects = reduction.suspects();
         if (suspects.isEmpty()) {
             return Optional.empty();
         }
-        List<SuspectSize.Row> rows = SuspectSize.rows(suspects);
+        List<ExplainingSize.Row> rows = ExplainingSize.rows(suspects);
         BenchUnit unit = reduction.unit();
         double shown = presentation.unit(unit).widthToBench(1);
         boolean off = suspects.stream().anyMatch(each -> each.part().isPresent());
@@ -71,16 +71,16 @@ public record SuspectPanel(
                 result.value() / shown,
                 reduction.agreement(sample).map(found -> band(found, shown)),
                 rows.stream()
-                        .map(SuspectSize.Row::first)
+                        .map(ExplainingSize.Row::first)
                         .map(each -> new CausesPicture.Moved(each.change() / shown, each.reach() / shown))
                         .toList(),
                 value -> figures.plain(Math.rint(value * 1e9) / 1e9));
         List<SuspectLine> lines = new ArrayList<>();
         for (int i = 0; i < rows.size(); i++) {
-            SuspectSize each = rows.get(i).first();
+            ExplainingSize each = rows.get(i).first();
             lines.add(new SuspectLine(
                     Stream.concat(Stream.of(each), rows.get(i).tied().stream())
-                            .map(SuspectSize::words)
+                            .map(ExplainingSize::words)
                             .collect(Collectors.joining(", or ")),
                     size(each.error(), each, figures),
                     presentation.change(each.change(), result.uncertainty(), unit) + " "
@@ -100,7 +100,7 @@ public record SuspectPanel(
                                         + "Each possible error in this run’s own account, at a plausible size.")
                         + " The arrow goes from the result to where it would be without that error, the thin line as far "
                         + "as can be believed.",
-                SuspectSize.noneSuffices(reduction.suspects()).map(Finding::message),
+                ExplainingSize.noneSuffices(reduction.suspects()).map(Finding::message),
                 picture,
                 lines.subList(0, Math.min(SHOWN, lines.size())),
                 lines.subList(Math.min(SHOWN, lines.size()), lines.size())));
@@ -112,11 +112,11 @@ public record SuspectPanel(
         return new double[] {middle - half, middle + half};
     }
 
-    private static String size(double size, SuspectSize of, Figures figures) {
+    private static String size(double size, ExplainingSize of, Figures figures) {
         return of.unit().isEmpty() ? "" : figures.significant(Math.abs(size), 2) + " " + of.unit();
     }
 
-    private static String verdict(SuspectSize each, Figures figures) {
+    private static String verdict(ExplainingSize each, Figures figures) {
         if (each.part().isEmpty()) {
             return "";
         }

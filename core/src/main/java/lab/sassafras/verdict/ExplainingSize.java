@@ -33,7 +33,7 @@ import org.hipparchus.exception.MathRuntimeException;
  * @param likely   how likely an error of its usual spread leaves the result so far off (per unit of the result); 0
  *                 where nothing is off
  */
-public record SuspectSize(
+public record ExplainingSize(
         Suspect suspect,
         String words,
         String unit,
@@ -66,10 +66,10 @@ public record SuspectSize(
      * {@return what would explain the deviation first, then what goes some of the way, then the rest by how far it
      * moves}
      */
-    static List<SuspectSize> all(
+    static List<ExplainingSize> all(
             Sheet sheet, Conventions conventions, Solution solution, Optional<Deviation> deviation) {
-        Suspicion suspicion = new Suspicion(sheet, conventions, solution);
-        List<SuspectSize> sizes = new ArrayList<>();
+        CauseEffect suspicion = new CauseEffect(sheet, conventions, solution);
+        List<ExplainingSize> sizes = new ArrayList<>();
         for (Suspect suspect : Experiments.declaring(sheet.experiment()).suspected()) {
             if (suspect.cause() instanceof Suspect.Cause.Answered answered) {
                 deviation
@@ -91,7 +91,7 @@ public record SuspectSize(
                         .ifPresent(sizes::add);
             }
         }
-        sizes.sort(Comparator.comparing((SuspectSize size) -> !size.believed())
+        sizes.sort(Comparator.comparing((ExplainingSize size) -> !size.believed())
                 .thenComparing(size -> !size.helps())
                 .thenComparing(size -> -size.likely())
                 .thenComparing(size -> -Math.abs(size.change())));
@@ -102,22 +102,27 @@ public record SuspectSize(
      * The reading that fits best as it may have been; one of many is so much the less likely. A slip that does not fit
      * is no cause that goes some of the way.
      */
-    private static Optional<SuspectSize> slipped(
-            Sheet sheet, Suspect suspect, Suspicion suspicion, List<Suspicion.Slipped> slips, Deviation deviation) {
+    private static Optional<ExplainingSize> slipped(
+            Sheet sheet, Suspect suspect, CauseEffect suspicion, List<CauseEffect.Slipped> slips, Deviation deviation) {
         return slips.stream()
                 .map(slip -> slipped(sheet, suspect, suspicion, slip, slips.size(), deviation))
                 .filter(size -> Double.isFinite(size.change()) && size.believed())
-                .max(Comparator.comparingDouble(SuspectSize::likely));
+                .max(Comparator.comparingDouble(ExplainingSize::likely));
     }
 
-    private static SuspectSize slipped(
-            Sheet sheet, Suspect suspect, Suspicion suspicion, Suspicion.Slipped slip, int among, Deviation deviation) {
-        SuspectSize size = of(sheet, suspect, suspicion.asItStands(), slip.applied(), Optional.of(deviation));
+    private static ExplainingSize slipped(
+            Sheet sheet,
+            Suspect suspect,
+            CauseEffect suspicion,
+            CauseEffect.Slipped slip,
+            int among,
+            Deviation deviation) {
+        ExplainingSize size = of(sheet, suspect, suspicion.asItStands(), slip.applied(), Optional.of(deviation));
         boolean near = slip.applied().steps() && Math.abs(1 - size.part().orElse(0)) < NEAR;
         Optional<Agreement> anew = near ? suspicion.retyped(slip) : Optional.empty();
         String label = sheet.experiment().words().label(slip.line().address().path());
         Figures figures = sheet.setting().figures();
-        return new SuspectSize(
+        return new ExplainingSize(
                 suspect,
                 size.words() + ": " + label
                         + (slip.text().isEmpty()
@@ -136,8 +141,8 @@ public record SuspectSize(
                         / among);
     }
 
-    private static SuspectSize of(
-            Sheet sheet, Suspect suspect, double standing, Suspicion.Applied applied, Optional<Deviation> deviation) {
+    private static ExplainingSize of(
+            Sheet sheet, Suspect suspect, double standing, CauseEffect.Applied applied, Optional<Deviation> deviation) {
         DoubleUnaryOperator changes = size -> applied.at().applyAsDouble(size) - standing;
         DoubleUnaryOperator moves = size -> changes.applyAsDouble(size) - applied.moved() * size;
         double size = towards(suspect, telling(suspect, applied, changes), moves, deviation);
@@ -146,7 +151,7 @@ public record SuspectSize(
                 ? OptionalDouble.empty()
                 : reaching(deviation.get().size(), moves, size, nearer, applied.most());
         double each = suspect.measure().each();
-        return new SuspectSize(
+        return new ExplainingSize(
                 suspect,
                 sheet.experiment().words().get("suspect." + suspect.key()),
                 suspect.measure().unit().isEmpty()
@@ -177,14 +182,18 @@ public record SuspectSize(
     }
 
     /** Of other answers, the one nearest to its own reference, where that is nearer than the result is to its. */
-    private static Optional<SuspectSize> otherwise(
-            Sheet sheet, Suspect suspect, Suspicion suspicion, List<Suspicion.Otherwise> answers, Deviation deviation) {
+    private static Optional<ExplainingSize> otherwise(
+            Sheet sheet,
+            Suspect suspect,
+            CauseEffect suspicion,
+            List<CauseEffect.Otherwise> answers,
+            Deviation deviation) {
         return answers.stream()
                 .min(Comparator.comparingDouble(each -> each.found().times()))
                 .filter(best -> Math.abs(best.found().difference()) < Math.abs(deviation.size()))
                 .map(best -> {
                     double change = best.value() - suspicion.asItStands();
-                    return new SuspectSize(
+                    return new ExplainingSize(
                             suspect,
                             sheet.experiment().words().get("suspect." + suspect.key())
                                     + (suspect.measure().unit().isEmpty()
@@ -210,7 +219,7 @@ public record SuspectSize(
     /**
      * The plausible size; where so little moves nothing yet, as before the other reagent runs out, the first that does.
      */
-    private static double telling(Suspect suspect, Suspicion.Applied applied, DoubleUnaryOperator moves) {
+    private static double telling(Suspect suspect, CauseEffect.Applied applied, DoubleUnaryOperator moves) {
         for (double size = applied.size(); Math.abs(size) <= applied.most(); size *= GROWING) {
             if (moves.applyAsDouble(size) != 0) {
                 return size;
@@ -232,7 +241,7 @@ public record SuspectSize(
         return turned ? -size : size;
     }
 
-    private static boolean believed(Suspect suspect, Suspicion.Applied applied, OptionalDouble explains) {
+    private static boolean believed(Suspect suspect, CauseEffect.Applied applied, OptionalDouble explains) {
         if (explains.isEmpty()) {
             return false;
         }
@@ -283,9 +292,9 @@ public record SuspectSize(
      * @param first the likeliest of them
      * @param tied  the others
      */
-    public record Row(SuspectSize first, List<SuspectSize> tied) {
+    public record Row(ExplainingSize first, List<ExplainingSize> tied) {
 
-        private boolean takes(SuspectSize other) {
+        private boolean takes(ExplainingSize other) {
             return tied.size() < Ties.MOST - 1
                     && first.believed() == other.believed()
                     && Stream.concat(Stream.of(first), tied.stream())
@@ -302,9 +311,9 @@ public record SuspectSize(
      *
      * @param ranked likeliest first
      */
-    public static List<Row> rows(List<SuspectSize> ranked) {
+    public static List<Row> rows(List<ExplainingSize> ranked) {
         List<Row> rows = new ArrayList<>();
-        for (SuspectSize each : ranked) {
+        for (ExplainingSize each : ranked) {
             rows.stream()
                     .filter(row -> row.takes(each))
                     .findFirst()
@@ -323,9 +332,9 @@ public record SuspectSize(
      *
      * @param all of a reduction
      */
-    public static Optional<Finding> noneSuffices(List<SuspectSize> all) {
+    public static Optional<Finding> noneSuffices(List<ExplainingSize> all) {
         return all.stream().noneMatch(each -> each.part().isPresent())
-                        || all.stream().anyMatch(SuspectSize::believed)
+                        || all.stream().anyMatch(ExplainingSize::believed)
                 ? Optional.empty()
                 : Optional.of(Finding.note(
                         "suspects.none",

@@ -5,7 +5,7 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** Something worked out when it is first asked for, and then kept. */
-public final class Later<T> {
+public final class Lazy<T> {
 
     private @Nullable Supplier<T> work;
     private volatile @Nullable T done;
@@ -15,7 +15,7 @@ public final class Later<T> {
      *
      * @param work how
      */
-    public Later(Supplier<T> work) {
+    public Lazy(Supplier<T> work) {
         this.work = work;
     }
 

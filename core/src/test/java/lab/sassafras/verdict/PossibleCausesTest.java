@@ -28,7 +28,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * What could have done this: an error is planted in readings made by hand from the handbook value, and its size must be
  * found again. The final temperature comes from a balance written here, not from the account.
  */
-class SuspectsTest {
+class PossibleCausesTest {
 
     private static final double C = 4.184;
 
@@ -168,7 +168,7 @@ class SuspectsTest {
         return reduction;
     }
 
-    private static SuspectSize found(Reduction reduction, String key) {
+    private static ExplainingSize found(Reduction reduction, String key) {
         return reduction.suspects().stream()
                 .filter(each -> each.suspect().key().equals(key))
                 .findFirst()
@@ -179,13 +179,13 @@ class SuspectsTest {
     @MethodSource("planted")
     void theSizeOfAPlantedErrorIsFoundAgain(Planted planted) {
         Reduction reduction = recorded(planted);
-        SuspectSize found = found(reduction, planted.key());
+        ExplainingSize found = found(reduction, planted.key());
         // the reference hangs on the dilution: these worlds have that of what was written, not of what was true
         double close = List.of("undissolved", "acid-off").contains(planted.key()) ? 0.02 : 1e-3;
         assertThat(found.explains().orElseThrow()).isCloseTo(planted.size(), within(close * Math.abs(planted.size())));
         assertThat(found.believed()).isTrue();
         assertThat(found.helps()).isTrue();
-        assertThat(SuspectSize.noneSuffices(reduction.suspects())).isEmpty();
+        assertThat(ExplainingSize.noneSuffices(reduction.suspects())).isEmpty();
     }
 
     /**
@@ -206,7 +206,7 @@ class SuspectsTest {
         Reduction reduction = salt(written)
                 .apply(saltEnds(5, molarMass, 105).applyAsDouble(heat))
                 .reduced();
-        SuspectSize first = reduction.suspects().get(0);
+        ExplainingSize first = reduction.suspects().get(0);
         assertThat(first.suspect().key()).isEqualTo("hydrate");
         assertThat(first.explains().orElseThrow()).isEqualTo(waters);
         assertThat(first.unit()).isEqualTo("mol of water in each");
@@ -254,7 +254,7 @@ class SuspectsTest {
                 .reads("second[1]/start", "21.0000", "°C")
                 .reads("first[1]/start", "21.0000", "°C")
                 .reads("mixed[1]/final", digits(end), "°C");
-        SuspectSize found = found(
+        ExplainingSize found = found(
                 recorded(new Planted("acid-off", -0.2, labelled, heat -> 21 - 1000 * heat * 0.045 / (100 * C))),
                 "acid-off");
         assertThat(found.explains().orElseThrow()).isCloseTo(-0.2, within(0.01));
@@ -264,7 +264,7 @@ class SuspectsTest {
     /** Where the other reagent ran out there is no size, only whether it would do: 110 mL by 50 mL are 1.2. */
     @Test
     void anotherReagentHavingRunOutIsSoOrNot() {
-        SuspectSize other = found(
+        ExplainingSize other = found(
                 recorded(new Planted("other", 0, acid(), heat -> 21 - 1000 * heat * 0.060 / (110 * C))),
                 "other-reagent");
         assertThat(other.explains()).isEmpty();
@@ -277,7 +277,7 @@ class SuspectsTest {
     void anotherSubstanceIsNamedWhereItFits() {
         Reduction called = copper().apply(copperEnds(100, 80, 20, 0, 0, 0).applyAsDouble(0.897))
                 .reduced();
-        SuspectSize other = found(called, "other-substance");
+        ExplainingSize other = found(called, "other-substance");
         assertThat(other.words()).endsWith(": aluminium");
         assertThat(other.believed()).isTrue();
         // glass of no reference at all: nothing to compare with, nothing supposed
@@ -313,18 +313,21 @@ class SuspectsTest {
     @Test
     void whereNoneSufficesItIsSaidAndTheMostLikelyStandsFirst() {
         Reduction hopeless = copper().apply(55).reduced();
-        assertThat(hopeless.suspects()).noneMatch(SuspectSize::believed);
-        assertThat(SuspectSize.noneSuffices(hopeless.suspects()).orElseThrow().message())
+        assertThat(hopeless.suspects()).noneMatch(ExplainingSize::believed);
+        assertThat(ExplainingSize.noneSuffices(hopeless.suspects())
+                        .orElseThrow()
+                        .message())
                 .contains("No single");
         Reduction cooled = recorded(planted().get(0));
-        List<SuspectSize> ranked = cooled.suspects();
+        List<ExplainingSize> ranked = cooled.suspects();
         assertThat(Causes.place(ranked, "cooled-in-transit")).isLessThanOrEqualTo(3);
-        assertThat(ranked.stream().filter(SuspectSize::believed).map(SuspectSize::likely))
+        assertThat(ranked.stream().filter(ExplainingSize::believed).map(ExplainingSize::likely))
                 .isSortedAccordingTo(Comparator.reverseOrder());
-        int lastBelieved = (int) ranked.stream().filter(SuspectSize::believed).count();
-        assertThat(ranked.subList(0, lastBelieved)).allMatch(SuspectSize::believed);
+        int lastBelieved =
+                (int) ranked.stream().filter(ExplainingSize::believed).count();
+        assertThat(ranked.subList(0, lastBelieved)).allMatch(ExplainingSize::believed);
         assertThat(ranked.subList(lastBelieved, ranked.size()))
-                .extracting(SuspectSize::helps)
+                .extracting(ExplainingSize::helps)
                 .isSortedAccordingTo((one, other) -> Boolean.compare(other, one));
     }
 
@@ -353,7 +356,7 @@ class SuspectsTest {
                 .logging(Map.of(trace, readings))
                 .says("curve[1]/trace", new TraceUse(trace, 0, 540, 180).text())
                 .reduced(Conventions.of(Map.of("change", "carried")));
-        SuspectSize late = found(reduction, "marked-late");
+        ExplainingSize late = found(reduction, "marked-late");
         double standing = reduction.result().orElseThrow().value();
         assertThat(late.change() / standing).isCloseTo(-late.error() * 0.02 / 48, within(1e-4));
         assertThat(Math.abs(late.error())).isEqualTo(15);

@@ -39,7 +39,7 @@ import lab.sassafras.yardstick.Judged;
  * is moved on the tape of the account; heat and things on no account are a party more of the same books; what was left
  * out is put on the sheet and the books drawn up anew, once.
  */
-final class Suspicion {
+final class CauseEffect {
 
     private static final Input HEAT =
             new Input("suspected:heat", Symbol.of("q:suspected"), "heat on no account", BenchUnit.JOULES);
@@ -59,11 +59,11 @@ final class Suspicion {
     private final Solution solution;
     private final int trial;
     private final Computation result;
-    private final Later<Optional<Computation>> withParties = new Later<>(this::withParties);
+    private final Lazy<Optional<Computation>> withParties = new Lazy<>(this::withParties);
 
-    private final Later<Optional<Reference>> reference = new Later<>(this::reference);
+    private final Lazy<Optional<Reference>> reference = new Lazy<>(this::reference);
 
-    Suspicion(Sheet sheet, Conventions conventions, Solution solution) {
+    CauseEffect(Sheet sheet, Conventions conventions, Solution solution) {
         this.sheet = sheet;
         this.conventions = conventions;
         this.solution = solution;
