@@ -12,16 +12,16 @@ import lab.sassafras.yardstick.Yardstick;
 public interface Experiment extends Declaration {
 
     /** {@return errors that may have slipped in, with plausible sizes} */
-    default List<Suspect> suspects() {
+    default List<PossibleCause> suspects() {
         return List.of();
     }
 
     /** {@return what it suspects by itself, and what any run with a change of temperature is suspected of} */
-    default List<Suspect> suspected() {
-        List<Suspect> own = suspects();
+    default List<PossibleCause> suspected() {
+        List<PossibleCause> own = suspects();
         return own.isEmpty()
                 ? own
-                : Stream.concat(own.stream(), CommonSuspects.of(this).stream()).toList();
+                : Stream.concat(own.stream(), CommonCauses.of(this).stream()).toList();
     }
 
     /** {@return what its result is judged by} */

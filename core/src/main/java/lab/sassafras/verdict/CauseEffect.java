@@ -16,8 +16,8 @@ import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Suspect.Cause;
+import lab.sassafras.experiment.PossibleCause;
+import lab.sassafras.experiment.PossibleCause.Cause;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Expression.Input;
@@ -102,7 +102,7 @@ final class CauseEffect {
     }
 
     /** Empty where the suspect cannot have been here, or moves nothing this account knows. */
-    Optional<Applied> apply(Suspect suspect) {
+    Optional<Applied> apply(PossibleCause suspect) {
         if (!suspect.condition().holds(sheet, trial)) {
             return Optional.empty();
         }
@@ -177,7 +177,7 @@ final class CauseEffect {
     }
 
     /** Every mass of this account read as it stands, from which a vessel may not have been taken off. */
-    List<Slipped> withVessel(Suspect suspect) {
+    List<Slipped> withVessel(PossibleCause suspect) {
         List<Slipped> all = new ArrayList<>();
         for (Line line : sheet.lines()) {
             if (line.role() == Role.READ
@@ -236,7 +236,7 @@ final class CauseEffect {
     }
 
     /** A reading that enters the account, moved. */
-    private Optional<Applied> read(Suspect suspect, Cause.Read read) {
+    private Optional<Applied> read(PossibleCause suspect, Cause.Read read) {
         return input(result.inputs(), read.path())
                 .map(input -> moved(result, input, suspect, suspect.error(sheet, trial)))
                 .map(applied -> applied.movingReference(ofReference(read.path(), applied.size())));
@@ -253,8 +253,8 @@ final class CauseEffect {
                 .orElse(0.0);
     }
 
-    private Applied moved(Computation account, Input input, Suspect suspect, double size) {
-        Suspect.Measure measure = suspect.measure();
+    private Applied moved(Computation account, Input input, PossibleCause suspect, double size) {
+        PossibleCause.Measure measure = suspect.measure();
         double recorded = measure.share() ? Math.abs(account.value(input)) : 1;
         return new Applied(
                 step -> account.shifted(input, step),
@@ -265,7 +265,7 @@ final class CauseEffect {
     }
 
     /** A quantity that may be left out, and was: its books drawn up once with it, then moved. */
-    private Optional<Applied> leftOut(Suspect suspect, Cause.Read read) {
+    private Optional<Applied> leftOut(PossibleCause suspect, Cause.Read read) {
         Address address = sheet.address(read.path(), trial);
         if (sheet.filled(address)) {
             return Optional.empty();
@@ -324,7 +324,7 @@ final class CauseEffect {
     }
 
     /** Both temperatures moved along what is laid through the curve, by its slopes at mixing. */
-    private Optional<Applied> marked(Suspect suspect) {
+    private Optional<Applied> marked(PossibleCause suspect) {
         Optional<CurveMethod> way = conventions.in(ConventionQuestion.CHANGE).way();
         Optional<CurveMethod.Drift> drift =
                 way.flatMap(inForce -> sheet.curves().baselines(trial).map(inForce::drift));

@@ -11,7 +11,7 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.sheet.Sheet;
 import org.hipparchus.analysis.UnivariateFunction;
@@ -34,7 +34,7 @@ import org.hipparchus.exception.MathRuntimeException;
  *                 where nothing is off
  */
 public record ExplainingSize(
-        Suspect suspect,
+        PossibleCause suspect,
         String words,
         String unit,
         double error,
@@ -70,16 +70,16 @@ public record ExplainingSize(
             Sheet sheet, Conventions conventions, Solution solution, Optional<Deviation> deviation) {
         CauseEffect suspicion = new CauseEffect(sheet, conventions, solution);
         List<ExplainingSize> sizes = new ArrayList<>();
-        for (Suspect suspect : Experiments.declaring(sheet.experiment()).suspected()) {
-            if (suspect.cause() instanceof Suspect.Cause.Answered answered) {
+        for (PossibleCause suspect : Experiments.declaring(sheet.experiment()).suspected()) {
+            if (suspect.cause() instanceof PossibleCause.Cause.Answered answered) {
                 deviation
                         .flatMap(off -> otherwise(sheet, suspect, suspicion, suspicion.otherwise(answered), off))
                         .ifPresent(sizes::add);
-            } else if (suspect.cause() instanceof Suspect.Cause.Misread) {
+            } else if (suspect.cause() instanceof PossibleCause.Cause.Misread) {
                 deviation
                         .flatMap(off -> slipped(sheet, suspect, suspicion, suspicion.misread(), off))
                         .ifPresent(sizes::add);
-            } else if (suspect.cause() instanceof Suspect.Cause.WithItsVessel) {
+            } else if (suspect.cause() instanceof PossibleCause.Cause.WithItsVessel) {
                 deviation
                         .flatMap(off -> slipped(sheet, suspect, suspicion, suspicion.withVessel(suspect), off))
                         .ifPresent(sizes::add);
@@ -103,7 +103,11 @@ public record ExplainingSize(
      * is no cause that goes some of the way.
      */
     private static Optional<ExplainingSize> slipped(
-            Sheet sheet, Suspect suspect, CauseEffect suspicion, List<CauseEffect.Slipped> slips, Deviation deviation) {
+            Sheet sheet,
+            PossibleCause suspect,
+            CauseEffect suspicion,
+            List<CauseEffect.Slipped> slips,
+            Deviation deviation) {
         return slips.stream()
                 .map(slip -> slipped(sheet, suspect, suspicion, slip, slips.size(), deviation))
                 .filter(size -> Double.isFinite(size.change()) && size.believed())
@@ -112,7 +116,7 @@ public record ExplainingSize(
 
     private static ExplainingSize slipped(
             Sheet sheet,
-            Suspect suspect,
+            PossibleCause suspect,
             CauseEffect suspicion,
             CauseEffect.Slipped slip,
             int among,
@@ -142,7 +146,11 @@ public record ExplainingSize(
     }
 
     private static ExplainingSize of(
-            Sheet sheet, Suspect suspect, double standing, CauseEffect.Applied applied, Optional<Deviation> deviation) {
+            Sheet sheet,
+            PossibleCause suspect,
+            double standing,
+            CauseEffect.Applied applied,
+            Optional<Deviation> deviation) {
         DoubleUnaryOperator changes = size -> applied.at().applyAsDouble(size) - standing;
         DoubleUnaryOperator moves = size -> changes.applyAsDouble(size) - applied.moved() * size;
         double size = towards(suspect, telling(suspect, applied, changes), moves, deviation);
@@ -176,7 +184,7 @@ public record ExplainingSize(
                                         moves,
                                         applied.size(),
                                         applied.most(),
-                                        suspect.way() == Suspect.Sign.EITHER,
+                                        suspect.way() == PossibleCause.Sign.EITHER,
                                         off))
                         .orElse(0.0));
     }
@@ -184,7 +192,7 @@ public record ExplainingSize(
     /** Of other answers, the one nearest to its own reference, where that is nearer than the result is to its. */
     private static Optional<ExplainingSize> otherwise(
             Sheet sheet,
-            Suspect suspect,
+            PossibleCause suspect,
             CauseEffect suspicion,
             List<CauseEffect.Otherwise> answers,
             Deviation deviation) {
@@ -219,12 +227,12 @@ public record ExplainingSize(
     /**
      * The plausible size; where so little moves nothing yet, as before the other reagent runs out, the first that does.
      */
-    private static double telling(Suspect suspect, CauseEffect.Applied applied, DoubleUnaryOperator moves) {
+    private static double telling(PossibleCause suspect, CauseEffect.Applied applied, DoubleUnaryOperator moves) {
         for (double size = applied.size(); Math.abs(size) <= applied.most(); size *= GROWING) {
             if (moves.applyAsDouble(size) != 0) {
                 return size;
             }
-            if (suspect.way() == Suspect.Sign.EITHER && moves.applyAsDouble(-size) != 0) {
+            if (suspect.way() == PossibleCause.Sign.EITHER && moves.applyAsDouble(-size) != 0) {
                 return -size;
             }
         }
@@ -233,21 +241,21 @@ public record ExplainingSize(
 
     /** The plausible size, turned to the side on which it helps where it may as well lie there. */
     private static double towards(
-            Suspect suspect, double size, DoubleUnaryOperator moves, Optional<Deviation> deviation) {
-        boolean turned = suspect.way() == Suspect.Sign.EITHER
+            PossibleCause suspect, double size, DoubleUnaryOperator moves, Optional<Deviation> deviation) {
+        boolean turned = suspect.way() == PossibleCause.Sign.EITHER
                 && deviation
                         .filter(off -> off.size() * moves.applyAsDouble(size) < 0)
                         .isPresent();
         return turned ? -size : size;
     }
 
-    private static boolean believed(Suspect suspect, CauseEffect.Applied applied, OptionalDouble explains) {
+    private static boolean believed(PossibleCause suspect, CauseEffect.Applied applied, OptionalDouble explains) {
         if (explains.isEmpty()) {
             return false;
         }
         double size = explains.getAsDouble();
         return Math.abs(size) <= applied.most() * (1 + CLOSE)
-                && (suspect.way() == Suspect.Sign.EITHER || size * applied.size() > 0);
+                && (suspect.way() == PossibleCause.Sign.EITHER || size * applied.size() > 0);
     }
 
     /** The size at which the result has moved by a deviation, looked for on the side on which it moves that way. */

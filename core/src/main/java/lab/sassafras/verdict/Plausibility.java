@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.account.Finding;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.yardstick.Judged;
@@ -83,7 +83,7 @@ final class Plausibility {
     /** What would make it larger by these very books; with a cup that held the hot water it is the other way round. */
     private String causes() {
         List<String> causes = suspects().stream()
-                .filter(size -> size.change() > 0 && size.suspect().way() == Suspect.Sign.ONE)
+                .filter(size -> size.change() > 0 && size.suspect().way() == PossibleCause.Sign.ONE)
                 .map(ExplainingSize::words)
                 .toList();
         return "It comes out so where "

@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.PossibleCause;
 
 /** Every cause of every experiment planted several times, and where it stands among what could have done it. */
 public final class Causes {
@@ -43,8 +43,8 @@ public final class Causes {
                 .mapToDouble(each -> Math.abs(each.change() / each.error()))
                 .findFirst()
                 .orElse(0);
-        boolean sized = mishap.suspect().cause() instanceof Suspect.Cause.OtherReagent
-                || mishap.suspect().cause() instanceof Suspect.Cause.Answered
+        boolean sized = mishap.suspect().cause() instanceof PossibleCause.Cause.OtherReagent
+                || mishap.suspect().cause() instanceof PossibleCause.Cause.Answered
                 || found.isPresent()
                         && Math.abs(Math.abs(found.getAsDouble()) - Math.abs(size))
                                 <= Math.max(0.2 * Math.abs(size), per > 0 ? result / per : 0);
@@ -55,7 +55,7 @@ public final class Causes {
         List<Judged> all = new ArrayList<>();
         for (Mishaps.Kind kind : kinds) {
             double property = kind.property();
-            for (Suspect suspect : kind.experiments()) {
+            for (PossibleCause suspect : kind.experiments()) {
                 Random random = new Random(seed + (kind.experiment() + suspect.key()).hashCode());
                 for (int i = 0; i < times; i++) {
                     Mishaps.of(kind, suspect, property, random)

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Random;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.PossibleCause;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
@@ -38,12 +38,12 @@ class CausesTest {
     void noneIsBelievedBeyondItsUsualSize() {
         for (Mishaps.Kind kind : some()) {
             double property = kind.property();
-            for (Suspect suspect : kind.experiments()) {
+            for (PossibleCause suspect : kind.experiments()) {
                 Mishaps.of(kind, suspect, property, new Random(7))
                         .ifPresent(mishap -> assertThat(mishap.reduction().suspects())
                                 .filteredOn(ExplainingSize::believed)
                                 .filteredOn(each -> !each.suspect().measure().share()
-                                        && each.suspect().cause() instanceof Suspect.Cause.Read
+                                        && each.suspect().cause() instanceof PossibleCause.Cause.Read
                                         && each.explains().isPresent())
                                 .allSatisfy(each -> assertThat(Math.abs(
                                                         each.explains().getAsDouble())
@@ -60,7 +60,7 @@ class CausesTest {
                 .filter(each -> each.experiment().equals("heat-of-solution"))
                 .findFirst()
                 .orElseThrow();
-        Suspect moist = salt.experiments().stream()
+        PossibleCause moist = salt.experiments().stream()
                 .filter(each -> each.key().equals("moist"))
                 .findFirst()
                 .orElseThrow();

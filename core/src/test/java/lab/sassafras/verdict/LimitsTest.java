@@ -12,7 +12,7 @@ import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.Curve;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.sheet.BenchSheet;
@@ -100,8 +100,8 @@ class LimitsTest {
     /** Three plausible sizes unless something else is said; a vessel that was ignored up to 50 J/°C. */
     @Test
     void howLargeACauseIsBelieved() {
-        assertThat(new Suspect("k", "water/start", 0.2).most()).isCloseTo(0.6, within(1e-12));
-        assertThat(new Suspect("k", "water/start", -0.2).upTo(5).most()).isEqualTo(5);
+        assertThat(new PossibleCause("k", "water/start", 0.2).most()).isCloseTo(0.6, within(1e-12));
+        assertThat(new PossibleCause("k", "water/start", -0.2).upTo(5).most()).isEqualTo(5);
         for (double heatCapacity : new double[] {49, 51}) {
             double metal = 60 * 0.385;
             double water = 80 * 4.184 + heatCapacity;

@@ -12,8 +12,8 @@ import java.util.stream.IntStream;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.experiment.Suspect;
-import lab.sassafras.experiment.Suspect.Cause;
+import lab.sassafras.experiment.PossibleCause;
+import lab.sassafras.experiment.PossibleCause.Cause;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
@@ -200,7 +200,7 @@ final class Mishaps {
                     .orElse("");
         }
 
-        List<Suspect> experiments() {
+        List<PossibleCause> experiments() {
             return Experiments.find(experiment).orElseThrow().suspected();
         }
 
@@ -237,7 +237,7 @@ final class Mishaps {
     }
 
     /** A run in which one thing went wrong. */
-    record Mishap(Kind kind, Suspect suspect, double size, Reduction reduction) {}
+    record Mishap(Kind kind, PossibleCause suspect, double size, Reduction reduction) {}
 
     private Mishaps() {}
 
@@ -544,13 +544,13 @@ final class Mishaps {
     }
 
     /** Sizes fall off from none to the largest believed; the sign is the one a cause has. */
-    private static double drawn(Suspect suspect, double most, double plausible, Random random) {
+    private static double drawn(PossibleCause suspect, double most, double plausible, Random random) {
         double middling = Math.max(Math.abs(plausible), most / 3);
         double size;
         do {
             size = -middling * Math.log(random.nextDouble());
         } while (size > most);
-        boolean turned = suspect.way() == Suspect.Sign.EITHER && random.nextBoolean();
+        boolean turned = suspect.way() == PossibleCause.Sign.EITHER && random.nextBoolean();
         return Math.copySign(size, turned ? -plausible : plausible);
     }
 
@@ -558,7 +558,7 @@ final class Mishaps {
      * A run with one thing wrong, moved by at least two half-widths; empty where it never is, or this world has no such
      * thing.
      */
-    static Optional<Mishap> of(Kind kind, Suspect suspect, double property, Random random) {
+    static Optional<Mishap> of(Kind kind, PossibleCause suspect, double property, Random random) {
         for (int attempt = 0; attempt < 25; attempt++) {
             Optional<Mishap> mishap = once(kind, suspect, property, random);
             if (mishap.isEmpty()) {
@@ -580,7 +580,7 @@ final class Mishaps {
         return Optional.empty();
     }
 
-    private static Optional<Mishap> once(Kind kind, Suspect suspect, double property, Random random) {
+    private static Optional<Mishap> once(Kind kind, PossibleCause suspect, double property, Random random) {
         if (kind.clocked != suspect.cause() instanceof Cause.Mark) {
             return Optional.empty();
         }

@@ -12,7 +12,7 @@ import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
@@ -25,7 +25,7 @@ import lab.sassafras.slot.Slots;
  * pellet counted by Dulong and Petit (a formula, an assumed temperature), stirred by a spoon that may count with the
  * constant another entry found (a choice, a reference).
  */
-public final class VesselFromLayers extends LedgerExperiment {
+public final class VesselFromLayers extends HeatBalanceExperiment {
 
     private static final BenchUnit MOLAR_HEAT = BenchUnit.of(
             "J/(mol·°C)", Dimension.of("molar heat"), JOULE.divide(MOLE).divide(KELVIN));

@@ -13,8 +13,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Constant;
@@ -28,7 +28,7 @@ import lab.sassafras.slot.VesselKind;
  * What is burnt in a bomb, whatever it is: pellet, fuse and acid, the bucket with its water, and what must be ticked
  * off before the bomb is fired.
  */
-public abstract class InBomb extends LedgerExperiment {
+public abstract class InBomb extends HeatBalanceExperiment {
 
     /** A bomb in its bucket, without the water: about 2 kJ/°C is usual (common practice, no source). */
     public static final VesselKind BOMB = new VesselKind("bomb", "bomb calorimeter", 2000, 6000);
@@ -173,18 +173,18 @@ public abstract class InBomb extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                new Suspect("moist-pellet", PELLET, -0.005).ofItself().upTo(0.05),
-                new Suspect("unburnt", PELLET, -0.01).ofItself().upTo(0.1),
-                Suspect.from(START, "lost-to-jacket", END, 0.02).upTo(0.15),
-                new Suspect("start-not-settled", START, 0.01).eitherWay().upTo(0.1),
-                new Suspect("lost-water", WATER, -10).upTo(60),
-                Suspect.heat("fuse-forgotten", 60)
+                new PossibleCause("moist-pellet", PELLET, -0.005).ofItself().upTo(0.05),
+                new PossibleCause("unburnt", PELLET, -0.01).ofItself().upTo(0.1),
+                PossibleCause.from(START, "lost-to-jacket", END, 0.02).upTo(0.15),
+                new PossibleCause("start-not-settled", START, 0.01).eitherWay().upTo(0.1),
+                new PossibleCause("lost-water", WATER, -10).upTo(60),
+                PossibleCause.heat("fuse-forgotten", 60)
                         .upTo(150)
                         .where((sheet, trial) ->
                                 sheet.stated(WAY, trial).filter("none"::equals).isPresent()),
-                Suspect.heat("acid-forgotten", 40)
+                PossibleCause.heat("acid-forgotten", 40)
                         .upTo(120)
                         .where((sheet, trial) ->
                                 sheet.reading("acid/titre", trial).isEmpty()));

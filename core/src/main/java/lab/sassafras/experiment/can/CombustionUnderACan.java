@@ -14,8 +14,8 @@ import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.Stoichiometry;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -33,7 +33,7 @@ import lab.sassafras.yardstick.Yardstick;
  * A weighed burner burns under a can of water: combustion + water + can, per mole of fuel, as it came to the water;
  * what was weighed as soot or lost from the unlit wick is taken into account where it was weighed.
  */
-public final class CombustionUnderACan extends LedgerExperiment {
+public final class CombustionUnderACan extends HeatBalanceExperiment {
 
     /** Heat of burning of carbon, and its molar mass: what a gram of soot keeps back (J/g). */
     private static final double HEAT_IN_SOOT = 393_509 / 12.011;
@@ -95,13 +95,14 @@ public final class CombustionUnderACan extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                Suspect.from("water/start", "lost-to-air", "heated/highest", 5).upTo(60),
-                Suspect.alongWith("stand", 20).upTo(120),
-                new Suspect("evaporated", "burner/burnt", -0.05).upTo(0.3),
-                new Suspect("wet-fuel", "fuel/water", 4).upTo(15),
-                new Suspect("soot", "soot/mass", 0.02).upTo(0.1));
+                PossibleCause.from("water/start", "lost-to-air", "heated/highest", 5)
+                        .upTo(60),
+                PossibleCause.alongWith("stand", 20).upTo(120),
+                new PossibleCause("evaporated", "burner/burnt", -0.05).upTo(0.3),
+                new PossibleCause("wet-fuel", "fuel/water", 4).upTo(15),
+                new PossibleCause("soot", "soot/mass", 0.02).upTo(0.1));
     }
 
     @Override

@@ -12,7 +12,7 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.CycleReactions;
-import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Expression.Sum;
@@ -30,7 +30,7 @@ import org.hipparchus.fraction.BigFraction;
  * they share, such as a constant or a thermometer, counts once. Where the target was measured as well, the cycle is
  * closed by it.
  */
-public final class Cycle extends LedgerExperiment {
+public final class Cycle extends HeatBalanceExperiment {
 
     private static final CycleReactions.At AT = new CycleReactions.At("target/equation", "leg");
 

@@ -17,8 +17,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -33,7 +33,7 @@ import lab.sassafras.yardstick.TabulatedDissolving;
 import lab.sassafras.yardstick.Yardstick;
 
 /** A weighed solid dissolves in water: dissolving + solution + calorimeter; per mole, per gram, or the heat alone. */
-public final class HeatOfSolution extends LedgerExperiment {
+public final class HeatOfSolution extends HeatBalanceExperiment {
 
     /** Molar mass of water (g/mol). */
     private static final double WATER = 18.015;
@@ -94,15 +94,15 @@ public final class HeatOfSolution extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                new Suspect("stuck", "solid/mass", -0.1),
-                Suspect.from("water/start", "leaked", "solution/final", 0.2),
-                new Suspect("drops-left-behind", "water/mass", -0.5).exceptPoured(),
-                new Suspect("moist", "solute/purity", -2).insteadOf(100).upTo(15),
-                new Suspect("undissolved", "solid/mass", -0.05).ofItself().upTo(0.3),
-                new Suspect("impure", "solute/purity", -3).insteadOf(100).upTo(20),
-                Suspect.answered(
+                new PossibleCause("stuck", "solid/mass", -0.1),
+                PossibleCause.from("water/start", "leaked", "solution/final", 0.2),
+                new PossibleCause("drops-left-behind", "water/mass", -0.5).exceptPoured(),
+                new PossibleCause("moist", "solute/purity", -2).insteadOf(100).upTo(15),
+                new PossibleCause("undissolved", "solid/mass", -0.05).ofItself().upTo(0.3),
+                new PossibleCause("impure", "solute/purity", -3).insteadOf(100).upTo(20),
+                PossibleCause.answered(
                         "hydrate", "solute/formula", "mol of water in each", (formula, any) -> forms(formula)));
     }
 

@@ -17,8 +17,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.Weighed;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Computation;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.expression.Expression;
@@ -36,7 +36,7 @@ import lab.sassafras.yardstick.Yardstick;
  * warming after = 0; what a degree takes before and after follows from the rates there. On a plate, whose watts are not
  * the sample's, the part that came to it follows from the rate of the liquid, whose specific heat is told.
  */
-public final class HeatingCurve extends LedgerExperiment {
+public final class HeatingCurve extends HeatBalanceExperiment {
 
     private static final String CURVE = "run/curve";
     /** What is lost for each degree differs by so much of itself before and after (standard uncertainty; no source). */
@@ -110,17 +110,19 @@ public final class HeatingCurve extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                new Suspect("voltage-at-supply", "heater/voltage", -0.03)
+                new PossibleCause("voltage-at-supply", "heater/voltage", -0.03)
                         .ofItself()
                         .upTo(0.1),
-                new Suspect("heater-beside", "heater/current", -0.02).ofItself().upTo(0.1),
-                new Suspect("loss-misjudged", "room/loss", 0.1)
+                new PossibleCause("heater-beside", "heater/current", -0.02)
+                        .ofItself()
+                        .upTo(0.1),
+                new PossibleCause("loss-misjudged", "room/loss", 0.1)
                         .ofItself()
                         .upTo(0.3)
                         .eitherWay(),
-                new Suspect("not-all-melted", "sample/mass", -0.5).upTo(3));
+                new PossibleCause("not-all-melted", "sample/mass", -0.5).upTo(3));
     }
 
     @Override

@@ -11,7 +11,7 @@ import lab.sassafras.convention.Contents;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
@@ -24,7 +24,7 @@ import lab.sassafras.slot.Slots;
  * How much ice, hot water, cold water or metal brings water to a temperature, or where it ends. Ice may melt whole or
  * in part, or freeze some of the water: the case whose answer can be is the one.
  */
-public final class HowMuch extends LedgerExperiment {
+public final class HowMuch extends HeatBalanceExperiment {
 
     private static final Expression FREEZES = new Expression.Constant(0, "0", BenchUnit.DEGREES_CELSIUS)
             .named(Symbol.of("T:freezing"), BenchUnit.DEGREES_CELSIUS);

@@ -12,8 +12,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -22,7 +22,7 @@ import lab.sassafras.yardstick.TabulatedProperty;
 import lab.sassafras.yardstick.Yardstick;
 
 /** Ice into warm water: ice warms, melts as far as it gets, and its water warms; water and calorimeter cool. */
-public final class FusionOfIce extends LedgerExperiment {
+public final class FusionOfIce extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
     public FusionOfIce() {
@@ -67,13 +67,13 @@ public final class FusionOfIce extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                new Suspect("wet", "ice/wet", 5).with("ice/state", "wet"),
-                new Suspect("colder", "ice/start", -5).upTo(20),
-                new Suspect("splashed", "ice/mass", 0.5).upTo(3),
-                new Suspect("warmed-meanwhile", "mixed/final", -0.3),
-                new Suspect("cooled-before", "water/start", -0.5));
+                new PossibleCause("wet", "ice/wet", 5).with("ice/state", "wet"),
+                new PossibleCause("colder", "ice/start", -5).upTo(20),
+                new PossibleCause("splashed", "ice/mass", 0.5).upTo(3),
+                new PossibleCause("warmed-meanwhile", "mixed/final", -0.3),
+                new PossibleCause("cooled-before", "water/start", -0.5));
     }
 
     @Override

@@ -12,8 +12,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
@@ -24,7 +24,7 @@ import lab.sassafras.yardstick.VesselHolds;
 import lab.sassafras.yardstick.Yardstick;
 
 /** A known heat into water: of an electric heater, of a certified standard, or of a reaction whose heat is typed. */
-public final class ConstantByKnownHeat extends LedgerExperiment {
+public final class ConstantByKnownHeat extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
     public ConstantByKnownHeat() {
@@ -84,12 +84,12 @@ public final class ConstantByKnownHeat extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                new Suspect("current-drifted", "heater/current", -0.05),
-                new Suspect("switched-late", "heater/time", -3),
-                new Suspect("stuck", "standard/mass", -0.05),
-                Suspect.from("water/start", "lost-to-room", "mixed/final", 0.2));
+                new PossibleCause("current-drifted", "heater/current", -0.05),
+                new PossibleCause("switched-late", "heater/time", -3),
+                new PossibleCause("stuck", "standard/mass", -0.05),
+                PossibleCause.from("water/start", "lost-to-room", "mixed/final", 0.2));
     }
 
     @Override

@@ -12,8 +12,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Catalogue;
@@ -22,7 +22,7 @@ import lab.sassafras.yardstick.TabulatedProperty;
 import lab.sassafras.yardstick.Yardstick;
 
 /** A hot (or ice-cold) solid of the shelf into the liquid: solid + liquid + calorimeter. */
-public final class SpecificHeatOfLiquid extends LedgerExperiment {
+public final class SpecificHeatOfLiquid extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
     public SpecificHeatOfLiquid() {
@@ -74,12 +74,12 @@ public final class SpecificHeatOfLiquid extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                Suspect.from("mixed/final", "cooled-in-transit", "solid/start", -2),
-                Suspect.from("liquid/start", "final-too-early", "mixed/final", 0.2),
-                new Suspect("evaporated", "liquid/mass", -1),
-                Suspect.twoThermometers("solid/start", "liquid/start"));
+                PossibleCause.from("mixed/final", "cooled-in-transit", "solid/start", -2),
+                PossibleCause.from("liquid/start", "final-too-early", "mixed/final", 0.2),
+                new PossibleCause("evaporated", "liquid/mass", -1),
+                PossibleCause.twoThermometers("solid/start", "liquid/start"));
     }
 
     @Override

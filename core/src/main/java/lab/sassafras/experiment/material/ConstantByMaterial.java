@@ -8,8 +8,8 @@ import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -21,7 +21,7 @@ import lab.sassafras.yardstick.VesselHolds;
 import lab.sassafras.yardstick.Yardstick;
 
 /** Cup, stirrer and lid weighed, each with its specific heat: the constant is their sum, and no heat is exchanged. */
-public final class ConstantByMaterial extends LedgerExperiment {
+public final class ConstantByMaterial extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
     public ConstantByMaterial() {
@@ -58,8 +58,8 @@ public final class ConstantByMaterial extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
-        return List.of(new Suspect("only-lower-part", "part/mass", -2));
+    public List<PossibleCause> suspects() {
+        return List.of(new PossibleCause("only-lower-part", "part/mass", -2));
     }
 
     @Override

@@ -11,8 +11,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -22,7 +22,7 @@ import lab.sassafras.yardstick.VesselHolds;
 import lab.sassafras.yardstick.Yardstick;
 
 /** Hot water into cold: what the books lack is what the vessel swallowed. */
-public final class ConstantByMixing extends LedgerExperiment {
+public final class ConstantByMixing extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
     public ConstantByMixing() {
@@ -73,14 +73,14 @@ public final class ConstantByMixing extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                new Suspect("cooled-in-transit", "hot/start", -1),
-                new Suspect("still-heating", "hot/start", 1),
-                new Suspect("final-too-high", "mixed/final", -0.2),
-                new Suspect("final-too-low", "mixed/final", 0.2),
-                new Suspect("drops-left-behind", "hot/mass", -0.3).exceptPoured(),
-                Suspect.twoThermometers("hot/start", "cold/start"));
+                new PossibleCause("cooled-in-transit", "hot/start", -1),
+                new PossibleCause("still-heating", "hot/start", 1),
+                new PossibleCause("final-too-high", "mixed/final", -0.2),
+                new PossibleCause("final-too-low", "mixed/final", 0.2),
+                new PossibleCause("drops-left-behind", "hot/mass", -0.3).exceptPoured(),
+                PossibleCause.twoThermometers("hot/start", "cold/start"));
     }
 
     @Override

@@ -13,8 +13,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -31,7 +31,7 @@ import lab.sassafras.yardstick.Yardstick;
  * An acid meets a base, each from its own start: reaction + both solutions + calorimeter, per mole of water formed; per
  * mole of the limiting reagent where none is, as with ammonia.
  */
-public final class Neutralization extends LedgerExperiment {
+public final class Neutralization extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
     public Neutralization() {
@@ -95,27 +95,27 @@ public final class Neutralization extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                new Suspect("lost-to-room", "mixed/final", 0.2),
-                new Suspect("second-warmer", "second/start", 1),
-                new Suspect("carbonate", "base/concentration", -0.02),
-                new Suspect("drops-left-behind", "second/amount", -0.5).exceptPoured(),
-                new Suspect("acid-off", "acid/concentration", 0.02)
+                new PossibleCause("lost-to-room", "mixed/final", 0.2),
+                new PossibleCause("second-warmer", "second/start", 1),
+                new PossibleCause("carbonate", "base/concentration", -0.02),
+                new PossibleCause("drops-left-behind", "second/amount", -0.5).exceptPoured(),
+                new PossibleCause("acid-off", "acid/concentration", 0.02)
                         .ofItself()
                         .upTo(0.25)
                         .eitherWay(),
-                new Suspect("base-off", "base/concentration", 0.02)
+                new PossibleCause("base-off", "base/concentration", 0.02)
                         .ofItself()
                         .upTo(0.25)
                         .eitherWay(),
-                Suspect.answered(
+                PossibleCause.answered(
                         "weak-for-strong",
                         "reaction/strength",
                         "",
                         (answered, any) -> answered.equals("strong") ? Map.of("weak", 1.0) : Map.of()),
-                Suspect.twoThermometers("second/start", "first/start"),
-                Suspect.otherReagent());
+                PossibleCause.twoThermometers("second/start", "first/start"),
+                PossibleCause.otherReagent());
     }
 
     @Override

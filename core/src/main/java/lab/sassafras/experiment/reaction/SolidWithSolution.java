@@ -13,8 +13,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
@@ -30,7 +30,7 @@ import lab.sassafras.yardstick.Yardstick;
  * A weighed solid reacts with a solution: reaction + solution (+ solid) + calorimeter, per mole of the limiting
  * reagent.
  */
-public final class SolidWithSolution extends LedgerExperiment {
+public final class SolidWithSolution extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
     public SolidWithSolution() {
@@ -94,16 +94,16 @@ public final class SolidWithSolution extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                Suspect.from("poured/start", "lost-while-slow", "mixed/final", 1),
-                new Suspect("oxide", "added/mass", -0.1),
-                new Suspect("drops-left-behind", "poured/amount", -0.5).exceptPoured(),
-                new Suspect("solution-off", "solution/concentration", 0.02)
+                PossibleCause.from("poured/start", "lost-while-slow", "mixed/final", 1),
+                new PossibleCause("oxide", "added/mass", -0.1),
+                new PossibleCause("drops-left-behind", "poured/amount", -0.5).exceptPoured(),
+                new PossibleCause("solution-off", "solution/concentration", 0.02)
                         .ofItself()
                         .upTo(0.1)
                         .eitherWay(),
-                Suspect.otherReagent());
+                PossibleCause.otherReagent());
     }
 
     @Override

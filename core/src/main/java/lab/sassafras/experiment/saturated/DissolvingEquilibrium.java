@@ -13,8 +13,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.LineReading;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Applied;
@@ -33,7 +33,7 @@ import lab.sassafras.yardstick.Yardstick;
  * A saturated solution at a held temperature: K from what dissolved in the final volume of the solution, ΔG = −RT ln K,
  * and with ΔH from another entry or a table ΔS. Activities are ignored, which is said.
  */
-public final class DissolvingEquilibrium extends LedgerExperiment {
+public final class DissolvingEquilibrium extends HeatBalanceExperiment {
 
     /**
      * What the slope of ln K against 1/T is multiplied by to be ΔH in kJ/mol, and with the intercept times T to be ΔG.
@@ -119,11 +119,13 @@ public final class DissolvingEquilibrium extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                new Suspect("rest-counted", "vessel/after", -0.3).upTo(1.5),
-                new Suspect("volume-off", "solution/volume", 0.1).eitherWay().upTo(0.5),
-                new Suspect("cooled-itself", "bath/temperature", -1).upTo(8));
+                new PossibleCause("rest-counted", "vessel/after", -0.3).upTo(1.5),
+                new PossibleCause("volume-off", "solution/volume", 0.1)
+                        .eitherWay()
+                        .upTo(0.5),
+                new PossibleCause("cooled-itself", "bath/temperature", -1).upTo(8));
     }
 
     @Override

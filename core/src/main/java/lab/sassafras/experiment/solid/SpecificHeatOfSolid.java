@@ -12,8 +12,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.slot.Catalogue;
@@ -23,7 +23,7 @@ import lab.sassafras.yardstick.SolidsOnShelf;
 import lab.sassafras.yardstick.Yardstick;
 
 /** A hot (or ice-cold) solid into water: sample + water + calorimeter + water that clung to the sample. */
-public final class SpecificHeatOfSolid extends LedgerExperiment {
+public final class SpecificHeatOfSolid extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
     public SpecificHeatOfSolid() {
@@ -86,22 +86,22 @@ public final class SpecificHeatOfSolid extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                Suspect.from("mixed/final", "cooled-in-transit", "sample/start", -2),
-                Suspect.from("water/start", "not-through", "sample/start", -5),
-                Suspect.from("water/start", "final-too-early", "mixed/final", 0.2),
-                new Suspect("water-splashed", "water/mass", -1),
-                new Suspect("carried", "sample/carried", 1),
-                new Suspect("wet-sample", "sample/mass", -0.5),
-                Suspect.answered(
+                PossibleCause.from("mixed/final", "cooled-in-transit", "sample/start", -2),
+                PossibleCause.from("water/start", "not-through", "sample/start", -5),
+                PossibleCause.from("water/start", "final-too-early", "mixed/final", 0.2),
+                new PossibleCause("water-splashed", "water/mass", -1),
+                new PossibleCause("carried", "sample/carried", 1),
+                new PossibleCause("wet-sample", "sample/mass", -0.5),
+                PossibleCause.answered(
                         "other-substance",
                         "seen/known",
                         "",
                         (answered, sheet) -> sheet.setting().shelf().solids().stream()
                                 .filter(each -> each.everyday() && !each.key().equals(answered))
                                 .collect(Collectors.toMap(Substance::key, each -> 1.0))),
-                Suspect.twoThermometers("sample/start", "water/start"));
+                PossibleCause.twoThermometers("sample/start", "water/start"));
     }
 
     @Override

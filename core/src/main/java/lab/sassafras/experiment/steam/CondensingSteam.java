@@ -12,8 +12,8 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
-import lab.sassafras.experiment.Suspect;
+import lab.sassafras.experiment.HeatBalanceExperiment;
+import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -22,7 +22,7 @@ import lab.sassafras.yardstick.TabulatedProperty;
 import lab.sassafras.yardstick.Yardstick;
 
 /** Steam led into cold water: it condenses as far as it gets and its water cools; water and calorimeter warm. */
-public final class CondensingSteam extends LedgerExperiment {
+public final class CondensingSteam extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
     public CondensingSteam() {
@@ -67,10 +67,10 @@ public final class CondensingSteam extends LedgerExperiment {
     }
 
     @Override
-    public List<Suspect> suspects() {
+    public List<PossibleCause> suspects() {
         return List.of(
-                new Suspect("wet", "steam/wet", 5).with("steam/state", "wet"),
-                new Suspect("lost-to-room", "mixed/final", 0.3));
+                new PossibleCause("wet", "steam/wet", 5).with("steam/state", "wet"),
+                new PossibleCause("lost-to-room", "mixed/final", 0.3));
     }
 
     @Override

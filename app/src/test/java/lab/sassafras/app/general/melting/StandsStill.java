@@ -11,7 +11,7 @@ import lab.sassafras.curve.Plateau;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -25,7 +25,7 @@ import lab.sassafras.yardstick.Yardstick;
  * Never offered to a class: proof that a curve may be read for something else than mixing. A melt cools and stands
  * still where it freezes; how far it fell below that first is told beside it.
  */
-public final class StandsStill extends LedgerExperiment {
+public final class StandsStill extends HeatBalanceExperiment {
 
     public StandsStill() {
         super("plateau-from-cooling", 1, BenchUnit.DEGREES_CELSIUS);

@@ -11,7 +11,7 @@ import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
-import lab.sassafras.experiment.LedgerExperiment;
+import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
@@ -31,7 +31,7 @@ import lab.sassafras.yardstick.Yardstick;
  * trials (a line as result), which is free of a steady loss. The rate comes of a trace; power is a dimension of its
  * own; the dish is weighed empty first and full at the very end.
  */
-public final class CapacityFromWarming extends LedgerExperiment {
+public final class CapacityFromWarming extends HeatBalanceExperiment {
 
     /** A kind of instrument of its own: the shelf offers it, and the power is read on it. */
     private static final InstrumentKind METER =

@@ -19,7 +19,7 @@ import lab.sassafras.slot.Role;
  * @param measure   what its size is measured in
  * @param condition whether it can have been in a trial at all
  */
-public record Suspect(
+public record PossibleCause(
         String key, Cause cause, double size, double most, Sign way, Measure measure, Condition condition) {
 
     /** As large as this many plausible sizes an error is believed unless something else is said (no source). */
@@ -131,11 +131,11 @@ public record Suspect(
      * @param path  group and slot, as an experiment declares them
      * @param error true value less recorded value, of a plausible size (bench unit)
      */
-    public Suspect(String key, String path, double error) {
+    public PossibleCause(String key, String path, double error) {
         this(key, new Cause.Read(path, Optional.empty(), 0, Optional.empty()), error);
     }
 
-    private Suspect(String key, Cause cause, double size) {
+    private PossibleCause(String key, Cause cause, double size) {
         this(key, cause, size, BELIEVED * Math.abs(size), Sign.ONE, Measure.PLAIN, (sheet, trial) -> true);
     }
 
@@ -147,8 +147,8 @@ public record Suspect(
      * @param path  group and slot, as an experiment declares them
      * @param error true value less recorded value, of a plausible size (bench unit)
      */
-    public static Suspect from(String other, String key, String path, double error) {
-        return new Suspect(key, new Cause.Read(path, Optional.of(other), 0, Optional.empty()), error);
+    public static PossibleCause from(String other, String key, String path, double error) {
+        return new PossibleCause(key, new Cause.Read(path, Optional.of(other), 0, Optional.empty()), error);
     }
 
     /**
@@ -157,8 +157,8 @@ public record Suspect(
      * @param key    stable name
      * @param joules of a plausible size, positive where it came in (J)
      */
-    public static Suspect heat(String key, double joules) {
-        return new Suspect(key, new Cause.Heat(), joules);
+    public static PossibleCause heat(String key, double joules) {
+        return new PossibleCause(key, new Cause.Heat(), joules);
     }
 
     /**
@@ -167,8 +167,8 @@ public record Suspect(
      * @param key          stable name
      * @param heatCapacity of a plausible size (J/°C)
      */
-    public static Suspect alongWith(String key, double heatCapacity) {
-        return new Suspect(key, new Cause.AlongWith(), heatCapacity);
+    public static PossibleCause alongWith(String key, double heatCapacity) {
+        return new PossibleCause(key, new Cause.AlongWith(), heatCapacity);
     }
 
     /**
@@ -177,8 +177,8 @@ public record Suspect(
      * @param path  of the reading
      * @param other path of the other reading
      */
-    public static Suspect twoThermometers(String path, String other) {
-        return new Suspect("two-thermometers", path, 0.5)
+    public static PossibleCause twoThermometers(String path, String other) {
+        return new PossibleCause("two-thermometers", path, 0.5)
                 .eitherWay()
                 .where((sheet, trial) -> sheet.reading(path, trial)
                         .flatMap(here -> sheet.reading(other, trial)
@@ -187,18 +187,18 @@ public record Suspect(
     }
 
     /** {@return a reading misread by a mark of the thermometer, or two of its digits exchanged} */
-    static Suspect misread() {
-        return new Suspect("misread", new Cause.Misread(), 1);
+    static PossibleCause misread() {
+        return new PossibleCause("misread", new Cause.Misread(), 1);
     }
 
     /** {@return a mass read with its vessel: a boat of a gram to a beaker (no source)} */
-    static Suspect withItsVessel() {
-        return new Suspect("tare-forgotten", new Cause.WithItsVessel(), -1).upTo(120);
+    static PossibleCause withItsVessel() {
+        return new PossibleCause("tare-forgotten", new Cause.WithItsVessel(), -1).upTo(120);
     }
 
     /** {@return the other of two reagents having run out} */
-    public static Suspect otherReagent() {
-        return new Suspect("other-reagent", new Cause.OtherReagent(), 1);
+    public static PossibleCause otherReagent() {
+        return new PossibleCause("other-reagent", new Cause.OtherReagent(), 1);
     }
 
     /**
@@ -209,8 +209,8 @@ public record Suspect(
      * @param unit    of the size of an answer, in words; empty where it has none
      * @param instead what it may have been
      */
-    public static Suspect answered(String key, String path, String unit, Instead instead) {
-        return new Suspect(
+    public static PossibleCause answered(String key, String path, String unit, Instead instead) {
+        return new PossibleCause(
                 key,
                 new Cause.Answered(path, instead),
                 1,
@@ -221,13 +221,13 @@ public record Suspect(
     }
 
     /** {@return the moment of mixing marked late} */
-    static Suspect markedLate() {
-        return new Suspect("marked-late", new Cause.Mark(), -15);
+    static PossibleCause markedLate() {
+        return new PossibleCause("marked-late", new Cause.Mark(), -15);
     }
 
     /** {@return the calorimeter being left out} */
-    static Suspect calorimeterIgnored() {
-        return new Suspect("cup-ignored", new Cause.Calorimeter(), 0)
+    static PossibleCause calorimeterIgnored() {
+        return new PossibleCause("cup-ignored", new Cause.Calorimeter(), 0)
                 .where((sheet, trial) -> sheet.calorimeter(trial).isPresent());
     }
 
@@ -237,7 +237,7 @@ public record Suspect(
      * @param choice   path of the choice
      * @param answered the answer it should have had
      */
-    public Suspect with(String choice, String answered) {
+    public PossibleCause with(String choice, String answered) {
         Cause.Read read = (Cause.Read) cause;
         return because(
                 new Cause.Read(read.path(), read.from(), read.countedAs(), Optional.of(new Answer(choice, answered))));
@@ -248,13 +248,13 @@ public record Suspect(
      *
      * @param value it counts as (bench unit of the slot)
      */
-    public Suspect insteadOf(double value) {
+    public PossibleCause insteadOf(double value) {
         Cause.Read read = (Cause.Read) cause;
         return because(new Cause.Read(read.path(), read.from(), value, read.answer()));
     }
 
-    private Suspect because(Cause other) {
-        return new Suspect(key, other, size, most, way, measure, condition);
+    private PossibleCause because(Cause other) {
+        return new PossibleCause(key, other, size, most, way, measure, condition);
     }
 
     /**
@@ -262,18 +262,18 @@ public record Suspect(
      *
      * @param largest as a distance (unit of its measure)
      */
-    public Suspect upTo(double largest) {
-        return new Suspect(key, cause, size, largest * measure.each(), way, measure, condition);
+    public PossibleCause upTo(double largest) {
+        return new PossibleCause(key, cause, size, largest * measure.each(), way, measure, condition);
     }
 
     /** {@return the same, which may as well go the other way} */
-    public Suspect eitherWay() {
-        return new Suspect(key, cause, size, most, Sign.EITHER, measure, condition);
+    public PossibleCause eitherWay() {
+        return new PossibleCause(key, cause, size, most, Sign.EITHER, measure, condition);
     }
 
     /** {@return the same, its sizes being shares of what was recorded} */
-    public Suspect ofItself() {
-        return new Suspect(key, cause, size, most, way, new Measure(true, 1, ""), condition);
+    public PossibleCause ofItself() {
+        return new PossibleCause(key, cause, size, most, way, new Measure(true, 1, ""), condition);
     }
 
     /**
@@ -282,12 +282,12 @@ public record Suspect(
      * @param each what one of them comes to (bench unit of the slot)
      * @param unit in words
      */
-    public Suspect counted(double each, String unit) {
-        return new Suspect(key, cause, size * each, most * each, way, new Measure(false, each, unit), condition);
+    public PossibleCause counted(double each, String unit) {
+        return new PossibleCause(key, cause, size * each, most * each, way, new Measure(false, each, unit), condition);
     }
 
     /** {@return the same, which cannot be where the liquid was poured from something made to deliver a volume} */
-    public Suspect exceptPoured() {
+    public PossibleCause exceptPoured() {
         String path = ((Cause.Read) cause).path();
         return where((sheet, trial) -> sheet.weighing(sheet.address(path, trial))
                 .roleThatCounts(sheet.setting().conventions().in(ConventionQuestion.MASS))
@@ -300,8 +300,8 @@ public record Suspect(
      *
      * @param other what must hold
      */
-    public Suspect where(Condition other) {
-        return new Suspect(
+    public PossibleCause where(Condition other) {
+        return new PossibleCause(
                 key,
                 cause,
                 size,

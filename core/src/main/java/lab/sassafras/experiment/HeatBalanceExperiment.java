@@ -37,7 +37,7 @@ import org.jspecify.annotations.Nullable;
  * What experiments with one account for each trial have in common: a name, words beside the class, one unknown, and
  * the places that come with the questions of convention they are sensitive to.
  */
-public abstract class LedgerExperiment implements Experiment {
+public abstract class HeatBalanceExperiment implements Experiment {
 
     /** Where water is liquid, and its table is known (°C). */
     private static final double COLDEST = 0.01;
@@ -60,7 +60,7 @@ public abstract class LedgerExperiment implements Experiment {
      * @param method goes up when the same readings would give another number
      * @param unit   of the unknown
      */
-    protected LedgerExperiment(String key, int method, BenchUnit unit) {
+    protected HeatBalanceExperiment(String key, int method, BenchUnit unit) {
         this.key = key;
         this.method = method;
         this.unit = unit;

@@ -8,27 +8,28 @@ import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Slot;
 
 /** What may have gone wrong in any run in which the contents of a calorimeter changed temperature; sizes: no source. */
-final class CommonSuspects {
+final class CommonCauses {
 
-    private CommonSuspects() {}
+    private CommonCauses() {}
 
-    static List<Suspect> of(Experiment experiment) {
-        List<Suspect> common = new ArrayList<>();
+    static List<PossibleCause> of(Experiment experiment) {
+        List<PossibleCause> common = new ArrayList<>();
         experiment.span().ifPresent(span -> {
-            common.add(new Suspect("start-not-settled", span.start(), 0.2).eitherWay());
+            common.add(new PossibleCause("start-not-settled", span.start(), 0.2).eitherWay());
             liquidAt(experiment, span.start())
                     .filter(any -> !experiment.thermometerStays())
-                    .ifPresent(path -> common.add(new Suspect("water-with-probe", path, -0.3).upTo(1)));
-            common.add(Suspect.heat("warm-plate", 60).upTo(400));
-            common.add(Suspect.alongWith("bar", 4).upTo(15));
-            common.add(Suspect.markedLate().upTo(60).eitherWay());
+                    .ifPresent(path -> common.add(new PossibleCause("water-with-probe", path, -0.3).upTo(1)));
+            common.add(PossibleCause.heat("warm-plate", 60).upTo(400));
+            common.add(PossibleCause.alongWith("bar", 4).upTo(15));
+            common.add(PossibleCause.markedLate().upTo(60).eitherWay());
             if (experiment.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT) {
-                common.add(Suspect.calorimeterIgnored());
+                common.add(PossibleCause.calorimeterIgnored());
             }
         });
-        common.add(Suspect.misread());
-        common.add(Suspect.withItsVessel());
-        List<String> own = experiment.suspects().stream().map(Suspect::key).toList();
+        common.add(PossibleCause.misread());
+        common.add(PossibleCause.withItsVessel());
+        List<String> own =
+                experiment.suspects().stream().map(PossibleCause::key).toList();
         common.removeIf(each -> own.contains(each.key()));
         return common;
     }
