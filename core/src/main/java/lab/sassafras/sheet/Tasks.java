@@ -10,7 +10,7 @@ import lab.sassafras.declaration.Declaration;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.slot.Address;
-import lab.sassafras.substance.PullsWater;
+import lab.sassafras.substance.Hygroscopic;
 
 /** What the steps of a sheet's experiment ask for, trial by trial: what is open, done, or must be ticked off first. */
 public final class Tasks {
@@ -141,7 +141,7 @@ public final class Tasks {
                         .filter(step -> step.exposed().isPresent()
                                 && sheet.reading(step.path(), trial).isPresent())
                         .flatMap(step -> step.exposed().flatMap(formula -> sheet.stated(formula, trial)).stream()
-                                .flatMap(formula -> PullsWater.name(formula).stream())
+                                .flatMap(formula -> Hygroscopic.name(formula).stream())
                                 .map(name -> new Exposed(sheet.address(step.path(), trial), name)))
                         .findFirst();
     }

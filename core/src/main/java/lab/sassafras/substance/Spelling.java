@@ -44,7 +44,7 @@ public final class Spelling {
         dissolutions.forEach(row -> know(
                 row.reference().name().replaceFirst("^heat of solution of ", "").split(", [0-9i]", 2)[0],
                 row.formula()));
-        PullsWater.names().forEach(this::know);
+        Hygroscopic.names().forEach(this::know);
         substances.stream()
                 .filter(each -> !each.formula().isEmpty())
                 .forEach(each -> know(each.name(), ChemicalFormula.read(each.formula())));

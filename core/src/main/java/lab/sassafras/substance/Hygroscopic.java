@@ -6,12 +6,12 @@ import java.util.stream.Collectors;
 import lab.sassafras.measure.Refused;
 
 /** Solids that take up water from the air of a room while they lie weighed. */
-public final class PullsWater {
+public final class Hygroscopic {
 
     private static final Map<String, String> NAMES =
             Table.rows("pulls-water.csv").collect(Collectors.toMap(cell -> cell[0], cell -> cell[1]));
 
-    private PullsWater() {}
+    private Hygroscopic() {}
 
     /** Every one of them by its name. */
     static Map<String, ChemicalFormula> names() {
