@@ -11,7 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import lab.sassafras.app.record.SettableWeather;
+import lab.sassafras.app.record.FaultInjection;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
@@ -38,7 +38,7 @@ class ClockDoorsTest extends HouseTest {
 
     @AfterEach
     void timeAsItIs() {
-        SettableWeather.fair();
+        FaultInjection.fair();
     }
 
     @BeforeEach
@@ -194,7 +194,7 @@ class ClockDoorsTest extends HouseTest {
         for (int i = 0; i < read.length; i++) {
             reading(trace, String.valueOf(read[i]), "0:" + (10 + i));
         }
-        SettableWeather.clockOff(Duration.ofMinutes(1));
+        FaultInjection.clockOff(Duration.ofMinutes(1));
         hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace + "&time=0:13.5");
         assertThat(hand.post(entry + "/strip/part", "trial=1&part=2").body())
                 .contains("from 0.1 to 0.9", "value=\"2\"");
@@ -267,20 +267,20 @@ class ClockDoorsTest extends HouseTest {
     @Test
     void nowIsRefusedWhileTheComputersClockStandsBeforeTheLastReading() {
         String trace = begun();
-        SettableWeather.clockOff(Duration.ofMinutes(10));
+        FaultInjection.clockOff(Duration.ofMinutes(10));
         assertThat(reading(trace, "21.4", "").statusCode()).isEqualTo(302);
-        SettableWeather.clockOff(Duration.ofMinutes(5));
+        FaultInjection.clockOff(Duration.ofMinutes(5));
         HttpResponse<String> now = reading(trace, "21.5", "");
         assertThat(now.statusCode()).isEqualTo(422);
         assertThat(now.body()).contains("was set back", "before the last reading, at 10:0");
         assertThat(hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace).body())
                 .contains("was set back");
         assertThat(reading(trace, "21.5", "4:00").statusCode()).isEqualTo(302);
-        SettableWeather.clockOff(Duration.ofMinutes(-70));
+        FaultInjection.clockOff(Duration.ofMinutes(-70));
         assertThat(hand.get(entry + "/clock").body().replaceAll("(?s)<[^>]*>", " "))
                 .doesNotContain("-59", ":0-")
                 .contains("4:00");
-        SettableWeather.clockOff(Duration.ofMinutes(11));
+        FaultInjection.clockOff(Duration.ofMinutes(11));
         assertThat(reading(trace, "21.6", "").statusCode()).isEqualTo(302);
     }
 
@@ -290,7 +290,7 @@ class ClockDoorsTest extends HouseTest {
     void aLeapForwardOfTheComputersClockIsSaid(long leap, boolean said) {
         String trace = begun();
         assertThat(reading(trace, "21.4", "").statusCode()).isEqualTo(302);
-        SettableWeather.clockOff(Duration.ofMillis(leap));
+        FaultInjection.clockOff(Duration.ofMillis(leap));
         assertThat(reading(trace, "21.5", "").statusCode()).isEqualTo(302);
         assertThat(reading(trace, "21.6", "").statusCode()).isEqualTo(302);
         hand.post(entry + "/clock/mixing", "trial=1&trace=" + trace);

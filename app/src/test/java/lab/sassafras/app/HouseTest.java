@@ -21,11 +21,11 @@ import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.FaultInjection;
 import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.record.OriginBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
-import lab.sassafras.app.record.SettableWeather;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Instruments;
@@ -53,7 +53,7 @@ import org.springframework.util.FileSystemUtils;
             "sassafras.hosts=bench.lab.example",
             "sassafras.arrival-time=2s"
         })
-@Import(SettableWeather.class)
+@Import(FaultInjection.class)
 @ExtendWith(KeptTraces.class)
 public abstract class HouseTest {
 

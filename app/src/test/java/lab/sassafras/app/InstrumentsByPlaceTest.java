@@ -9,9 +9,9 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.FaultInjection;
 import lab.sassafras.app.record.Hands;
 import lab.sassafras.app.record.InHand;
-import lab.sassafras.app.record.SettableWeather;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
@@ -29,7 +29,7 @@ class InstrumentsByPlaceTest extends HouseTest {
 
     @AfterEach
     void timeAsItIs() {
-        SettableWeather.fair();
+        FaultInjection.fair();
     }
 
     private Instrument probe(String name) {
@@ -67,7 +67,7 @@ class InstrumentsByPlaceTest extends HouseTest {
                 "at=sample%5B1%5D%2Fstart&role=read&text=99.5&unit=%C2%B0C&sure=1&instrument=" + spare.key() + "&key="
                         + UUID.randomUUID());
         Instant before = Instant.now();
-        SettableWeather.clockOff(Duration.ofMinutes(5));
+        FaultInjection.clockOff(Duration.ofMinutes(5));
         assertThat(hand.post(take, "place=&instrument=" + spare.key()).statusCode())
                 .isEqualTo(302);
         assertThat(proposed(hand, entry, "sample[1]/start")).isEqualTo(spare.key());

@@ -16,7 +16,7 @@ import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.SettableWeather;
+import lab.sassafras.app.record.FaultInjection;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
@@ -232,18 +232,18 @@ class TracesTest extends HouseTest {
     void theRoomOfARunIsWhatWasReadWhileItRan() {
         Entry entry = alone("4-still-at-the-bench.json");
         try {
-            SettableWeather.clockOff(Duration.ofHours(-10));
+            FaultInjection.clockOff(Duration.ofHours(-10));
             Trace ran = traces.begin(UUID.randomUUID(), entry.bench(), Trace.HAND, Optional.empty(), 30);
             traces.add(UUID.randomUUID(), ran, TraceChunk.Given.typed(600, 21.4, "21.4", "Hazel"));
             double shown = 17;
             for (int minute : new int[] {-16, -14, 5, 24, 26}) {
-                SettableWeather.clockOff(Duration.ofHours(-10).plusMinutes(minute));
+                FaultInjection.clockOff(Duration.ofHours(-10).plusMinutes(minute));
                 Bench other = periodBook.join(entry.period(), "Elder");
                 traces.readRoom(UUID.randomUUID(), other, Optional.empty(), ++shown, "" + shown);
             }
             assertThat(traces.room(entry.period(), ran, 600)).containsExactly(19.0, 20.0, 21.0);
         } finally {
-            SettableWeather.fair();
+            FaultInjection.fair();
         }
     }
 

@@ -9,8 +9,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lab.sassafras.app.record.BenchWait;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.FaultInjection;
 import lab.sassafras.app.record.Paces;
-import lab.sassafras.app.record.SettableWeather;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -29,7 +29,7 @@ class WaitsTest extends HouseTest {
 
     @AfterEach
     void timeAsItIs() {
-        SettableWeather.fair();
+        FaultInjection.fair();
     }
 
     private void sitDown(String experiment) {
@@ -39,7 +39,7 @@ class WaitsTest extends HouseTest {
     }
 
     private static void after(int minutes) {
-        SettableWeather.clockOff(Duration.ofMinutes(minutes));
+        FaultInjection.clockOff(Duration.ofMinutes(minutes));
     }
 
     private HttpResponse<String> waits(String pace, String what) {

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.record.SettableWeather;
+import lab.sassafras.app.record.FaultInjection;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.measure.Measured;
@@ -20,7 +20,7 @@ class WeatherInUseTest extends HouseTest {
 
     @AfterEach
     void fair() {
-        SettableWeather.fair();
+        FaultInjection.fair();
     }
 
     @Test
@@ -28,7 +28,7 @@ class WeatherInUseTest extends HouseTest {
         Entry entry = imported("4-still-at-the-bench.json");
         Hand hand = new Hand(address("")).join("/periods/" + entry.period().id(), "Hawthorn");
         String path = "/entries/" + entry.id();
-        SettableWeather.diskFull();
+        FaultInjection.diskFull();
         HttpResponse<String> refused = hand.keep(path, UUID.randomUUID(), "water[1]/start", "read", "21.37", "°C");
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("the disk the book lies on is full", "value=\"21.37\"");
@@ -48,7 +48,7 @@ class WeatherInUseTest extends HouseTest {
         }
         assertThat(get("/health").body()).contains("\"DOWN\"");
 
-        SettableWeather.fair();
+        FaultInjection.fair();
         assertThat(hand.keep(path, UUID.randomUUID(), "water[1]/start", "read", "21.37", "°C")
                         .statusCode())
                 .isEqualTo(302);
@@ -66,7 +66,7 @@ class WeatherInUseTest extends HouseTest {
                 Measured.independent(8, 1),
                 100,
                 new Calibration.Adoption("first", "Alder", "test"));
-        SettableWeather.clockOff(Duration.ofDays(-400));
+        FaultInjection.clockOff(Duration.ofDays(-400));
         Calibration second = calorimeters.add(
                 cup,
                 Optional.empty(),

@@ -21,7 +21,7 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
-import lab.sassafras.app.record.Stamps;
+import lab.sassafras.app.record.Revisions;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Controller;
@@ -50,7 +50,7 @@ class Changes {
 
     private final EntryBook entryBook;
     private final PeriodBook periodBook;
-    private final Stamps stamps;
+    private final Revisions stamps;
     private final Streams streams;
     /** In which period a bench or the bench of an entry is. */
     private final Cache<UUID, UUID> periods =
@@ -63,7 +63,7 @@ class Changes {
         return thread;
     });
 
-    Changes(EntryBook entryBook, PeriodBook periodBook, Stamps stamps, Streams streams) {
+    Changes(EntryBook entryBook, PeriodBook periodBook, Revisions stamps, Streams streams) {
         this.entryBook = entryBook;
         this.periodBook = periodBook;
         this.stamps = stamps;

@@ -22,7 +22,7 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
-import lab.sassafras.app.record.Stamps;
+import lab.sassafras.app.record.Revisions;
 import lab.sassafras.app.sheet.BesideLine;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -55,7 +55,7 @@ class NotebookPages {
     private final StandingLines lines;
     private final EntrySheets sheets;
 
-    private final Stamps stamps;
+    private final Revisions stamps;
     private final Clock clock;
 
     NotebookPages(
@@ -63,7 +63,7 @@ class NotebookPages {
             EntryBook entryBook,
             StandingLines lines,
             EntrySheets sheets,
-            Stamps stamps,
+            Revisions stamps,
             Clock clock) {
         this.clock = clock;
         this.stamps = stamps;

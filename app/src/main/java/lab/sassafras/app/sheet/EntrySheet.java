@@ -8,7 +8,7 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.InHand;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Observations;
-import lab.sassafras.app.record.Stamp;
+import lab.sassafras.app.record.Revision;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.Conventions;
@@ -47,7 +47,7 @@ public record EntrySheet(
         Map<String, String> instrumentNames,
         InHand hand,
         Reduction reduction,
-        List<Stamp> stamps) {
+        List<Revision> stamps) {
 
     public EntrySheet {
         stamps = List.copyOf(stamps);

@@ -22,8 +22,8 @@ import lab.sassafras.app.record.Hands;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.record.Observations;
-import lab.sassafras.app.record.Stamp;
-import lab.sassafras.app.record.Stamps;
+import lab.sassafras.app.record.Revision;
+import lab.sassafras.app.record.Revisions;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.settings.HouseSettings;
@@ -67,7 +67,7 @@ public class EntrySheets {
     private final EntryBook entryBook;
     private final ObservationBook observationBook;
     private final Shelves shelves;
-    private final Stamps stamps;
+    private final Revisions stamps;
     private final Traces traces;
     private final Clocks clocks;
     private final Hands hands;
@@ -78,7 +78,7 @@ public class EntrySheets {
             ObservationBook observationBook,
             Traces traces,
             Shelves shelves,
-            Stamps stamps,
+            Revisions stamps,
             Clocks clocks,
             Hands hands,
             HouseSettings settings) {
@@ -100,7 +100,7 @@ public class EntrySheets {
 
     private static final int READINGS_FOR_ONE = 500;
 
-    private record Kept(EntrySheet sheet, Stamps.Shelf shelf) {}
+    private record Kept(EntrySheet sheet, Revisions.Shelf shelf) {}
 
     public EntrySheet of(Entry entry) {
         return of(entry, new Path());
@@ -115,7 +115,7 @@ public class EntrySheets {
 
     private EntrySheet of(Entry entry, Path path) {
         TimeBudget.check();
-        Stamps.Now now = stamps.of(entry.id());
+        Revisions.Now now = stamps.of(entry.id());
         Kept known = whole.getIfPresent(entry.id());
         if (known != null && known.shelf.equals(now.shelf()) && holds(known.sheet.stamps(), now.entry())) {
             return known.sheet;
@@ -136,17 +136,17 @@ public class EntrySheets {
     /**
      * Whether nothing was added since: the first stamp is the entry's own, the rest those of the entries it draws on.
      */
-    boolean holds(List<Stamp> then, Stamp own) {
+    boolean holds(List<Revision> then, Revision own) {
         return then.get(0).equals(own)
                 && (then.size() == 1
                         || then.subList(1, then.size())
                                 .equals(stamps.of(then.subList(1, then.size()).stream()
-                                        .map(Stamp::entry)
+                                        .map(Revision::entry)
                                         .toList())));
     }
 
     /** An entry read from rows at hand, and not kept. */
-    EntrySheet fresh(Entry entry, EntryRows rows, Stamp own, Stamps.Shelf stamp) {
+    EntrySheet fresh(Entry entry, EntryRows rows, Revision own, Revisions.Shelf stamp) {
         TimeBudget.check();
         return read(entry, rows, own, shelves.at(stamp), new Path());
     }
@@ -277,7 +277,7 @@ public class EntrySheets {
         return back;
     }
 
-    private EntrySheet read(Entry entry, EntryRows rows, Stamp own, Shelf shelf, Path path) {
+    private EntrySheet read(Entry entry, EntryRows rows, Revision own, Shelf shelf, Path path) {
         Experiment experiment = Experiments.findOrUnknown(entry.experiment());
         Optional<Vessel> vessel = entry.vesselId().flatMap(shelf::vessel);
         Optional<Calibration> pinned = rows.decisions()
@@ -292,7 +292,7 @@ public class EntrySheets {
                 : Optional.empty();
         Conventions conventions = Conventions.of(rows.decisions().schools())
                 .over(Conventions.of(entry.period().schools()));
-        List<Stamp> stamped = new ArrayList<>(List.of(own));
+        List<Revision> stamped = new ArrayList<>(List.of(own));
         path.above.add(entry.id());
         Setting setting = new Setting(
                 vessel.map(each -> calorimeter(each, pinned)),
@@ -390,7 +390,7 @@ public class EntrySheets {
 
     /** Results of the entries that reference slots name; one that leads back to where it is named has none. */
     private Map<String, Setting.Referenced> referenced(
-            Experiment experiment, Observations observations, Path path, List<Stamp> stamped) {
+            Experiment experiment, Observations observations, Path path, List<Revision> stamped) {
         Map<String, Setting.Referenced> known = new LinkedHashMap<>();
         if (hasReference(experiment)) {
             references(experiment, observations).forEach(other -> {

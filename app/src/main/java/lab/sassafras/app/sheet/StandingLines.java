@@ -23,8 +23,8 @@ import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.EntryRows;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
-import lab.sassafras.app.record.Stamp;
-import lab.sassafras.app.record.Stamps;
+import lab.sassafras.app.record.Revision;
+import lab.sassafras.app.record.Revisions;
 import lab.sassafras.app.settings.HouseSettings;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -49,7 +49,7 @@ public class StandingLines {
     private final EntrySheets sheets;
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
-    private final Stamps stamps;
+    private final Revisions stamps;
     private final Cache<UUID, Kept<StandingLine>> kept;
     private final Cache<UUID, Kept<Optional<BesideLine>>> besides;
     private final Map<UUID, CompletableFuture<Void>> inHand = new ConcurrentHashMap<>();
@@ -60,7 +60,7 @@ public class StandingLines {
     });
 
     StandingLines(
-            EntrySheets sheets, PeriodBook periodBook, EntryBook entryBook, Stamps stamps, HouseSettings settings) {
+            EntrySheets sheets, PeriodBook periodBook, EntryBook entryBook, Revisions stamps, HouseSettings settings) {
         this.kept = Caffeine.newBuilder().maximumSize(settings.limits().lines()).build();
         this.besides = Caffeine.newBuilder()
                 .maximumSize((long) BESIDE * settings.limits().entries())
@@ -74,7 +74,7 @@ public class StandingLines {
     /** What lies beside others is a tenth of a whole entry to keep. */
     private static final int BESIDE = 10;
 
-    private record Kept<T>(T line, List<Stamp> stamps, Stamps.Shelf shelf) {}
+    private record Kept<T>(T line, List<Revision> stamps, Revisions.Shelf shelf) {}
 
     /** What comes of working an entry out. */
     private record Worked(StandingLine line, Optional<BesideLine> beside) {}
@@ -121,8 +121,8 @@ public class StandingLines {
             List<Entry> entries,
             Period period,
             Duration patience) {
-        Stamps.Shelf shelf = stamps.shelf();
-        Map<UUID, Stamp> now = stamps.of(period);
+        Revisions.Shelf shelf = stamps.shelf();
+        Map<UUID, Revision> now = stamps.of(period);
         Map<UUID, T> lines = held(cache, entries, now, shelf);
         List<Entry> stale =
                 entries.stream().filter(entry -> !lines.containsKey(entry.id())).toList();
@@ -150,7 +150,7 @@ public class StandingLines {
     }
 
     private <T> Map<UUID, T> held(
-            Cache<UUID, Kept<T>> cache, List<Entry> entries, Map<UUID, Stamp> now, Stamps.Shelf shelf) {
+            Cache<UUID, Kept<T>> cache, List<Entry> entries, Map<UUID, Revision> now, Revisions.Shelf shelf) {
         Map<UUID, T> lines = new LinkedHashMap<>();
         entries.forEach(entry -> Optional.ofNullable(cache.getIfPresent(entry.id()))
                 .filter(known -> known.shelf.equals(shelf) && holds(known.stamps, own(entry, now)))
@@ -159,20 +159,20 @@ public class StandingLines {
     }
 
     /** The book is asked only for one that draws on others. */
-    private boolean holds(List<Stamp> then, Stamp own) {
+    private boolean holds(List<Revision> then, Revision own) {
         return then.get(0).equals(own) && (then.size() == 1 || sheets.holds(then, own));
     }
 
-    private static Stamp own(Entry entry, Map<UUID, Stamp> now) {
-        return now.getOrDefault(entry.id(), new Stamp(entry.id(), 0, 0, 0, 0, ""));
+    private static Revision own(Entry entry, Map<UUID, Revision> now) {
+        return now.getOrDefault(entry.id(), new Revision(entry.id(), 0, 0, 0, 0, ""));
     }
 
     /** Works out every line of a period that is not kept. */
     private <T> void workOut(Period period, Cache<UUID, Kept<T>> cache) {
         try {
             long began = System.nanoTime();
-            Stamps.Shelf shelf = stamps.shelf();
-            Map<UUID, Stamp> now = stamps.of(period);
+            Revisions.Shelf shelf = stamps.shelf();
+            Map<UUID, Revision> now = stamps.of(period);
             List<Entry> entries = entryBook.of(period);
             Set<UUID> held = held(cache, entries, now, shelf).keySet();
             Map<UUID, EntryRows> rows = held.size() == entries.size() ? Map.of() : entryBook.rows(period);
@@ -191,7 +191,7 @@ public class StandingLines {
         }
     }
 
-    private Worked worked(Entry entry, EntryRows rows, Stamp own, Stamps.Shelf shelf) {
+    private Worked worked(Entry entry, EntryRows rows, Revision own, Revisions.Shelf shelf) {
         try {
             EntrySheet sheet = sheets.fresh(entry, rows, own, shelf);
             Worked worked = new Worked(StandingLine.of(sheet), BesideLine.of(sheet));

@@ -5,7 +5,7 @@ import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.OriginBook;
-import lab.sassafras.app.record.Stamps;
+import lab.sassafras.app.record.Revisions;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,7 +19,7 @@ public class Shelves {
     private final OwnSubstances own;
     private final DecisionBook decisionBook;
     private final OriginBook originBook;
-    private final Stamps stamps;
+    private final Revisions stamps;
     private volatile @Nullable Kept kept;
 
     Shelves(
@@ -28,7 +28,7 @@ public class Shelves {
             OwnSubstances own,
             DecisionBook decisionBook,
             OriginBook originBook,
-            Stamps stamps) {
+            Revisions stamps) {
         this.calorimeters = calorimeters;
         this.instruments = instruments;
         this.own = own;
@@ -37,7 +37,7 @@ public class Shelves {
         this.stamps = stamps;
     }
 
-    private record Kept(Stamps.Shelf stamp, Shelf shelf) {}
+    private record Kept(Revisions.Shelf stamp, Shelf shelf) {}
 
     @Transactional(readOnly = true)
     public Shelf now() {
@@ -46,7 +46,7 @@ public class Shelves {
 
     /** As it stood at a stamp taken just now, or since. */
     @Transactional(readOnly = true)
-    public Shelf at(Stamps.Shelf stamp) {
+    public Shelf at(Revisions.Shelf stamp) {
         Kept known = kept;
         if (known == null || !known.stamp.equals(stamp)) {
             known = new Kept(stamp, read());

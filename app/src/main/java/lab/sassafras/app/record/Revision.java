@@ -10,7 +10,7 @@ import java.util.UUID;
  * @param openings trials and parts opened, and instruments taken in hand
  * @param around name of its bench and conventions of its period
  */
-public record Stamp(UUID entry, long observations, long decisions, long openings, long chunks, String around) {
+public record Revision(UUID entry, long observations, long decisions, long openings, long chunks, String around) {
 
     /** How much that is in all: it only grows. */
     public long number() {

@@ -12,7 +12,7 @@ import org.springframework.util.unit.DataSize;
 
 /** A disk whose room and a clock whose hands a test sets; both as they really are otherwise. */
 @TestConfiguration
-public class SettableWeather {
+public class FaultInjection {
 
     private static final DataSize LEAST = DataSize.ofMegabytes(32);
 

@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
  * still.
  */
 @Component
-public class Stamps {
+public class Revisions {
 
     /** Readings on a clock of a bench, those of the room aside. */
     private static final String OF_BENCH = "select count(*) from trace join trace_chunk on trace_id = trace.id "
@@ -51,7 +51,7 @@ public class Stamps {
 
     private final JdbcTemplate database;
 
-    Stamps(JdbcTemplate database) {
+    Revisions(JdbcTemplate database) {
         this.database = database;
     }
 
@@ -59,14 +59,14 @@ public class Stamps {
     public record Shelf(long vessels, long instruments, long calibrations, long decisions, long own) {}
 
     /** An entry and the shelf at one moment. */
-    public record Now(Stamp entry, Shelf shelf) {}
+    public record Now(Revision entry, Shelf shelf) {}
 
     /** The stamp of one entry, with the shelf's. */
     public Now of(UUID entry) {
         return database.queryForObject(
                 OF_ONE,
                 (row, any) -> new Now(
-                        new Stamp(
+                        new Revision(
                                 entry,
                                 row.getLong(1),
                                 row.getLong(2),
@@ -85,27 +85,27 @@ public class Stamps {
     }
 
     /** Stamps of other entries, in the order named. */
-    public List<Stamp> of(Collection<UUID> entries) {
+    public List<Revision> of(Collection<UUID> entries) {
         return entries.stream().map(each -> of(each).entry()).toList();
     }
 
     /** How much was kept of a period in all: it only grows. */
     public long number(Period period) {
-        return of(period).values().stream().mapToLong(Stamp::number).sum();
+        return of(period).values().stream().mapToLong(Revision::number).sum();
     }
 
     /** Stamps of every entry of a period. */
-    public Map<UUID, Stamp> of(Period period) {
+    public Map<UUID, Revision> of(Period period) {
         String schools = database.queryForObject("select " + SCHOOLS.formatted("?"), String.class, period.id());
         long room = Objects.requireNonNull(database.queryForObject(OF_ROOM.formatted("?"), Long.class, period.id()));
-        Map<UUID, Stamp> stamps = new HashMap<>();
+        Map<UUID, Revision> stamps = new HashMap<>();
         database.query(
                 OF_PERIOD,
                 row -> {
                     UUID entry = row.getObject(1, UUID.class);
                     stamps.put(
                             entry,
-                            new Stamp(
+                            new Revision(
                                     entry,
                                     row.getLong(2),
                                     row.getLong(3),
