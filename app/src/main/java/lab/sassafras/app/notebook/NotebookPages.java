@@ -27,8 +27,8 @@ import lab.sassafras.app.sheet.BesideLine;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
-import lab.sassafras.app.sheet.StandingLine;
-import lab.sassafras.app.sheet.StandingLines;
+import lab.sassafras.app.sheet.EntrySummaries;
+import lab.sassafras.app.sheet.EntrySummary;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.sheet.WrittenTime;
 import org.springframework.http.HttpHeaders;
@@ -52,7 +52,7 @@ class NotebookPages {
 
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
-    private final StandingLines lines;
+    private final EntrySummaries lines;
     private final EntrySheets sheets;
 
     private final Revisions stamps;
@@ -61,7 +61,7 @@ class NotebookPages {
     NotebookPages(
             PeriodBook periodBook,
             EntryBook entryBook,
-            StandingLines lines,
+            EntrySummaries lines,
             EntrySheets sheets,
             Revisions stamps,
             Clock clock) {
@@ -196,8 +196,8 @@ class NotebookPages {
 
     private List<Page> pages(Period period) {
         List<Entry> entries = entryBook.of(period);
-        Map<UUID, StandingLine> standing = lines.of(entries, period, A_MOMENT).stream()
-                .collect(Collectors.toMap(StandingLine::entry, Function.identity()));
+        Map<UUID, EntrySummary> standing = lines.of(entries, period, A_MOMENT).stream()
+                .collect(Collectors.toMap(EntrySummary::entry, Function.identity()));
         List<BesideLine> beside = lines.beside(entries, period, Duration.ZERO).values().stream()
                 .flatMap(Optional::stream)
                 .toList();
@@ -207,7 +207,7 @@ class NotebookPages {
                 .toList();
     }
 
-    private static Page page(Entry entry, StandingLine line, Period period, ToLookAt look) {
+    private static Page page(Entry entry, EntrySummary line, Period period, ToLookAt look) {
         String result = line.result().map(Object::toString).orElse(line.waiting() ? "…" : "not finished");
         return new Page(
                 EntryLine.of(entry, period.zone()),

@@ -17,7 +17,7 @@ import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.sheet.BesideLine;
-import lab.sassafras.app.sheet.StandingLines;
+import lab.sassafras.app.sheet.EntrySummaries;
 import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
@@ -44,9 +44,9 @@ class SidePages {
 
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
-    private final StandingLines lines;
+    private final EntrySummaries lines;
 
-    SidePages(PeriodBook periodBook, EntryBook entryBook, StandingLines lines) {
+    SidePages(PeriodBook periodBook, EntryBook entryBook, EntrySummaries lines) {
         this.periodBook = periodBook;
         this.entryBook = entryBook;
         this.lines = lines;

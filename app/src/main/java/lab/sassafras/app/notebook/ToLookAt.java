@@ -14,7 +14,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lab.sassafras.app.sheet.BesideLine;
-import lab.sassafras.app.sheet.StandingLine;
+import lab.sassafras.app.sheet.EntrySummary;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.verdict.SideBySide;
 
@@ -71,9 +71,9 @@ final class ToLookAt {
     }
 
     /** What needs a look in an entry, in a few words each; nothing where it was excluded. */
-    List<String> of(StandingLine line) {
+    List<String> of(EntrySummary line) {
         List<String> all = new ArrayList<>();
-        if (line.waiting() || line.state() == StandingLine.State.ASIDE) {
+        if (line.waiting() || line.state() == EntrySummary.State.ASIDE) {
             return all;
         }
         if (outliers.contains(line.entry())) {
@@ -87,8 +87,8 @@ final class ToLookAt {
         return all;
     }
 
-    private Optional<String> idle(StandingLine line) {
-        if (line.state() != StandingLine.State.UNDER_WAY || line.last().isEmpty()) {
+    private Optional<String> idle(EntrySummary line) {
+        if (line.state() != EntrySummary.State.UNDER_WAY || line.last().isEmpty()) {
             return Optional.empty();
         }
         Duration since = Duration.between(line.last().get(), now);

@@ -7,7 +7,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import lab.sassafras.app.sheet.StandingLine;
+import lab.sassafras.app.sheet.EntrySummary;
 import lab.sassafras.measure.Figures;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -26,8 +26,8 @@ class ToLookAtTest {
                 "2026-11-17T23:50:00Z | FINISHED | ",
                 "2026-11-17T23:50:00Z | ASIDE | "
             })
-    void whatStandsStillIsSaid(Instant last, StandingLine.State state, String said) {
-        StandingLine line = new StandingLine(
+    void whatStandsStillIsSaid(Instant last, EntrySummary.State state, String said) {
+        EntrySummary line = new EntrySummary(
                 UUID.randomUUID(), Optional.empty(), 0, false, Optional.empty(), state, "", Optional.of(last), "water");
         ToLookAt look = new ToLookAt(List.of(), Instant.parse("2026-11-18T20:00:00Z"), ZoneId.of("UTC"), Figures.POINT);
         assertThat(look.of(line)).isEqualTo(said == null ? List.of() : List.of(said));

@@ -9,16 +9,16 @@ import java.util.Optional;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
-import lab.sassafras.app.sheet.StandingLine;
-import lab.sassafras.app.sheet.StandingLines;
+import lab.sassafras.app.sheet.EntrySummaries;
+import lab.sassafras.app.sheet.EntrySummary;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** A list of many entries is there at once, and right as soon as its lines are worked. */
-class StandingLinesTest extends HouseTest {
+class EntrySummariesTest extends HouseTest {
 
     @Autowired
-    private StandingLines lines;
+    private EntrySummaries lines;
 
     @Test
     void manyLinesAreWorkedByAnotherHandAndSaidToBeUntilThen() {
@@ -31,15 +31,15 @@ class StandingLinesTest extends HouseTest {
         }
         Period period = last.period();
         List<Entry> entries = entryBook.of(period);
-        assertThat(lines.of(entries, period, Duration.ZERO)).hasSize(40).anyMatch(StandingLine::waiting);
-        List<StandingLine> worked = lines.of(entries, period, Duration.ofMinutes(1));
+        assertThat(lines.of(entries, period, Duration.ZERO)).hasSize(40).anyMatch(EntrySummary::waiting);
+        List<EntrySummary> worked = lines.of(entries, period, Duration.ofMinutes(1));
         assertThat(worked)
-                .noneMatch(StandingLine::waiting)
+                .noneMatch(EntrySummary::waiting)
                 .allMatch(line -> line.result().isPresent());
         assertThat(get("/notebook?period=" + period.id()).body()).doesNotContain("being worked out");
 
         decisionBook.decide(Optional.of(last.id()), Decision.Kind.TRIAL, "trial[1]", "out", "splashed", "Hawthorn");
-        List<StandingLine> after = lines.of(entries, period, Duration.ofMinutes(1));
+        List<EntrySummary> after = lines.of(entries, period, Duration.ofMinutes(1));
         assertThat(after.get(0).result())
                 .as("the entry decided about")
                 .isNotEqualTo(worked.get(0).result());

@@ -38,9 +38,9 @@ import org.springframework.stereotype.Service;
  * when the server opens, so that nobody waits longer than a moment: what is not worked by then is said to be.
  */
 @Service
-public class StandingLines {
+public class EntrySummaries {
 
-    private static final Logger LOG = LoggerFactory.getLogger(StandingLines.class);
+    private static final Logger LOG = LoggerFactory.getLogger(EntrySummaries.class);
     /** Entries worked at once by whoever asks. */
     private static final int FEW = 20;
 
@@ -50,7 +50,7 @@ public class StandingLines {
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
     private final Revisions stamps;
-    private final Cache<UUID, Kept<StandingLine>> kept;
+    private final Cache<UUID, Kept<EntrySummary>> kept;
     private final Cache<UUID, Kept<Optional<BesideLine>>> besides;
     private final Map<UUID, CompletableFuture<Void>> inHand = new ConcurrentHashMap<>();
     private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> {
@@ -59,7 +59,7 @@ public class StandingLines {
         return thread;
     });
 
-    StandingLines(
+    EntrySummaries(
             EntrySheets sheets, PeriodBook periodBook, EntryBook entryBook, Revisions stamps, HouseSettings settings) {
         this.kept = Caffeine.newBuilder().maximumSize(settings.limits().lines()).build();
         this.besides = Caffeine.newBuilder()
@@ -77,7 +77,7 @@ public class StandingLines {
     private record Kept<T>(T line, List<Revision> stamps, Revisions.Shelf shelf) {}
 
     /** What comes of working an entry out. */
-    private record Worked(StandingLine line, Optional<BesideLine> beside) {}
+    private record Worked(EntrySummary line, Optional<BesideLine> beside) {}
 
     @EventListener(ApplicationReadyEvent.class)
     void open() {
@@ -94,10 +94,10 @@ public class StandingLines {
      *
      * @param patience how long to wait where many are not worked yet
      */
-    public List<StandingLine> of(List<Entry> entries, Period period, Duration patience) {
-        Map<UUID, StandingLine> lines = lines(kept, Worked::line, entries, period, patience);
+    public List<EntrySummary> of(List<Entry> entries, Period period, Duration patience) {
+        Map<UUID, EntrySummary> lines = lines(kept, Worked::line, entries, period, patience);
         return entries.stream()
-                .map(entry -> lines.getOrDefault(entry.id(), StandingLine.waiting(entry)))
+                .map(entry -> lines.getOrDefault(entry.id(), EntrySummary.waiting(entry)))
                 .toList();
     }
 
@@ -194,13 +194,13 @@ public class StandingLines {
     private Worked worked(Entry entry, EntryRows rows, Revision own, Revisions.Shelf shelf) {
         try {
             EntrySheet sheet = sheets.fresh(entry, rows, own, shelf);
-            Worked worked = new Worked(StandingLine.of(sheet), BesideLine.of(sheet));
+            Worked worked = new Worked(EntrySummary.of(sheet), BesideLine.of(sheet));
             kept.put(entry.id(), new Kept<>(worked.line, sheet.stamps(), shelf));
             besides.put(entry.id(), new Kept<>(worked.beside, sheet.stamps(), shelf));
             return worked;
         } catch (RuntimeException fault) {
             LOG.error("entry {} could not be worked", entry.id(), fault);
-            return new Worked(StandingLine.notWorked(entry), Optional.empty());
+            return new Worked(EntrySummary.notWorked(entry), Optional.empty());
         }
     }
 }

@@ -27,7 +27,7 @@ import lab.sassafras.verdict.Verdict;
  * @param last      when something was kept of it last
  * @param lacks     what must be filled next; empty where nothing must
  */
-public record StandingLine(
+public record EntrySummary(
         UUID entry,
         Optional<Written> result,
         int questions,
@@ -83,12 +83,12 @@ public record StandingLine(
                 .isPresent();
     }
 
-    static StandingLine of(EntrySheet sheet) {
+    static EntrySummary of(EntrySheet sheet) {
         Reduction reduction = sheet.reduction();
         Optional<Written> result = reduction.samples().stream()
                 .flatMap(sample -> reduction.writing().written(sample).stream())
                 .findFirst();
-        return new StandingLine(
+        return new EntrySummary(
                 sheet.entry().id(),
                 result,
                 (int) reduction.findings().stream()
@@ -120,13 +120,13 @@ public record StandingLine(
     }
 
     /** An entry that a fault of ours kept from being worked: it stays in the list, to be looked at. */
-    static StandingLine notWorked(Entry entry) {
-        return new StandingLine(
+    static EntrySummary notWorked(Entry entry) {
+        return new EntrySummary(
                 entry.id(), Optional.empty(), 1, false, Optional.empty(), State.UNDER_WAY, "", Optional.empty(), "");
     }
 
-    static StandingLine waiting(Entry entry) {
-        return new StandingLine(
+    static EntrySummary waiting(Entry entry) {
+        return new EntrySummary(
                 entry.id(), Optional.empty(), 0, true, Optional.empty(), State.UNDER_WAY, "", Optional.empty(), "");
     }
 }
