@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import lab.sassafras.app.door.PlainWords;
+import lab.sassafras.app.door.ErrorMessages;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
@@ -170,7 +170,7 @@ class BenchPages {
         Answer<Entry> begun = beginning.begin(experiment, vessel, with, actor);
         if (begun.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(actor, experiment, PlainWords.of(begun.refusal().get()), model);
+            return page(actor, experiment, ErrorMessages.of(begun.refusal().get()), model);
         }
         return "redirect:/entries/" + begun.orThrow().id();
     }

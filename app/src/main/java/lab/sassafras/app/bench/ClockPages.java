@@ -10,8 +10,8 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lab.sassafras.app.chart.SmallCurve;
+import lab.sassafras.app.door.ErrorMessages;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Trace;
@@ -238,7 +238,7 @@ class ClockPages {
         if (answer.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             String typed = form.equals("begin") ? Told.written(told.every()) : Told.written(told.text());
-            String why = PlainWords.of(answer.refusal().get());
+            String why = ErrorMessages.of(answer.refusal().get());
             return render(
                     entry, told.trial(), told.place(), new Problem(form, why, typed, Told.written(told.time())), model);
         }

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import lab.sassafras.app.door.PlainWords;
+import lab.sassafras.app.door.ErrorMessages;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.InstrumentInHand;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -146,7 +146,7 @@ class HandPages {
                 entry, place, instrument.orElseGet(() -> new UUID(0, 0)), key.orElseGet(UUID::randomUUID), actor);
         if (answer.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return render(entry, PlainWords.of(answer.refusal().get()), model);
+            return render(entry, ErrorMessages.of(answer.refusal().get()), model);
         }
         return "redirect:/entries/" + id + "/instruments";
     }

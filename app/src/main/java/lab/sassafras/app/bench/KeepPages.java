@@ -3,7 +3,7 @@ package lab.sassafras.app.bench;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
 import java.util.UUID;
-import lab.sassafras.app.door.PlainWords;
+import lab.sassafras.app.door.ErrorMessages;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;
@@ -96,7 +96,7 @@ class KeepPages {
         return screens.render(
                 entry,
                 answer.refusal()
-                        .map(why -> view.refusing(typed, PlainWords.of(why)))
+                        .map(why -> view.refusing(typed, ErrorMessages.of(why)))
                         .orElseGet(
                                 () -> view.questioning(typed, answer.question().orElse(""))),
                 model);

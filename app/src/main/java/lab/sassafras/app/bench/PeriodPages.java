@@ -10,8 +10,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.door.ErrorMessages;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.door.WhoIsHere;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
@@ -144,7 +144,7 @@ class PeriodPages {
         Answer<Bench> joined = settingUp.join(period, name);
         if (joined.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return period(period, model, name, PlainWords.of(joined.refusal().get()));
+            return period(period, model, name, ErrorMessages.of(joined.refusal().get()));
         }
         who.sitDown(joined.orThrow(), response);
         return "redirect:/bench";
@@ -207,7 +207,7 @@ class PeriodPages {
         }
         settled.refusal().ifPresent(why -> {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("settleProblem", PlainWords.of(why));
+            model.addAttribute("settleProblem", ErrorMessages.of(why));
         });
         if (Conventions.unknown(schools).isEmpty()) {
             model.addAttribute("wanted", Conventions.of(schools));

@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lab.sassafras.app.bench.TableScreen.Outcome;
 import lab.sassafras.app.bench.TableScreen.Place;
-import lab.sassafras.app.door.PlainWords;
+import lab.sassafras.app.door.ErrorMessages;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
@@ -103,7 +103,7 @@ class TablePages {
                         places.get(i),
                         new Outcome(
                                 typed,
-                                answer.refusal().map(PlainWords::of).orElse(""),
+                                answer.refusal().map(ErrorMessages::of).orElse(""),
                                 answer.question().orElse("")));
             }
         }
@@ -140,7 +140,8 @@ class TablePages {
         Answer<Boolean> decided = deciding.copiedFromPaper(screens.entry(id), reason, actor);
         if (decided.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("paperProblem", PlainWords.of(decided.refusal().get()));
+            model.addAttribute(
+                    "paperProblem", ErrorMessages.of(decided.refusal().get()));
             return page(screens.entry(id), Map.of(), Map.of(), model);
         }
         return "redirect:/entries/" + id + "/table";

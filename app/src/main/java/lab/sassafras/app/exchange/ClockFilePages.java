@@ -13,8 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.door.ErrorMessages;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.runfile.ObservationTable;
@@ -241,7 +241,8 @@ class ClockFilePages {
                 if (answer.refusal().isPresent()) {
                     waiting.put(pending, file);
                     response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-                    model.addAttribute("problem", PlainWords.of(answer.refusal().get()));
+                    model.addAttribute(
+                            "problem", ErrorMessages.of(answer.refusal().get()));
                     return shown(entry, trial, pending, file, guessed, model);
                 }
             }

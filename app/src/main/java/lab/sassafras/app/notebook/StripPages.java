@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.chart.StripPicture;
+import lab.sassafras.app.door.ErrorMessages;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.sheet.ClockReadings;
@@ -156,7 +156,7 @@ class StripPages {
                     look,
                     Optional.empty(),
                     stretches,
-                    new Problem("stretches", PlainWords.of(refused), ""),
+                    new Problem("stretches", ErrorMessages.of(refused), ""),
                     model);
         }
     }
@@ -253,7 +253,7 @@ class StripPages {
                 throw failed;
             }
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            Problem problem = new Problem(form.name(), PlainWords.of(failed), form.typed());
+            Problem problem = new Problem(form.name(), ErrorMessages.of(failed), form.typed());
             return render(entry, trial, Look.WHOLE, Optional.empty(), form.stretches(), problem, model);
         }
         return "redirect:/entries/" + entry.entry().id() + "/strip?trial=" + trial;

@@ -9,8 +9,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.door.ErrorMessages;
 import lab.sassafras.app.door.NotFound;
-import lab.sassafras.app.door.PlainWords;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
@@ -130,7 +130,7 @@ class ShelfPages {
         Vessel vessel = shelves.now().vessel(id).orElseThrow(() -> new NotFound("There is no vessel at that address."));
         ShelfForm form = new ShelfForm(typed, figures(Optional.of(actor)));
         Optional<Answer<Calibration>> kept = form.constant().map(known -> keeping.constant(vessel, known, seen, actor));
-        kept.flatMap(Answer::refusal).ifPresent(why -> form.refused("constant", PlainWords.of(why)));
+        kept.flatMap(Answer::refusal).ifPresent(why -> form.refused("constant", ErrorMessages.of(why)));
         if (kept.filter(each -> each instanceof Answer.Kept).isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("form", form);
@@ -303,7 +303,7 @@ class ShelfPages {
         Answer<List<Vessel>> added = keeping.vessels(form.vessels(), kind.get());
         if (added.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            form.refused("vessel", PlainWords.of(added.refusal().get()));
+            form.refused("vessel", ErrorMessages.of(added.refusal().get()));
             return form("new", form, actor, model);
         }
         List<Vessel> vessels = added.orThrow();

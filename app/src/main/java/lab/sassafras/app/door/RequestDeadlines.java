@@ -38,15 +38,15 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 1)
-final class Patience extends OncePerRequestFilter {
+final class RequestDeadlines extends OncePerRequestFilter {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Patience.class);
+    private static final Logger LOG = LoggerFactory.getLogger(RequestDeadlines.class);
 
     private final Duration work;
     private final Duration arrival;
     private final Limits limits;
 
-    Patience(HouseSettings settings) {
+    RequestDeadlines(HouseSettings settings) {
         this.work = settings.workTime();
         this.arrival = settings.arrivalTime();
         this.limits = settings.limits();

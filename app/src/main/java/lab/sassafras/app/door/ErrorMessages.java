@@ -22,16 +22,16 @@ import org.springframework.web.servlet.ModelAndView;
 
 /** What every page knows (who is here), and what is said when something cannot be done. */
 @ControllerAdvice
-public class PlainWords {
+public class ErrorMessages {
 
-    private static final Logger LOG = LoggerFactory.getLogger(PlainWords.class);
+    private static final Logger LOG = LoggerFactory.getLogger(ErrorMessages.class);
     private static final String BUSY =
             "The book could not be reached just now, so nothing was recorded or changed. What was recorded before is safe; "
                     + "try again in a moment.";
 
     private final WhoIsHere who;
 
-    PlainWords(WhoIsHere who) {
+    ErrorMessages(WhoIsHere who) {
         this.who = who;
     }
 
