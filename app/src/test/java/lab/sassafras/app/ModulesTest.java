@@ -19,7 +19,7 @@ import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import lab.sassafras.app.door.WhoIsHere;
+import lab.sassafras.app.access.WhoIsHere;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.usecase.UseCase;
 import lab.sassafras.sheet.InputCheck;
@@ -115,7 +115,7 @@ class ModulesTest {
                 .that(annotatedWith(UseCase.class))
                 .should()
                 .dependOnClassesThat()
-                .resideInAnyPackage("..bench..", "..notebook..", "..exchange..", "..shelfpages..", "..door..")
+                .resideInAnyPackage("..bench..", "..notebook..", "..exchange..", "..shelfpages..", "..access..")
                 .check(APP);
     }
 
@@ -124,7 +124,7 @@ class ModulesTest {
     void nobodyButTheDoorAsksWhoIsHere() {
         noClasses()
                 .that()
-                .resideOutsideOfPackage("..door..")
+                .resideOutsideOfPackage("..access..")
                 .and()
                 .doNotHaveSimpleName("PeriodPages") // where a hand sits down and leaves
                 .should()

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import lab.sassafras.app.door.ErrorMessages;
+import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;

@@ -15,7 +15,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.record.Added;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;

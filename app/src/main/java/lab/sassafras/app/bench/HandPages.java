@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import lab.sassafras.app.door.ErrorMessages;
+import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.InstrumentInHand;
 import lab.sassafras.app.sheet.EntrySheet;

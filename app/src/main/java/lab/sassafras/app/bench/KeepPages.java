@@ -3,7 +3,7 @@ package lab.sassafras.app.bench;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
 import java.util.UUID;
-import lab.sassafras.app.door.ErrorMessages;
+import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.WrittenSheet;

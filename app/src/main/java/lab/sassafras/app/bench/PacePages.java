@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
-import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.ClassPace;
 import lab.sassafras.app.sheet.ClassPaces;

@@ -2,7 +2,7 @@ package lab.sassafras.app.bench;
 
 import java.util.Optional;
 import java.util.UUID;
-import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;

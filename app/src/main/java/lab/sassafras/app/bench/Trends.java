@@ -3,7 +3,7 @@ package lab.sassafras.app.bench;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;

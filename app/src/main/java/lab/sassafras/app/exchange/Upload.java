@@ -4,7 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import lab.sassafras.app.door.TooSlow;
+import lab.sassafras.app.access.TooSlow;
 import lab.sassafras.measure.Refused;
 import org.apache.commons.fileupload2.core.FileItemInput;
 import org.apache.commons.fileupload2.core.FileItemInputIterator;

@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.account.Finding;
-import lab.sassafras.app.door.NotFound;
+import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;

@@ -7,4 +7,4 @@
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "settings"})
 @org.jspecify.annotations.NullMarked
-package lab.sassafras.app.door;
+package lab.sassafras.app.access;

@@ -1,4 +1,4 @@
-package lab.sassafras.app.door;
+package lab.sassafras.app.access;
 
 import java.util.Objects;
 import org.springframework.http.HttpStatus;
