@@ -1,9 +1,9 @@
 package lab.sassafras.app;
 
 import java.nio.file.Path;
-import lab.sassafras.app.keeping.BackUps;
-import lab.sassafras.app.keeping.CannotOpen;
-import lab.sassafras.app.keeping.Opening;
+import lab.sassafras.app.storage.BackUps;
+import lab.sassafras.app.storage.CannotOpen;
+import lab.sassafras.app.storage.Opening;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 

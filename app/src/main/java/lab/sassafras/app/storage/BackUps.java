@@ -1,4 +1,4 @@
-package lab.sassafras.app.keeping;
+package lab.sassafras.app.storage;
 
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,4 +1,4 @@
-package lab.sassafras.app.keeping;
+package lab.sassafras.app.storage;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.BufferedOutputStream;

@@ -1,4 +1,4 @@
-package lab.sassafras.app.keeping;
+package lab.sassafras.app.storage;
 
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;

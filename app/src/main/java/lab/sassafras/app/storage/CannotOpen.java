@@ -1,4 +1,4 @@
-package lab.sassafras.app.keeping;
+package lab.sassafras.app.storage;
 
 /** Why the book cannot be opened, in one sentence that says what to do. */
 public final class CannotOpen extends Exception {

@@ -7,4 +7,4 @@
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"settings"})
 @org.jspecify.annotations.NullMarked
-package lab.sassafras.app.keeping;
+package lab.sassafras.app.storage;
