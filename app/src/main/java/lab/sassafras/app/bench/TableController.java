@@ -43,7 +43,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** A run typed into a table, cell by cell, all at once, or pasted from a spreadsheet. */
 @Controller
-class TablePages {
+class TableController {
 
     private static final Pattern WAY = Pattern.compile("([a-z-]+/[a-z-]+):([a-z]+)");
     private static final Pattern WITH_WIDTH = Pattern.compile("(.+?)\\s*(?:±|\\+-|\\+/-)\\s*(.+)");
@@ -58,7 +58,7 @@ class TablePages {
     private final PeriodKnows known;
     private final TakeDecision deciding;
 
-    TablePages(
+    TableController(
             RunScreen screens, EntrySheets sheets, KeepObservation keeping, PeriodKnows known, TakeDecision deciding) {
         this.deciding = deciding;
         this.known = known;

@@ -28,7 +28,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** What a class goes by at the bench: its times, the waits begun by them, and a transfer broken off. */
 @Controller
-class PacePages {
+class PaceController {
 
     /** A page leads back to a place of its own entry and nowhere else. */
     private static final Pattern PLACE = Pattern.compile("[a-z][a-z-]{0,30}\\[\\d{1,3}\\]/[a-z][a-z-]{0,30}");
@@ -37,7 +37,7 @@ class PacePages {
     private final ClassPaces paces;
     private final TellWaits telling;
 
-    PacePages(RunScreen screens, ClassPaces paces, TellWaits telling) {
+    PaceController(RunScreen screens, ClassPaces paces, TellWaits telling) {
         this.screens = screens;
         this.paces = paces;
         this.telling = telling;

@@ -38,7 +38,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** Lab periods: open one, look at one, join a bench in it. */
 @Controller
-class PeriodPages {
+class PeriodController {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
@@ -49,7 +49,7 @@ class PeriodPages {
     private final Clock clock;
     private final UnderOtherConventions others;
 
-    PeriodPages(
+    PeriodController(
             PeriodBook periodBook,
             EntryBook entryBook,
             SetUpPeriod settingUp,

@@ -35,14 +35,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** A bench's own page: what it has in hand, and beginning something new. */
 @Controller
-class BenchPages {
+class BenchController {
 
     private final EntryBook entryBook;
     private final PeriodBook periodBook;
     private final Shelves shelves;
     private final BeginEntry beginning;
 
-    BenchPages(EntryBook entryBook, PeriodBook periodBook, Shelves shelves, BeginEntry beginning) {
+    BenchController(EntryBook entryBook, PeriodBook periodBook, Shelves shelves, BeginEntry beginning) {
         this.entryBook = entryBook;
         this.periodBook = periodBook;
         this.shelves = shelves;

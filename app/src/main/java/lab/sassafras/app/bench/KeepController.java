@@ -22,12 +22,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 
 /** What the bench tells, kept as it is given; what was told before, struck out with a reason. */
 @Controller
-class KeepPages {
+class KeepController {
 
     private final KeepObservation keeping;
     private final RunScreen screens;
 
-    KeepPages(KeepObservation keeping, RunScreen screens) {
+    KeepController(KeepObservation keeping, RunScreen screens) {
         this.keeping = keeping;
         this.screens = screens;
     }

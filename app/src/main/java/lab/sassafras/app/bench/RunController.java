@@ -20,12 +20,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** The run: one thing asked at a time. */
 @Controller
-class RunPages {
+class RunController {
 
     private final RunScreen screens;
     private final BeginEntry beginning;
 
-    RunPages(RunScreen screens, BeginEntry beginning) {
+    RunController(RunScreen screens, BeginEntry beginning) {
         this.screens = screens;
         this.beginning = beginning;
     }

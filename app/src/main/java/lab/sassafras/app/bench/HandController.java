@@ -31,13 +31,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** Which instrument an entry is read on at which place, and taking another in hand. */
 @Controller
-class HandPages {
+class HandController {
 
     private final RunScreen screens;
     private final Instruments instruments;
     private final TakeInHand taking;
 
-    HandPages(RunScreen screens, Instruments instruments, TakeInHand taking) {
+    HandController(RunScreen screens, Instruments instruments, TakeInHand taking) {
         this.screens = screens;
         this.instruments = instruments;
         this.taking = taking;

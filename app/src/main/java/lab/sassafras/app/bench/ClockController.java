@@ -46,7 +46,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** Readings on a clock, as they are read: a clock begun, a temperature at each mark, and the moment of mixing. */
 @Controller
-class ClockPages {
+class ClockController {
 
     private static final List<Integer> USUAL = List.of(5, 10, 15, 20, 30, 60, 120);
 
@@ -61,7 +61,7 @@ class ClockPages {
     private final Trends trends;
     private final Clock clock;
 
-    ClockPages(
+    ClockController(
             Clocks clocks,
             RunScreen screens,
             Traces traces,
