@@ -4,7 +4,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.function.Function;
-import lab.sassafras.app.notebook.NotebookPages.Printed;
+import lab.sassafras.app.notebook.NotebookController.Printed;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.measure.TimeBudget;
 import org.jspecify.annotations.Nullable;

@@ -59,7 +59,7 @@ public final class ResultView {
     private final Lazy<Optional<LinePanel>> lineOnce = new Lazy<>(this::workLine);
     private final Lazy<Optional<HeatPanel>> heatWentOnce = new Lazy<>(this::workHeatWent);
     private final Lazy<Optional<CyclePanel>> cycleOnce = new Lazy<>(this::workCycle);
-    private final Lazy<Optional<SuspectPanel>> suspectsOnce = new Lazy<>(this::workSuspects);
+    private final Lazy<Optional<PossibleCausePanel>> suspectsOnce = new Lazy<>(this::workSuspects);
     private final Lazy<List<OtherSchool>> otherSchoolsOnce = new Lazy<>(this::workOtherSchools);
     private final Lazy<Optional<String>> agreementOnce = new Lazy<>(this::workAgreement);
 
@@ -491,12 +491,12 @@ public final class ResultView {
     }
 
     /** Possible causes, or what would move it where nothing is off. */
-    public Optional<SuspectPanel> suspects() {
+    public Optional<PossibleCausePanel> suspects() {
         return suspectsOnce.get();
     }
 
-    private Optional<SuspectPanel> workSuspects() {
-        return estimate().flatMap(result -> SuspectPanel.of(reduction, sample, result, presentation, figures));
+    private Optional<PossibleCausePanel> workSuspects() {
+        return estimate().flatMap(result -> PossibleCausePanel.of(reduction, sample, result, presentation, figures));
     }
 
     public List<Candidate> candidates() {

@@ -34,7 +34,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 
 /** Entries of one experiment in a period beside each other. */
 @Controller
-class SidePages {
+class SideController {
 
     private static final java.time.format.DateTimeFormatter HOUR =
             java.time.format.DateTimeFormatter.ofPattern("HH:mm", java.util.Locale.ENGLISH);
@@ -46,7 +46,7 @@ class SidePages {
     private final EntryBook entryBook;
     private final EntrySummaries lines;
 
-    SidePages(PeriodBook periodBook, EntryBook entryBook, EntrySummaries lines) {
+    SideController(PeriodBook periodBook, EntryBook entryBook, EntrySummaries lines) {
         this.periodBook = periodBook;
         this.entryBook = entryBook;
         this.lines = lines;

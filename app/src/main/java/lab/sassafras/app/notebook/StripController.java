@@ -40,7 +40,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** The strip of a trial, and what is decided over it: which readings count, when it was mixed, what is baseline. */
 @Controller
-class StripPages {
+class StripController {
 
     private static final double COVERAGE = 0.95;
     private static final double LONGEST_LOOK = 1e7;
@@ -51,7 +51,8 @@ class StripPages {
     private final TakeFromClock taking;
     private final TakeDecision deciding;
 
-    StripPages(EntryBook entryBook, EntrySheets sheets, Clocks clocks, TakeFromClock taking, TakeDecision deciding) {
+    StripController(
+            EntryBook entryBook, EntrySheets sheets, Clocks clocks, TakeFromClock taking, TakeDecision deciding) {
         this.entryBook = entryBook;
         this.sheets = sheets;
         this.clocks = clocks;

@@ -36,7 +36,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** The result of an entry and the decisions taken over it. */
 @Controller
-class ResultPages {
+class ResultController {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
@@ -50,7 +50,7 @@ class ResultPages {
     private final Chapters chapters;
     private final UnderOtherConventions others;
 
-    ResultPages(
+    ResultController(
             OriginBook originBook,
             EntryBook entryBook,
             EntrySheets sheets,

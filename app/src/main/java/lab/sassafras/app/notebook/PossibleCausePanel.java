@@ -26,7 +26,7 @@ import lab.sassafras.verdict.Sample;
  * @param open    shown at once
  * @param folded  behind a fold
  */
-public record SuspectPanel(
+public record PossibleCausePanel(
         String title,
         String lead,
         Optional<String> none,
@@ -57,7 +57,7 @@ public record SuspectPanel(
                 .orElse("");
     }
 
-    static Optional<SuspectPanel> of(
+    static Optional<PossibleCausePanel> of(
             Reduction reduction, Sample sample, Estimate result, Presentation presentation, Figures figures) {
         List<ExplainingSize> suspects = reduction.suspects();
         if (suspects.isEmpty()) {
@@ -89,7 +89,7 @@ public record SuspectPanel(
                     each.believed() ? "DONE" : "TODO",
                     picture.rows().get(i)));
         }
-        return Optional.of(new SuspectPanel(
+        return Optional.of(new PossibleCausePanel(
                 off ? "Possible causes" : "Effect of possible errors",
                 (off
                                 ? "Each possible error in this run’s own account, at a plausible size; the most likely first, and those that move "

@@ -42,7 +42,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** Everything a period has written down. */
 @Controller
-class NotebookPages {
+class NotebookController {
 
     /** How long the page waits for lines that are not worked yet. */
     private static final Duration A_MOMENT = Duration.ofMillis(700);
@@ -58,7 +58,7 @@ class NotebookPages {
     private final Revisions stamps;
     private final Clock clock;
 
-    NotebookPages(
+    NotebookController(
             PeriodBook periodBook,
             EntryBook entryBook,
             EntrySummaries lines,
