@@ -47,7 +47,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** Run files in and out. */
 @Controller
-class ExchangePages {
+class ExchangeController {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int MOST_ASKED = 20;
@@ -56,7 +56,7 @@ class ExchangePages {
     private final EntryBook entryBook;
     private final EntrySheets sheets;
     private final RunFileWriter writer;
-    private static final Logger LOG = LoggerFactory.getLogger(ExchangePages.class);
+    private static final Logger LOG = LoggerFactory.getLogger(ExchangeController.class);
 
     private final ReduceRun reducing;
     private final HouseSettings settings;
@@ -67,7 +67,7 @@ class ExchangePages {
             .expireAfterWrite(Duration.ofMinutes(15))
             .build();
 
-    ExchangePages(
+    ExchangeController(
             PeriodBook periodBook,
             EntryBook entryBook,
             EntrySheets sheets,

@@ -47,7 +47,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** Temperatures against time, in from any program's file and out again. What a file says is shown before it is kept. */
 @Controller
-class ClockFilePages {
+class ClockFileController {
 
     private static final int MOST_WAITING = 20;
     private static final int SHOWN = 6;
@@ -69,7 +69,7 @@ class ClockFilePages {
             .expireAfterWrite(Duration.ofMinutes(15))
             .build();
 
-    ClockFilePages(
+    ClockFileController(
             EntryBook entryBook,
             EntrySheets sheets,
             Clocks clocks,
