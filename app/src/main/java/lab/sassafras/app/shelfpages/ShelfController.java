@@ -44,7 +44,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** The shelf: left the list, right the one taken down. */
 @Controller
-class ShelfPages {
+class ShelfController {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
@@ -54,7 +54,7 @@ class ShelfPages {
     private final OriginBook originBook;
     private final KeepShelf keeping;
 
-    ShelfPages(
+    ShelfController(
             Calorimeters calorimeters, Shelves shelves, OwnSubstances own, OriginBook originBook, KeepShelf keeping) {
         this.calorimeters = calorimeters;
         this.shelves = shelves;
