@@ -126,7 +126,7 @@ class ModulesTest {
                 .that()
                 .resideOutsideOfPackage("..access..")
                 .and()
-                .doNotHaveSimpleName("PeriodPages") // where a hand sits down and leaves
+                .doNotHaveSimpleName("PeriodController") // where a hand sits down and leaves
                 .should()
                 .dependOnClassesThat()
                 .areAssignableTo(WhoIsHere.class)

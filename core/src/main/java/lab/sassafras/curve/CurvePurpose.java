@@ -5,8 +5,8 @@ import lab.sassafras.measure.BenchUnit;
 
 /**
  * What an experiment reads from readings on a clock: a steady rise, a plateau. Each purpose is a class of its own and
- * is declared with the slot its readings stand in; the two temperatures about a moment of mixing are read every way a
- * school may want ({@link CurveMethod}).
+ * is declared with the slot its readings stand in. Most experiments read the two temperatures about a moment of mixing
+ * ({@link Mixing}).
  */
 public interface CurvePurpose {
 
@@ -22,6 +22,11 @@ public interface CurvePurpose {
     /** {@return unit of the readings it is made for} */
     default BenchUnit reads() {
         return BenchUnit.DEGREES_CELSIUS;
+    }
+
+    /** {@return whether a moment is marked on its readings, as that of mixing} */
+    default boolean marked() {
+        return false;
     }
 
     /** {@return the numbers it tells, in order} */

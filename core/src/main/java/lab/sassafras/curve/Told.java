@@ -1,6 +1,7 @@
 package lab.sassafras.curve;
 
 import java.util.List;
+import java.util.Map;
 
 /** What a purpose makes of a stretch of readings. */
 public sealed interface Told {
@@ -47,6 +48,13 @@ public sealed interface Told {
      * @param line points of it, in order of time
      */
     record Drawn(String key, List<Reading> line) {}
+
+    /** The same numbers in several ways: by each, or why there are none by that one. */
+    non-sealed interface Ways extends Told {
+
+        /** {@return what is told, by the name of the way, in order} */
+        Map<String, Told> ways();
+    }
 
     /**
      * Nothing can be read.

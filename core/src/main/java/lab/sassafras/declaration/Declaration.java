@@ -7,6 +7,7 @@ import java.util.Optional;
 import lab.sassafras.convention.Convention;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.curve.CurvePurpose;
+import lab.sassafras.curve.Mixing;
 import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.Calorimeter;
@@ -139,11 +140,11 @@ public interface Declaration {
     }
 
     /**
-     * {@return what is read from timed readings, by the path of the slot that names them; the two temperatures about a
-     * moment of mixing are read wherever there is a {@link #span}}
+     * {@return what is read from timed readings, by the path of the slot that names them: the two temperatures about a
+     * moment of mixing where nothing else is said}
      */
     default Map<String, CurvePurpose> curves() {
-        return Map.of();
+        return slot(CommonPlaces.TRACE).isPresent() ? Map.of(CommonPlaces.TRACE, new Mixing()) : Map.of();
     }
 
     /** {@return where the moment stands at which both come together; empty where none is marked} */

@@ -3,6 +3,7 @@ package lab.sassafras.sheet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.expression.Bindings;
 import lab.sassafras.measure.Measured;
@@ -36,11 +37,9 @@ final class SheetNumbers {
                     .flatMap(slot -> slot.number(line, sheet.setting()))
                     .ifPresent(value -> values.put(line.key(), heldInCommon(line, value)));
         }
-        for (int trial = 1; trial <= sheet.trials(); trial++) {
-            sheet.curves().readings(trial).ifPresent(curve -> curve.bind(values));
-        }
+        Set<String> curves = sheet.experiment().curves().keySet();
         for (Line line : sheet.lines()) {
-            if (sheet.experiment().curves().containsKey(line.address().path())) {
+            if (curves.contains(line.address().path())) {
                 sheet.curves().toldAt(line.address()).ifPresent(curve -> curve.bind(values));
             }
         }

@@ -25,26 +25,42 @@ import lab.sassafras.slot.Address;
 record ToldByCurve(Address address, CurvePurpose purpose, Told told, Optional<Instrument> thermometer) {
 
     void bind(Map<String, Measured> values) {
-        if (told instanceof Told.Numbers numbers) {
-            double[][] factor = factor(numbers.covariance());
-            for (int i = 0; i < numbers.values().size(); i++) {
-                CurvePurpose.Tells tells = purpose.tells().get(i);
-                values.put(
-                        address + "." + tells.key(),
-                        measured(tells, numbers.values().get(i), shares(factor[i], numbers.degreesOfFreedom())));
-            }
+        if (told instanceof Told.Ways ways) {
+            ways.ways().forEach((way, by) -> {
+                if (by instanceof Told.Numbers numbers) {
+                    bind(numbers, "." + way + "-", "." + way + ".", values);
+                }
+            });
+        } else if (told instanceof Told.Numbers numbers) {
+            bind(numbers, ".", ".told.", values);
         }
     }
 
-    private List<Measured.Share> shares(double[] row, double degreesOfFreedom) {
-        List<Measured.Share> shares = new ArrayList<>();
-        for (int j = 0; j < row.length; j++) {
-            if (row[j] != 0) {
-                shares.add(new Measured.Share(
-                        new Shared(address + ".told." + j, "curve", 1, degreesOfFreedom, Scope.TRIAL), row[j]));
+    private void bind(Told.Numbers numbers, String before, String from, Map<String, Measured> values) {
+        double[][] factor = factor(numbers.covariance());
+        for (int i = 0; i < numbers.values().size(); i++) {
+            CurvePurpose.Tells tells = purpose.tells().get(i);
+            List<Measured.Share> shares = new ArrayList<>();
+            for (int j = 0; j <= i; j++) {
+                if (factor[i][j] != 0) {
+                    shares.add(new Measured.Share(
+                            source(numbers, j, from, factor[j][j]), i == j ? 1 : factor[i][j] / factor[j][j]));
+                }
             }
+            values.put(
+                    address + before + tells.key(),
+                    measured(tells, numbers.values().get(i), shares));
         }
-        return shares;
+    }
+
+    private Shared source(Told.Numbers numbers, int which, String from, double uncertainty) {
+        String key = purpose.tells().get(which).key();
+        return new Shared(
+                address + from + key,
+                purpose.marked() ? "curve, " + key : "curve",
+                uncertainty,
+                numbers.degreesOfFreedom(),
+                Scope.TRIAL);
     }
 
     /** A level is off by offset and gain, a rate by the gain alone; how far one lies from another by neither much. */

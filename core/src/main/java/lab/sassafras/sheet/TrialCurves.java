@@ -8,6 +8,7 @@ import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.Baselines;
 import lab.sassafras.curve.CurvePurpose;
+import lab.sassafras.curve.Mixing;
 import lab.sassafras.curve.Stretch;
 import lab.sassafras.curve.Told;
 import lab.sassafras.declaration.Cardinality;
@@ -15,30 +16,32 @@ import lab.sassafras.declaration.CommonPlaces;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Line;
-import lab.sassafras.slot.Logged;
 import lab.sassafras.slot.Slot;
 import lab.sassafras.slot.TraceSlot;
-import lab.sassafras.slot.TraceUse;
 
 /** What a sheet's trials give by their readings on a clock, each curve read once for all schools. */
 public final class TrialCurves {
 
     private final Sheet sheet;
-    private final Map<Integer, Optional<CurveReadings>> read;
-    private final Map<Address, Optional<ToldByCurve>> told = new ConcurrentHashMap<>();
+    private final Map<Address, Optional<ToldByCurve>> told;
 
     TrialCurves(Sheet sheet, Optional<TrialCurves> alreadyRead) {
         this.sheet = sheet;
-        this.read = alreadyRead.map(each -> each.read).orElseGet(ConcurrentHashMap::new);
+        this.told = alreadyRead.map(each -> each.told).orElseGet(ConcurrentHashMap::new);
     }
 
     /**
-     * {@return what a trial's readings on a clock give; empty where it has none, or none that can be read}
+     * {@return what a trial's readings about a moment of mixing give; empty where it has none, or none that can be
+     * read}
      *
      * @param trial which trial, from 1
      */
     public Optional<CurveReadings> readings(int trial) {
-        return read.computeIfAbsent(trial, this::readCurve);
+        Address address = Address.of(CommonPlaces.TRACE, trial);
+        return toldAt(address)
+                .map(ToldByCurve::told)
+                .filter(Mixing.Read.class::isInstance)
+                .map(read -> new CurveReadings(address, (Mixing.Read) read));
     }
 
     /**
@@ -67,23 +70,6 @@ public final class TrialCurves {
                 .sum();
     }
 
-    private Optional<CurveReadings> readCurve(int trial) {
-        Address address = Address.of(CommonPlaces.TRACE, trial);
-        Optional<String> stated = sheet.stated(address);
-        try {
-            return stated.flatMap(text -> TraceSlot.curve(text, sheet.setting(), poured(trial)))
-                    .map(curve -> new CurveReadings(
-                            address,
-                            Baselines.of(curve),
-                            stated.flatMap(TraceUse::of)
-                                    .map(TraceUse::trace)
-                                    .map(sheet.setting().traces()::get)
-                                    .flatMap(Logged::thermometer)));
-        } catch (Refused unread) {
-            return Optional.empty();
-        }
-    }
-
     /**
      * {@return what the readings named at an address tell, by what the experiment reads from them; empty where none are
      * named, or they are not here}
@@ -107,13 +93,19 @@ public final class TrialCurves {
         return told.computeIfAbsent(
                 address,
                 any -> Optional.ofNullable(sheet.experiment().curves().get(address.path()))
-                        .flatMap(purpose -> sheet.stated(address)
-                                .flatMap(text -> TraceSlot.stretch(text, sheet.setting())
-                                        .map(stretch -> new ToldByCurve(
-                                                address,
-                                                purpose,
-                                                told(purpose, stretch),
-                                                TraceSlot.thermometer(text, sheet.setting()))))));
+                        .flatMap(purpose -> sheet.stated(address).flatMap(text -> told(address, purpose, text))));
+    }
+
+    private Optional<ToldByCurve> told(Address address, CurvePurpose purpose, String text) {
+        try {
+            return (purpose.marked()
+                            ? TraceSlot.mixed(text, sheet.setting(), poured(address.index()))
+                            : TraceSlot.stretch(text, sheet.setting()))
+                    .map(stretch -> new ToldByCurve(
+                            address, purpose, told(purpose, stretch), TraceSlot.thermometer(text, sheet.setting())));
+        } catch (Refused unread) {
+            return Optional.empty();
+        }
     }
 
     /**

@@ -57,6 +57,20 @@ public final class TraceSlot extends StatedSlot {
     }
 
     /**
+     * {@return the same about the moment of mixing}
+     *
+     * @param text    as kept
+     * @param setting what surrounds the readings
+     * @param ratio   what lay in the vessel before mixing, as a part of all that lay in it after
+     * @throws Refused where nothing was read before mixing, or nothing after it
+     */
+    public static Optional<Stretch> mixed(String text, Setting setting, double ratio) {
+        return stretch(text, setting)
+                .flatMap(all -> curve(text, setting, ratio)
+                        .map(curve -> new Stretch(all.readings(), all.display(), all.unit(), Optional.of(curve))));
+    }
+
+    /**
      * {@return the thermometer a kept text's readings were taken on; empty where it is not here}
      *
      * @param text    as kept

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
 import lab.sassafras.measure.BenchUnit;
@@ -149,5 +152,22 @@ class CurvePurposeTest {
                                         + 0.0225 * Math.max(0, Math.min(600, seconds - 400))
                                         + 0.05 * Math.max(0, seconds - 1000))))
                 .isInstanceOf(Told.None.class);
+    }
+
+    /** Mixing is one purpose among others: told in every way there is, each with its numbers or why it has none. */
+    @Test
+    void mixingIsToldInEveryWay() {
+        Stretch unmarked = read(0.1, 600, 20, seconds -> seconds < 290 ? 21 : 25);
+        assertThat(new Mixing().of(unmarked)).isInstanceOf(Told.None.class);
+        Curve curve = new Curve(unmarked.readings(), 290, 0.1, Optional.empty());
+        Told told = new Mixing().of(new Stretch(unmarked.readings(), 0.1, unmarked.unit(), Optional.of(curve)));
+        Map<String, Told> ways = ((Told.Ways) told).ways();
+        assertThat(ways).hasSize(CurveMethod.values().length);
+        assertThat(numbers(ways.get("carried")).values().get(0)).isCloseTo(21, within(1e-9));
+        assertThat(numbers(ways.get("carried")).values().get(1)).isCloseTo(25, within(1e-9));
+        Curve brief = new Curve(
+                unmarked.readings(), 290, 0.1, Optional.empty(), Optional.empty(), new Stated(400, 0.5, Set.of()), 1);
+        Told waited = new Mixing().of(new Stretch(unmarked.readings(), 0.1, unmarked.unit(), Optional.of(brief)));
+        assertThat(((Told.Ways) waited).ways().get("after-wait")).isInstanceOf(Told.None.class);
     }
 }

@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param trace    identity of the readings
  * @param age      how long ago it was begun (ms)
  * @param every    how often it is read (s)
+ * @param pace     the same in words
  * @param rows     the latest, in order of time
  * @param earlier  how many came before them
  * @param mixing   when it was mixed, as written; null while it is not marked
@@ -29,7 +30,8 @@ import org.jspecify.annotations.Nullable;
 public record ClockScreen(
         String trace,
         long age,
-        int every,
+        double every,
+        String pace,
         List<Row> rows,
         int earlier,
         @Nullable String mixing,
@@ -117,7 +119,7 @@ public record ClockScreen(
             long age,
             Duration longest,
             Figures figures) {
-        int every = readings.trace().every();
+        double every = readings.trace().every();
         List<Row> rows = new ArrayList<>(withdrawn);
         readings.lines().forEach(line -> rows.add(row(line, mixing, figures)));
         mixing.ifPresent(at -> rows.add(new Row(Kind.MIXED, at, ClockTime.write(at), "", "mixed")));
@@ -128,6 +130,7 @@ public record ClockScreen(
                 readings.id().toString(),
                 age,
                 every,
+                readings.trace().pace(),
                 List.copyOf(rows.subList(earlier, rows.size())),
                 earlier,
                 mixing.map(ClockTime::write).orElse(null),
@@ -146,7 +149,7 @@ public record ClockScreen(
     }
 
     /** Marks between the first reading and the last near which nothing was read. */
-    private static void missed(List<ClockReadings.Line> read, int every, Optional<Double> mixing, List<Row> rows) {
+    private static void missed(List<ClockReadings.Line> read, double every, Optional<Double> mixing, List<Row> rows) {
         if (read.isEmpty()) {
             return;
         }
@@ -154,8 +157,8 @@ public record ClockScreen(
         double last = read.get(read.size() - 1).seconds();
         // no more than are shown: a single reading weeks later brings no million of them
         long first = (long) Math.max(Math.ceil(read.get(0).seconds() / every), Math.ceil(last / every) - MOST_ROWS);
-        for (long i = first; i * (double) every < last; i++) {
-            double mark = i * (double) every;
+        for (long i = first; i * every < last; i++) {
+            double mark = i * every;
             while (read.get(next).seconds() < mark - every / 2.0) {
                 next++;
             }

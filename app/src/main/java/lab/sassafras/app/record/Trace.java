@@ -63,7 +63,7 @@ public class Trace {
     private String channel;
     private @Nullable UUID instrumentId;
 
-    private int readEvery;
+    private double readEvery;
 
     private String source;
     private String unit;
@@ -82,7 +82,7 @@ public class Trace {
             Bench bench,
             Channel from,
             Optional<UUID> instrument,
-            int every,
+            double every,
             Instant begunAt,
             @Nullable UUID broughtWith) {
         this.id = id;
@@ -139,8 +139,13 @@ public class Trace {
         return who;
     }
 
+    /** How often it is read, in words. */
+    public String pace() {
+        return "every " + (readEvery == Math.rint(readEvery) ? String.valueOf((long) readEvery) : readEvery) + " s";
+    }
+
     /** How often it is read (s). */
-    public int every() {
+    public double every() {
         return readEvery;
     }
 

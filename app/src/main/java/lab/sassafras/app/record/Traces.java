@@ -72,7 +72,7 @@ public class Traces {
      *
      * @param every how often it is read (s)
      */
-    public Trace begin(UUID id, Bench bench, String channel, Optional<UUID> instrument, int every) {
+    public Trace begin(UUID id, Bench bench, String channel, Optional<UUID> instrument, double every) {
         Trace known = entities.find(Trace.class, id);
         if (known != null) {
             return known;
@@ -88,7 +88,7 @@ public class Traces {
             Bench bench,
             Trace.Channel channel,
             Optional<UUID> instrument,
-            int every,
+            double every,
             Instant begun,
             List<TraceChunk.Given> readings) {
         return kept(new Trace(UUID.randomUUID(), bench, channel, instrument, every, begun, null), readings);
@@ -104,7 +104,7 @@ public class Traces {
             Bench bench,
             Trace.Channel channel,
             Optional<UUID> instrument,
-            int every,
+            double every,
             Instant begun,
             List<TraceChunk.Given> readings,
             List<Double> room) {

@@ -101,7 +101,7 @@ public record Run(
     /** Readings on a clock. */
     public record Clocked(
             Optional<String> instrument,
-            int every,
+            double every,
             Instant begun,
             List<Timed> readings,
             List<Double> room,

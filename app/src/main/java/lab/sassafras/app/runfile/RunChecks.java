@@ -328,7 +328,7 @@ final class RunChecks {
                     name,
                     new Run.Clocked(
                             Optional.ofNullable(part.instrument()),
-                            part.every(),
+                            part.every().doubleValue(),
                             said(here + ".begun", () -> BookTime.instant(part.begun())),
                             readings(here, part.readings()),
                             of(part.room()),

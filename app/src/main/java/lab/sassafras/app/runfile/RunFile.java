@@ -100,11 +100,14 @@ public record RunFile(
             @Nullable String supersedes,
             @Nullable String reason) {}
 
-    /** Readings on a clock, each as its second and its temperature: a string where a person typed it. */
+    /**
+     * Readings on a clock, how often they come (s), each as its second and its temperature: a string where a person
+     * typed it.
+     */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record TracePart(
             @Nullable String instrument,
-            int every,
+            Number every,
             String begun,
             List<List<Object>> readings,
             @Nullable List<Double> room,

@@ -102,7 +102,9 @@ public class RunFileWriter {
                 RunFile.VERSION,
                 !inHand.isEmpty()
                                 || clocked.values().stream()
-                                        .anyMatch(each -> each.source() != null || each.unit() != null)
+                                        .anyMatch(each -> each.source() != null
+                                                || each.unit() != null
+                                                || each.every() instanceof Double)
                         ? RunFile.MINOR
                         : entry.decisions().copiedFromPaper().isPresent()
                                 ? OF_PAPER
@@ -167,7 +169,7 @@ public class RunFileWriter {
         List<Double> room = traces.room(entry.entry().period(), trace, last);
         return new RunFile.TracePart(
                 trace.instrumentId().map(names::instrument).orElse(null),
-                trace.every(),
+                number(trace.every()),
                 trace.begunAt().toString(),
                 readings,
                 room.isEmpty() ? null : room,
@@ -180,6 +182,14 @@ public class RunFileWriter {
                         .orElse(null),
                 trace.source().isEmpty() ? null : trace.source(),
                 trace.unit().equals(BenchUnit.DEGREES_CELSIUS.symbol()) ? null : trace.unit());
+    }
+
+    /** Whole seconds are written as they always were. */
+    private static Number number(double every) {
+        if (every == Math.rint(every)) {
+            return (int) every;
+        }
+        return every;
     }
 
     private static List<RunFile.AsidePart> decided(Map<String, Decision> decisions) {

@@ -91,13 +91,15 @@ public class Clocks {
     /** Whether what a trial's readings give is told without a moment of mixing. */
     public static boolean toldWhole(EntrySheet entry, int trial) {
         return placeOf(entry, trial)
-                .filter(place -> entry.experiment().curves().containsKey(place.path()))
+                .map(place -> entry.experiment().curves().get(place.path()))
+                .filter(purpose -> !purpose.marked())
                 .isPresent();
     }
 
     /** Why a trial's readings tell nothing yet where nothing is mixed; empty where they do, or there are none. */
     public static Optional<String> untold(EntrySheet entry, int trial) {
         return placeOf(entry, trial)
+                .filter(any -> toldWhole(entry, trial))
                 .flatMap(place -> entry.sheet().curves().told(place))
                 .filter(Told.None.class::isInstance)
                 .map(none -> ((Told.None) none).reason());

@@ -43,6 +43,11 @@ public class AppendReadings {
     /** What a file's column is of, before a trial's number. */
     public static final String TRIAL = "trial ";
 
+    /** Readings come no seldomer than this (s). */
+    private static final int SELDOMEST = 3600;
+    /** A mean pace within so much of whole seconds is one of whole seconds, a few readings being missed. */
+    private static final double ALMOST = 0.1;
+
     private static final double COLDEST_ROOM = -20;
     private static final double HOTTEST_ROOM = 60;
 
@@ -112,8 +117,16 @@ public class AppendReadings {
         });
     }
 
+    /** Whole seconds where they are so many; else to a thousandth. */
+    private static double pace(double seconds) {
+        double whole = Math.rint(seconds);
+        return whole >= 1 && Math.abs(seconds - whole) < ALMOST * whole
+                ? whole
+                : Math.max(0.001, Math.rint(seconds * 1000) / 1000);
+    }
+
     private static int every(String typed) {
-        if (!typed.matches("\\d{1,4}") || Integer.parseInt(typed) < 1 || Integer.parseInt(typed) > 3600) {
+        if (!typed.matches("\\d{1,4}") || Integer.parseInt(typed) < 1 || Integer.parseInt(typed) > SELDOMEST) {
             throw new Refused("Write the interval in whole seconds, from 1 to 3600.");
         }
         return Integer.parseInt(typed);
@@ -297,7 +310,7 @@ public class AppendReadings {
     private Trace broughtIn(
             EntrySheet entry, List<Reading> readings, String source, Optional<UUID> thermometer, Actor actor) {
         double lasts = readings.get(readings.size() - 1).seconds();
-        int every = (int) Math.max(1, Math.min(3600, Math.round(lasts / (readings.size() - 1))));
+        double every = Math.min(SELDOMEST, pace(lasts / (readings.size() - 1)));
         return traces.bringIn(
                 entry.entry().bench(),
                 Trace.Channel.ofFile(source),

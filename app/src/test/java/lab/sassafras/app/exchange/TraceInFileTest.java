@@ -24,8 +24,8 @@ class TraceInFileTest extends HouseTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "\"every\" : 30 | \"every\" : 0 | traces.trace-1.every must be a whole number from 1 to 3600",
-                "\"every\" : 30 | \"every\" : 1.5 | traces.trace-1.every must be a whole number from 1 to 3600",
+                "\"every\" : 30 | \"every\" : 0 | traces.trace-1.every must be a number of seconds from 0.001 to 3600",
+                "\"every\" : 30 | \"every\" : 3601 | traces.trace-1.every must be a number of seconds from 0.001 to 3600",
                 "\"2026-11-18T19:09:00Z\",       | \"yesterday\", | traces.trace-1.begun",
                 "[ 60.0, \"21.0\" ] | [ 60.0 ] | must be a second and a temperature",
                 "[ 60.0, \"21.0\" ] | [ -60.0, \"21.0\" ] | must be a second from 0 to 9999999",
@@ -62,6 +62,18 @@ class TraceInFileTest extends HouseTest {
                 .orThrow();
         assertThat(get("/entries/" + taken.id() + "/run.json").body())
                 .contains("[ 60.0, 21.04 ]", "[ 90.0, \"21.00\" ]", "\"still rising\"");
+    }
+
+    /** Readings that come every part of a second: to the letter, with the minor version that knows them. */
+    @Test
+    void partsOfASecondComeBackAsTheyWere() {
+        String file = changed("\"every\" : 30,", "\"every\" : 0.25,")
+                .replace("\"minor\" : 1", "\"minor\" : 5")
+                .replace("[ 60.0, \"21.0\" ]", "[ 60.25, \"21.0\" ]");
+        Entry taken = imports.take(file.getBytes(StandardCharsets.UTF_8), "run.json", A_TEST)
+                .orThrow();
+        assertThat(get("/entries/" + taken.id() + "/run.json").body()).isEqualTo(file.strip());
+        assertThat(get("/entries/" + taken.id() + "/strip").body()).contains("every 0.25 s");
     }
 
     /** The same stretch, moved by hand, is the same in another book. */

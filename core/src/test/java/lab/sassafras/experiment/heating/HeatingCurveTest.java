@@ -15,6 +15,7 @@ import lab.sassafras.slot.Logged;
 import lab.sassafras.slot.TraceUse;
 import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.verdict.Reduction;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -30,6 +31,7 @@ class HeatingCurveTest {
     }
 
     /** A sample of what {@code ./bench melts} does two thousand times. */
+    @Tag("long")
     @ParameterizedTest
     @MethodSource("kinds")
     void intervalsHoldTheTruthAndAreNarrow(String kind) {
