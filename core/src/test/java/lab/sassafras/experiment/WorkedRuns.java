@@ -40,6 +40,17 @@ public final class WorkedRuns {
      * (180 J/g), 50 J/°C on.
      */
     private static BenchSheet melting() {
+        return melting("10.00", "1.000", "20.00");
+    }
+
+    /**
+     * The same curve, with other numbers written beside it.
+     *
+     * @param voltage as written (V)
+     * @param current as written (A)
+     * @param mass    as written (g)
+     */
+    public static BenchSheet melting(String voltage, String current, String mass) {
         String trace = "22222222-2222-3333-4444-555555555555";
         List<Reading> readings = IntStream.rangeClosed(0, 85)
                 .mapToObj(i -> new Reading(10 * i, melts(10 * i)))
@@ -48,10 +59,10 @@ public final class WorkedRuns {
                 .logging(Map.of(trace, new Logged("61 readings", readings, Optional.of(BenchSheet.THERMOMETER))))
                 .says("sample[1]/name", "tube 4")
                 .says("sample[1]/substance", "fusion-of-lauric-acid")
-                .mass("sample[1]/mass", "20.00")
+                .mass("sample[1]/mass", mass)
                 .says("sample[1]/way", "heater")
-                .reads("heater[1]/voltage", "10.00", "V")
-                .reads("heater[1]/current", "1.000", "A")
+                .reads("heater[1]/voltage", voltage, "V")
+                .reads("heater[1]/current", current, "A")
                 .reads("room[1]/temperature", "21.0", "°C")
                 .assumed("room[1]/loss", "0.100", "0.010", "W/°C")
                 .says("run[1]/curve", TraceUse.whole(trace).text());

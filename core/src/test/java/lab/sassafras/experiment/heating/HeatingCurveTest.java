@@ -10,10 +10,12 @@ import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
 import lab.sassafras.account.Solution;
 import lab.sassafras.curve.Reading;
+import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.sheet.BenchSheet;
 import lab.sassafras.slot.Logged;
 import lab.sassafras.slot.TraceUse;
 import lab.sassafras.substance.ReferenceShelf;
+import lab.sassafras.verdict.ExplainingSize;
 import lab.sassafras.verdict.Reduction;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -145,6 +147,26 @@ class HeatingCurveTest {
                 .orElseThrow()
                 .value();
         assertThat(row).isCloseTo(1000 * kilojoules / molar, within(0.008 * row));
+    }
+
+    /**
+     * One thing written otherwise than it was: its cause stands among the first two (voltage and current move the same
+     * number), believed, and its size is found to a fifth.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "voltage-at-supply, 10.60, 1.000, 20.00, -0.6",
+        "heater-beside, 10.00, 1.060, 20.00, -0.06",
+        "not-all-melted, 10.00, 1.000, 21.50, -1.5"
+    })
+    void whatWentWrongIsFound(String cause, String voltage, String current, String mass, double size) {
+        List<ExplainingSize> found =
+                WorkedRuns.melting(voltage, current, mass).reduced().suspects();
+        assertThat(found.subList(0, 2)).anySatisfy(each -> {
+            assertThat(each.suspect().key()).isEqualTo(cause);
+            assertThat(each.believed()).isTrue();
+            assertThat(each.explains().orElseThrow()).isCloseTo(size, within(Math.abs(size) / 5));
+        });
     }
 
     /** A wax of 2.2 J/(g·°C) that takes 200 J/g between 50 and 58 °C. */
