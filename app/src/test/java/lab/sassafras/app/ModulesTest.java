@@ -24,11 +24,13 @@ import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.usecase.UseCase;
 import lab.sassafras.sheet.InputCheck;
 import lab.sassafras.sheet.SheetEditing;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.modulith.core.ApplicationModules;
 import org.springframework.stereotype.Controller;
 
 /** The arrows between the modules of the application, and the one way in. */
+@Tag("long")
 class ModulesTest {
 
     /** What writes, by the class that does. */

@@ -19,6 +19,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /**
  * What a bench waits for: by the times of its class, several at once, through reloads, and begun anew after a mishap.
  */
+@Tag("long")
 class WaitsTest extends HouseTest {
 
     @Autowired
