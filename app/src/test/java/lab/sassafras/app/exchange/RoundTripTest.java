@@ -40,8 +40,9 @@ import lab.sassafras.convention.Convention;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.expression.Estimate;
 import org.flywaydb.core.Flyway;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -70,11 +71,17 @@ class RoundTripTest extends HouseTest {
     @Autowired
     private EntrySheets sheets;
 
-    /** Another house, whose book is emptied before every use. */
-    private static ConfigurableApplicationContext elsewhere;
+    /** Another house, whose book is emptied before every use; begun after this one, which has the log. */
+    private static @Nullable ConfigurableApplicationContext begun;
 
-    @BeforeAll
-    static void anotherHouse() throws IOException {
+    private ConfigurableApplicationContext elsewhere;
+
+    @BeforeEach
+    void anotherHouse() throws IOException {
+        if (begun != null) {
+            elsewhere = begun;
+            return;
+        }
         FileSystemUtils.deleteRecursively(Path.of("target/empty-book"));
         Files.createDirectories(Path.of("target/empty-book"));
         elsewhere = new SpringApplicationBuilder(SassafrasApplication.class)
@@ -82,6 +89,7 @@ class RoundTripTest extends HouseTest {
                         "--sassafras.home=target/empty-book",
                         "--spring.datasource.url=jdbc:h2:mem:empty;DB_CLOSE_DELAY=-1",
                         "--server.port=0");
+        begun = elsewhere;
         assertThat(elsewhere.getEnvironment().getProperty("spring.datasource.url"))
                 .as("a book of its own, which may be emptied")
                 .startsWith("jdbc:h2:mem:");
@@ -89,10 +97,13 @@ class RoundTripTest extends HouseTest {
 
     @AfterAll
     static void close() {
-        elsewhere.close();
+        if (begun != null) {
+            begun.close();
+            begun = null;
+        }
     }
 
-    private static void intoAnEmptyBook(String file, Optional<Estimate> here) {
+    private void intoAnEmptyBook(String file, Optional<Estimate> here) {
         elsewhere.getBean(JdbcTemplate.class).execute("drop all objects");
         elsewhere.getBean(Flyway.class).migrate();
         assertThat(elsewhere.getBean(PeriodBook.class).all()).isEmpty();

@@ -70,6 +70,25 @@ class StandsStillTest extends HouseTest {
         assertThat(get("/entries/" + entry.id()).statusCode()).isEqualTo(200);
     }
 
+    /** Two probes: one reads what is told, the other the curve; each stands at its place, and the file says so. */
+    @Test
+    void twoProbesAreToldApart() {
+        String two = file(readings(800))
+                .replace("\"minor\": 1", "\"minor\": 5")
+                .replace("\"instruments\": [", """
+                        "inHand": [{"place": "melt", "instrument": "other", "who": "Hazel", "when": "2026-11-20T18:00:30Z"}],
+                         "instruments": [{"key": "other", "name": "probe K", "kind": "thermometer", "resolution": 0.01,
+                            "low": -10, "high": 110, "offsetUncertainty": 0.02},""")
+                .replace("\"text\": \"80.3\",", "\"text\": \"80.3\", \"instrument\": \"other\",");
+        Entry entry = imports.take(two.getBytes(UTF_8), "two.json", A_TEST).orThrow();
+        assertThat(get("/entries/" + entry.id() + "/instruments").body()).contains("probe K", "probe S");
+        String written = get("/entries/" + entry.id() + "/run.json").body();
+        assertThat(written).contains("\"place\" : \"melt\"", "\"minor\" : 5");
+        Entry again =
+                imports.take(written.getBytes(UTF_8), "again.json", A_TEST).orThrow();
+        assertThat(get("/entries/" + again.id() + "/run.json").body()).isEqualTo(written);
+    }
+
     /** Where readings came from and their unit go with them; of volts no temperature is read. */
     @Test
     void aChannelKeepsItsSourceAndUnit() {
