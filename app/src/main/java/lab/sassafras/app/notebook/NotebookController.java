@@ -182,16 +182,26 @@ class NotebookController {
     }
 
     /** An entry as a page: its sheet, what it came to, and one trial worked out. */
-    public record Printed(Entry entry, String title, ResultView view, List<WrittenSheet.Row> rows) {}
+    public record Printed(Entry entry, String title, ResultView view, List<WrittenSheet.Row> rows) {
+
+        /** With all that its page shows worked out: time may run out before a page, never within one. */
+        static Printed of(EntrySheet sheet) {
+            ResultView view = new ResultView(sheet, Optional.empty());
+            view.result();
+            view.equation();
+            view.agreement();
+            view.trials();
+            view.working();
+            return new Printed(
+                    sheet.entry(),
+                    sheet.experiment().words().title(),
+                    view,
+                    new WrittenSheet(sheet, view.shownTrial()).rows(Optional.empty()));
+        }
+    }
 
     private Printed printed(Entry entry) {
-        EntrySheet sheet = sheets.of(entry);
-        ResultView view = new ResultView(sheet, Optional.empty());
-        return new Printed(
-                entry,
-                sheet.experiment().words().title(),
-                view,
-                new WrittenSheet(sheet, view.shownTrial()).rows(Optional.empty()));
+        return Printed.of(sheets.of(entry));
     }
 
     private List<Page> pages(Period period) {
