@@ -29,7 +29,7 @@ class PrintedInTimeTest extends HouseTest {
             assertThat(worked.view().trials()).isNotEmpty();
             assertThat(worked.view().result()).isPresent();
             assertThat(worked.view().working()).isPresent();
-            assertThat(worked.view().agreement()).isPresent();
+            assertThat(worked.view().agreement()).isNotNull();
             assertThatThrownBy(fresh::trials).isInstanceOf(TimeBudget.OutOfTime.class);
         }
         PrintedPages pages = new PrintedPages(List.of(slug, slug), entry -> {
