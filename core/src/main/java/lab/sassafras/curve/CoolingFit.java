@@ -74,8 +74,8 @@ final class CoolingFit {
     /** First point after mixing that is fitted. */
     private int from;
 
-    /** What each reading lies off the fit by (°C). */
-    private final double[] offs;
+    /** What each reading lies off the fit by (°C); nothing before it is asked for. */
+    private double[] offs = {};
 
     private final boolean everyReading;
 
@@ -124,7 +124,6 @@ final class CoolingFit {
         this.everyReading = everyReading;
         this.noise = noise;
         this.counted = points.readings(this.from);
-        offs = new double[seconds.length];
         at = model.begin(temperatures[before - 1], firstAfter());
         covariance = new double[LossModel.NUMBERS][LossModel.NUMBERS];
     }
@@ -209,6 +208,7 @@ final class CoolingFit {
 
     private CoolingFit lieOff() {
         LossModel.Laid laid = model.new Laid(at);
+        offs = offs.length == 0 ? new double[seconds.length] : offs;
         for (int i = 0; i < seconds.length; i++) {
             offs[i] = temperatures[i] - laid.at(seconds[i], i >= before);
         }

@@ -1,5 +1,7 @@
 package lab.sassafras.curve;
 
+import java.util.Arrays;
+
 /**
  * Readings taken together with their neighbours as far as no curve bends between them: within a stated part of their
  * time from mixing. That keeps what a fit costs from growing with the readings. Within what was taken together squares
@@ -7,38 +9,32 @@ package lab.sassafras.curve;
  */
 final class Points {
 
-    final double[] time;
-    final double[] height;
-    final double[] weight;
-    final boolean[] after;
-    /** Within a point: squares of the times about their mean, of the heights, and of both together. */
-    final double[] across;
+    /** There is room for so many before the first time it grows. */
+    private static final int ROOM = 128;
 
-    final double[] up;
-    final double[] together;
+    double[] time = new double[ROOM];
+    double[] height = new double[ROOM];
+    double[] weight = new double[ROOM];
+    boolean[] after = new boolean[ROOM];
+    /** Within a point: squares of the times about their mean, of the heights, and of both together. */
+    double[] across = new double[ROOM];
+
+    double[] up = new double[ROOM];
+    double[] together = new double[ROOM];
     /** Which reading a point begins with. */
-    final int[] first;
+    int[] first = new int[ROOM];
 
     /** How many points there are, and how many of them lie before mixing. */
     int size;
 
     int before;
 
-    private Points(int most) {
-        time = new double[most];
-        height = new double[most];
-        weight = new double[most];
-        after = new boolean[most];
-        across = new double[most];
-        up = new double[most];
-        together = new double[most];
-        first = new int[most];
-    }
+    private Points() {}
 
     /** Readings by their time from mixing (s), those before it first; {@code counts} says which are taken,
      * {@code fold} within what part of their time they are taken together. */
     static Points of(double[] seconds, double[] temperatures, int before, boolean[] counts, double fold) {
-        Points points = new Points(seconds.length);
+        Points points = new Points();
         double begun = 0;
         for (int i = 0; i < seconds.length; i++) {
             if (counts[i]) {
@@ -59,6 +55,9 @@ final class Points {
     }
 
     private void begin(int reading, double seconds, double temperature, boolean past) {
+        if (size == time.length) {
+            grow();
+        }
         time[size] = seconds;
         height[size] = temperature;
         weight[size] = 1;
@@ -66,6 +65,18 @@ final class Points {
         first[size] = reading;
         size++;
         before += past ? 0 : 1;
+    }
+
+    private void grow() {
+        int most = 2 * size;
+        time = Arrays.copyOf(time, most);
+        height = Arrays.copyOf(height, most);
+        weight = Arrays.copyOf(weight, most);
+        after = Arrays.copyOf(after, most);
+        across = Arrays.copyOf(across, most);
+        up = Arrays.copyOf(up, most);
+        together = Arrays.copyOf(together, most);
+        first = Arrays.copyOf(first, most);
     }
 
     private void join(int into, double seconds, double temperature) {

@@ -55,6 +55,20 @@ public final class SignificantFigures implements Interpretation<SignificantFigur
         return figures >= EXACT ? OptionalInt.empty() : OptionalInt.of(figures);
     }
 
+    /**
+     * {@return how many figures a result may be written with whose every number was copied with so many digits and no ±
+     * of its own, in the result's own unit: a sum of table values ends where they do; empty for any other}
+     *
+     * @param result   what is found
+     * @param bindings the numbers that go into the inputs
+     */
+    public static OptionalInt ofDigitsAlone(Named result, Bindings bindings) {
+        boolean alone = result.inputs().stream()
+                .allMatch(input ->
+                        input.unit().equals(result.unit()) && bindings.of(input).saysNoMoreThanItsDigits());
+        return alone && !result.inputs().isEmpty() ? of(result, bindings) : OptionalInt.empty();
+    }
+
     @Override
     public Kept input(Input input) {
         Measured measured = bindings.of(input);

@@ -210,7 +210,11 @@ public record Working(String opening, String openingLatex, List<Passage> lines) 
          */
         private int decimals(Named step, Estimate estimate) {
             if (step == result && estimate.uncertainty() > 0) {
-                return Figures.decimalsFor(estimate.halfWidth(0.95));
+                double half = estimate.halfWidth(0.95);
+                return SignificantFigures.ofDigitsAlone(step, bindings).stream()
+                        .map(kept -> Figures.decimalsOf(estimate.value(), kept, half))
+                        .findFirst()
+                        .orElse(Figures.decimalsFor(half));
             }
             Set<Input> inputs = step.inputs();
             boolean readings = !inputs.isEmpty()

@@ -130,6 +130,20 @@ public record Figures(DecimalMark mark) {
         return digits - 1 - (int) Math.floor(Math.log10(Math.abs(value)) + 1e-12);
     }
 
+    /**
+     * {@return digits after the mark at which a number has so many significant figures, or as many more as its
+     * uncertainty takes to be written as more than nothing}
+     *
+     * @param value       the number
+     * @param digits      significant figures
+     * @param uncertainty of it (unit of the value)
+     */
+    public static int decimalsOf(double value, int digits, double uncertainty) {
+        int decimals = decimalsOf(value, digits);
+        boolean shows = uncertainty == 0 || Math.rint(uncertainty * Math.pow(10, decimals)) > 0;
+        return shows ? decimals : decimalsOf(uncertainty, 1);
+    }
+
     private String marked(String plain) {
         return plain.replace('.', mark.sign()).replace('-', '−');
     }

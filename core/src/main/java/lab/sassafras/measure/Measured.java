@@ -76,6 +76,15 @@ public record Measured(
                 value, lastDigit / Math.sqrt(12), Double.POSITIVE_INFINITY, List.of(), decimals, Shape.RECTANGULAR);
     }
 
+    /** {@return whether nobody said how well it is known: a number copied with so many digits} */
+    public boolean saysNoMoreThanItsDigits() {
+        boolean byItself = shape == Shape.RECTANGULAR && shares.isEmpty();
+        boolean sharedByTrials = ownUncertainty == 0
+                && shares.size() == 1
+                && shares.get(0).source().shape() == Shape.RECTANGULAR;
+        return decimals >= 0 && (byItself || sharedByTrials);
+    }
+
     /**
      * {@return a reading on an instrument: its own part what the instrument allows, or what the digits written allow
      * where they are fewer; put right by its points of comparison, offset and gain shared}

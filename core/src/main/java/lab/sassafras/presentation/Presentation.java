@@ -90,7 +90,7 @@ public record Presentation(Conventions conventions, Figures figures) {
                 result.unit(),
                 conventions.in(QuestionsOfWriting.ROUNDING) == Rounding.FIGURES
                         ? SignificantFigures.of(result, bindings)
-                        : OptionalInt.empty());
+                        : SignificantFigures.ofDigitsAlone(result, bindings));
     }
 
     /**
@@ -107,7 +107,7 @@ public record Presentation(Conventions conventions, Figures figures) {
         double value = estimate.value() * size;
         double uncertainty = half * size;
         int decimals = figuresAllowed.isPresent()
-                ? Math.max(Figures.decimalsOf(value, figuresAllowed.getAsInt()), firstDigit(uncertainty))
+                ? Figures.decimalsOf(value, figuresAllowed.getAsInt(), uncertainty)
                 : Figures.decimalsFor(uncertainty);
         boolean signed = unit.dimension().directed();
         if (estimate.uncertainty() == 0) {
@@ -117,11 +117,6 @@ public record Presentation(Conventions conventions, Figures figures) {
                 signed ? figures.signed(value, decimals) : figures.fixed(value, decimals),
                 figures.fixed(uncertainty, decimals),
                 shown.symbol());
-    }
-
-    /** Decimals at which the first digit of an uncertainty shows: value and ± end at one place, and no ± is nothing. */
-    private static int firstDigit(double uncertainty) {
-        return uncertainty > 0 ? Figures.decimalsOf(uncertainty, 1) : Integer.MIN_VALUE;
     }
 
     /**
