@@ -701,3 +701,14 @@ document.addEventListener('keydown', (event) => {
     keys.showModal();
   }
 });
+
+/* What stands behind the mark # of an address is never sent by a browser; a form that waits for it takes it over, and the
+   address forgets it. */
+document.addEventListener('DOMContentLoaded', () => {
+  const form = document.querySelector('form[data-behind-the-mark]');
+  const behind = decodeURIComponent(window.location.hash.slice(1));
+  if (!form || !behind) { return; }
+  form.elements[form.dataset.behindTheMark].value = behind;
+  window.history.replaceState(null, '', window.location.pathname + window.location.search);
+  if (form.dataset.behindTheMark === 'code') { form.requestSubmit(); }
+});

@@ -1,8 +1,11 @@
 package lab.sassafras.app;
 
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Scanner;
 import lab.sassafras.app.storage.BackUps;
 import lab.sassafras.app.storage.CannotOpen;
+import lab.sassafras.app.storage.InstructorByFolder;
 import lab.sassafras.app.storage.Opening;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -19,12 +22,21 @@ public class SassafrasApplication {
                 System.out.println(BackUps.backUp(home, Path.of(arguments[1])));
             } else if (arguments.length == 2 && arguments[0].equals("restore")) {
                 System.out.println(BackUps.restore(home, Path.of(arguments[1])));
+            } else if (arguments.length == 2 && arguments[0].equals("instructor")) {
+                System.out.println(InstructorByFolder.make(home, arguments[1], password()));
             } else {
                 start(home, arguments);
             }
         } catch (CannotOpen why) {
             System.err.println(why.getMessage());
             System.exit(1);
+        }
+    }
+
+    /** The script asks for it without showing it, and hands it on as a line: no argument is seen by others. */
+    private static String password() {
+        try (Scanner line = new Scanner(System.in, StandardCharsets.UTF_8)) {
+            return line.hasNextLine() ? line.nextLine() : "";
         }
     }
 

@@ -88,7 +88,7 @@ class BadInputTest extends HouseTest {
             assertThat(browser.text(".here")).contains("<script>alert(1)</script> & co · bench <b>Elm</b>");
             browser.open("/periods/" + period.id());
             browser.page().fill("#name", "x".repeat(10_000));
-            browser.page().click("button.act");
+            browser.page().click("button:has-text('Sit down')");
             assertThat(browser.text(".problem")).contains("at most 60 characters; this one has 10000");
             assertThat(browser.page().inputValue("#name")).hasSize(10_000);
         }

@@ -9,11 +9,13 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.Tracing;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import lab.sassafras.app.access.WhoIsHere;
 
 /** A person at the bench with a browser. What the browser complains of is remembered and checked at the end. */
 public final class BenchBrowser implements AutoCloseable {
@@ -38,6 +40,7 @@ public final class BenchBrowser implements AutoCloseable {
                 .setLocale(locale)
                 .setTimezoneId(zone)
                 .setViewportSize(1280, 800));
+        context.addCookies(List.of(new Cookie(WhoIsHere.COOKIE, Hand.token(base)).setUrl(base)));
         context.tracing().start(new Tracing.StartOptions().setSnapshots(true));
         page = context.newPage();
         page.setDefaultTimeout(30_000);
@@ -67,7 +70,8 @@ public final class BenchBrowser implements AutoCloseable {
     /** Joins a bench by the keyboard. */
     public BenchBrowser join(Object period, String bench) {
         open("/periods/" + period);
-        page.waitForFunction("() => document.readyState === 'complete' && document.activeElement.id === 'name'");
+        page.waitForFunction("() => document.readyState === 'complete'");
+        page.focus("#name");
         type(bench);
         enter();
         page.waitForURL("**/bench");

@@ -141,10 +141,9 @@ class ClockDoorsTest extends HouseTest {
         assertThat(other.post(theirs + "/clock/readings", "trial=1&text=21.4&trace=" + trace)
                         .statusCode())
                 .isEqualTo(404);
-        // and whoever sits nowhere is asked to sit down first
-        Hand nobody = new Hand(address(""));
-        assertThat(nobody.post(entry + "/clock", "trial=1&every=30").headers().firstValue("Location"))
-                .hasValueSatisfying(to -> assertThat(to).contains("/periods"));
+        // and whoever did not come in is asked to come in first
+        assertThat(Hand.stranger(address("")).post(entry + "/clock", "trial=1&every=30").body())
+                .contains("Come in first");
     }
 
     @Test

@@ -7,7 +7,6 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.net.Socket;
 import java.net.URI;
-import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -43,7 +42,7 @@ class DoorsTest extends HouseTest {
         "localhost@elsewhere.example, 400"
     })
     void onlyNamesOnTheListReachTheBook(String host, int status) throws IOException {
-        assertThat(raw("GET /periods HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n"))
+        assertThat(raw("GET /door HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n"))
                 .startsWith("HTTP/1.1 " + status);
     }
 
@@ -116,14 +115,14 @@ class DoorsTest extends HouseTest {
 
     @Test
     void anUploadCutOffIsCalledMalformedAndNotLarge() {
-        var answer = send(HttpRequest.newBuilder(URI.create(address("/import")))
+        var answer = send(request("/import")
                 .header("Origin", address(""))
                 .header("Accept", "text/html")
                 .header("Content-Type", "multipart/form-data; boundary=part")
                 .POST(BodyPublishers.ofString("--part\r\nContent-Disposition: form-da")));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("no form with a file in it").doesNotContain("larger");
-        assertThat(send(HttpRequest.newBuilder(URI.create(address("/import")))
+        assertThat(send(request("/import")
                                 .header("Origin", address(""))
                                 .header("Accept", "text/html")
                                 .header("Content-Type", "text/plain")
@@ -140,11 +139,21 @@ class DoorsTest extends HouseTest {
         "/periods, application/x-www-form-urlencoded"
     })
     void aBodyThatTricklesIsGivenUpAndBlocksNobody(String path, String type) throws Exception {
+        assertThat(trickled(path, type, cookie())).startsWith("HTTP/1.1 408").contains("took too long to arrive");
+    }
+
+    /** One who did not come in is refused at once, and hung up on when the rest does not arrive in time. */
+    @Test
+    void aStrangersBodyThatTricklesIsHungUpOn() throws Exception {
+        assertThat(trickled("/api/reduce", "application/json", "none=none")).startsWith("HTTP/1.1 403");
+    }
+
+    private String trickled(String path, String type, String cookie) throws Exception {
         try (Socket slow = new Socket("127.0.0.1", URI.create(address("")).getPort())) {
             slow.setSoTimeout(20_000);
             OutputStream out = slow.getOutputStream();
-            out.write(("POST " + path + " HTTP/1.1\r\nHost: localhost\r\nOrigin: http://localhost\r\nContent-Type: "
-                            + type + "\r\nContent-Length: 1000000\r\n\r\n--part\r\n")
+            out.write(("POST " + path + " HTTP/1.1\r\nHost: localhost\r\nOrigin: http://localhost\r\nCookie: " + cookie
+                            + "\r\nContent-Type: " + type + "\r\nContent-Length: 1000000\r\n\r\n--part\r\n")
                     .getBytes(StandardCharsets.UTF_8));
             Thread trickle = new Thread(() -> {
                 try {
@@ -159,8 +168,9 @@ class DoorsTest extends HouseTest {
             });
             trickle.start();
             assertThat(get("/periods").statusCode()).isEqualTo(200);
-            assertThat(answer(slow.getInputStream())).startsWith("HTTP/1.1 408").contains("took too long to arrive");
+            String said = answer(slow.getInputStream());
             trickle.interrupt();
+            return said;
         }
     }
 

@@ -111,7 +111,7 @@ class ExchangeTest extends HouseTest {
             browser.page().click("text=Bring it in again");
             browser.page().waitForURL("**/result");
             assertThat(browser.text(".page.left"))
-                    .contains("Brought in by somebody at no bench", "from 2-grey-slug.json");
+                    .contains("Brought in by Instructor of the tests", "from 2-grey-slug.json");
             assertThat(browser.text(".sheet")).contains("71.46");
             browser.page().click(".tabs a:has-text('trial 2')");
             assertThat(browser.text(".row s")).isEqualTo("26.3");

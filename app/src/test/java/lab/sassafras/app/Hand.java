@@ -14,9 +14,12 @@ import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import lab.sassafras.app.access.WhoIsHere;
 
 /**
  * A hand at a bench without our pages, as an old tab or a script would send what it has. It keeps its cookies and its
@@ -33,10 +36,43 @@ public final class Hand {
     private String seal;
     private String joined = "";
 
-    /** @param base address of the server, without a slash at its end */
+    /** Who lets a hand in as an instructor, by the address of its house. */
+    private static final Map<String, Supplier<String>> DOORS = new ConcurrentHashMap<>();
+
+    /** Says how a token of an instructor is got at a house. */
+    static void door(String base, Supplier<String> token) {
+        DOORS.put(base, token);
+    }
+
+    /** A token by which one is an instructor of that house. */
+    static String token(String base) {
+        return DOORS.get(base).get();
+    }
+
+    /** An instructor's. @param base address of the server, without a slash at its end */
     public Hand(String base) {
+        this(base, token(base));
+    }
+
+    private Hand(String base, String token) {
         this.base = base;
-        get("/periods");
+        if (!token.isEmpty()) {
+            cookies.put(WhoIsHere.COOKIE, token);
+        }
+        get(token.isEmpty() ? "/door" : "/periods");
+    }
+
+    /** A hand that did not come in. */
+    public static Hand stranger(String base) {
+        return new Hand(base, "");
+    }
+
+    /** A hand that came in by a token. */
+    public static Hand with(String base, String token) {
+        Hand hand = new Hand(base, "");
+        hand.cookies.put(WhoIsHere.COOKIE, token);
+        hand.get("/");
+        return hand;
     }
 
     /** Opens a lab period. @return its path */
@@ -76,6 +112,20 @@ public final class Hand {
             seal = hidden.group(1);
         }
         return answer;
+    }
+
+    /** Whether a stream is opened to it: 1 where it is, 3 to the door, 4 where there is none, F where it is refused. */
+    String listens(String path) {
+        try {
+            int status = http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofInputStream())
+                    .statusCode();
+            return Map.of(302, "3", 404, "4", 403, "F").getOrDefault(status, "1");
+        } catch (IOException gone) {
+            throw new UncheckedIOException(gone);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
     }
 
     public HttpResponse<String> post(String path, String form) {

@@ -16,7 +16,11 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import lab.sassafras.app.access.WhoIsHere;
+import lab.sassafras.app.people.Instructors;
+import lab.sassafras.app.people.SignIns;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.Entry;
@@ -37,6 +41,7 @@ import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.slot.VesselKind;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -80,6 +85,8 @@ public abstract class HouseTest {
     @LocalServerPort
     private int port;
 
+    private String instructorsToken = "";
+
     /** Who brings in a file where it does not matter who. */
     protected static final Actor A_TEST = Actor.bringing("a test");
 
@@ -110,6 +117,12 @@ public abstract class HouseTest {
     @Autowired
     protected BringInRun imports;
 
+    @Autowired
+    protected Instructors people;
+
+    @Autowired
+    protected SignIns signIns;
+
     private final HttpClient http = HttpClient.newHttpClient();
 
     static {
@@ -118,6 +131,21 @@ public abstract class HouseTest {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** All tests come in here: every hand and every browser that is not said to be another is an instructor's. */
+    @BeforeEach
+    void openTheDoor() {
+        Hand.door(address(""), () -> signIns.instructor(instructor(), "a test"));
+        instructorsToken = signIns.instructor(instructor(), "a test");
+    }
+
+    private UUID instructor() {
+        return people.all().stream()
+                .filter(each -> each.name().equals("Instructor of the tests"))
+                .map(Instructors.Known::person)
+                .findFirst()
+                .orElseGet(() -> people.add("Instructor of the tests", "a long password", Set.of()));
     }
 
     protected String address(String path) {
@@ -200,9 +228,7 @@ public abstract class HouseTest {
     }
 
     protected HttpResponse<String> get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(address(path)))
-                .header("Accept", "text/html,*/*")
-                .GET());
+        return send(request(path).header("Accept", "text/html,*/*").GET());
     }
 
     protected HttpResponse<String> reduce(String file) {
@@ -210,9 +236,19 @@ public abstract class HouseTest {
     }
 
     protected HttpResponse<String> reduce(BodyPublisher file) {
-        return send(HttpRequest.newBuilder(URI.create(address("/api/reduce")))
+        return send(request("/api/reduce")
                 .header("Content-Type", "application/json")
                 .POST(file));
+    }
+
+    /** What an instructor's browser sends. */
+    protected String cookie() {
+        return WhoIsHere.COOKIE + "=" + instructorsToken;
+    }
+
+    /** A request of an instructor. */
+    protected HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(address(path))).header("Cookie", cookie());
     }
 
     protected HttpResponse<String> send(HttpRequest.Builder request) {

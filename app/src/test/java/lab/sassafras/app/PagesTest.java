@@ -255,7 +255,7 @@ class PagesTest extends HouseTest {
             var answer = get(path);
             assertThat(answer.statusCode()).as(path).isEqualTo(404);
             assertThat(answer.body())
-                    .contains("There is no such page", "To the bench")
+                    .contains("There is no such page", "To the first page")
                     .doesNotContain("Exception");
         }
         assertThat(get("/health").body()).contains("\"UP\"");

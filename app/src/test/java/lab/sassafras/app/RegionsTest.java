@@ -2,8 +2,6 @@ package lab.sassafras.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.net.URI;
-import java.net.http.HttpRequest;
 import lab.sassafras.app.record.Entry;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -12,9 +10,7 @@ import org.junit.jupiter.api.Test;
 class RegionsTest extends HouseTest {
 
     private String region(String path, String name) {
-        return send(HttpRequest.newBuilder(URI.create(address(path)))
-                        .header("Accept", "text/html")
-                        .header("X-Region", name))
+        return send(request(path).header("Accept", "text/html").header("X-Region", name))
                 .body();
     }
 

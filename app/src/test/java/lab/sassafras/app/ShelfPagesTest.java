@@ -128,6 +128,7 @@ class ShelfPagesTest extends HouseTest {
                     .containsEntry("change", "integral")
                     .containsEntry("rounding", "figures")
                     .hasSize(lab.sassafras.convention.ConventionQuestion.all().size());
+            browser.page().focus("#name");
             browser.type("Elder").enter();
             browser.page().waitForURL("**/bench");
             browser.page().check("input[value=constant-by-mixing]");

@@ -85,6 +85,17 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/shelf/vessels/{id}/constant", Bringer.AROUND),
             Map.entry("/shelf/{things:vessels|instruments}/{id}/retired", Bringer.AROUND),
             Map.entry("/shelf/{things:vessels|instruments}/{id}/name", Bringer.AROUND),
+            Map.entry("/door", Bringer.AROUND),
+            Map.entry("/door/demo", Bringer.AROUND),
+            Map.entry("/door/leave", Bringer.AROUND),
+            Map.entry("/first", Bringer.AROUND),
+            Map.entry("/join", Bringer.AROUND),
+            Map.entry("/people", Bringer.AROUND),
+            Map.entry("/people/{id}", Bringer.AROUND),
+            Map.entry("/keeping/instructor", Bringer.AROUND),
+            Map.entry("/periods/{id}/code", Bringer.AROUND),
+            Map.entry("/periods/{id}/life", Bringer.AROUND),
+            Map.entry("/periods/{id}/away/{signIn}", Bringer.AROUND),
             Map.entry("/keeping/back-up", Bringer.AROUND)));
 
     @Autowired

@@ -3,6 +3,8 @@ package lab.sassafras.app.access;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Actor;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.MethodParameter;
@@ -14,11 +16,13 @@ import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * Says who acts, to every page that asks: an {@link Actor} where one is needed, an Optional where a page is open to
- * all.
+ * Says who is here, to every page that asks: the {@link Visitor}, an {@link Actor} where something is done, an Optional
+ * where a page is open to all.
  */
 @Component
 class Actors implements HandlerMethodArgumentResolver, WebMvcConfigurer {
+
+    private static final Set<Class<?>> ASKED = Set.of(Actor.class, Visitor.class);
 
     private final WhoIsHere who;
 
@@ -33,7 +37,7 @@ class Actors implements HandlerMethodArgumentResolver, WebMvcConfigurer {
 
     @Override
     public boolean supportsParameter(MethodParameter parameter) {
-        return parameter.nestedIfOptional().getNestedParameterType() == Actor.class;
+        return ASKED.contains(parameter.nestedIfOptional().getNestedParameterType());
     }
 
     @Override
@@ -42,9 +46,13 @@ class Actors implements HandlerMethodArgumentResolver, WebMvcConfigurer {
             @Nullable ModelAndViewContainer page,
             NativeWebRequest request,
             @Nullable WebDataBinderFactory binders) {
-        Optional<Actor> actor = Optional.ofNullable(request.getNativeRequest(HttpServletRequest.class))
-                .flatMap(who::bench)
-                .map(Actor::at);
+        Visitor visitor = Optional.ofNullable(request.getNativeRequest(HttpServletRequest.class))
+                .map(who::visitor)
+                .orElse(Visitor.STRANGER);
+        if (parameter.getParameterType() == Visitor.class) {
+            return visitor;
+        }
+        Optional<Actor> actor = visitor.actor();
         return parameter.isOptional() ? actor : actor.orElseThrow(Actor.NobodyHere::new);
     }
 }

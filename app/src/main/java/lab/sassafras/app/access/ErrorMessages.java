@@ -3,6 +3,9 @@ package lab.sassafras.app.access;
 import jakarta.persistence.PersistenceException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
+import lab.sassafras.app.people.NotAllowed;
+import lab.sassafras.app.people.Visitor;
+import lab.sassafras.app.people.Visitors;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.DiskRoom;
@@ -10,6 +13,8 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.env.Environment;
+import org.springframework.core.env.Profiles;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
@@ -30,19 +35,37 @@ public class ErrorMessages {
                     + "try again in a moment.";
 
     private final WhoIsHere who;
+    private final boolean demo;
 
-    ErrorMessages(WhoIsHere who) {
+    ErrorMessages(WhoIsHere who, Environment environment) {
         this.who = who;
+        this.demo = environment.acceptsProfiles(Profiles.of("demo"));
     }
 
     @ModelAttribute("here")
     Optional<Bench> here(HttpServletRequest request) {
-        return who.bench(request);
+        return who.visitor(request).seat();
+    }
+
+    /** Whether this is the demo, which says so on every page. */
+    @ModelAttribute("demo")
+    boolean demo() {
+        return demo;
+    }
+
+    @ModelAttribute("visitor")
+    Visitor visitor(HttpServletRequest request) {
+        return who.visitor(request);
+    }
+
+    @ExceptionHandler(NotAllowed.class)
+    ModelAndView notAllowed(NotAllowed refused) {
+        return page(HttpStatus.FORBIDDEN, refused.getMessage());
     }
 
     @ExceptionHandler(Actor.NobodyHere.class)
     ModelAndView nobodyHere() {
-        return new ModelAndView("redirect:/periods");
+        return new ModelAndView("redirect:/");
     }
 
     @ExceptionHandler(Refused.class)
@@ -99,6 +122,7 @@ public class ErrorMessages {
         page.addObject("status", status.value());
         page.addObject("said", message);
         page.addObject("here", Optional.empty());
+        Visitors.now().ifPresent(visitor -> page.addObject("visitor", visitor));
         return page;
     }
 }

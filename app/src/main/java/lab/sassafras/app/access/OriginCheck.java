@@ -15,6 +15,7 @@ final class OriginCheck extends OncePerRequestFilter {
     static final String IMPORT = "/import";
     static final String IMPORT_CLOCK = "/import/clock";
     static final String BACK_UP = "/keeping/back-up";
+    static final String INSTRUCTOR = "/keeping/instructor";
     private static final Set<String> SAFE = Set.of("GET", "HEAD", "OPTIONS", "TRACE");
 
     private final KnownHosts hosts;

@@ -42,6 +42,8 @@ final class RequestDeadlines extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(RequestDeadlines.class);
 
+    private static final long MOST_THROWN_AWAY = 64 << 20;
+
     private final Duration work;
     private final Duration arrival;
     private final Limits limits;
@@ -65,6 +67,12 @@ final class RequestDeadlines extends OncePerRequestFilter {
             }
             try (TimeBudget budget = TimeBudget.of(work.plus(arrives(request) ? arrival : Duration.ZERO))) {
                 chain.doFilter(whole, response);
+            }
+            if (arrives(request) && arriving.untouched) {
+                // answered without being read, as to somebody who did not come in: the rest is thrown away, within its
+                // time
+                response.flushBuffer();
+                arriving.throwAway();
             }
         } catch (TooSlow slow) {
             LOG.warn("gave up waiting for what {} {} sends", request.getMethod(), request.getRequestURI());
@@ -112,14 +120,30 @@ final class RequestDeadlines extends OncePerRequestFilter {
 
         private final long until;
         private boolean slow;
+        private boolean untouched = true;
 
         Arriving(HttpServletRequest request, long until) {
             super(request);
             this.until = until;
         }
 
+        /** Reads what nobody wants, so that the answer arrives; what is larger still is cut off. */
+        void throwAway() throws IOException {
+            try (ServletInputStream rest = getInputStream()) {
+                byte[] piece = new byte[1 << 16];
+                for (long read = 0; read >= 0; ) {
+                    int more = rest.read(piece);
+                    read = more < 0 ? -1 : read + more;
+                    if (read > MOST_THROWN_AWAY) {
+                        throw new ClientAbortException("too large to throw away");
+                    }
+                }
+            }
+        }
+
         @Override
         public ServletInputStream getInputStream() throws IOException {
+            untouched = false;
             ServletInputStream in = super.getInputStream();
             return new Body() {
                 @Override

@@ -6,58 +6,62 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.Optional;
-import java.util.UUID;
-import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.app.people.SignIns;
+import lab.sassafras.app.people.Visitor;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Component;
 
-/** The bench a browser joined, by a cookie. Many browsers may be at one bench, and many benches in one period. */
+/** Who a request comes from, by a cookie that holds a token and nothing else. */
 @Component
 public class WhoIsHere {
 
-    private static final String COOKIE = "sassafras-bench";
+    /** Name of the cookie. */
+    public static final String COOKIE = "sassafras-here";
 
-    private final PeriodBook periodBook;
+    private static final String KNOWN = WhoIsHere.class.getName();
 
-    WhoIsHere(PeriodBook periodBook) {
-        this.periodBook = periodBook;
+    private final SignIns signIns;
+
+    WhoIsHere(SignIns signIns) {
+        this.signIns = signIns;
     }
 
-    Optional<Bench> bench(HttpServletRequest request) {
-        return Arrays.stream(Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]))
+    /** {@return who it comes from, looked up once for a request} */
+    public Visitor visitor(HttpServletRequest request) {
+        if (request.getAttribute(KNOWN) instanceof Visitor known) {
+            return known;
+        }
+        Visitor visitor = Arrays.stream(
+                        Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]))
                 .filter(cookie -> cookie.getName().equals(COOKIE))
                 .findFirst()
-                .flatMap(cookie -> identity(cookie.getValue()))
-                .flatMap(periodBook::bench);
+                .map(cookie -> signIns.visitor(cookie.getValue()))
+                .orElse(Visitor.STRANGER);
+        request.setAttribute(KNOWN, visitor);
+        return visitor;
     }
 
-    public void sitDown(Bench bench, HttpServletResponse response) {
-        set(response, bench.id().toString(), Duration.ofDays(2));
+    /** Gives the browser its token. */
+    public void comeIn(String token, HttpServletRequest request, HttpServletResponse response) {
+        set(request, response, token, Duration.ofDays(30));
     }
 
-    public void leave(HttpServletResponse response) {
-        set(response, "", Duration.ZERO);
+    /** Takes it away again. */
+    public void leave(HttpServletRequest request, HttpServletResponse response) {
+        set(request, response, "", Duration.ZERO);
     }
 
-    private static void set(HttpServletResponse response, String value, Duration age) {
+    private static void set(HttpServletRequest request, HttpServletResponse response, String value, Duration age) {
         response.addHeader(
                 HttpHeaders.SET_COOKIE,
                 ResponseCookie.from(COOKIE, value)
                         .path("/")
                         .httpOnly(true)
+                        .secure(request.isSecure())
                         .sameSite("Lax")
                         .maxAge(age)
                         .build()
                         .toString());
-    }
-
-    private static Optional<UUID> identity(String text) {
-        try {
-            return Optional.of(UUID.fromString(text));
-        } catch (IllegalArgumentException e) {
-            return Optional.empty();
-        }
     }
 }

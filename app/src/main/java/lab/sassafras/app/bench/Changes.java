@@ -16,6 +16,8 @@ import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.app.access.NotFound;
+import lab.sassafras.app.people.SignInsEnded;
+import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Added;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
@@ -44,6 +46,7 @@ class Changes {
     /** A page's own name for itself, in what it sends. */
     static final String PAGE = "X-Page";
 
+    private static final String NOTHING = "There is nothing at that address that changes.";
     private static final String SHEET = "sheet";
     private static final String ENTRIES = "entries";
     private static final int LONGEST_NAME = 40;
@@ -71,37 +74,71 @@ class Changes {
     }
 
     /**
-     * Of one entry, or of every entry of a period.
+     * Of one entry.
      *
      * @param seen how much was in the book when the page was rendered; absent where it does not say
      * @param page the page's own name for itself
      */
-    @GetMapping("/{of:entries|periods}/{id}/changes")
-    void of(
-            @PathVariable String of,
+    @GetMapping("/entries/{id}/changes")
+    void ofEntry(
             @PathVariable UUID id,
             @RequestParam Optional<Long> seen,
             @RequestParam(defaultValue = "") String page,
+            Visitor visitor,
             HttpServletRequest request,
             HttpServletResponse response)
             throws IOException {
-        Optional<Entry> entry = of.equals("entries") ? entryBook.find(id) : Optional.empty();
-        Optional<Period> period = of.equals("periods") ? periodBook.find(id) : Optional.empty();
-        if (entry.isEmpty() && period.isEmpty()) {
-            throw new NotFound("There is nothing at that address that changes.");
+        Entry entry = entryBook.find(id).orElseThrow(() -> new NotFound(NOTHING));
+        boolean behind =
+                seen.isPresent() && seen.get() != stamps.of(entry.id()).entry().number();
+        Set<UUID> topics = Set.of(entry.id(), entry.bench().id());
+        listen(visitor, entry.period(), page, request, response, topics, SHEET, behind);
+    }
+
+    /** Of every entry of a period, likewise. */
+    @GetMapping("/periods/{id}/changes")
+    void ofPeriod(
+            @PathVariable UUID id,
+            @RequestParam Optional<Long> seen,
+            @RequestParam(defaultValue = "") String page,
+            Visitor visitor,
+            HttpServletRequest request,
+            HttpServletResponse response)
+            throws IOException {
+        Period period = periodBook.find(id).orElseThrow(() -> new NotFound(NOTHING));
+        boolean behind = seen.isPresent() && seen.get() != stamps.number(period);
+        listen(visitor, period, page, request, response, Set.of(id), ENTRIES, behind);
+    }
+
+    private void listen(
+            Visitor visitor,
+            Period period,
+            String page,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Set<UUID> topics,
+            String region,
+            boolean behind)
+            throws IOException {
+        if (!period.open()) {
+            // nothing changes there any more; an answer of 204 tells a browser not to ask again
+            response.setStatus(204);
+            return;
         }
-        Set<UUID> topics =
-                entry.map(each -> Set.of(each.id(), each.bench().id())).orElse(Set.of(id));
-        boolean behind = seen.isPresent()
-                && !seen.equals(
-                        entry.map(each -> stamps.of(each.id()).entry().number()).or(() -> period.map(stamps::number)));
-        Streams.Listener listener = new Streams.Listener(shortened(page), browser(request), request.getRemoteAddr());
-        if (!streams.open(listener, topics, entry.isPresent() ? SHEET : ENTRIES, behind, request, response)) {
+        Streams.Listener listener =
+                new Streams.Listener(shortened(page), browser(request), request.getRemoteAddr(), visitor.signIn());
+        if (!streams.open(listener, topics, region, behind, request, response)) {
             response.setStatus(429);
             response.setContentType("text/plain;charset=UTF-8");
             response.getOutputStream()
                     .print("Too many pages listen already. Load the page again to see what is new.\n");
         }
+    }
+
+    /** Whoever may no longer listen is told nothing more. */
+    @TransactionalEventListener(fallbackExecution = true)
+    void ended(SignInsEnded ended) {
+        streams.end(ended.signIns());
     }
 
     private static String shortened(String page) {

@@ -12,7 +12,10 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
-import lab.sassafras.app.access.WhoIsHere;
+import lab.sassafras.app.people.Codes;
+import lab.sassafras.app.people.SignIn;
+import lab.sassafras.app.people.SignIns;
+import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.CountedNames;
@@ -45,7 +48,9 @@ class PeriodController {
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
     private final SetUpPeriod settingUp;
-    private final WhoIsHere who;
+    private final Codes codes;
+    private final SignIns signIns;
+    private final Invitations invitations;
     private final Clock clock;
     private final UnderOtherConventions others;
 
@@ -53,14 +58,18 @@ class PeriodController {
             PeriodBook periodBook,
             EntryBook entryBook,
             SetUpPeriod settingUp,
-            WhoIsHere who,
+            Codes codes,
+            SignIns signIns,
+            Invitations invitations,
             Clock clock,
             UnderOtherConventions others) {
+        this.codes = codes;
+        this.signIns = signIns;
+        this.invitations = invitations;
         this.others = others;
         this.settingUp = settingUp;
         this.periodBook = periodBook;
         this.entryBook = entryBook;
-        this.who = who;
         this.clock = clock;
     }
 
@@ -90,13 +99,28 @@ class PeriodController {
         }
     }
 
+    /** A tablet at a bench, and when it was last seen. */
+    public record Joined(UUID id, String bench, String device, String seen) {
+
+        private static Joined of(SignIn signIn, ZoneId zone) {
+            return new Joined(
+                    signIn.id(),
+                    signIn.bench().map(Bench::name).orElse(""),
+                    signIn.device(),
+                    WrittenTime.of(signIn.seenAt(), zone, DAY));
+        }
+    }
+
     @GetMapping("/")
-    String front(Optional<Actor> actor) {
-        return actor.isPresent() ? "redirect:/bench" : "redirect:/periods";
+    String front(Visitor visitor) {
+        if (visitor.seat().isPresent()) {
+            return "redirect:/bench";
+        }
+        return visitor.instructor() ? "redirect:/periods" : "redirect:/door";
     }
 
     @GetMapping("/periods")
-    String periods(@RequestParam Optional<UUID> like, Model model) {
+    String periods(@RequestParam Optional<UUID> like, Visitor visitor, Model model) {
         ZoneId zone = ZoneId.systemDefault();
         model.addAttribute("fresh", true);
         LocalDate today = LocalDate.now(clock.withZone(zone));
@@ -104,24 +128,26 @@ class PeriodController {
                 model,
                 like.map(this::find)
                         .map(period -> NewPeriod.like(period, today))
-                        .orElseGet(() -> NewPeriod.blank(today, zone)));
+                        .orElseGet(() -> NewPeriod.blank(today, zone)),
+                visitor);
     }
 
     @PostMapping("/periods")
-    String open(@RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
+    String open(@RequestParam Map<String, String> typed, Visitor visitor, Model model, HttpServletResponse response) {
         NewPeriod form = new NewPeriod(typed);
         if (!form.checks()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("fresh", false);
-            return form(model, form);
+            return form(model, form, visitor);
         }
         Answer<Period> opened =
                 settingUp.open(form.title(), form.date(), form.zone(), form.mark(), form.schools(), form.benchesOf());
         return "redirect:/periods/" + opened.orThrow().id();
     }
 
-    private String form(Model model, NewPeriod form) {
-        model.addAttribute("periods", periodBook.all());
+    private String form(Model model, NewPeriod form, Visitor visitor) {
+        model.addAttribute(
+                "periods", periodBook.all().stream().filter(visitor::leads).toList());
         model.addAttribute("form", form);
         model.addAttribute("questions", ConventionQuestion.all());
         model.addAttribute(
@@ -138,15 +164,15 @@ class PeriodController {
     String join(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String name,
+            Visitor visitor,
             Model model,
             HttpServletResponse response) {
         Period period = find(id);
-        Answer<Bench> joined = settingUp.join(period, name);
+        Answer<Bench> joined = settingUp.sitDown(period, name, visitor);
         if (joined.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return period(period, model, name, ErrorMessages.of(joined.refusal().get()));
         }
-        who.sitDown(joined.orThrow(), response);
         return "redirect:/bench";
     }
 
@@ -217,10 +243,40 @@ class PeriodController {
         return period(period, model, "", null);
     }
 
-    @PostMapping("/bench/leave")
-    String leave(HttpServletResponse response) {
-        who.leave(response);
-        return "redirect:/periods";
+    /** Another code, by which alone one joins from now on. */
+    @PostMapping("/periods/{id}/code")
+    String code(@PathVariable UUID id) {
+        settingUp.renewCode(find(id)).orThrow();
+        return "redirect:/periods/" + id;
+    }
+
+    /** Sends one tablet away. */
+    @PostMapping("/periods/{id}/away/{signIn}")
+    String away(@PathVariable UUID id, @PathVariable UUID signIn) {
+        settingUp.sendAway(find(id), signIn).orThrow();
+        return "redirect:/periods/" + id;
+    }
+
+    /** Closes the period or opens it again, and says whether its benches see each other's entries. */
+    @PostMapping("/periods/{id}/life")
+    String life(
+            @PathVariable UUID id,
+            @RequestParam Optional<Period.State> state,
+            @RequestParam Optional<Boolean> shared,
+            @RequestParam(defaultValue = "") String reason,
+            Actor actor,
+            Model model,
+            HttpServletResponse response) {
+        Period period = find(id);
+        Optional<Answer<Boolean>> done = state.map(each -> settingUp.become(period, each, reason, actor))
+                .or(() -> shared.map(each -> settingUp.share(period, each)));
+        Optional<RuntimeException> refusal = done.flatMap(Answer::refusal);
+        if (refusal.isEmpty()) {
+            return "redirect:/periods/" + id;
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("lifeProblem", ErrorMessages.of(refusal.get()));
+        return period(period, model, "", null);
     }
 
     private Period find(UUID id) {
@@ -250,6 +306,14 @@ class PeriodController {
         model.addAttribute("conventions", conventions);
         model.addAttribute("typed", typed);
         model.addAttribute("problem", problem);
+        Optional<String> code = codes.of(period);
+        model.addAttribute("code", code.map(Codes::inGroups).orElse(null));
+        model.addAttribute("invitation", code.flatMap(invitations::of).orElse(null));
+        model.addAttribute(
+                "joined",
+                signIns.joined(period).stream()
+                        .map(each -> Joined.of(each, period.zone()))
+                        .toList());
         return "period";
     }
 }

@@ -18,6 +18,7 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Executors;
@@ -79,8 +80,9 @@ class Streams {
      * @param page    what the page calls the tab it is in; what it wrote itself does not come back to it
      * @param browser whatever tells browsers of one address apart
      * @param address it comes from
+     * @param signIn  it came in by
      */
-    record Listener(String page, String browser, String address) {
+    record Listener(String page, String browser, String address, Optional<UUID> signIn) {
 
         boolean tab(Listener other) {
             return !page.isEmpty()
@@ -190,6 +192,13 @@ class Streams {
                 each.pend(each.region);
             }
         }
+    }
+
+    /** Ends the streams of those who may no longer listen. */
+    void end(Set<UUID> signIns) {
+        everyOne().stream()
+                .filter(each -> each.listener.signIn().filter(signIns::contains).isPresent())
+                .forEach(Stream::end);
     }
 
     private void lookAfterAll() {

@@ -3,6 +3,10 @@ package lab.sassafras.app.demo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Optional;
+import java.util.Set;
+import lab.sassafras.app.people.Codes;
+import lab.sassafras.app.people.Instructors;
+import lab.sassafras.app.people.Secrets;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
@@ -27,6 +31,8 @@ class DemoClass implements CommandLineRunner {
 
     private static final Actor HAWTHORN = Actor.house("Hawthorn");
 
+    private final Instructors instructors;
+    private final Codes codes;
     private final PeriodBook periodBook;
     private final BringInRun imports;
     private final AdoptConstant adopting;
@@ -36,6 +42,8 @@ class DemoClass implements CommandLineRunner {
     private final EntrySheets sheets;
 
     DemoClass(
+            Instructors instructors,
+            Codes codes,
             PeriodBook periodBook,
             BringInRun imports,
             AdoptConstant adopting,
@@ -43,6 +51,8 @@ class DemoClass implements CommandLineRunner {
             KeepShelf keeping,
             Shelves shelves,
             EntrySheets sheets) {
+        this.instructors = instructors;
+        this.codes = codes;
         this.periodBook = periodBook;
         this.imports = imports;
         this.adopting = adopting;
@@ -58,6 +68,7 @@ class DemoClass implements CommandLineRunner {
         if (!periodBook.all().isEmpty()) {
             return;
         }
+        instructors.add("Hazel", Secrets.token(), Set.of());
         Entry calibrated = take("1-calibration.json");
         Calibration constant = adopting.adopt(
                         sheets.of(calibrated), "three trials that agree", Optional.empty(), HAWTHORN)
@@ -85,6 +96,7 @@ class DemoClass implements CommandLineRunner {
         take("20-magnesium-cycle.json");
         take("21-two-tubes.json");
         adoptWhatCame();
+        periodBook.all().forEach(codes::renew);
     }
 
     private Entry take(String name) throws IOException {

@@ -7,6 +7,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.util.Objects;
 import java.util.stream.Stream;
+import lab.sassafras.app.people.Instructors;
+import lab.sassafras.app.people.SignIns;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.PeriodBook;
 import org.springframework.boot.SpringApplication;
@@ -25,8 +27,12 @@ class OnceThrough {
 
     private final EntryBook entryBook;
     private final PeriodBook periodBook;
+    private final Instructors instructors;
+    private final SignIns signIns;
 
-    OnceThrough(EntryBook entryBook, PeriodBook periodBook) {
+    OnceThrough(EntryBook entryBook, PeriodBook periodBook, Instructors instructors, SignIns signIns) {
+        this.instructors = instructors;
+        this.signIns = signIns;
         this.entryBook = entryBook;
         this.periodBook = periodBook;
     }
@@ -36,6 +42,7 @@ class OnceThrough {
     void ready(ApplicationReadyEvent event) throws IOException, InterruptedException {
         int port = Objects.requireNonNull(((WebServerApplicationContext) event.getApplicationContext()).getWebServer())
                 .getPort();
+        String token = signIns.instructor(instructors.all().get(0).person(), "the house");
         HttpClient http = HttpClient.newHttpClient();
         String entry =
                 "/entries/" + entryBook.of(periodBook.all().get(0)).get(0).id();
@@ -44,6 +51,7 @@ class OnceThrough {
             http.send(
                     HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
                             .header("Accept", "text/html")
+                            .header("Cookie", "sassafras-here=" + token)
                             .build(),
                     BodyHandlers.discarding());
         }

@@ -16,7 +16,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lab.sassafras.app.access.NotFound;
-import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
@@ -91,12 +91,14 @@ class NotebookController {
     String notebook(
             @RequestParam Optional<UUID> period,
             @RequestParam(defaultValue = "") String bench,
-            Optional<Actor> actor,
+            Visitor visitor,
             Model model) {
-        List<Period> periods = periodBook.all();
+        List<Period> periods = visitor.instructor()
+                ? periodBook.all().stream().filter(visitor::leads).toList()
+                : visitor.seat().map(Bench::period).stream().toList();
         Optional<Period> shown = period.map(id ->
                         periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address.")))
-                .or(() -> actor.flatMap(Actor::seat).map(Bench::period))
+                .or(() -> visitor.seat().map(Bench::period))
                 .or(() -> periods.stream().findFirst());
         model.addAttribute("periods", periods);
         model.addAttribute("period", shown.orElse(null));

@@ -15,6 +15,8 @@ public record Actor(Kind kind, String name, Optional<Bench> seat) {
     public enum Kind {
         /** Somebody at a bench. */
         BENCH,
+        /** Whoever runs the class. */
+        INSTRUCTOR,
         /** Whoever brings in what others wrote, such as a file. */
         BRINGER,
         /** The house itself. */
@@ -24,6 +26,11 @@ public record Actor(Kind kind, String name, Optional<Bench> seat) {
     /** Somebody at a bench. */
     public static Actor at(Bench bench) {
         return new Actor(Kind.BENCH, bench.name(), Optional.of(bench));
+    }
+
+    /** An instructor who sits at no bench. */
+    public static Actor instructor(String name) {
+        return new Actor(Kind.INSTRUCTOR, name, Optional.empty());
     }
 
     /** Whoever brings a file, in words. */

@@ -19,6 +19,8 @@ public class Decision {
     public static final String ASIDE = "aside";
     public static final String ADOPTED = "adopted";
     public static final String COPIED = "copied";
+    public static final String CLOSED = "closed";
+    public static final String OPEN = "open";
     private static final String WORD = "[a-z0-9.-]{1,40}";
     private static final String IDENTITY = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
 
@@ -55,7 +57,9 @@ public class Decision {
          * A convention of a period is set anew after something was read: subject the period and the question, outcome
          * the school it was and the one it is.
          */
-        CONVENTION(WORD + ">" + WORD);
+        CONVENTION(WORD + ">" + WORD),
+        /** A period is closed, or opened again: subject the period, outcome {@code closed} or {@code open}. */
+        PERIOD(CLOSED + "|" + OPEN);
 
         private final String outcomes;
 

@@ -41,6 +41,19 @@ public class Period {
 
     private Instant createdAt;
 
+    @Enumerated(EnumType.STRING)
+    private State state = State.OPEN;
+
+    private boolean shared;
+
+    /** Where a period is in its life. */
+    public enum State {
+        /** Something may be recorded. */
+        OPEN,
+        /** It is read, and nothing is recorded any more. */
+        CLOSED
+    }
+
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "period_school", joinColumns = @JoinColumn(name = "period_id"))
     @MapKeyColumn(name = "question")
@@ -69,6 +82,28 @@ public class Period {
 
     void settle(Map<String, String> others) {
         this.schools = new java.util.HashMap<>(others);
+    }
+
+    void become(State other) {
+        this.state = other;
+    }
+
+    void share(boolean yes) {
+        this.shared = yes;
+    }
+
+    public State state() {
+        return state;
+    }
+
+    /** Whether anything may be recorded in it. */
+    public boolean open() {
+        return state == State.OPEN;
+    }
+
+    /** Whether its benches see each other's entries. */
+    public boolean shared() {
+        return shared;
     }
 
     public UUID id() {

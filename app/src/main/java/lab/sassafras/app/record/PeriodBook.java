@@ -113,6 +113,23 @@ public class PeriodBook {
         }
     }
 
+    /** Closes a period, or opens it again. */
+    public void become(Period period, Period.State state, String reason, String who) {
+        entities.find(Period.class, period.id()).become(state);
+        decisions.decide(
+                Optional.empty(),
+                Decision.Kind.PERIOD,
+                period.id().toString(),
+                state == Period.State.OPEN ? Decision.OPEN : Decision.CLOSED,
+                reason,
+                who);
+    }
+
+    /** Lets the benches of a period see each other's entries, or no longer. */
+    public void share(Period period, boolean yes) {
+        entities.find(Period.class, period.id()).share(yes);
+    }
+
     /** What was decided over the conventions of a period, in order. */
     @Transactional(readOnly = true)
     public List<Resettled> resettled(Period period) {

@@ -3,6 +3,7 @@
  *
  * <p>Rule: shows what stands on the shelf and hands what is typed to a use case; keeps nothing itself.
  */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"record", "shelf", "usecase", "access"})
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"record", "people", "shelf", "usecase", "access"})
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.shelfpages;

@@ -42,7 +42,7 @@ class BackUpDoor {
 
     @PostMapping(BackUps.PATH)
     ResponseEntity<String> backUp(HttpServletRequest request) throws IOException {
-        if (!server.obeys(request.getHeader(BackUps.WORD))) {
+        if (!server.obeys(request.getHeader(RunningServer.WORD))) {
             return ResponseEntity.status(HttpStatus.FORBIDDEN)
                     .body("Only who can read the folder of the book may ask for a back-up.");
         }

@@ -23,7 +23,6 @@ import java.util.zip.ZipOutputStream;
 public final class BackUps {
 
     static final String PATH = "/keeping/back-up";
-    static final String WORD = "X-Sassafras-Word";
     static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss-SSS");
 
     private BackUps() {}
@@ -50,26 +49,32 @@ public final class BackUps {
         }
     }
 
-    private static boolean running(Home home) {
+    static boolean running(Home home) {
         return ProcessHandle.of(Long.parseLong(RunningServer.read(home).getProperty("pid", "0")))
                 .filter(ProcessHandle::isAlive)
                 .isPresent();
     }
 
     private static Path asked(Home home) throws IOException {
-        Properties running = RunningServer.read(home);
-        String address = running.getProperty("address").replaceFirst("^(0\\.0\\.0\\.0|::)$", "127.0.0.1");
-        HttpURLConnection http =
-                (HttpURLConnection) URI.create("http://" + address + ":" + running.getProperty("port") + PATH)
-                        .toURL()
-                        .openConnection();
-        http.setRequestMethod("POST");
-        http.setRequestProperty(WORD, running.getProperty("word"));
-        http.setDoOutput(true);
+        HttpURLConnection http = asking(home, PATH);
         http.getOutputStream().close();
         try (InputStream answer = http.getInputStream()) {
             return Path.of(new String(answer.readAllBytes(), StandardCharsets.UTF_8).strip());
         }
+    }
+
+    /** Something asked of the server that has the book open, by the word that only the folder tells. */
+    static HttpURLConnection asking(Home home, String path) throws IOException {
+        Properties running = RunningServer.read(home);
+        String address = running.getProperty("address").replaceFirst("^(0\\.0\\.0\\.0|::)$", "127.0.0.1");
+        HttpURLConnection http =
+                (HttpURLConnection) URI.create("http://" + address + ":" + running.getProperty("port") + path)
+                        .toURL()
+                        .openConnection();
+        http.setRequestMethod("POST");
+        http.setRequestProperty(RunningServer.WORD, running.getProperty("word"));
+        http.setDoOutput(true);
+        return http;
     }
 
     private static Path copied(Home home) throws IOException {

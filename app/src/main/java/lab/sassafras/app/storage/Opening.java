@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
 public final class Opening implements AutoCloseable {
 
     /** The newest schema this version knows; the migrations beside it say the same. */
-    public static final int SCHEMA = 11;
+    public static final int SCHEMA = 12;
 
     private final @Nullable Connection connection;
 
@@ -45,7 +45,13 @@ public final class Opening implements AutoCloseable {
         there(home);
         free(home);
         listening(address, port);
-        return new Opening(opened(home));
+        @Nullable Connection book = opened(home);
+        if (!loopback(address) && (book == null || instructors(book) == 0)) {
+            throw new CannotOpen("The book in " + home.folder()
+                    + " has no instructor yet, so it is opened on this machine only: start without SASSAFRAS_ADDRESS, make "
+                    + "the first account at the address printed then, and start again.");
+        }
+        return new Opening(book);
     }
 
     /** A port as it was set. */
@@ -148,6 +154,25 @@ public final class Opening implements AutoCloseable {
             throw new CannotOpen("The book " + home.book()
                     + " is damaged or was not written by Sassafras, and cannot be opened: nothing was changed; "
                     + "bring the last back-up back with ./restore FILE.");
+        }
+    }
+
+    private static boolean loopback(String address) {
+        try {
+            return InetAddress.getByName(address).isLoopbackAddress();
+        } catch (UnknownHostException unknown) {
+            return false;
+        }
+    }
+
+    private static int instructors(Connection book) {
+        try (Statement sql = book.createStatement();
+                ResultSet many = sql.executeQuery("select count(*) from instructor")) {
+            many.next();
+            return many.getInt(1);
+        } catch (SQLException none) {
+            // a book from before there were people
+            return 0;
         }
     }
 

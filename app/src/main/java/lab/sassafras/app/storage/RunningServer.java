@@ -26,7 +26,13 @@ import org.springframework.stereotype.Component;
  * Only the owner of the folder can read it, so whoever knows the word may ask for a back-up.
  */
 @Component
-class RunningServer {
+public class RunningServer {
+
+    /** Where an instructor is made by whoever knows the word. */
+    public static final String INSTRUCTOR = "/keeping/instructor";
+
+    /** The header that word comes in. */
+    public static final String WORD = "X-Sassafras-Word";
 
     private static final Logger LOG = LoggerFactory.getLogger(RunningServer.class);
 
@@ -80,7 +86,8 @@ class RunningServer {
         }
     }
 
-    boolean obeys(String said) {
+    /** {@return whether somebody said the word that stands in the folder of the book} */
+    public boolean obeys(@org.jspecify.annotations.Nullable String said) {
         return said != null
                 && MessageDigest.isEqual(word.getBytes(StandardCharsets.UTF_8), said.getBytes(StandardCharsets.UTF_8));
     }

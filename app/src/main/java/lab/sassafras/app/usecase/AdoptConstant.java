@@ -2,6 +2,7 @@ package lab.sassafras.app.usecase;
 
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -12,7 +13,7 @@ import lab.sassafras.calibration.FoundConstant;
 import lab.sassafras.measure.Refused;
 
 /** Adopts the calorimeter constant an entry found. */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
+@UseCase(needs = Right.DECIDE, serves = Bringer.DECIDING)
 public class AdoptConstant {
 
     private final Calorimeters calorimeters;

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
@@ -34,7 +35,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps readings as they come: a clock begun, a temperature typed at its mark, the room's, and what a file holds. */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.PUSHING)
+@UseCase(needs = Right.WRITE_ENTRY, serves = Bringer.PUSHING)
 public class AppendReadings {
 
     /** What a file's column is of that begins a trial of its own. */

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
@@ -22,7 +23,7 @@ import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.ReferenceShelf;
 
 /** Begins an entry at a bench, or one more trial or part of it. */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
+@UseCase(needs = Right.WRITE_ENTRY, serves = Bringer.DECIDING)
 public class BeginEntry {
 
     private final EntryBook entryBook;
@@ -40,6 +41,7 @@ public class BeginEntry {
      * @param vessel     in hand, if any
      * @param with       instruments in hand, by kind
      */
+    @Needs(Right.BEGIN)
     public Answer<Entry> begin(String experiment, Optional<UUID> vessel, Map<InstrumentKind, UUID> with, Actor actor) {
         return Answer.of(() -> {
             Experiment kind =

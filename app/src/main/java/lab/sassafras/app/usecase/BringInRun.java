@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.BroughtIn;
@@ -52,7 +53,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * Takes a checked run file into the book: all of it or nothing. An import proposes: it adds an entry and what that
  * entry needs, marks all of it as brought in, makes no constant the one in use, and changes nothing that is here.
  */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.TELLING)
+@UseCase(needs = Right.RUN_HOUSE, serves = Bringer.TELLING)
 public class BringInRun {
 
     private static final Logger LOG = LoggerFactory.getLogger(BringInRun.class);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Observation;
@@ -32,7 +33,7 @@ import org.springframework.transaction.UnexpectedRollbackException;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps what a hand reads or says at a place of the sheet, or strikes out what stands there. */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.ASKED)
+@UseCase(needs = Right.WRITE_ENTRY, serves = Bringer.ASKED)
 public class KeepObservation {
 
     private static final String WHY = "Say why the value is struck out. The old one stays visible with the reason.";

@@ -3,6 +3,7 @@ package lab.sassafras.app.usecase;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
@@ -17,7 +18,7 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.VesselKind;
 
 /** Adds to the shelf, calls what stands there otherwise, and says what of it may be used. */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
+@UseCase(needs = Right.RUN_HOUSE, serves = Bringer.DECIDING)
 public class KeepShelf {
 
     private final Calorimeters calorimeters;

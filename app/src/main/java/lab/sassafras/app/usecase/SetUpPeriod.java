@@ -7,6 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.people.Codes;
+import lab.sassafras.app.people.Right;
+import lab.sassafras.app.people.SignIn;
+import lab.sassafras.app.people.SignIns;
+import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
@@ -18,13 +23,17 @@ import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 
 /** Opens a lab period, and says which benches are in it and by which conventions it reckons. */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
+@UseCase(needs = Right.LEAD, serves = Bringer.DECIDING)
 public class SetUpPeriod {
 
     private final PeriodBook periodBook;
+    private final SignIns signIns;
+    private final Codes codes;
 
-    SetUpPeriod(PeriodBook periodBook) {
+    SetUpPeriod(PeriodBook periodBook, SignIns signIns, Codes codes) {
         this.periodBook = periodBook;
+        this.signIns = signIns;
+        this.codes = codes;
     }
 
     /**
@@ -33,6 +42,7 @@ public class SetUpPeriod {
      * @param schools    conventions it departs from the usual in, by question
      * @param benchesOf another period whose benches it is to have
      */
+    @Needs(Right.RUN_HOUSE)
     public Answer<Period> open(
             String title,
             LocalDate heldOn,
@@ -46,18 +56,57 @@ public class SetUpPeriod {
                     .flatMap(periodBook::find)
                     .ifPresent(
                             other -> periodBook.benches(other).forEach(bench -> periodBook.join(period, bench.name())));
+            codes.renew(period);
             return period;
         });
     }
 
-    /** The bench of that name in a period, new or already there. */
-    public Answer<Bench> join(Period period, String typed) {
+    /** Whoever leads the period sits down at the bench of that name, new or already there. */
+    public Answer<Bench> sitDown(Period period, String typed, Visitor visitor) {
         return Answer.of(() -> {
             if (typed.isBlank()) {
                 throw new Refused("Give your bench a name, such as Hawthorn or Bench 4.");
             }
-            return periodBook.join(period, name(typed));
+            Bench bench = periodBook.join(period, name(typed));
+            signIns.sit(visitor, Optional.of(bench));
+            return bench;
         });
+    }
+
+    /** Another code in the place of the one benches join by; whoever joined stays. */
+    public Answer<Boolean> renewCode(Period period) {
+        return Answer.of(() -> codes.renew(period));
+    }
+
+    /** Sends a tablet away that joined a bench of the period. */
+    public Answer<Boolean> sendAway(Period period, UUID signIn) {
+        return Answer.of(() -> {
+            SignIn meant = signIns.joined(period).stream()
+                    .filter(each -> each.id().equals(signIn))
+                    .findFirst()
+                    .orElseThrow(() -> new Refused("That tablet left already."));
+            signIns.end(meant.id());
+        });
+    }
+
+    /** Closes a period, so that it is only read, or opens it again; why, is kept. */
+    public Answer<Boolean> become(Period period, Period.State state, String reason, Actor actor) {
+        return Answer.of(() -> {
+            String why = Reason.checked(
+                    reason,
+                    state == Period.State.OPEN
+                            ? "Say why the period is opened again."
+                            : "Say why the period is closed, such as “all results are in”.");
+            periodBook.become(period, state, why, actor.name());
+            if (state == Period.State.CLOSED) {
+                signIns.stopListening(period);
+            }
+        });
+    }
+
+    /** Lets benches see each other's entries, or no longer. */
+    public Answer<Boolean> share(Period period, boolean yes) {
+        return Answer.of(() -> periodBook.share(period, yes));
     }
 
     /** Many benches at once. */

@@ -2,6 +2,7 @@ package lab.sassafras.app.usecase;
 
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
@@ -14,7 +15,7 @@ import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.measure.Refused;
 
 /** Takes a decision over an entry: what counts, by which convention, with which constant. */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
+@UseCase(needs = Right.WRITE_ENTRY, serves = Bringer.DECIDING)
 public class TakeDecision {
 
     private static final String NOTHING = " Go back; nothing was changed.";

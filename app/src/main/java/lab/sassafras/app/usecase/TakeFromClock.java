@@ -2,6 +2,7 @@ package lab.sassafras.app.usecase;
 
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
@@ -33,7 +34,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * Keeps what a trial takes from readings on a clock: which stretch of them, two temperatures picked from them, or where
  * a trend stood. What was taken before is struck out with the reason.
  */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.ASKED)
+@UseCase(needs = Right.WRITE_ENTRY, serves = Bringer.ASKED)
 public class TakeFromClock {
 
     private final WayIn way;

@@ -1,6 +1,7 @@
 package lab.sassafras.app.usecase;
 
 import java.util.UUID;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Hands;
 import lab.sassafras.app.record.InstrumentInHand;
@@ -12,7 +13,7 @@ import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
 
 /** Takes an instrument in hand at one place of an entry, or at all of them, from now on. */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
+@UseCase(needs = Right.WRITE_ENTRY, serves = Bringer.DECIDING)
 public class TakeInHand {
 
     private final Hands hands;

@@ -2,6 +2,7 @@ package lab.sassafras.app.usecase;
 
 import java.util.Map;
 import java.util.UUID;
+import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.BenchWait;
 import lab.sassafras.app.record.Paces;
@@ -12,7 +13,7 @@ import lab.sassafras.declaration.Pace;
 import lab.sassafras.measure.Refused;
 
 /** Keeps what a class goes by and what became of its waits, one of them a transfer that was broken off. */
-@UseCase(needs = Right.EVERYONE, serves = Bringer.DECIDING)
+@UseCase(needs = Right.WRITE_ENTRY, serves = Bringer.DECIDING)
 public class TellWaits {
 
     private final WayIn way;

@@ -4,6 +4,7 @@ import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
+import lab.sassafras.app.people.Right;
 import org.springframework.stereotype.Service;
 
 /** A use case: what it needs, and whom it serves. */

@@ -14,6 +14,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.BooleanSupplier;
@@ -78,7 +79,7 @@ class StreamsTest {
     }
 
     private static Streams.Listener listener(String page, int browser, int address) {
-        return new Streams.Listener(page, "b" + browser, "10.0.0." + address);
+        return new Streams.Listener(page, "b" + browser, "10.0.0." + address, Optional.empty());
     }
 
     private static void within(long milliseconds, BooleanSupplier what) throws InterruptedException {

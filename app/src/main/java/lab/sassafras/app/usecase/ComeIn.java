@@ -1,0 +1,120 @@
+package lab.sassafras.app.usecase;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.people.Codes;
+import lab.sassafras.app.people.Instructors;
+import lab.sassafras.app.people.Right;
+import lab.sassafras.app.people.SignIns;
+import lab.sassafras.app.people.Visitor;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.measure.Names;
+import lab.sassafras.measure.Refused;
+
+/** Lets somebody in: a bench by the code of its period, an instructor by name and password. */
+@UseCase(needs = Right.ANYONE, serves = Bringer.DECIDING)
+public class ComeIn {
+
+    private final PeriodBook periodBook;
+    private final Codes codes;
+    private final Instructors instructors;
+    private final SignIns signIns;
+
+    ComeIn(PeriodBook periodBook, Codes codes, Instructors instructors, SignIns signIns) {
+        this.periodBook = periodBook;
+        this.codes = codes;
+        this.instructors = instructors;
+        this.signIns = signIns;
+    }
+
+    /**
+     * Where somebody comes from.
+     *
+     * @param address of the network
+     * @param device  in words
+     */
+    public record From(String address, String device) {}
+
+    /** {@return the open period a code belongs to, with the benches that are in it} */
+    public Answer<Joining> looking(String code, From from) {
+        return Answer.of(() -> {
+            Period period = period(code, from);
+            return new Joining(
+                    period, periodBook.benches(period).stream().map(Bench::name).toList());
+        });
+    }
+
+    /**
+     * A period somebody has the code of.
+     *
+     * @param period  that period
+     * @param benches names of those in it
+     */
+    public record Joining(Period period, List<String> benches) {}
+
+    /** The bench of that name, new or already there, comes in. @return its token */
+    public Answer<String> join(String code, String typedName, From from) {
+        return Answer.of(() -> {
+            Period period = period(code, from);
+            if (typedName.isBlank()) {
+                throw new Refused("Give your bench a name, such as Hawthorn or Bench 4.");
+            }
+            Bench bench = periodBook.join(period, Names.checked(typedName, "A bench name", Names.LONGEST));
+            return signIns.bench(bench, from.device());
+        });
+    }
+
+    private Period period(String code, From from) {
+        if (code.isBlank()) {
+            throw new Refused("Type the code of your period; it stands on the board.");
+        }
+        return periodBook
+                .find(codes.period(code, from.address()))
+                .filter(Period::open)
+                .orElseThrow(() -> new Refused("The period of that code is closed. Ask your instructor."));
+    }
+
+    /** An instructor comes in. @return the token */
+    public Answer<String> signIn(String name, String password, From from) {
+        return Answer.of(() -> signIns.instructor(instructors.signIn(name, password, from.address()), from.device()));
+    }
+
+    /** The first instructor of a book is made and comes in. @return the token */
+    public Answer<String> first(String name, String password, From from) {
+        return Answer.of(() -> {
+            if (instructors.any()) {
+                throw new Refused("There is an instructor already. Sign in, or ask that one.");
+            }
+            return signIns.instructor(instructors.add(name, password, java.util.Set.of()), from.device());
+        });
+    }
+
+    /** An instructor who is known comes in without a password, as in the demo. @return the token */
+    public Answer<String> known(UUID person, From from) {
+        return Answer.of(() -> signIns.instructor(person, from.device()));
+    }
+
+    /** A bench comes in without a code, as in the demo. @return the token */
+    public Answer<String> known(Bench bench, From from) {
+        return Answer.of(() -> signIns.bench(bench, from.device()));
+    }
+
+    /** Somebody gets up from the bench they sit at; whoever is nothing but that bench leaves the house. */
+    public Answer<Boolean> getUp(Visitor visitor) {
+        return Answer.of(() -> {
+            if (visitor.instructor()) {
+                signIns.sit(visitor, Optional.empty());
+            } else {
+                visitor.signIn().ifPresent(signIns::end);
+            }
+        });
+    }
+
+    /** Somebody leaves the house. */
+    public Answer<Boolean> leave(Visitor visitor) {
+        return Answer.of(() -> visitor.signIn().ifPresent(signIns::end));
+    }
+}

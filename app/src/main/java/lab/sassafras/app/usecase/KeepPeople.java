@@ -1,0 +1,65 @@
+package lab.sassafras.app.usecase;
+
+import java.util.Set;
+import java.util.UUID;
+import lab.sassafras.app.people.Instructors;
+import lab.sassafras.app.people.Right;
+import lab.sassafras.app.people.SignIns;
+
+/** Adds instructors, gives them another password, locks them out. */
+@UseCase(needs = Right.RUN_HOUSE, serves = Bringer.DECIDING)
+public class KeepPeople {
+
+    private final Instructors instructors;
+    private final SignIns signIns;
+
+    KeepPeople(Instructors instructors, SignIns signIns) {
+        this.instructors = instructors;
+        this.signIns = signIns;
+    }
+
+    /**
+     * Adds one.
+     *
+     * @param bound periods they are bound to; none where it is all of them
+     */
+    public Answer<UUID> add(String name, String password, Set<UUID> bound) {
+        return Answer.of(() -> instructors.add(name, password, bound));
+    }
+
+    /** Adds one, or lets one in again with another password: for whoever can read the folder of the book. */
+    @Needs(Right.ANYONE)
+    public Answer<UUID> byTheFolder(String name, String password) {
+        return Answer.of(() -> {
+            UUID person = instructors.addOrReset(name, password);
+            signIns.endAll(person);
+            return person;
+        });
+    }
+
+    /** Gives one another password; wherever they came in by the old one, they are out. */
+    public Answer<Boolean> reset(UUID person, String password) {
+        return Answer.of(() -> {
+            instructors.reset(person, password);
+            signIns.endAll(person);
+        });
+    }
+
+    /** Locks one out, everywhere at once. */
+    public Answer<Boolean> lockOut(UUID person) {
+        return Answer.of(() -> {
+            instructors.lock(person, true);
+            signIns.endAll(person);
+        });
+    }
+
+    /** Lets one in again. */
+    public Answer<Boolean> letIn(UUID person) {
+        return Answer.of(() -> instructors.lock(person, false));
+    }
+
+    /** Ends every sign-in of one. */
+    public Answer<Boolean> everywhere(UUID person) {
+        return Answer.of(() -> signIns.endAll(person));
+    }
+}

@@ -1,0 +1,383 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import lab.sassafras.app.people.Codes;
+import lab.sassafras.app.people.Right;
+import lab.sassafras.app.people.WhoMay;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Decision;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.measure.Refused;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Who may do what: every route the framework knows, asked for by everybody, about what is theirs and what is not. */
+class PeopleTest extends HouseTest {
+
+    @Autowired
+    private WhoMay may;
+
+    @Autowired
+    private Codes codes;
+
+    @Autowired
+    @Qualifier("requestMappingHandlerMapping")
+    private RequestMappingHandlerMapping routes;
+
+    private Period period;
+    private Period closed;
+    private final Map<String, Hand> hands = new LinkedHashMap<>();
+    private final Map<String, String> entries = new LinkedHashMap<>();
+
+    /** Two benches of one period, one of another and one of a period that was closed, each with an entry. */
+    @BeforeEach
+    void letThemIn() {
+        period = period("People, " + UUID.randomUUID());
+        closed = period("Closed, " + UUID.randomUUID());
+        hands.clear();
+        entries.clear();
+        sit("own", period, "Alder");
+        sit("another's", period, "Birch");
+        sit("another period's", period("Others, " + UUID.randomUUID()), "Alder");
+        sit("closed", closed, "Alder");
+        periodBook.become(closed, Period.State.CLOSED, "all results are in", "a test");
+        hands.put("instructor", new Hand(address("")));
+        hands.put("stranger", Hand.stranger(address("")));
+    }
+
+    private void sit(String whose, Period in, String name) {
+        Bench bench = periodBook.join(in, name);
+        hands.put(whose, Hand.with(address(""), signIns.bench(bench, "tablet")));
+        entries.put(whose, hands.get(whose).begin("specific-heat-of-solid").replaceAll(".*/([0-9a-f-]{36}).*", "$1"));
+    }
+
+    private Set<String> known() {
+        Set<String> all = new TreeSet<>();
+        routes.getHandlerMethods().keySet().forEach(each -> {
+            Set<RequestMethod> methods = each.getMethodsCondition().getMethods();
+            for (String pattern : each.getPatternValues()) {
+                methods.forEach(method -> all.add(method + " " + pattern));
+            }
+        });
+        return all;
+    }
+
+    @Test
+    void everyRouteTheFrameworkKnowsHasALine() {
+        Set<String> lines = new TreeSet<>(may.all().keySet());
+        // these two are not among the controllers' mappings
+        assertThat(lines.remove("GET /health")).isTrue();
+        assertThat(lines).isEqualTo(known());
+    }
+
+    /** What each right answers whom: 1 allowed, 3 to the door, 4 not there, F refused in words. */
+    private static final Map<Right, String> ANSWERS = new EnumMap<>(Map.of(
+            //                 own, another's, another period's, closed, instructor, stranger
+            Right.READ_ENTRY, "144413",
+            Right.WRITE_ENTRY, "14441F",
+            Right.DECIDE, "F4441F",
+            Right.READ_CLASS, "FF4413",
+            Right.LEAD, "FF4413",
+            Right.RUN_HOUSE, "FFFF13",
+            Right.READ_SHELF, "111113",
+            Right.HAVE_SEAT, "111113",
+            Right.BEGIN, "111FFF"));
+
+    /** Every route about what is in the open period, asked for by each of six. */
+    @Test
+    void everybodyIsAnsweredAsTheTableSays() {
+        List<String> wrong = new ArrayList<>();
+        may.all().forEach((route, right) -> {
+            if (right == Right.ANYONE || route.contains("/leave")) {
+                return;
+            }
+            StringBuilder answers = new StringBuilder();
+            for (String who : List.of("own", "another's", "another period's", "closed", "instructor", "stranger")) {
+                answers.append(answer(hands.get(who), route, entries.get("own"), period.id()));
+            }
+            String expected = ANSWERS.get(right);
+            if (route.startsWith("POST")) {
+                // whoever did not come in is refused in words where they would change something
+                expected = expected.substring(0, 5) + "F";
+            }
+            if (right == Right.READ_CLASS && !route.contains("{id}")) {
+                // without a period named it is one's own
+                expected = "FFFF13";
+            }
+            if (right == Right.LEAD && !route.contains("{id}")) {
+                expected = "FFFF13";
+            }
+            if (route.equals("POST /import/clock")) {
+                expected = "11111F";
+            }
+            if (!answers.toString().equals(expected)) {
+                wrong.add(route + " (" + right + "): " + answers + ", not " + expected);
+            }
+        });
+        assertThat(wrong).isEmpty();
+    }
+
+    /** A closed period is read and nothing is recorded in it, by its bench or by anybody. */
+    @Test
+    void inAClosedPeriodNothingIsRecorded() {
+        String own = entries.get("closed");
+        may.all().forEach((route, right) -> {
+            if (right == Right.WRITE_ENTRY || right == Right.DECIDE) {
+                assertThat(answer(hands.get("closed"), route, own, closed.id()))
+                        .as(route)
+                        .isEqualTo("F");
+                assertThat(answer(hands.get("instructor"), route, own, closed.id()))
+                        .as(route)
+                        .isEqualTo("F");
+            } else if (right == Right.READ_ENTRY && !route.contains("changes")) {
+                assertThat(answer(hands.get("closed"), route, own, closed.id()))
+                        .as(route)
+                        .isEqualTo("1");
+            }
+        });
+        assertThat(hands.get("closed").post("/entries", "experiment=cycle").body())
+                .contains("This period is closed");
+        HttpResponse<String> shut =
+                hands.get("closed").keep("/entries/" + own, UUID.randomUUID(), "sample[1]/name", "stated", "brass", "");
+        assertThat(shut.body()).contains("This period is closed").contains("An instructor can open it again");
+        assertThat(observationBook.of(UUID.fromString(own)).all()).isEmpty();
+        assertThat(hands.get("closed").get("/entries/" + own + "/changes").statusCode())
+                .isEqualTo(204);
+    }
+
+    /** What nobody has looks like what somebody else has. */
+    @Test
+    void anothersEntryLooksLikeNone() {
+        Hand own = hands.get("own");
+        String theirs =
+                own.get("/entries/" + entries.get("another's") + "/result").body();
+        String none = own.get("/entries/" + UUID.randomUUID() + "/result").body();
+        assertThat(withoutSeal(theirs)).isEqualTo(withoutSeal(none));
+    }
+
+    private static String withoutSeal(String page) {
+        return page.replaceAll("name=\"_csrf\" value=\"[^\"]*\"", "");
+    }
+
+    /** Where the instructor lets them, benches read each other's entries, and write in none but their own. */
+    @Test
+    void benchesSeeEachOtherWhereTheInstructorLetsThem() {
+        hands.get("instructor").post("/periods/" + period.id() + "/life", "shared=true");
+        Hand own = hands.get("own");
+        String theirs = "/entries/" + entries.get("another's");
+        assertThat(own.get(theirs + "/result").statusCode()).isEqualTo(200);
+        assertThat(own.get("/notebook").body()).contains("Birch");
+        assertThat(own.post(theirs + "/aside", "outcome=out&reason=theirs").statusCode())
+                .isEqualTo(403);
+        assertThat(hands.get("another period's").get(theirs + "/result").statusCode())
+                .isEqualTo(404);
+    }
+
+    private String answer(Hand hand, String route, String entry, UUID ofPeriod) {
+        String path = route.replaceAll("^\\S+ ", "")
+                .replaceAll("^/entries/\\{id}", "/entries/" + entry)
+                .replaceAll("^/periods/\\{id}", "/periods/" + ofPeriod)
+                .replace("{number}", "1")
+                .replace("{experiment}", "specific-heat-of-solid")
+                .replace("{what:once|part}", "once")
+                .replace("{things:vessels|instruments}", "vessels")
+                .replace("{list:solutions|formation|values}", "values")
+                .replaceAll("\\{[^}]*}", UUID.randomUUID().toString());
+        HttpResponse<String> said;
+        if (route.startsWith("GET")) {
+            if (path.endsWith("/changes")) {
+                // a stream does not end; who may not have one is told so at once
+                return hand.listens(path);
+            }
+            said = hand.get(path);
+        } else {
+            said = path.startsWith("/import") && !path.endsWith("again") || path.equals("/api/reduce")
+                    ? hand.upload(path, "x.json", new byte[0])
+                    : hand.post(path, "");
+        }
+        if (said.statusCode() == 403) {
+            return "F";
+        }
+        if (said.statusCode() == 302
+                && said.headers().firstValue("Location").orElse("").contains("/door")) {
+            return "3";
+        }
+        boolean hidden = said.body().contains("There is no entry at that address.")
+                || said.body().contains("There is no lab period at that address.");
+        return said.statusCode() == 404 && hidden ? "4" : "1";
+    }
+
+    @Test
+    void theDocumentSaysWhatTheHouseDoes() throws Exception {
+        StringBuilder made = new StringBuilder();
+        may.document()
+                .forEach((right, lines) -> made.append("### May ")
+                        .append(right.words())
+                        .append("\n\n")
+                        .append(lines)
+                        .append("\n\n"));
+        Path document = Path.of("../docs/people.md");
+        String written = Files.readString(document);
+        String begin = "<!-- made from WhoMay -->\n\n";
+        if (Boolean.getBoolean("sassafras.write")) {
+            Files.writeString(
+                    document,
+                    written.substring(0, written.indexOf(begin) + begin.length())
+                            + made.toString().strip() + "\n");
+        }
+        assertThat(Files.readString(document)).endsWith(begin + made.toString().strip() + "\n");
+    }
+
+    @Test
+    void aBenchComesInByItsCodeAndBackToTheSameBench() {
+        codes.renew(period);
+        String code = codes.of(period).orElseThrow();
+        Hand tablet = Hand.stranger(address(""));
+        assertThat(tablet.post(
+                                "/join",
+                                "code=" + Hand.encoded(Codes.inGroups(code).toLowerCase()))
+                        .body())
+                .contains(period.title(), "Alder, Birch");
+        assertThat(Hand.location(tablet.post("/join", "code=" + code + "&name=Alder")))
+                .isEqualTo("/bench");
+        assertThat(tablet.get("/bench").body())
+                .contains("Bench Alder".replace("Bench ", ""))
+                .contains("Your entries");
+        assertThat(tablet.get("/entries/" + entries.get("own")).statusCode()).isEqualTo(200);
+        assertThat(periodBook.benches(period)).hasSize(2);
+
+        codes.renew(period);
+        assertThat(tablet.get("/bench").statusCode()).as("who joined stays").isEqualTo(200);
+        Hand late = Hand.stranger(address(""));
+        HttpResponse<String> refused = late.post("/join", "code=" + code + "&name=Alder");
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("No period has that code").contains("value=\"" + code);
+
+        UUID signIn = signIns.joined(period).get(0).id();
+        hands.get("instructor").post("/periods/" + period.id() + "/away/" + signIn, "");
+        assertThat(List.of(tablet, hands.get("own"), hands.get("another's")))
+                .filteredOn(each -> each.get("/bench").statusCode() == 302)
+                .hasSize(1);
+    }
+
+    @Test
+    void aPasswordLetsInAndItsInstructorIsLockedOutEverywhereAtOnce() {
+        Hand hazel = hands.get("instructor");
+        String name = "Hazel " + UUID.randomUUID();
+        assertThat(hazel.post("/people", "name=" + name + "&password=short").body())
+                .contains("at least 8 characters");
+        assertThat(hazel.post("/people", "name=" + name + "&password=" + "ü".repeat(40))
+                        .body())
+                .contains("at most 72 bytes")
+                .doesNotContain("ü".repeat(40));
+        Hand.location(hazel.post("/people", "name=" + Hand.encoded(name) + "&password=cups+and+lids"));
+        assertThat(hazel.post("/people", "name=" + Hand.encoded(name) + "&password=cups+and+lids")
+                        .body())
+                .contains("of that name already");
+
+        Hand other = Hand.stranger(address(""));
+        HttpResponse<String> wrong = other.post("/door", "name=" + Hand.encoded(name) + "&password=cups");
+        assertThat(wrong.statusCode()).isEqualTo(422);
+        assertThat(wrong.body()).contains("do not belong together").contains(name);
+        String wanted = "/entries/" + entries.get("own") + "/result?trial=1";
+        String door = Hand.location(other.get(wanted));
+        assertThat(door).isEqualTo("/door?to=" + Hand.encoded(wanted));
+        assertThat(Hand.location(other.post(
+                        "/door",
+                        "name=" + Hand.encoded(name.toUpperCase()) + "&password=cups+and+lids&to="
+                                + Hand.encoded(wanted))))
+                .isEqualTo(wanted);
+        assertThat(other.get(wanted).statusCode()).isEqualTo(200);
+
+        UUID person = people.all().stream()
+                .filter(each -> each.name().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .person();
+        hazel.post("/people/" + person, "what=LOCK");
+        assertThat(Hand.location(other.get(wanted))).startsWith("/door");
+        assertThat(other.post("/door", "name=" + Hand.encoded(name) + "&password=cups+and+lids")
+                        .body())
+                .contains("locked out");
+    }
+
+    /** Addresses that lead out of the house are not gone to after signing in. */
+    @Test
+    void theDoorLeadsNowhereElse() {
+        people.addOrReset("Rowan of the door", "a long password");
+        for (String to : List.of("//elsewhere.example", "/\\elsewhere.example", "https://elsewhere.example", "x")) {
+            assertThat(Hand.location(Hand.stranger(address(""))
+                            .post("/door", "name=Rowan+of+the+door&password=a+long+password&to=" + Hand.encoded(to))))
+                    .as(to)
+                    .isEqualTo("/");
+        }
+    }
+
+    /** A bound instructor leads the periods named and no other, and keeps neither shelf nor people. */
+    @Test
+    void anInstructorOfSomePeriodsSeesNoOther() {
+        UUID bound = people.add("Bound " + UUID.randomUUID(), "a long password", Set.of(period.id()));
+        Hand hand = Hand.with(address(""), signIns.instructor(bound, "tablet"));
+        assertThat(hand.get("/periods/" + period.id()).statusCode()).isEqualTo(200);
+        assertThat(hand.get("/periods").body()).contains(period.title()).doesNotContain(closed.title());
+        assertThat(hand.get("/periods/" + closed.id()).statusCode()).isEqualTo(404);
+        assertThat(hand.get("/entries/" + entries.get("own")).statusCode()).isEqualTo(200);
+        assertThat(hand.get("/entries/" + entries.get("closed")).statusCode()).isEqualTo(404);
+        assertThat(hand.get("/import").statusCode()).isEqualTo(403);
+        assertThat(hand.post("/people", "name=x&password=a+long+password").statusCode())
+                .isEqualTo(403);
+    }
+
+    @Test
+    void theLastWhoMayKeepTheHouseIsNotLockedOut() {
+        people.all().stream().filter(each -> !each.locked()).skip(1).forEach(each -> {
+            people.lock(each.person(), true);
+        });
+        UUID last = people.all().stream()
+                .filter(each -> !each.locked())
+                .findFirst()
+                .orElseThrow()
+                .person();
+        try {
+            assertThatThrownBy(() -> people.lock(last, true))
+                    .isInstanceOf(Refused.class)
+                    .hasMessageContaining("last");
+        } finally {
+            people.all().forEach(each -> people.lock(each.person(), false));
+        }
+    }
+
+    @Test
+    void aPeriodIsClosedAndOpenedAgainWithAReason() {
+        Hand hazel = hands.get("instructor");
+        String at = "/periods/" + period.id() + "/life";
+        assertThat(hazel.post(at, "state=CLOSED").body()).contains("Say why the period is closed");
+        Hand.location(hazel.post(at, "state=CLOSED&reason=all+in"));
+        assertThat(hands.get("own").post("/entries", "experiment=cycle").statusCode())
+                .isEqualTo(403);
+        Hand.location(hazel.post(at, "state=OPEN&reason=one+was+missing"));
+        assertThat(hands.get("own").post("/entries", "experiment=cycle").statusCode())
+                .isEqualTo(302);
+        assertThat(decisionBook.of(Decision.Kind.PERIOD).all().stream()
+                        .filter(each -> each.subject().equals(period.id().toString()))
+                        .map(each -> each.outcome() + ": " + each.reason()))
+                .containsExactly("closed: all in", "open: one was missing");
+    }
+}
