@@ -142,7 +142,9 @@ class ClockDoorsTest extends HouseTest {
                         .statusCode())
                 .isEqualTo(404);
         // and whoever did not come in is asked to come in first
-        assertThat(Hand.stranger(address("")).post(entry + "/clock", "trial=1&every=30").body())
+        assertThat(Hand.stranger(address(""))
+                        .post(entry + "/clock", "trial=1&every=30")
+                        .body())
                 .contains("Come in first");
     }
 

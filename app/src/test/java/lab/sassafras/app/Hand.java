@@ -40,13 +40,18 @@ public final class Hand {
     private static final Map<String, Supplier<String>> DOORS = new ConcurrentHashMap<>();
 
     /** Says how a token of an instructor is got at a house. */
-    static void door(String base, Supplier<String> token) {
+    public static void door(String base, Supplier<String> token) {
         DOORS.put(base, token);
     }
 
     /** A token by which one is an instructor of that house. */
     static String token(String base) {
-        return DOORS.get(base).get();
+        return DOORS.getOrDefault(base, () -> "").get();
+    }
+
+    /** The token this hand came in by. */
+    public String token() {
+        return cookies.getOrDefault(WhoIsHere.COOKIE, "");
     }
 
     /** An instructor's. @param base address of the server, without a slash at its end */

@@ -9,8 +9,11 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -108,7 +111,7 @@ public final class BackUps {
                     InputStream book = zip.getInputStream(zip.getEntry(name))) {
                 Files.copy(book, fresh.resolve(name));
             }
-            readable(new Home(fresh));
+            withoutSignIns(new Home(fresh));
             String aside = "";
             if (Files.exists(home.book())) {
                 Path kept = home.folder()
@@ -131,8 +134,19 @@ public final class BackUps {
         }
     }
 
-    private static void readable(Home home) throws SQLException {
-        DriverManager.getConnection(home.url() + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r", "sa", "")
-                .close();
+    /** A back-up may be old: whoever had come in then, or knew a code, does so anew. */
+    private static void withoutSignIns(Home home) throws SQLException {
+        try (Connection book = DriverManager.getConnection(home.url() + ";IFEXISTS=TRUE", "sa", "");
+                Statement sql = book.createStatement()) {
+            try (ResultSet known =
+                    sql.executeQuery("select count(*) from information_schema.tables where table_name = 'SIGN_IN'")) {
+                known.next();
+                if (known.getInt(1) == 0) {
+                    return;
+                }
+            }
+            sql.executeUpdate("update sign_in set ended_at = current_timestamp where ended_at is null");
+            sql.executeUpdate("delete from period_code");
+        }
     }
 }

@@ -51,6 +51,7 @@ public final class RunFiles {
             long began = System.nanoTime();
             int status = http.send(
                             HttpRequest.newBuilder(URI.create(server.base() + "/api/reduce"))
+                                    .header("Cookie", "sassafras-here=" + new Hand(server.base()).token())
                                     .header("Content-Type", "application/json")
                                     .POST(BodyPublishers.ofString(file))
                                     .build(),

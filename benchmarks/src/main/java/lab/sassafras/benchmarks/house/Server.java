@@ -3,6 +3,11 @@ package lab.sassafras.benchmarks.house;
 import java.io.IOException;
 import java.io.Reader;
 import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -10,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Properties;
 import java.util.concurrent.TimeUnit;
+import lab.sassafras.app.Hand;
 
 /** A running server on a book of its own. */
 public final class Server implements AutoCloseable {
@@ -18,6 +24,8 @@ public final class Server implements AutoCloseable {
     public static final List<String> FULL_COMPILER = List.of("-XX:+UseSerialGC");
     /** Starts sooner and works slower; for what is about something else than speed. */
     public static final List<String> QUICK_START = List.of("-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1");
+
+    private static final String INSTRUCTOR = "name=Rowan&password=a+long+password";
 
     private final Process process;
     private final Path home;
@@ -45,7 +53,29 @@ public final class Server implements AutoCloseable {
                 throw new IOException("the server did not start: " + said(home));
             }
         }
-        return new Server(process, home, "http://127.0.0.1:" + port);
+        Server server = new Server(process, home, "http://127.0.0.1:" + port);
+        server.letHandsIn(read(running).getProperty("word"));
+        return server;
+    }
+
+    /** Every hand is an instructor's, made by whoever can read the folder; a jar from before there were people asks none. */
+    private void letHandsIn(String word) throws IOException, InterruptedException {
+        HttpRequest making = HttpRequest.newBuilder(URI.create(base + "/keeping/instructor"))
+                .header("X-Sassafras-Word", word)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString(INSTRUCTOR))
+                .build();
+        int made = HttpClient.newHttpClient()
+                .send(making, BodyHandlers.discarding())
+                .statusCode();
+        Hand.door(base, () -> {
+            if (made != 200) {
+                return "";
+            }
+            Hand hand = Hand.stranger(base);
+            hand.post("/door", INSTRUCTOR);
+            return hand.token();
+        });
     }
 
     /** Starts what is expected to say something and end. @return what it said, and its exit code before it */

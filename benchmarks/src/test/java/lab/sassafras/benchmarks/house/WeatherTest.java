@@ -24,13 +24,15 @@ class WeatherTest {
     private static Path folder;
 
     private static Server server;
+    private static Hand early;
     private static Path backUp;
 
     /** A book with something in it, backed up while it is in use. */
     @BeforeAll
     static void aBookInUse() throws Exception {
         server = Server.start(folder.resolve("book"), Server.QUICK_START, Map.of());
-        write(server, "Before the back-up");
+        early = new Hand(server.base());
+        early.openPeriod("Before the back-up");
         backUp = folder.resolve("back-up.zip");
         assertThat(Server.sayAndEnd(server.home(), 0, Map.of(), "backup", backUp.toString()))
                 .startsWith("0 ")
@@ -63,6 +65,13 @@ class WeatherTest {
     @Test
     void aBackUpMadeInUseIsBroughtBackWithAllItHeld() throws Exception {
         try (Server again = Server.start(copyOfTheBook("drill"), Server.QUICK_START, Map.of())) {
+            assertThat(early.get("/periods").statusCode()).isEqualTo(200);
+            assertThat(Hand.with(again.base(), early.token())
+                            .get("/periods")
+                            .headers()
+                            .firstValue("Location"))
+                    .as("whoever had come in does so anew")
+                    .hasValueSatisfying(to -> assertThat(to).contains("/door"));
             assertThat(new Hand(again.base()).get("/periods").body())
                     .contains("Before the back-up")
                     .doesNotContain("After the back-up");
@@ -84,6 +93,19 @@ class WeatherTest {
                 .startsWith("1 ")
                 .contains("is no back-up");
         assertThat(Files.size(home.resolve("book.mv.db"))).isPositive();
+    }
+
+    /** A book that nobody leads is opened on its own machine only. */
+    @Test
+    void withoutAnInstructorNoOtherMachineIsLetIn() throws Exception {
+        Map<String, String> everywhere = Map.of("SASSAFRAS_ADDRESS", "0.0.0.0");
+        stops(
+                Server.sayAndEnd(folder.resolve("nobody"), Server.freePort(), everywhere),
+                "has no instructor yet",
+                "start without SASSAFRAS_ADDRESS");
+        try (Server led = Server.start(copyOfTheBook("led"), Server.QUICK_START, everywhere)) {
+            assertThat(new Hand(led.base()).get("/periods").statusCode()).isEqualTo(200);
+        }
     }
 
     @Test
