@@ -54,6 +54,8 @@ create table period_code (
     made_at   timestamp(6) with time zone not null
 );
 
--- Where a period is in its life, and whether its benches see each other's entries.
+-- Where a period is in its life, whether its benches see each other's entries, and whether it is withheld from them what
+-- a result should be; what is revealed is a decision.
 alter table period add column state varchar(10) default 'OPEN' not null;
 alter table period add column shared boolean default false not null;
+alter table period add column withholds boolean default false not null;

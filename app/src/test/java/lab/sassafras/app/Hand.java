@@ -133,6 +133,12 @@ public final class Hand {
         }
     }
 
+    /** What a stream says, as it says it. */
+    java.io.InputStream stream(String path) throws IOException, InterruptedException {
+        return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofInputStream())
+                .body();
+    }
+
     public HttpResponse<String> post(String path, String form) {
         return send(request(path)
                 .header("Content-Type", "application/x-www-form-urlencoded")

@@ -141,18 +141,17 @@ class ShelfPagesTest extends HouseTest {
         }
     }
 
-    @Tag("browser")
+    /** A constant is adopted by an instructor; a bench finds it and is not asked. */
     @Test
-    void withoutABenchNothingCanBeDecidedAndTheWayIsShown() {
+    void onlyAnInstructorAdopts() {
         var entry = imported("1-calibration.json");
-        try (BenchBrowser browser = browser()) {
-            browser.open("/bench");
-            assertThat(browser.page().url()).endsWith("/periods");
-            browser.open("/entries/" + entry.id() + "/result?open=all");
-            assertThat(browser.page().locator("text=Adopt this constant").count())
-                    .isZero();
-            assertThat(browser.text(".page.right")).contains("Join a bench to take decisions here");
-        }
+        String page = "/entries/" + entry.id() + "/result?open=all";
+        assertThat(new Hand(address("")).get(page).body()).contains("Adopt this constant", "Exclude this whole entry");
+        Hand bench = Hand.with(address(""), signIns.bench(entry.bench(), "tablet"));
+        assertThat(bench.get(page).body()).contains("Exclude this whole entry").doesNotContain("Adopt this constant");
+        assertThat(bench.post("/entries/" + entry.id() + "/adopt", "reason=ours")
+                        .statusCode())
+                .isEqualTo(403);
     }
 
     private Hand seated(String name) {

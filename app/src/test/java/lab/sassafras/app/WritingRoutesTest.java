@@ -57,6 +57,7 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/import/clock", Bringer.PUSHING),
             Map.entry("/entries/{id}/clock/file/keep", Bringer.PUSHING),
             Map.entry("/entries/{id}/adopt", Bringer.DECIDES),
+            Map.entry("/entries/{id}/reveal", Bringer.DECIDES),
             Map.entry("/entries/{id}/aside", Bringer.DECIDES),
             Map.entry("/entries/{id}/broken-off", Bringer.DECIDES),
             Map.entry("/entries/{id}/combination", Bringer.DECIDES),

@@ -112,17 +112,7 @@ public record CycleReactions(HalvedEquation target, List<Leg> legs, Hess.Outcome
         }
         legs.ifPresent(each -> each.unknownToShelf()
                 .forEach(leg -> draft.findings()
-                        .add(Finding.question(
-                                        "cycle.not-on-shelf",
-                                        "The shelf lacks the formation enthalpy of "
-                                                + String.join(
-                                                        ", ",
-                                                        sheet.setting()
-                                                                .shelf()
-                                                                .formation()
-                                                                .lacking(leg.equation()
-                                                                        .whole()))
-                                                + ". Type the heat of this reaction from a table.")
+                        .add(Finding.question("cycle.not-on-shelf", lacks(sheet, leg))
                                 .at(Address.of(at.group() + "/equation", leg.index())
                                         .toString()))));
         legs.filter(each -> each.outcome() instanceof Hess.Outcome.NotMade)
@@ -193,8 +183,25 @@ public record CycleReactions(HalvedEquation target, List<Leg> legs, Hess.Outcome
                 List.of());
     }
 
+    private static String lacks(Sheet sheet, Leg leg) {
+        return sheet.setting().withheld()
+                ? "The heats of the shelf are withheld in this period. Take a run, or type the heat of this reaction."
+                : "The shelf lacks the formation enthalpy of "
+                        + String.join(
+                                ", ",
+                                sheet.setting()
+                                        .shelf()
+                                        .formation()
+                                        .lacking(leg.equation().whole()))
+                        + ". Type the heat of this reaction from a table.";
+    }
+
     /** Heat of an equation as it is written, from formation enthalpies of one set. */
     private static Leg onShelf(Sheet sheet, int index, HalvedEquation equation) {
+        if (sheet.setting().withheld()) {
+            return new Leg(
+                    index, FROM_SHELF, equation, 1, OptionalDouble.empty(), OptionalDouble.empty(), -1, List.of());
+        }
         Formation formation = sheet.setting().shelf().formation();
         List<Formation.Taken> rows = formation.rows(equation.whole());
         return new Leg(

@@ -26,6 +26,8 @@ import lab.sassafras.substance.ReferenceShelf;
  * @param shelf        the handbook values the entry is reduced with
  * @param combination  what makes the result of the trials, by its key; empty for what the experiment usually does
  * @param traces       readings on a clock, by the identity a slot names them by
+ * @param withheld     whether whoever is to read it may not be told what a result should be: then nothing it is worked
+ *                     from holds a value to judge by
  */
 public record Setting(
         Optional<Calorimeter> calorimeter,
@@ -38,7 +40,50 @@ public record Setting(
         Conventions conventions,
         ReferenceShelf shelf,
         String combination,
-        Map<String, Logged> traces) {
+        Map<String, Logged> traces,
+        boolean withheld) {
+
+    /**
+     * Of which everything may be told.
+     *
+     * @param calorimeter  the vessel used; empty where the experiment has none
+     * @param calorimeters other vessels a trial may have used, by the identity typed in the slot
+     * @param trials       how many trials were opened, at least 1
+     * @param parts        how many parts of each repeated group, at least 1
+     * @param leftOut      trials a person decided to leave out
+     * @param references   results of other entries, by the identity typed in the reference slot
+     * @param figures      how numbers are written
+     * @param conventions  the schools in force, which decide what is asked
+     * @param shelf        the handbook values the entry is reduced with
+     * @param combination  what makes the result of the trials, by its key; empty for what the experiment usually does
+     * @param traces       readings on a clock, by the identity a slot names them by
+     */
+    public Setting(
+            Optional<Calorimeter> calorimeter,
+            Map<String, Calorimeter> calorimeters,
+            int trials,
+            Map<String, Integer> parts,
+            Set<Integer> leftOut,
+            Map<String, Referenced> references,
+            Figures figures,
+            Conventions conventions,
+            ReferenceShelf shelf,
+            String combination,
+            Map<String, Logged> traces) {
+        this(
+                calorimeter,
+                calorimeters,
+                trials,
+                parts,
+                leftOut,
+                references,
+                figures,
+                conventions,
+                shelf,
+                combination,
+                traces,
+                false);
+    }
 
     /**
      * With the newest shelf, its trials taken together the usual way.
@@ -192,6 +237,11 @@ public record Setting(
         return changed(copy -> copy.traces = known);
     }
 
+    /** {@return the same for somebody who may not be told what a result should be} */
+    public Setting withholding() {
+        return changed(copy -> copy.withheld = true);
+    }
+
     private Setting changed(Consumer<Copy> change) {
         Copy copy = new Copy(this);
         change.accept(copy);
@@ -210,6 +260,7 @@ public record Setting(
         private ReferenceShelf shelf;
         private String combination;
         private Map<String, Logged> traces;
+        private boolean withheld;
 
         Copy(Setting of) {
             this.of = of;
@@ -221,6 +272,7 @@ public record Setting(
             shelf = of.shelf;
             combination = of.combination;
             traces = of.traces;
+            withheld = of.withheld;
         }
 
         Setting made() {
@@ -235,7 +287,8 @@ public record Setting(
                     conventions,
                     shelf,
                     combination,
-                    traces);
+                    traces,
+                    withheld);
         }
     }
 

@@ -72,6 +72,8 @@ public final class ReferenceShelf {
         formation.rows().forEach(each -> all.putIfAbsent(each.input(), each.asInput()));
         substances.forEach(each ->
                 all.put("shelf:" + each.key(), each.specificHeatOnRecord().asInput()));
+        beside.ifPresent(own ->
+                own.combustions().forEach(each -> all.putIfAbsent("shelf:" + each.key(), each.asInput())));
         this.inputs = Map.copyOf(all);
         substances.stream()
                 .filter(each -> !each.formula().isEmpty())
@@ -153,6 +155,9 @@ public final class ReferenceShelf {
                 .filter(each -> each.key().equals(key))
                 .findFirst()
                 .or(() -> Optional.ofNullable(LATER.get(key)))
+                .or(() -> beside.flatMap(own -> own.combustions().stream()
+                        .filter(each -> each.key().equals(key))
+                        .findFirst()))
                 .orElseThrow(() -> new IllegalArgumentException("nothing on the shelf is called " + key));
     }
 

@@ -68,6 +68,9 @@ public record ExplainingSize(
      */
     static List<ExplainingSize> all(
             Sheet sheet, Conventions conventions, Solution solution, Optional<Deviation> deviation) {
+        if (sheet.setting().withheld()) {
+            return List.of();
+        }
         CauseEffect suspicion = new CauseEffect(sheet, conventions, solution);
         List<ExplainingSize> sizes = new ArrayList<>();
         for (PossibleCause suspect : Experiments.declaring(sheet.experiment()).suspected()) {

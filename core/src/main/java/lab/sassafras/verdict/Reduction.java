@@ -58,6 +58,9 @@ public final class Reduction {
     }
 
     private List<Alternative> worked() {
+        if (sheet.setting().withheld()) {
+            return List.of();
+        }
         return result().map(inForce -> FirstSample.of(
                                 sheet, conventions, standing.get().refusals())
                         .alternatives(trials().stream().map(Trial::account).toList(), inForce))

@@ -42,8 +42,11 @@ public record Verdict(
                 agreement);
     }
 
+    /** What a result stands beside; for whom that is withheld, no more than whether it can be at all. */
     static Parts parts(Judged judged) {
-        return Experiments.declaring(judged.sheet().experiment()).yardstick().parts(judged);
+        Parts parts =
+                Experiments.declaring(judged.sheet().experiment()).yardstick().parts(judged);
+        return judged.sheet().setting().withheld() ? parts.withheld() : parts;
     }
 
     /** How a result stands to its reference, where there is one, and nothing else. */

@@ -62,6 +62,7 @@ public final class WhatHappened {
     public Optional<WhereHeatWent> whereHeatWent() {
         return yardstick()
                 .losses()
+                .filter(any -> !reduction.sheet().setting().withheld())
                 .flatMap(lost -> Trial.counted(reduction.trials()).stream()
                         .findFirst()
                         .flatMap(trial -> WhereHeatWent.of(lost, trial, reduction.suspects())));

@@ -29,6 +29,11 @@ public record Parts(
     static final Parts NONE = new Parts(
             List.of(), Optional.empty(), Compared.QUIETLY, Optional.empty(), Optional.empty(), Optional.empty());
 
+    /** {@return the same without anything that tells what the result should be} */
+    public Parts withheld() {
+        return new Parts(List.of(), Optional.empty(), Compared.QUIETLY, plausible, Optional.empty(), Optional.empty());
+    }
+
     /** What is said beside the comparison itself. */
     public enum Compared {
         /** Nothing more. */

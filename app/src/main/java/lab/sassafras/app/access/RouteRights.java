@@ -68,6 +68,11 @@ final class RouteRights implements HandlerInterceptor, WebMvcConfigurer {
         if (!may.may(visitor, right, about)) {
             throw refused(visitor, right, about);
         }
+        // what a page offers beyond reading, by the names templates ask for
+        request.setAttribute("writes", may.may(visitor, Right.WRITE_ENTRY, about));
+        request.setAttribute("decides", may.may(visitor, Right.DECIDE, about));
+        request.setAttribute("leads", may.may(visitor, Right.LEAD, about));
+        request.setAttribute("keeps", may.may(visitor, Right.RUN_HOUSE, about));
         return true;
     }
 
@@ -102,8 +107,11 @@ final class RouteRights implements HandlerInterceptor, WebMvcConfigurer {
     }
 
     private Subject subject(HttpServletRequest request, String pattern, Right right, Visitor visitor) {
-        if (pattern.startsWith("/entries/{id}")) {
-            return variable(request)
+        boolean named = pattern.equals(OriginCheck.IMPORT_CLOCK);
+        if (named || pattern.startsWith("/entries/{id}")) {
+            return (named
+                            ? Optional.ofNullable(request.getParameter("entry")).flatMap(RouteRights::identity)
+                            : variable(request))
                     .flatMap(entryBook::find)
                     .map(Subject::of)
                     .orElseThrow(() -> new NotFound("There is no entry at that address."));
@@ -111,10 +119,10 @@ final class RouteRights implements HandlerInterceptor, WebMvcConfigurer {
         if (pattern.startsWith("/periods/{id}")) {
             return period(variable(request), new NotFound("There is no lab period at that address."));
         }
-        Optional<String> named = Optional.ofNullable(request.getParameter("period"));
+        Optional<String> period = Optional.ofNullable(request.getParameter("period"));
         if (right == Right.READ_CLASS) {
-            return named.isPresent()
-                    ? period(identity(named.get()), new NotFound("There is no lab period at that address."))
+            return period.isPresent()
+                    ? period(identity(period.get()), new NotFound("There is no lab period at that address."))
                     : visitor.seat().map(seat -> Subject.of(seat.period())).orElse(Subject.HOUSE);
         }
         return Subject.HOUSE;

@@ -19,6 +19,7 @@ import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.CountedNames;
+import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
@@ -29,6 +30,7 @@ import lab.sassafras.app.usecase.SetUpPeriod;
 import lab.sassafras.convention.Convention;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Refused;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -263,13 +265,18 @@ class PeriodController {
             @PathVariable UUID id,
             @RequestParam Optional<Period.State> state,
             @RequestParam Optional<Boolean> shared,
+            @RequestParam Optional<Boolean> withholds,
+            @RequestParam Optional<String> tell,
             @RequestParam(defaultValue = "") String reason,
             Actor actor,
             Model model,
             HttpServletResponse response) {
         Period period = find(id);
         Optional<Answer<Boolean>> done = state.map(each -> settingUp.become(period, each, reason, actor))
-                .or(() -> shared.map(each -> settingUp.share(period, each)));
+                .or(() -> shared.map(each -> settingUp.share(period, each)))
+                .or(() -> withholds.map(each -> settingUp.withhold(period, each)))
+                .or(() -> tell.map(
+                        key -> settingUp.reveal(period, Optional.of(key).filter(each -> !each.equals("all")), actor)));
         Optional<RuntimeException> refusal = done.flatMap(Answer::refusal);
         if (refusal.isEmpty()) {
             return "redirect:/periods/" + id;
@@ -294,6 +301,16 @@ class PeriodController {
                 benches.stream()
                         .filter(bench -> entryBook.of(bench).isEmpty())
                         .map(Bench::id)
+                        .toList());
+        PeriodBook.Told told = periodBook.told(period);
+        model.addAttribute("allTold", told.revealed().contains(PeriodBook.Told.all(period)));
+        model.addAttribute(
+                "untold",
+                entryBook.of(period).stream()
+                        .map(Entry::experiment)
+                        .distinct()
+                        .filter(key -> !told.revealed().contains(PeriodBook.Told.experiment(period, key)))
+                        .flatMap(key -> Experiments.find(key).stream())
                         .toList());
         model.addAttribute("begun", periodBook.begun(period));
         model.addAttribute("figures", period.figures());

@@ -50,7 +50,9 @@ class FirstShown {
             int method = entry.experiment().method();
             String state = state(entry);
             List<Shown> before = shownBook.of(entry.entry().id(), state);
-            if (before.stream().noneMatch(each -> each.method() == method)) {
+            boolean known = before.stream().anyMatch(each -> each.method() == method);
+            // looking at a closed period writes nothing
+            if (!known && entry.entry().period().open()) {
                 note(entry, new Shown.Key(entry.entry().id(), state, method), now);
             }
             return before.stream()

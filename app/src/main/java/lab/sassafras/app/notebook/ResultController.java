@@ -12,6 +12,7 @@ import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.OriginBook;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.UnderOtherConventions;
@@ -40,6 +41,7 @@ class ResultController {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
+    private final PeriodBook periodBook;
     private final OriginBook originBook;
     private final EntryBook entryBook;
     private final EntrySheets sheets;
@@ -51,6 +53,7 @@ class ResultController {
     private final UnderOtherConventions others;
 
     ResultController(
+            PeriodBook periodBook,
             OriginBook originBook,
             EntryBook entryBook,
             EntrySheets sheets,
@@ -61,6 +64,7 @@ class ResultController {
             Chapters chapters,
             UnderOtherConventions others) {
         this.others = others;
+        this.periodBook = periodBook;
         this.originBook = originBook;
         this.entryBook = entryBook;
         this.sheets = sheets;
@@ -89,6 +93,7 @@ class ResultController {
         if (open.isPresent()) {
             response.addHeader(HttpHeaders.SET_COOKIE, opened.cookie().toString());
         }
+        model.addAttribute("told", periodBook.told(entry.entry().period()).tells(entry.entry()));
         model.addAttribute("chapters", chapters.of(entry, view, opened));
         model.addAttribute("before", firstShown.otherwise(entry).orElse(null));
         model.addAttribute(
@@ -190,6 +195,13 @@ class ResultController {
         }
         deciding.trial(entry, number, outcome, reason, actor).orThrow();
         return "redirect:/entries/" + id + "/result?trial=" + number;
+    }
+
+    /** Tells the bench of an entry what its result should be. */
+    @PostMapping("/entries/{id}/reveal")
+    String reveal(@PathVariable UUID id, Actor actor) {
+        deciding.reveal(sheet(id), actor).orThrow();
+        return "redirect:/entries/" + id + "/result";
     }
 
     @PostMapping("/entries/{id}/aside")

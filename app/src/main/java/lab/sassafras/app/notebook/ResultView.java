@@ -389,8 +389,16 @@ public final class ResultView {
                 .orElse("");
     }
 
+    /** Whether it is withheld from whoever looks what the result should be. */
+    public boolean withheld() {
+        return entry.sheet().setting().withheld();
+    }
+
     /** The numbers other conventions give, from the nearest to nothing to the largest; empty where none differs. */
     public String othersRange() {
+        if (withheld()) {
+            return "withheld";
+        }
         List<Alternative> others = reduction.alternatives().stream()
                 .filter(each -> each.percentFrom(reduction).isPresent() && !each.same(reduction))
                 .sorted(Comparator.comparingDouble(

@@ -24,8 +24,7 @@ public class WhoMay {
         lines(all, Right.ANYONE, "POST /door/leave", "GET /first", "POST /first", "GET /error", "GET /health");
         // by the word that only who can read the folder of the book knows
         lines(all, Right.ANYONE, "POST /keeping/back-up", "POST /keeping/instructor");
-        // which entry the readings are for stands in the form; the use case asks about that one
-        lines(all, Right.HAVE_SEAT, "GET /bench", "POST /bench/leave", "POST /import/clock");
+        lines(all, Right.HAVE_SEAT, "GET /bench", "POST /bench/leave");
         lines(all, Right.BEGIN, "POST /entries");
         lines(
                 all,
@@ -59,6 +58,7 @@ public class WhoMay {
                 "POST /entries/{id}/clock/room",
                 "POST /entries/{id}/clock/file/typed",
                 "POST /entries/{id}/clock/file/keep",
+                "POST /import/clock",
                 "POST /entries/{id}/strip/stretches",
                 "POST /entries/{id}/strip/mixing",
                 "POST /entries/{id}/strip/{what:once|part}",
@@ -95,6 +95,7 @@ public class WhoMay {
         lines(
                 all,
                 Right.LEAD,
+                "POST /entries/{id}/reveal",
                 "GET /periods",
                 "GET /people",
                 "GET /periods/{id}",
@@ -142,7 +143,8 @@ public class WhoMay {
     public boolean may(Visitor visitor, Right right, Subject about) {
         return switch (right) {
             case ANYONE -> true;
-            case HAVE_SEAT, READ_SHELF -> !visitor.stranger();
+            case HAVE_SEAT -> !visitor.stranger();
+            case READ_SHELF -> !visitor.stranger() && !Withholding.handbook(visitor);
             case BEGIN -> visitor.seat().map(Bench::period).filter(Period::open).isPresent();
             case READ_ENTRY -> leads(visitor, about) || at(visitor, about) || shared(visitor, about);
             case WRITE_ENTRY -> open(about) && (leads(visitor, about) || at(visitor, about));
@@ -159,6 +161,9 @@ public class WhoMay {
                 || right == Right.BEGIN && visitor.seat().isPresent();
         if (right == Right.READ_CLASS) {
             return "Each bench sees its own entries. Your instructor can open those of the others.";
+        }
+        if (right == Right.READ_SHELF) {
+            return "The handbook is withheld in this period, with what your results should be, until your instructor tells it.";
         }
         return closed
                 ? "This period is closed: what is in it can be read, and nothing more is recorded. An instructor can open it again."

@@ -19,6 +19,7 @@ public class Decision {
     public static final String ASIDE = "aside";
     public static final String ADOPTED = "adopted";
     public static final String COPIED = "copied";
+    public static final String TOLD = "told";
     public static final String CLOSED = "closed";
     public static final String OPEN = "open";
     private static final String WORD = "[a-z0-9.-]{1,40}";
@@ -58,6 +59,11 @@ public class Decision {
          * the school it was and the one it is.
          */
         CONVENTION(WORD + ">" + WORD),
+        /**
+         * What a result should be is told to benches: subject an entry, or a period with the key of an experiment, or a
+         * period with {@code all}; outcome {@code told}. What was once seen cannot be unseen.
+         */
+        REVEAL(TOLD),
         /** A period is closed, or opened again: subject the period, outcome {@code closed} or {@code open}. */
         PERIOD(CLOSED + "|" + OPEN);
 

@@ -46,6 +46,8 @@ public class Period {
 
     private boolean shared;
 
+    private boolean withholds;
+
     /** Where a period is in its life. */
     public enum State {
         /** Something may be recorded. */
@@ -90,6 +92,15 @@ public class Period {
 
     void share(boolean yes) {
         this.shared = yes;
+    }
+
+    void withhold(boolean yes) {
+        this.withholds = yes;
+    }
+
+    /** Whether it is withheld from its benches what a result should be. */
+    public boolean withholds() {
+        return withholds;
     }
 
     public State state() {

@@ -130,6 +130,65 @@ public class PeriodBook {
         entities.find(Period.class, period.id()).share(yes);
     }
 
+    /** Withholds from benches what a result should be, or withholds nothing more. */
+    public void withhold(Period period, boolean yes) {
+        entities.find(Period.class, period.id()).withhold(yes);
+    }
+
+    /** Tells the benches of a period what the results of an experiment should be, or of all. */
+    public void reveal(Period period, Optional<String> experiment, String who) {
+        decisions.decide(
+                Optional.empty(),
+                Decision.Kind.REVEAL,
+                experiment.map(key -> Told.experiment(period, key)).orElseGet(() -> Told.all(period)),
+                Decision.TOLD,
+                "told to its benches",
+                who);
+        entities.createQuery("select id from Entry where bench.period.id = :period", UUID.class)
+                .setParameter("period", period.id())
+                .getResultList()
+                .forEach(keeping::tell);
+    }
+
+    /** What of a period is told to its benches though it withholds answers: entries, experiments, or all of it. */
+    @Transactional(readOnly = true)
+    public Told told(Period period) {
+        return new Told(
+                period,
+                period.withholds()
+                        ? decisions.of(Decision.Kind.REVEAL).all().stream()
+                                .map(Decision::subject)
+                                .collect(java.util.stream.Collectors.toSet())
+                        : java.util.Set.of());
+    }
+
+    /**
+     * What is told to the benches of a period.
+     *
+     * @param period   of which
+     * @param revealed subjects of the decisions by which something was revealed
+     */
+    public record Told(Period period, java.util.Set<String> revealed) {
+
+        /** Subject of revealing everything of a period. */
+        public static String all(Period period) {
+            return period.id() + " all";
+        }
+
+        /** Subject of revealing all entries of an experiment. */
+        public static String experiment(Period period, String key) {
+            return period.id() + " " + key;
+        }
+
+        /** Whether benches may be told what the result of an entry should be. */
+        public boolean tells(Entry entry) {
+            return !period.withholds()
+                    || revealed.contains(entry.id().toString())
+                    || revealed.contains(experiment(period, entry.experiment()))
+                    || revealed.contains(all(period));
+        }
+    }
+
     /** What was decided over the conventions of a period, in order. */
     @Transactional(readOnly = true)
     public List<Resettled> resettled(Period period) {

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lab.sassafras.app.people.Withholding;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
@@ -71,7 +72,8 @@ public class EntrySheets {
     private final Traces traces;
     private final Clocks clocks;
     private final Hands hands;
-    private final Cache<UUID, Kept> whole;
+    private final Withholding withholding;
+    private final Cache<Key, Kept> whole;
 
     EntrySheets(
             EntryBook entryBook,
@@ -81,12 +83,14 @@ public class EntrySheets {
             Revisions stamps,
             Clocks clocks,
             Hands hands,
+            Withholding withholding,
             HouseSettings settings) {
+        this.withholding = withholding;
         this.clocks = clocks;
         this.hands = hands;
         this.whole = Caffeine.newBuilder()
                 .maximumWeight((long) OF_AN_ENTRY * settings.limits().entries())
-                .weigher((UUID id, Kept kept) -> OF_AN_ENTRY + kept.sheet.readings() / READINGS_FOR_ONE)
+                .weigher((Key key, Kept kept) -> OF_AN_ENTRY + kept.sheet.readings() / READINGS_FOR_ONE)
                 .build();
         this.entryBook = entryBook;
         this.observationBook = observationBook;
@@ -102,27 +106,37 @@ public class EntrySheets {
 
     private record Kept(EntrySheet sheet, Revisions.Shelf shelf) {}
 
+    /** An entry as it is told to one or the other: without what its result should be, or with it. */
+    private record Key(UUID entry, boolean withheld) {}
+
+    /** The sheet of an entry as far as it may be told to whoever the work is done for. */
     public EntrySheet of(Entry entry) {
-        return of(entry, new Path());
+        return of(entry, new Path(withholding.from(entry)));
     }
 
     /** The entries on the way to the one being read, and whether the way led back. */
     private static final class Path {
 
+        private final boolean withheld;
         private final Set<UUID> above = new LinkedHashSet<>();
         private boolean circle;
+
+        Path(boolean withheld) {
+            this.withheld = withheld;
+        }
     }
 
     private EntrySheet of(Entry entry, Path path) {
         TimeBudget.check();
         Revisions.Now now = stamps.of(entry.id());
-        Kept known = whole.getIfPresent(entry.id());
+        Key key = new Key(entry.id(), path.withheld);
+        Kept known = whole.getIfPresent(key);
         if (known != null && known.shelf.equals(now.shelf()) && holds(known.sheet.stamps(), now.entry())) {
             return known.sheet;
         }
         EntrySheet sheet = read(entry, entryBook.rows(entry.id()), now.entry(), shelves.at(now.shelf()), path);
         if (!path.circle && !beingWritten()) {
-            whole.put(entry.id(), new Kept(sheet, now.shelf()));
+            whole.put(key, new Kept(sheet, now.shelf()));
         }
         return sheet;
     }
@@ -146,9 +160,9 @@ public class EntrySheets {
     }
 
     /** An entry read from rows at hand, and not kept. */
-    EntrySheet fresh(Entry entry, EntryRows rows, Revision own, Revisions.Shelf stamp) {
+    EntrySheet fresh(Entry entry, EntryRows rows, Revision own, Revisions.Shelf stamp, boolean withheld) {
         TimeBudget.check();
-        return read(entry, rows, own, shelves.at(stamp), new Path());
+        return read(entry, rows, own, shelves.at(stamp), new Path(withheld));
     }
 
     /** Results of other entries of the period that do not lead back to this one, by identity. */
@@ -305,7 +319,8 @@ public class EntrySheets {
                 conventions,
                 shelf.handbook(entry.shelfVersion()),
                 rows.decisions().combination(),
-                used(entry, experiment, rows, shelf));
+                used(entry, experiment, rows, shelf),
+                path.withheld);
         path.above.remove(entry.id());
         Map<String, String> schools = new LinkedHashMap<>(entry.period().schools());
         schools.putAll(rows.decisions().schools());

@@ -18,6 +18,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.Function;
+import java.util.function.Predicate;
+import lab.sassafras.app.people.Withholding;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.EntryRows;
@@ -50,9 +52,10 @@ public class EntrySummaries {
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
     private final Revisions stamps;
-    private final Cache<UUID, Kept<EntrySummary>> kept;
-    private final Cache<UUID, Kept<Optional<BesideLine>>> besides;
-    private final Map<UUID, CompletableFuture<Void>> inHand = new ConcurrentHashMap<>();
+    private final Withholding withholding;
+    private final Cache<Key, Kept<EntrySummary>> kept;
+    private final Cache<Key, Kept<Optional<BesideLine>>> besides;
+    private final Map<Key, CompletableFuture<Void>> inHand = new ConcurrentHashMap<>();
     private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "standing-lines");
         thread.setDaemon(true);
@@ -60,7 +63,13 @@ public class EntrySummaries {
     });
 
     EntrySummaries(
-            EntrySheets sheets, PeriodBook periodBook, EntryBook entryBook, Revisions stamps, HouseSettings settings) {
+            EntrySheets sheets,
+            PeriodBook periodBook,
+            EntryBook entryBook,
+            Revisions stamps,
+            Withholding withholding,
+            HouseSettings settings) {
+        this.withholding = withholding;
         this.kept = Caffeine.newBuilder().maximumSize(settings.limits().lines()).build();
         this.besides = Caffeine.newBuilder()
                 .maximumSize((long) BESIDE * settings.limits().entries())
@@ -76,12 +85,17 @@ public class EntrySummaries {
 
     private record Kept<T>(T line, List<Revision> stamps, Revisions.Shelf shelf) {}
 
+    /** An entry as it is told to one or the other: without what its result should be, or with it. */
+    private record Key(UUID of, boolean withheld) {}
+
     /** What comes of working an entry out. */
     private record Worked(EntrySummary line, Optional<BesideLine> beside) {}
 
     @EventListener(ApplicationReadyEvent.class)
     void open() {
-        hand.execute(() -> periodBook.all().stream().limit(PERIODS_AT_OPENING).forEach(each -> workOut(each, kept)));
+        hand.execute(() -> periodBook.all().stream()
+                .limit(PERIODS_AT_OPENING)
+                .forEach(each -> workOut(each, kept, any -> false, false)));
     }
 
     @PreDestroy
@@ -116,25 +130,31 @@ public class EntrySummaries {
     }
 
     private <T> Map<UUID, T> lines(
-            Cache<UUID, Kept<T>> cache,
+            Cache<Key, Kept<T>> cache,
             Function<Worked, T> part,
             List<Entry> entries,
             Period period,
             Duration patience) {
         Revisions.Shelf shelf = stamps.shelf();
         Map<UUID, Revision> now = stamps.of(period);
-        Map<UUID, T> lines = held(cache, entries, now, shelf);
+        Predicate<Entry> withheld = withholding.of(period);
+        Key key = new Key(period.id(), entries.stream().anyMatch(withheld));
+        Map<UUID, T> lines = held(cache, entries, now, shelf, withheld);
         List<Entry> stale =
                 entries.stream().filter(entry -> !lines.containsKey(entry.id())).toList();
         if (stale.size() > FEW) {
             await(
                     inHand.computeIfAbsent(
-                            period.id(), any -> CompletableFuture.runAsync(() -> workOut(period, cache), hand)),
+                            key,
+                            any -> CompletableFuture.runAsync(
+                                    () -> workOut(period, cache, withheld, key.withheld()), hand)),
                     patience);
-            lines.putAll(held(cache, stale, now, shelf));
+            lines.putAll(held(cache, stale, now, shelf, withheld));
         } else {
             stale.forEach(entry -> lines.put(
-                    entry.id(), part.apply(worked(entry, entryBook.rows(entry.id()), own(entry, now), shelf))));
+                    entry.id(),
+                    part.apply(
+                            worked(entry, entryBook.rows(entry.id()), own(entry, now), shelf, withheld.test(entry)))));
         }
         return lines;
     }
@@ -150,9 +170,13 @@ public class EntrySummaries {
     }
 
     private <T> Map<UUID, T> held(
-            Cache<UUID, Kept<T>> cache, List<Entry> entries, Map<UUID, Revision> now, Revisions.Shelf shelf) {
+            Cache<Key, Kept<T>> cache,
+            List<Entry> entries,
+            Map<UUID, Revision> now,
+            Revisions.Shelf shelf,
+            Predicate<Entry> withheld) {
         Map<UUID, T> lines = new LinkedHashMap<>();
-        entries.forEach(entry -> Optional.ofNullable(cache.getIfPresent(entry.id()))
+        entries.forEach(entry -> Optional.ofNullable(cache.getIfPresent(new Key(entry.id(), withheld.test(entry))))
                 .filter(known -> known.shelf.equals(shelf) && holds(known.stamps, own(entry, now)))
                 .ifPresent(known -> lines.put(entry.id(), known.line)));
         return lines;
@@ -168,35 +192,40 @@ public class EntrySummaries {
     }
 
     /** Works out every line of a period that is not kept. */
-    private <T> void workOut(Period period, Cache<UUID, Kept<T>> cache) {
+    private <T> void workOut(Period period, Cache<Key, Kept<T>> cache, Predicate<Entry> withheld, boolean some) {
         try {
             long began = System.nanoTime();
             Revisions.Shelf shelf = stamps.shelf();
             Map<UUID, Revision> now = stamps.of(period);
             List<Entry> entries = entryBook.of(period);
-            Set<UUID> held = held(cache, entries, now, shelf).keySet();
+            Set<UUID> held = held(cache, entries, now, shelf, withheld).keySet();
             Map<UUID, EntryRows> rows = held.size() == entries.size() ? Map.of() : entryBook.rows(period);
             entries.stream()
                     .filter(entry -> !held.contains(entry.id()))
                     .takeWhile(any -> !Thread.currentThread().isInterrupted())
-                    .forEach(entry ->
-                            worked(entry, rows.getOrDefault(entry.id(), EntryRows.NONE), own(entry, now), shelf));
+                    .forEach(entry -> worked(
+                            entry,
+                            rows.getOrDefault(entry.id(), EntryRows.NONE),
+                            own(entry, now),
+                            shelf,
+                            withheld.test(entry)));
             LOG.info(
                     "worked out {} lines of “{}” in {} ms",
                     entries.size() - held.size(),
                     period.title(),
                     (System.nanoTime() - began) / 1_000_000);
         } finally {
-            inHand.remove(period.id());
+            inHand.remove(new Key(period.id(), some));
         }
     }
 
-    private Worked worked(Entry entry, EntryRows rows, Revision own, Revisions.Shelf shelf) {
+    private Worked worked(Entry entry, EntryRows rows, Revision own, Revisions.Shelf shelf, boolean withheld) {
         try {
-            EntrySheet sheet = sheets.fresh(entry, rows, own, shelf);
+            EntrySheet sheet = sheets.fresh(entry, rows, own, shelf, withheld);
+            Key key = new Key(entry.id(), withheld);
             Worked worked = new Worked(EntrySummary.of(sheet), BesideLine.of(sheet));
-            kept.put(entry.id(), new Kept<>(worked.line, sheet.stamps(), shelf));
-            besides.put(entry.id(), new Kept<>(worked.beside, sheet.stamps(), shelf));
+            kept.put(key, new Kept<>(worked.line, sheet.stamps(), shelf));
+            besides.put(key, new Kept<>(worked.beside, sheet.stamps(), shelf));
             return worked;
         } catch (RuntimeException fault) {
             LOG.error("entry {} could not be worked", entry.id(), fault);

@@ -104,6 +104,20 @@ public class SetUpPeriod {
         });
     }
 
+    /** Withholds from benches what their results should be, or withholds nothing more. */
+    public Answer<Boolean> withhold(Period period, boolean yes) {
+        return Answer.of(() -> periodBook.withhold(period, yes));
+    }
+
+    /**
+     * Tells the benches of a period what their results should be.
+     *
+     * @param experiment key of the one whose entries are told; empty for everything
+     */
+    public Answer<Boolean> reveal(Period period, Optional<String> experiment, Actor actor) {
+        return Answer.of(() -> periodBook.reveal(period, experiment, actor.name()));
+    }
+
     /** Lets benches see each other's entries, or no longer. */
     public Answer<Boolean> share(Period period, boolean yes) {
         return Answer.of(() -> periodBook.share(period, yes));

@@ -38,6 +38,20 @@ public class TakeDecision {
         return about(entry, Decision.Kind.ENTRY, Decisions.ENTRY, outcome, reason, "the entry", actor);
     }
 
+    /** Tells the bench of an entry what its result should be, though its period withholds that. */
+    @Needs(Right.LEAD)
+    public Answer<Boolean> reveal(EntrySheet entry, Actor actor) {
+        return Answer.of(() -> {
+            decisionBook.decide(
+                    Optional.empty(),
+                    Decision.Kind.REVEAL,
+                    entry.entry().id().toString(),
+                    Decision.TOLD,
+                    "told to its bench",
+                    actor.name());
+        });
+    }
+
     /** Says that an entry is copied from paper: what must be ticked off was ticked off there, and not here. */
     public Answer<Boolean> copiedFromPaper(EntrySheet entry, String reason, Actor actor) {
         return Answer.of(() -> decide(

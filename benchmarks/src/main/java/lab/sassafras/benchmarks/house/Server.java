@@ -58,7 +58,7 @@ public final class Server implements AutoCloseable {
         return server;
     }
 
-    /** Every hand is an instructor's, made by whoever can read the folder; a jar from before there were people asks none. */
+    /** Every hand is an instructor's, made by who can read the folder; a jar from before asks nobody. */
     private void letHandsIn(String word) throws IOException, InterruptedException {
         HttpRequest making = HttpRequest.newBuilder(URI.create(base + "/keeping/instructor"))
                 .header("X-Sassafras-Word", word)

@@ -202,7 +202,7 @@ public final class DissolvingEquilibrium extends HeatBalanceExperiment {
         return draft.results()
                 .ifGiven("heat/run")
                 .or(() -> draft.quantityIfGiven("heat/typed"))
-                .or(() -> draft.chemistry().tabulatedSolution("solute/formula"));
+                .or(() -> draft.chemistry().tabulatedSolution("solute/formula").filter(any -> !draft.withheld()));
     }
 
     private Derived entropy(String word, Expression heat, Named kelvin) {
