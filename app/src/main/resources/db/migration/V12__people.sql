@@ -59,3 +59,10 @@ create table period_code (
 alter table period add column state varchar(10) default 'OPEN' not null;
 alter table period add column shared boolean default false not null;
 alter table period add column withholds boolean default false not null;
+
+-- What benches of a period may begin; anything where nothing is named.
+create table period_offer (
+    period_id  uuid        not null references period,
+    experiment varchar(60) not null,
+    primary key (period_id, experiment)
+);

@@ -414,6 +414,32 @@ class PeopleTest extends HouseTest {
         }
     }
 
+    /** A bench is offered what its class does; next week’s period is led as this one. */
+    @Test
+    void aPeriodOffersSomeExperimentsAndIsCopiedForNextWeek() {
+        Hand hazel = hands.get("instructor");
+        String path = "/periods/" + period.id();
+        Hand.location(hazel.post(path + "/life", "offering=true&offers=heat-of-solution&offers=cycle"));
+        assertThat(hazel.post(path + "/life", "offering=true&offers=alchemy").body())
+                .contains("no such experiment");
+        Hand.location(hazel.post(path + "/life", "withholds=true"));
+        Hand own = hands.get("own");
+        assertThat(own.get("/bench").body())
+                .contains("value=\"heat-of-solution\"", "value=\"cycle\"")
+                .doesNotContain("value=\"fusion-of-ice\"");
+        assertThat(own.post("/entries", "experiment=fusion-of-ice").body()).contains("is not offered in this period");
+        assertThat(own.post("/entries", "experiment=cycle").statusCode()).isEqualTo(302);
+
+        String next = Hand.location(hazel.post(
+                "/periods", "title=Next+week&date=2026-12-06&zone=UTC&mark=POINT&benches=yes&like=" + period.id()));
+        Period copied =
+                periodBook.find(UUID.fromString(next.replaceAll(".*/", ""))).orElseThrow();
+        assertThat(copied.offers()).containsExactlyInAnyOrder("heat-of-solution", "cycle");
+        assertThat(copied.withholds()).isTrue();
+        assertThat(periodBook.benches(copied)).extracting(Bench::name).containsExactly("Alder", "Birch");
+        assertThat(codes.of(copied)).isPresent().isNotEqualTo(codes.of(period));
+    }
+
     @Test
     void aPeriodIsClosedAndOpenedAgainWithAReason() {
         Hand hazel = hands.get("instructor");

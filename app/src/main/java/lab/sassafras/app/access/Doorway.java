@@ -1,6 +1,7 @@
 package lab.sassafras.app.access;
 
 import java.time.Clock;
+import lab.sassafras.app.settings.HouseSettings;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -21,7 +22,7 @@ class Doorway {
             + "frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain door(HttpSecurity http, KnownHosts hosts) throws Exception {
+    SecurityFilterChain door(HttpSecurity http, KnownHosts hosts, HouseSettings settings) throws Exception {
         // Read at once: a token made late could not set its cookie on a page already being sent.
         XorCsrfTokenRequestAttributeHandler atOnce = new XorCsrfTokenRequestAttributeHandler();
         atOnce.setCsrfRequestAttributeName(null);
@@ -41,7 +42,13 @@ class Doorway {
                                 OriginCheck.INSTRUCTOR))
                 .addFilterBefore(new OriginCheck(hosts), CsrfFilter.class)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
-                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
+                        // a browser remembers it for a year, so it is sent where somebody asked for it
+                        .httpStrictTransportSecurity(hsts -> {
+                            if (!settings.hsts()) {
+                                hsts.disable();
+                            }
+                        }))
                 .exceptionHandling(handling ->
                         handling.accessDeniedHandler((request, response, denied) -> response.sendError(403)))
                 .requestCache(cache -> cache.disable())

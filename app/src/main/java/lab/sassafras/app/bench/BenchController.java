@@ -84,7 +84,11 @@ class BenchController {
                 entryBook.of(bench).stream()
                         .map(entry -> EntryLine.of(entry, bench.period().zone()))
                         .toList());
-        model.addAttribute("experiments", Experiments.all());
+        model.addAttribute(
+                "experiments",
+                Experiments.all().stream()
+                        .filter(each -> bench.period().offers(each.key()))
+                        .toList());
         Shelf shelf = shelves.now();
         model.addAttribute(
                 "vessels",

@@ -6,6 +6,7 @@ import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import java.util.Optional;
 import lab.sassafras.app.settings.HouseSettings;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
@@ -17,11 +18,15 @@ class Invitations {
 
     private final HouseSettings settings;
     private final String port;
+    private final String scheme;
 
     Invitations(
-            HouseSettings settings, @org.springframework.beans.factory.annotation.Value("${server.port}") String port) {
+            HouseSettings settings,
+            @Value("${server.port}") String port,
+            @Value("${server.ssl.key-store:}${server.ssl.certificate:}${server.ssl.bundle:}") String certificate) {
         this.settings = settings;
         this.port = port;
+        this.scheme = certificate.isEmpty() ? "http" : "https";
     }
 
     /**
@@ -39,7 +44,7 @@ class Invitations {
                 .map(String::strip)
                 .filter(name -> !name.isEmpty())
                 .findFirst()
-                .map(name -> "http://" + name + (name.contains(":") ? "" : ":" + port) + "/join")
+                .map(name -> scheme + "://" + name + (name.contains(":") ? "" : ":" + port) + "/join")
                 .map(address -> drawn(address, code));
     }
 

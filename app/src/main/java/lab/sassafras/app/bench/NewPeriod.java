@@ -45,8 +45,13 @@ public final class NewPeriod {
 
     /** The period whose benches it is to have, too. */
     Optional<UUID> benchesOf() {
+        return value("benches").isEmpty() ? Optional.empty() : likeOf();
+    }
+
+    /** The period it is to be led as. */
+    Optional<UUID> likeOf() {
         try {
-            return value("benches").isEmpty() ? Optional.empty() : Optional.of(UUID.fromString(value("like")));
+            return value("like").isEmpty() ? Optional.empty() : Optional.of(UUID.fromString(value("like")));
         } catch (IllegalArgumentException none) {
             return Optional.empty();
         }

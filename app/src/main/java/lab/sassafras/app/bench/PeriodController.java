@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
@@ -142,8 +143,8 @@ class PeriodController {
             model.addAttribute("fresh", false);
             return form(model, form, visitor);
         }
-        Answer<Period> opened =
-                settingUp.open(form.title(), form.date(), form.zone(), form.mark(), form.schools(), form.benchesOf());
+        Answer<Period> opened = settingUp.open(
+                form.title(), form.date(), form.zone(), form.mark(), form.schools(), form.likeOf(), form.benchesOf());
         return "redirect:/periods/" + opened.orThrow().id();
     }
 
@@ -267,6 +268,8 @@ class PeriodController {
             @RequestParam Optional<Boolean> shared,
             @RequestParam Optional<Boolean> withholds,
             @RequestParam Optional<String> tell,
+            @RequestParam Optional<Boolean> offering,
+            @RequestParam(defaultValue = "") Set<String> offers,
             @RequestParam(defaultValue = "") String reason,
             Actor actor,
             Model model,
@@ -274,6 +277,7 @@ class PeriodController {
         Period period = find(id);
         Optional<Answer<Boolean>> done = state.map(each -> settingUp.become(period, each, reason, actor))
                 .or(() -> shared.map(each -> settingUp.share(period, each)))
+                .or(() -> offering.map(any -> settingUp.offer(period, offers)))
                 .or(() -> withholds.map(each -> settingUp.withhold(period, each)))
                 .or(() -> tell.map(
                         key -> settingUp.reveal(period, Optional.of(key).filter(each -> !each.equals("all")), actor)));
@@ -312,6 +316,7 @@ class PeriodController {
                         .filter(key -> !told.revealed().contains(PeriodBook.Told.experiment(period, key)))
                         .flatMap(key -> Experiments.find(key).stream())
                         .toList());
+        model.addAttribute("experiments", Experiments.all());
         model.addAttribute("begun", periodBook.begun(period));
         model.addAttribute("figures", period.figures());
         model.addAttribute(

@@ -3,6 +3,7 @@ package lab.sassafras.app.peoplepages;
 import lab.sassafras.app.people.Instructors;
 import lab.sassafras.app.people.Secrets;
 import lab.sassafras.measure.Refused;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.event.EventListener;
@@ -16,9 +17,13 @@ import org.springframework.stereotype.Component;
 class FirstInstructor {
 
     private final Instructors instructors;
+    private final String scheme;
     private final String secret = Secrets.token();
 
-    FirstInstructor(Instructors instructors) {
+    FirstInstructor(
+            Instructors instructors,
+            @Value("${server.ssl.key-store:}${server.ssl.certificate:}${server.ssl.bundle:}") String certificate) {
+        this.scheme = certificate.isEmpty() ? "http" : "https";
         this.instructors = instructors;
     }
 
@@ -27,7 +32,7 @@ class FirstInstructor {
         if (!instructors.any()
                 && event.getApplicationContext() instanceof WebServerApplicationContext web
                 && web.getWebServer() != null) {
-            System.out.println("This book has no instructor yet. Make the first account at http://127.0.0.1:"
+            System.out.println("This book has no instructor yet. Make the first account at " + scheme + "://127.0.0.1:"
                     + web.getWebServer().getPort() + "/first#" + secret);
         }
     }

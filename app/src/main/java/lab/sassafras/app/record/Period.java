@@ -15,7 +15,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
@@ -63,6 +65,12 @@ public class Period {
     @BatchSize(size = 100)
     private Map<String, String> schools;
 
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "period_offer", joinColumns = @JoinColumn(name = "period_id"))
+    @Column(name = "experiment")
+    @BatchSize(size = 100)
+    private Set<String> offers = new HashSet<>();
+
     protected Period() {}
 
     Period(
@@ -92,6 +100,20 @@ public class Period {
 
     void share(boolean yes) {
         this.shared = yes;
+    }
+
+    void offer(Set<String> experiments) {
+        this.offers = new HashSet<>(experiments);
+    }
+
+    /** Keys of the experiments its benches may begin; any where none is named. */
+    public Set<String> offers() {
+        return Set.copyOf(offers);
+    }
+
+    /** Whether its benches may begin an experiment. */
+    public boolean offers(String experiment) {
+        return offers.isEmpty() || offers.contains(experiment);
     }
 
     void withhold(boolean yes) {

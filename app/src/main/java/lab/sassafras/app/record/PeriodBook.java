@@ -130,6 +130,19 @@ public class PeriodBook {
         entities.find(Period.class, period.id()).share(yes);
     }
 
+    /** Says which experiments benches of a period may begin; any where none is named. */
+    public void offer(Period period, java.util.Set<String> experiments) {
+        entities.find(Period.class, period.id()).offer(experiments);
+    }
+
+    /** Takes over how another period was led: what it offers, withholds and lets benches see. */
+    public void like(Period period, Period other) {
+        Period own = entities.find(Period.class, period.id());
+        own.offer(other.offers());
+        own.withhold(other.withholds());
+        own.share(other.shared());
+    }
+
     /** Withholds from benches what a result should be, or withholds nothing more. */
     public void withhold(Period period, boolean yes) {
         entities.find(Period.class, period.id()).withhold(yes);

@@ -13,6 +13,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param hosts       names the server may be reached by, beside those of this machine itself
  * @param workTime    how long the work for one request may take
  * @param arrivalTime how long what a request sends may take to arrive
+ * @param hsts        whether browsers that came by HTTPS are told never to come otherwise
  * @param limits      how much is taken and kept at hand
  */
 @ConfigurationProperties("sassafras")
@@ -21,4 +22,5 @@ public record HouseSettings(
         @DefaultValue List<String> hosts,
         @DefaultValue("10s") Duration workTime,
         @DefaultValue("30s") Duration arrivalTime,
+        @DefaultValue("false") boolean hsts,
         @DefaultValue Limits limits) {}

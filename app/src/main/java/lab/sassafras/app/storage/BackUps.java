@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.net.HttpURLConnection;
+import java.net.InetAddress;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -21,6 +22,7 @@ import java.util.Properties;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
+import javax.net.ssl.HttpsURLConnection;
 
 /** The commands {@code backup} and {@code restore}; they run apart from the server and ask it where it has the book. */
 public final class BackUps {
@@ -70,10 +72,13 @@ public final class BackUps {
     static HttpURLConnection asking(Home home, String path) throws IOException {
         Properties running = RunningServer.read(home);
         String address = running.getProperty("address").replaceFirst("^(0\\.0\\.0\\.0|::)$", "127.0.0.1");
-        HttpURLConnection http =
-                (HttpURLConnection) URI.create("http://" + address + ":" + running.getProperty("port") + path)
-                        .toURL()
-                        .openConnection();
+        URI asked = URI.create(
+                running.getProperty("scheme", "http") + "://" + address + ":" + running.getProperty("port") + path);
+        HttpURLConnection http = (HttpURLConnection) asked.toURL().openConnection();
+        if (http instanceof HttpsURLConnection encrypted
+                && InetAddress.getByName(address).isLoopbackAddress()) {
+            OwnMachine.trusted(encrypted);
+        }
         http.setRequestMethod("POST");
         http.setRequestProperty(RunningServer.WORD, running.getProperty("word"));
         http.setDoOutput(true);

@@ -38,9 +38,14 @@ public class RunningServer {
 
     private final Home home;
     private final String address;
+    private final boolean encrypted;
     private final String word;
 
-    RunningServer(HouseSettings settings, @Value("${server.address}") String address) {
+    RunningServer(
+            HouseSettings settings,
+            @Value("${server.address}") String address,
+            @Value("${server.ssl.key-store:}${server.ssl.certificate:}${server.ssl.bundle:}") String certificate) {
+        this.encrypted = !certificate.isEmpty();
         this.home = new Home(settings.home().toAbsolutePath().normalize());
         this.address = address;
         byte[] random = new byte[24];
@@ -65,6 +70,7 @@ public class RunningServer {
         properties.setProperty("pid", String.valueOf(ProcessHandle.current().pid()));
         properties.setProperty("address", address);
         properties.setProperty("port", String.valueOf(port));
+        properties.setProperty("scheme", encrypted ? "https" : "http");
         properties.setProperty("word", word);
         // made by createTempFile, so that only its owner can read it
         Path written = Files.createTempFile(home.folder(), "running", "");
@@ -110,6 +116,7 @@ public class RunningServer {
         Properties running = read(home);
         return running.isEmpty()
                 ? ""
-                : " (http://" + running.getProperty("address") + ":" + running.getProperty("port") + "/)";
+                : " (" + running.getProperty("scheme", "http") + "://" + running.getProperty("address") + ":"
+                        + running.getProperty("port") + "/)";
     }
 }

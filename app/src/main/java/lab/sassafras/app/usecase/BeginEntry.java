@@ -46,6 +46,9 @@ public class BeginEntry {
         return Answer.of(() -> {
             Experiment kind =
                     Experiments.find(experiment).orElseThrow(() -> new Refused("Choose an experiment to begin."));
+            if (!actor.bench().period().offers(experiment)) {
+                throw new Refused("“" + kind.words().title() + "” is not offered in this period. Ask your instructor.");
+            }
             Shelf shelf = shelves.now();
             Optional<Vessel> chosen =
                     kind.calorimeter() == Calorimeter.Use.NONE ? Optional.empty() : vessel.flatMap(shelf::vessel);

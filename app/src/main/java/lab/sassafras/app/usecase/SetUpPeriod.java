@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.people.Codes;
 import lab.sassafras.app.people.Right;
@@ -18,6 +19,7 @@ import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
@@ -40,6 +42,7 @@ public class SetUpPeriod {
      * Opens a period.
      *
      * @param schools    conventions it departs from the usual in, by question
+     * @param like      another period it is to be led as
      * @param benchesOf another period whose benches it is to have
      */
     @Needs(Right.RUN_HOUSE)
@@ -49,9 +52,11 @@ public class SetUpPeriod {
             ZoneId zone,
             DecimalMark mark,
             Map<String, String> schools,
+            Optional<UUID> like,
             Optional<UUID> benchesOf) {
         return Answer.of(() -> {
             Period period = periodBook.open(title, heldOn, zone, mark, schools);
+            like.flatMap(periodBook::find).ifPresent(other -> periodBook.like(period, other));
             benchesOf
                     .flatMap(periodBook::find)
                     .ifPresent(
@@ -101,6 +106,16 @@ public class SetUpPeriod {
             if (state == Period.State.CLOSED) {
                 signIns.stopListening(period);
             }
+        });
+    }
+
+    /** Says which experiments benches may begin; any where none is named. */
+    public Answer<Boolean> offer(Period period, Set<String> experiments) {
+        return Answer.of(() -> {
+            if (experiments.stream().anyMatch(key -> Experiments.find(key).isEmpty())) {
+                throw new Refused("There is no such experiment.");
+            }
+            periodBook.offer(period, experiments);
         });
     }
 

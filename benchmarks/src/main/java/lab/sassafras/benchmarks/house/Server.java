@@ -45,6 +45,18 @@ public final class Server implements AutoCloseable {
 
     static Server start(Path jar, Path home, List<String> options, Map<String, String> settings)
             throws IOException, InterruptedException {
+        Server server = started(jar, home, options, settings);
+        server.letHandsIn(read(home.resolve("running.properties")).getProperty("word"));
+        return server;
+    }
+
+    /** Starts one that no hand comes into, such as one by HTTPS. */
+    static Server startUnasked(Path home, Map<String, String> settings) throws IOException, InterruptedException {
+        return started(LaidOut.jar(), home, QUICK_START, settings);
+    }
+
+    private static Server started(Path jar, Path home, List<String> options, Map<String, String> settings)
+            throws IOException, InterruptedException {
         int port = freePort();
         Process process = launch(jar, home, port, options, settings, List.of());
         Path running = home.resolve("running.properties");
@@ -53,9 +65,7 @@ public final class Server implements AutoCloseable {
                 throw new IOException("the server did not start: " + said(home));
             }
         }
-        Server server = new Server(process, home, "http://127.0.0.1:" + port);
-        server.letHandsIn(read(running).getProperty("word"));
-        return server;
+        return new Server(process, home, read(running).getProperty("scheme", "http") + "://127.0.0.1:" + port);
     }
 
     /** Every hand is an instructor's, made by who can read the folder; a jar from before asks nobody. */

@@ -5,12 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.RandomAccessFile;
 import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.security.KeyStore;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.util.Map;
+import javax.net.ssl.SSLContext;
+import javax.net.ssl.TrustManagerFactory;
 import lab.sassafras.app.Hand;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -106,6 +114,66 @@ class WeatherTest {
         try (Server led = Server.start(copyOfTheBook("led"), Server.QUICK_START, everywhere)) {
             assertThat(new Hand(led.base()).get("/periods").statusCode()).isEqualTo(200);
         }
+    }
+
+    /** With a certificate it made itself, the machine still talks to its own server, and cookies stay encrypted. */
+    @Test
+    void overHttpsTheCommandsWorkAndCookiesAreSecure() throws Exception {
+        Path store = folder.resolve("bench.p12");
+        Process made = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "keytool")
+                                .toString(),
+                        "-genkeypair",
+                        "-alias",
+                        "bench",
+                        "-keyalg",
+                        "EC",
+                        "-storetype",
+                        "PKCS12",
+                        "-keystore",
+                        store.toString(),
+                        "-storepass",
+                        "changeit",
+                        "-dname",
+                        "CN=localhost",
+                        "-ext",
+                        "san=ip:127.0.0.1,dns:localhost")
+                .redirectErrorStream(true)
+                .start();
+        made.getInputStream().readAllBytes();
+        assertThat(made.waitFor()).isZero();
+        Map<String, String> encrypted = Map.of(
+                "SERVER_SSL_KEY_STORE", store.toString(),
+                "SERVER_SSL_KEY_STORE_PASSWORD", "changeit",
+                "SERVER_SSL_KEY_STORE_TYPE", "PKCS12");
+        try (Server https = Server.startUnasked(copyOfTheBook("https"), encrypted)) {
+            assertThat(https.base()).startsWith("https://");
+            assertThat(Server.sayAndEnd(
+                            https.home(),
+                            0,
+                            Map.of(),
+                            "backup",
+                            folder.resolve("https.zip").toString()))
+                    .startsWith("0 ");
+            HttpResponse<String> answer = trusting(store)
+                    .send(
+                            HttpRequest.newBuilder(URI.create(https.base() + "/door"))
+                                    .build(),
+                            BodyHandlers.ofString());
+            assertThat(answer.statusCode()).isEqualTo(200);
+            assertThat(answer.headers().firstValue("Strict-Transport-Security")).isEmpty();
+            assertThat(answer.headers().allValues("Set-Cookie"))
+                    .isNotEmpty()
+                    .allSatisfy(cookie -> assertThat(cookie).contains("Secure"));
+        }
+    }
+
+    private static HttpClient trusting(Path store) throws Exception {
+        TrustManagerFactory known = TrustManagerFactory.getInstance(TrustManagerFactory.getDefaultAlgorithm());
+        known.init(KeyStore.getInstance(store.toFile(), "changeit".toCharArray()));
+        SSLContext context = SSLContext.getInstance("TLS");
+        context.init(null, known.getTrustManagers(), null);
+        return HttpClient.newBuilder().sslContext(context).build();
     }
 
     @Test
