@@ -31,6 +31,17 @@ create table instructor_period (
     primary key (person_id, period_id)
 );
 
+-- A link by which one entry is read; of its secret only the hash is kept.
+create table reader_link (
+    id         uuid primary key,
+    secret     varchar(64) not null unique,
+    entry_id   uuid        not null references entry,
+    made_at    timestamp(6) with time zone not null,
+    revoked_at timestamp(6) with time zone
+);
+
+create index reader_link_entry on reader_link (entry_id);
+
 -- A browser that came in. Of its token only the hash is kept.
 create table sign_in (
     id        uuid primary key,
@@ -38,6 +49,7 @@ create table sign_in (
     role      varchar(12) not null,
     person_id uuid references person,
     bench_id  uuid references bench,
+    link_id   uuid references reader_link,
     device    varchar(80) not null,
     begun_at  timestamp(6) with time zone not null,
     seen_at   timestamp(6) with time zone not null,

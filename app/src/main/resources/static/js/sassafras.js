@@ -710,5 +710,7 @@ document.addEventListener('DOMContentLoaded', () => {
   if (!form || !behind) { return; }
   form.elements[form.dataset.behindTheMark].value = behind;
   window.history.replaceState(null, '', window.location.pathname + window.location.search);
-  if (form.dataset.behindTheMark === 'code') { form.requestSubmit(); }
+  // where nothing else is asked, it is sent at once
+  const code = form.dataset.behindTheMark === 'code';
+  if (code || !form.querySelector('input:not([type=hidden])')) { form.requestSubmit(); }
 });

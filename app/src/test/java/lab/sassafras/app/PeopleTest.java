@@ -17,6 +17,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import lab.sassafras.app.people.Codes;
+import lab.sassafras.app.people.ReaderLinks;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.people.WhoMay;
 import lab.sassafras.app.record.Bench;
@@ -40,6 +41,9 @@ class PeopleTest extends HouseTest {
 
     @Autowired
     private Codes codes;
+
+    @Autowired
+    private ReaderLinks links;
 
     @Autowired
     private JdbcTemplate database;
@@ -67,12 +71,19 @@ class PeopleTest extends HouseTest {
         periodBook.become(closed, Period.State.CLOSED, "all results are in", "a test");
         hands.put("instructor", new Hand(address("")));
         hands.put("stranger", Hand.stranger(address("")));
+        Hand reader = Hand.stranger(address(""));
+        reader.post("/read", "secret=" + links.make(entry("own")));
+        hands.put("reader", reader);
     }
 
     private void sit(String whose, Period in, String name) {
         Bench bench = periodBook.join(in, name);
         hands.put(whose, Hand.with(address(""), signIns.bench(bench, "tablet")));
         entries.put(whose, hands.get(whose).begin("specific-heat-of-solid").replaceAll(".*/([0-9a-f-]{36}).*", "$1"));
+    }
+
+    private Entry entry(String whose) {
+        return entryBook.find(UUID.fromString(entries.get(whose))).orElseThrow();
     }
 
     private Set<String> known() {
@@ -94,20 +105,23 @@ class PeopleTest extends HouseTest {
         assertThat(lines).isEqualTo(known());
     }
 
+    private static final List<String> VISITORS =
+            List.of("own", "another's", "another period's", "closed", "instructor", "reader", "stranger");
+
     /** What each right answers whom: 1 allowed, 3 to the door, 4 not there, F refused in words. */
     private static final Map<Right, String> ANSWERS = new EnumMap<>(Map.of(
-            //                 own, another's, another period's, closed, instructor, stranger
-            Right.READ_ENTRY, "144413",
-            Right.WRITE_ENTRY, "14441F",
-            Right.DECIDE, "F4441F",
-            Right.READ_CLASS, "FF4413",
-            Right.LEAD, "FF4413",
-            Right.RUN_HOUSE, "FFFF13",
-            Right.READ_SHELF, "111113",
-            Right.HAVE_SEAT, "111113",
-            Right.BEGIN, "111FFF"));
+            //                 own, another's, another period's, closed, instructor, reader, stranger
+            Right.READ_ENTRY, "1444113",
+            Right.WRITE_ENTRY, "14441FF",
+            Right.DECIDE, "F4441FF",
+            Right.READ_CLASS, "FF44143",
+            Right.LEAD, "FF44143",
+            Right.RUN_HOUSE, "FFFF1F3",
+            Right.READ_SHELF, "11111F3",
+            Right.HAVE_SEAT, "11111F3",
+            Right.BEGIN, "111FFFF"));
 
-    /** Every route about what is in the open period, asked for by each of six. */
+    /** Every route about what is in the open period, asked for by each of seven. */
     @Test
     void everybodyIsAnsweredAsTheTableSays() {
         List<String> wrong = new ArrayList<>();
@@ -116,20 +130,23 @@ class PeopleTest extends HouseTest {
                 return;
             }
             StringBuilder answers = new StringBuilder();
-            for (String who : List.of("own", "another's", "another period's", "closed", "instructor", "stranger")) {
+            for (String who : VISITORS) {
                 answers.append(answer(hands.get(who), route, entries.get("own"), period.id()));
             }
             String expected = ANSWERS.get(right);
             if (route.startsWith("POST")) {
                 // whoever did not come in is refused in words where they would change something
-                expected = expected.substring(0, 5) + "F";
+                expected = expected.substring(0, 6) + "F";
             }
             if (right == Right.READ_CLASS && !route.contains("{id}")) {
                 // without a period named it is one's own
-                expected = "FFFF13";
+                expected = "FFFF1F3";
+            }
+            if (right == Right.LEAD && route.contains("/entries/")) {
+                expected = "F4441FF";
             }
             if (right == Right.LEAD && !route.contains("{id}")) {
-                expected = "FFFF13";
+                expected = "FFFF1F3";
             }
             if (!answers.toString().equals(expected)) {
                 wrong.add(route + " (" + right + "): " + answers + ", not " + expected);
@@ -438,6 +455,34 @@ class PeopleTest extends HouseTest {
         assertThat(copied.withholds()).isTrue();
         assertThat(periodBook.benches(copied)).extracting(Bench::name).containsExactly("Alder", "Birch");
         assertThat(codes.of(copied)).isPresent().isNotEqualTo(codes.of(period));
+    }
+
+    /** A link lets one entry be read until it is revoked; then whoever read by it is out. */
+    @Test
+    void aLinkIsReadByAndRevoked() {
+        Hand hazel = hands.get("instructor");
+        String path = "/entries/" + entries.get("own");
+        String made = hazel.post(path + "/readers", "").body();
+        String secret = made.replaceAll("(?s).*/read#([A-Za-z0-9_-]{43}).*", "$1");
+        Hand reader = Hand.stranger(address(""));
+        assertThat(reader.post("/read", "secret=made+up").body()).contains("leads nowhere any more");
+        assertThat(Hand.location(reader.post("/read", "secret=" + secret))).isEqualTo(path + "/result");
+        assertThat(reader.get(path + "/result").body())
+                .contains("you read one entry")
+                .doesNotContain("Exclude this whole entry", "Make a link");
+        assertThat(reader.get("/").headers().firstValue("Location"))
+                .hasValueSatisfying(to -> assertThat(to).endsWith(path + "/result"));
+        UUID link = links.of(entry("own")).stream()
+                .reduce((one, other) -> other)
+                .orElseThrow()
+                .id();
+        Hand.location(hazel.post(path + "/readers/" + link, ""));
+        assertThat(Hand.location(reader.get(path + "/result"))).startsWith("/door");
+        assertThat(Hand.stranger(address("")).post("/read", "secret=" + secret).statusCode())
+                .isEqualTo(422);
+        assertThat(hands.get("reader").get(path + "/result").statusCode())
+                .as("another link holds")
+                .isEqualTo(200);
     }
 
     @Test

@@ -77,7 +77,7 @@ final class RouteRights implements HandlerInterceptor, WebMvcConfigurer {
     }
 
     private RuntimeException refused(Visitor visitor, Right right, Subject about) {
-        if (right == Right.WRITE_ENTRY || right == Right.DECIDE || right == Right.READ_ENTRY) {
+        if (about.entry().isPresent()) {
             if (!may.may(visitor, Right.READ_ENTRY, about)) {
                 return new NotFound("There is no entry at that address.");
             }

@@ -119,7 +119,9 @@ class PeriodController {
         if (visitor.seat().isPresent()) {
             return "redirect:/bench";
         }
-        return visitor.instructor() ? "redirect:/periods" : "redirect:/door";
+        return visitor.reads()
+                .map(entry -> "redirect:/entries/" + entry + "/result")
+                .orElse(visitor.instructor() ? "redirect:/periods" : "redirect:/door");
     }
 
     @GetMapping("/periods")

@@ -10,6 +10,8 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import lab.sassafras.app.people.Visitor;
+import lab.sassafras.app.people.Visitors;
 import lab.sassafras.app.record.Shown;
 import lab.sassafras.app.record.ShownBook;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -51,8 +53,9 @@ class FirstShown {
             String state = state(entry);
             List<Shown> before = shownBook.of(entry.entry().id(), state);
             boolean known = before.stream().anyMatch(each -> each.method() == method);
-            // looking at a closed period writes nothing
-            if (!known && entry.entry().period().open()) {
+            // looking at a closed period writes nothing, nor does a reader
+            boolean reader = Visitors.now().flatMap(Visitor::reads).isPresent();
+            if (!known && !reader && entry.entry().period().open()) {
                 note(entry, new Shown.Key(entry.entry().id(), state, method), now);
             }
             return before.stream()

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.account.Finding;
 import lab.sassafras.app.access.NotFound;
+import lab.sassafras.app.people.ReaderLinks;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
@@ -42,6 +43,7 @@ class ResultController {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
     private final PeriodBook periodBook;
+    private final ReaderLinks links;
     private final OriginBook originBook;
     private final EntryBook entryBook;
     private final EntrySheets sheets;
@@ -54,6 +56,7 @@ class ResultController {
 
     ResultController(
             PeriodBook periodBook,
+            ReaderLinks links,
             OriginBook originBook,
             EntryBook entryBook,
             EntrySheets sheets,
@@ -65,6 +68,7 @@ class ResultController {
             UnderOtherConventions others) {
         this.others = others;
         this.periodBook = periodBook;
+        this.links = links;
         this.originBook = originBook;
         this.entryBook = entryBook;
         this.sheets = sheets;
@@ -93,6 +97,14 @@ class ResultController {
         if (open.isPresent()) {
             response.addHeader(HttpHeaders.SET_COOKIE, opened.cookie().toString());
         }
+        model.addAttribute(
+                "links",
+                links.of(entry.entry()).stream()
+                        .map(each -> new LinkLine(
+                                each.id(),
+                                WrittenTime.of(
+                                        each.madeAt(), entry.entry().period().zone(), DAY)))
+                        .toList());
         model.addAttribute("told", periodBook.told(entry.entry().period()).tells(entry.entry()));
         model.addAttribute("chapters", chapters.of(entry, view, opened));
         model.addAttribute("before", firstShown.otherwise(entry).orElse(null));
@@ -196,6 +208,9 @@ class ResultController {
         deciding.trial(entry, number, outcome, reason, actor).orThrow();
         return "redirect:/entries/" + id + "/result?trial=" + number;
     }
+
+    /** A link by which this entry is read, with when it was made. */
+    public record LinkLine(UUID id, String made) {}
 
     /** Tells the bench of an entry what its result should be. */
     @PostMapping("/entries/{id}/reveal")

@@ -6,6 +6,8 @@ public enum Role {
     INSTRUCTOR("instructor"),
     /** Joined a period by its code, without an account. */
     BENCH("bench"),
+    /** Came by a link and reads one entry. */
+    READER("reader"),
     /** Has not come in. */
     STRANGER("stranger");
 

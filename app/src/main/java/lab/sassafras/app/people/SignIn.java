@@ -26,6 +26,10 @@ public class SignIn {
     @JoinColumn(name = "bench_id")
     private @Nullable Bench bench;
 
+    @ManyToOne(fetch = FetchType.EAGER)
+    @JoinColumn(name = "link_id")
+    private @Nullable ReaderLink link;
+
     private String device;
     private Instant begunAt;
     private Instant seenAt;
@@ -33,7 +37,15 @@ public class SignIn {
 
     protected SignIn() {}
 
-    SignIn(String token, Role role, @Nullable UUID personId, @Nullable Bench bench, String device, Instant now) {
+    SignIn(
+            String token,
+            Role role,
+            @Nullable UUID personId,
+            @Nullable Bench bench,
+            @Nullable ReaderLink link,
+            String device,
+            Instant now) {
+        this.link = link;
         this.id = UUID.randomUUID();
         this.token = token;
         this.role = role.name();
@@ -64,6 +76,10 @@ public class SignIn {
     /** {@return the bench it sits at} */
     public Optional<Bench> bench() {
         return Optional.ofNullable(bench);
+    }
+
+    Optional<ReaderLink> link() {
+        return Optional.ofNullable(link);
     }
 
     /** {@return the device in words} */

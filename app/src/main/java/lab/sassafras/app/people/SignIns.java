@@ -49,12 +49,24 @@ public class SignIns {
 
     /** An instructor comes in. @return the token */
     public String instructor(UUID person, String device) {
-        return begun(new SignIn("", Role.INSTRUCTOR, person, null, Devices.shortened(device), now()));
+        return begun(new SignIn("", Role.INSTRUCTOR, person, null, null, Devices.shortened(device), now()));
     }
 
     /** A tablet comes in at a bench. @return the token */
     public String bench(Bench bench, String device) {
-        return begun(new SignIn("", Role.BENCH, null, bench, Devices.shortened(device), now()));
+        return begun(new SignIn("", Role.BENCH, null, bench, null, Devices.shortened(device), now()));
+    }
+
+    /** Somebody comes in by a link. @return the token */
+    String reader(ReaderLink link, String device) {
+        return begun(new SignIn("", Role.READER, null, null, link, Devices.shortened(device), now()));
+    }
+
+    /** Ends all that came by a link. */
+    void endAllBy(ReaderLink link) {
+        ended(entities.createQuery("from SignIn where link.id = :link and endedAt is null", SignIn.class)
+                .setParameter("link", link.id())
+                .getResultList());
     }
 
     private String begun(SignIn like) {
@@ -65,6 +77,7 @@ public class SignIns {
                 like.role(),
                 like.personId().orElse(null),
                 like.bench().orElse(null),
+                like.link().orElse(null),
                 like.device(),
                 like.begunAt()));
         return token;
@@ -90,16 +103,40 @@ public class SignIns {
             signIn.seen(now);
         }
         Optional<UUID> id = Optional.of(signIn.id());
+        if (signIn.role() == Role.READER) {
+            return signIn.link()
+                    .filter(link -> !link.revoked())
+                    .map(link -> new Visitor(
+                            id,
+                            Role.READER,
+                            Optional.empty(),
+                            "a reader",
+                            Optional.empty(),
+                            Set.of(),
+                            Optional.of(link.entryId())));
+        }
         if (signIn.role() == Role.BENCH) {
             return signIn.bench()
-                    .map(bench ->
-                            new Visitor(id, Role.BENCH, Optional.empty(), bench.name(), signIn.bench(), Set.of()));
+                    .map(bench -> new Visitor(
+                            id,
+                            Role.BENCH,
+                            Optional.empty(),
+                            bench.name(),
+                            signIn.bench(),
+                            Set.of(),
+                            Optional.empty()));
         }
         return signIn.personId()
                 .flatMap(instructors::find)
                 .filter(each -> !each.locked())
-                .map(each ->
-                        new Visitor(id, Role.INSTRUCTOR, signIn.personId(), each.name(), signIn.bench(), each.bound()));
+                .map(each -> new Visitor(
+                        id,
+                        Role.INSTRUCTOR,
+                        signIn.personId(),
+                        each.name(),
+                        signIn.bench(),
+                        each.bound(),
+                        Optional.empty()));
     }
 
     /** An instructor sits down at a bench, or gets up. */

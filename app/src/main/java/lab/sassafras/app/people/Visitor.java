@@ -16,13 +16,20 @@ import lab.sassafras.app.record.Period;
  * @param name   of the person, or of the bench
  * @param seat   the bench it sits at; an instructor may sit at one too
  * @param bound  periods an instructor is bound to; none where it is all of them
+ * @param reads  the one entry a reader reads
  */
 public record Visitor(
-        Optional<UUID> signIn, Role role, Optional<UUID> person, String name, Optional<Bench> seat, Set<UUID> bound) {
+        Optional<UUID> signIn,
+        Role role,
+        Optional<UUID> person,
+        String name,
+        Optional<Bench> seat,
+        Set<UUID> bound,
+        Optional<UUID> reads) {
 
     /** Nobody who came in. */
-    public static final Visitor STRANGER =
-            new Visitor(Optional.empty(), Role.STRANGER, Optional.empty(), "", Optional.empty(), Set.of());
+    public static final Visitor STRANGER = new Visitor(
+            Optional.empty(), Role.STRANGER, Optional.empty(), "", Optional.empty(), Set.of(), Optional.empty());
 
     public boolean instructor() {
         return role == Role.INSTRUCTOR;

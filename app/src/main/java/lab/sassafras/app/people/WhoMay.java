@@ -21,7 +21,16 @@ public class WhoMay {
     private static Map<String, Right> routes() {
         Map<String, Right> all = new LinkedHashMap<>();
         lines(all, Right.ANYONE, "GET /", "GET /join", "POST /join", "GET /door", "POST /door", "POST /door/demo");
-        lines(all, Right.ANYONE, "POST /door/leave", "GET /first", "POST /first", "GET /error", "GET /health");
+        lines(
+                all,
+                Right.ANYONE,
+                "POST /door/leave",
+                "GET /first",
+                "POST /first",
+                "GET /read",
+                "POST /read",
+                "GET /error",
+                "GET /health");
         // by the word that only who can read the folder of the book knows
         lines(all, Right.ANYONE, "POST /keeping/back-up", "POST /keeping/instructor");
         lines(all, Right.HAVE_SEAT, "GET /bench", "POST /bench/leave");
@@ -96,6 +105,8 @@ public class WhoMay {
                 all,
                 Right.LEAD,
                 "POST /entries/{id}/reveal",
+                "POST /entries/{id}/readers",
+                "POST /entries/{id}/readers/{link}",
                 "GET /periods",
                 "GET /people",
                 "GET /periods/{id}",
@@ -143,10 +154,11 @@ public class WhoMay {
     public boolean may(Visitor visitor, Right right, Subject about) {
         return switch (right) {
             case ANYONE -> true;
-            case HAVE_SEAT -> !visitor.stranger();
-            case READ_SHELF -> !visitor.stranger() && !Withholding.handbook(visitor);
+            case HAVE_SEAT -> visitor.instructor() || visitor.seat().isPresent();
+            case READ_SHELF -> (visitor.instructor() || visitor.seat().isPresent()) && !Withholding.handbook(visitor);
             case BEGIN -> visitor.seat().map(Bench::period).filter(Period::open).isPresent();
-            case READ_ENTRY -> leads(visitor, about) || at(visitor, about) || shared(visitor, about);
+            case READ_ENTRY ->
+                leads(visitor, about) || at(visitor, about) || shared(visitor, about) || reads(visitor, about);
             case WRITE_ENTRY -> open(about) && (leads(visitor, about) || at(visitor, about));
             case READ_CLASS -> leads(visitor, about) || shared(visitor, about);
             case DECIDE -> open(about) && leads(visitor, about);
@@ -159,6 +171,9 @@ public class WhoMay {
     public String refusal(Visitor visitor, Right right, Subject about) {
         boolean closed = about.period().filter(period -> !period.open()).isPresent()
                 || right == Right.BEGIN && visitor.seat().isPresent();
+        if (visitor.role() == Role.READER) {
+            return "This link lets you read one entry and nothing else.";
+        }
         if (right == Right.READ_CLASS) {
             return "Each bench sees its own entries. Your instructor can open those of the others.";
         }
@@ -180,6 +195,10 @@ public class WhoMay {
                         .filter(whose -> whose.id().equals(seat.id()))
                         .isPresent())
                 .isPresent();
+    }
+
+    private static boolean reads(Visitor visitor, Subject about) {
+        return visitor.reads().isPresent() && visitor.reads().equals(about.entry());
     }
 
     /** Whether it is something of the visitor's own period, whose instructor lets benches see each other's entries. */

@@ -41,8 +41,6 @@ public class Withholding {
 
     private static boolean concerned(Period period) {
         return period.withholds()
-                && Visitors.now()
-                        .filter(visitor -> visitor.role() == Role.BENCH)
-                        .isPresent();
+                && Visitors.now().filter(visitor -> !visitor.instructor()).isPresent();
     }
 }

@@ -151,6 +151,7 @@ public final class BackUps {
                 }
             }
             sql.executeUpdate("update sign_in set ended_at = current_timestamp where ended_at is null");
+            sql.executeUpdate("update reader_link set revoked_at = current_timestamp where revoked_at is null");
             sql.executeUpdate("delete from period_code");
         }
     }

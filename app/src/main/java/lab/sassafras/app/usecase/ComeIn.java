@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.people.Codes;
 import lab.sassafras.app.people.Instructors;
+import lab.sassafras.app.people.ReaderLinks;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.people.SignIns;
 import lab.sassafras.app.people.Visitor;
@@ -22,8 +23,10 @@ public class ComeIn {
     private final Codes codes;
     private final Instructors instructors;
     private final SignIns signIns;
+    private final ReaderLinks links;
 
-    ComeIn(PeriodBook periodBook, Codes codes, Instructors instructors, SignIns signIns) {
+    ComeIn(PeriodBook periodBook, Codes codes, Instructors instructors, SignIns signIns, ReaderLinks links) {
+        this.links = links;
         this.periodBook = periodBook;
         this.codes = codes;
         this.instructors = instructors;
@@ -111,6 +114,11 @@ public class ComeIn {
                 visitor.signIn().ifPresent(signIns::end);
             }
         });
+    }
+
+    /** Somebody comes by a link to read one entry. */
+    public Answer<ReaderLinks.Reading> read(String secret, From from) {
+        return Answer.of(() -> links.read(secret, from.device()));
     }
 
     /** Somebody leaves the house. */

@@ -1,0 +1,90 @@
+package lab.sassafras.app.people;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.record.DiskRoom;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.measure.Refused;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Links by which entries are read, revoked one by one. A secret is told once, to whoever made the link. */
+@Service
+@Transactional
+public class ReaderLinks {
+
+    private final EntityManager entities;
+    private final Clock clock;
+    private final DiskRoom room;
+    private final SignIns signIns;
+
+    ReaderLinks(EntityManager entities, Clock clock, DiskRoom room, SignIns signIns) {
+        this.entities = entities;
+        this.clock = clock;
+        this.room = room;
+        this.signIns = signIns;
+    }
+
+    /** Makes one. @return its secret */
+    public String make(Entry entry) {
+        room.check();
+        String secret = Secrets.token();
+        entities.persist(new ReaderLink(Secrets.hash(secret), entry.id(), now()));
+        return secret;
+    }
+
+    /** {@return the links to an entry that hold, in order} */
+    @Transactional(readOnly = true)
+    public List<ReaderLink> of(Entry entry) {
+        return entities.createQuery(
+                        "from ReaderLink where entryId = :entry and revokedAt is null order by madeAt",
+                        ReaderLink.class)
+                .setParameter("entry", entry.id())
+                .getResultList();
+    }
+
+    /** Lets nobody read by a link of an entry any more; whoever does is out at once. */
+    public void revoke(Entry entry, UUID link) {
+        ReaderLink meant = of(entry).stream()
+                .filter(each -> each.id().equals(link))
+                .findFirst()
+                .orElseThrow(() -> new Refused("That link was revoked already."));
+        meant.revoke(now());
+        signIns.endAllBy(meant);
+    }
+
+    /**
+     * Somebody comes in by a link.
+     *
+     * @return its token, with the entry it reads
+     * @throws Refused where no link that holds has that secret
+     */
+    public Reading read(String secret, String device) {
+        ReaderLink link = Optional.of(secret)
+                .filter(typed -> typed.length() < 100)
+                .flatMap(typed -> entities.createQuery("from ReaderLink where secret = :secret", ReaderLink.class)
+                        .setParameter("secret", Secrets.hash(typed))
+                        .getResultStream()
+                        .findFirst())
+                .filter(each -> !each.revoked())
+                .orElseThrow(() -> new Refused("This link leads nowhere any more. Ask whoever gave it to you."));
+        return new Reading(signIns.reader(link, device), link.entryId());
+    }
+
+    /**
+     * Somebody who reads.
+     *
+     * @param token of the browser
+     * @param entry what it reads
+     */
+    public record Reading(String token, UUID entry) {}
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    }
+}

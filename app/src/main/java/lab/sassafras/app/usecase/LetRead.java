@@ -1,0 +1,27 @@
+package lab.sassafras.app.usecase;
+
+import java.util.UUID;
+import lab.sassafras.app.people.ReaderLinks;
+import lab.sassafras.app.people.Right;
+import lab.sassafras.app.record.Entry;
+
+/** Makes links by which one entry is read, and revokes them. */
+@UseCase(needs = Right.LEAD, serves = Bringer.DECIDING)
+public class LetRead {
+
+    private final ReaderLinks links;
+
+    LetRead(ReaderLinks links) {
+        this.links = links;
+    }
+
+    /** Makes a link to an entry. @return its secret, told this once */
+    public Answer<String> make(Entry entry) {
+        return Answer.of(() -> links.make(entry));
+    }
+
+    /** Revokes one; whoever reads by it is out at once. */
+    public Answer<Boolean> revoke(Entry entry, UUID link) {
+        return Answer.of(() -> links.revoke(entry, link));
+    }
+}
