@@ -56,6 +56,21 @@ public final class BenchBrowser implements AutoCloseable {
         return page;
     }
 
+    /** From now on somebody who did not come in. */
+    BenchBrowser stranger() {
+        context.clearCookies();
+        return this;
+    }
+
+    /** What it came in by. */
+    String token() {
+        return context.cookies().stream()
+                .filter(each -> each.name.equals(WhoIsHere.COOKIE))
+                .map(each -> each.value)
+                .findFirst()
+                .orElse("");
+    }
+
     /** What the browser may complain of in this test, because the test makes it happen. */
     public BenchBrowser allowing(String complaint) {
         allowed.add(complaint);
