@@ -485,6 +485,41 @@ class PeopleTest extends HouseTest {
                 .isEqualTo(200);
     }
 
+    /** What nobody means well is refused in words at its field, and nothing of it is kept. */
+    @Test
+    void whatCannotBeIsSaidAtTheDoor() {
+        codes.renew(period);
+        codes.renew(closed);
+        String code = codes.of(period).orElseThrow();
+        Hand late = Hand.stranger(address(""));
+        assertThat(late.post("/join", "code=" + codes.of(closed).orElseThrow()).body())
+                .contains("period of that code is closed");
+        assertThat(late.post("/join", "code=" + code + "&name=" + "x".repeat(10_000))
+                        .body())
+                .contains("at most 60 characters");
+        assertThat(late.post("/join", "code=" + code + "&name=" + Hand.encoded("\u202Ekcul\u200B"))
+                        .body())
+                .contains("signs that nobody can see");
+        assertThat(late.post("/join", "code=" + code + "&name=").body()).contains("Give your bench a name");
+        assertThat(late.post("/join", "code=").body()).contains("Type the code of your period");
+        assertThat(periodBook.benches(period)).extracting(Bench::name).containsExactly("Alder", "Birch");
+        // two tablets give one name: it is one bench
+        Hand.location(late.post("/join", "code=" + code + "&name=Alder"));
+        assertThat(periodBook.benches(period)).hasSize(2);
+        // a token of another house, an old one, none at all
+        for (String token : List.of("x", "A".repeat(43), "A".repeat(5000), "\u00e9")) {
+            Hand other = Hand.stranger(address(""));
+            assertThat(signIns.visitor(token).stranger()).as(token).isTrue();
+            assertThat(other.get("/periods").statusCode()).isEqualTo(302);
+        }
+        String name = "y".repeat(10_000);
+        assertThat(hands.get("instructor")
+                        .post("/people", "name=" + name + "&password=a+long+password")
+                        .body())
+                .contains("at most 60 characters");
+        assertThat(people.all()).noneMatch(each -> each.name().startsWith("yyy"));
+    }
+
     @Test
     void aPeriodIsClosedAndOpenedAgainWithAReason() {
         Hand hazel = hands.get("instructor");
