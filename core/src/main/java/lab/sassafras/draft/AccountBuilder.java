@@ -139,11 +139,6 @@ public final class AccountBuilder {
         return conventions;
     }
 
-    /** {@return whether what a result should be is withheld from whoever is to read it} */
-    public boolean withheld() {
-        return sheet.setting().withheld();
-    }
-
     /** {@return how numbers are written in what is remarked} */
     public Figures figures() {
         return sheet.setting().figures();

@@ -120,6 +120,11 @@ public final class Stoichiometry {
                 .orElse(1);
     }
 
+    /** {@return whether what a result should be is withheld from whoever is to read it: no table is told then} */
+    public boolean withheld() {
+        return draft.sheet().setting().withheld();
+    }
+
     /**
      * {@return the tabulated heat of combustion of the fuel in a slot (kJ/mol), where the shelf has it}
      *

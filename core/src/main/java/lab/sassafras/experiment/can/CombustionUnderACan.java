@@ -185,7 +185,7 @@ public final class CombustionUnderACan extends HeatBalanceExperiment {
                 joules()));
         draft.chemistry()
                 .tabulatedCombustion("fuel/formula", vapour(draft))
-                .filter(any -> !draft.withheld())
+                .filter(any -> !draft.chemistry().withheld())
                 .ifPresent(tabulated -> beside.add(new Derived(
                         words().get("efficiency"),
                         Symbol.of("η"),

@@ -215,7 +215,7 @@ public final class HeatingCurve extends HeatBalanceExperiment {
                             + " °C: what does so is no pure substance, and has no melting point."));
         }
         Optional<Expression> handbook = draft.choice("sample/substance")
-                .filter(any -> !draft.withheld())
+                .filter(any -> !draft.chemistry().withheld())
                 .map(heat -> draft.property(MeltsOnShelf.point(heat), Symbol.of("T:handbook")));
         return bindings -> handbook.map(point -> {
             double stood = new Computation(level, bindings).value();

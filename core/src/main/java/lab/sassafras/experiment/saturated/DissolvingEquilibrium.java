@@ -202,7 +202,9 @@ public final class DissolvingEquilibrium extends HeatBalanceExperiment {
         return draft.results()
                 .ifGiven("heat/run")
                 .or(() -> draft.quantityIfGiven("heat/typed"))
-                .or(() -> draft.chemistry().tabulatedSolution("solute/formula").filter(any -> !draft.withheld()));
+                .or(() -> draft.chemistry()
+                        .tabulatedSolution("solute/formula")
+                        .filter(any -> !draft.chemistry().withheld()));
     }
 
     private Derived entropy(String word, Expression heat, Named kelvin) {
