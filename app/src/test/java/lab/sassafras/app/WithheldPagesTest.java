@@ -189,6 +189,9 @@ class WithheldPagesTest extends HouseTest {
                 "/periods/" + entries.get("fusion-of-ice").period().id() + "/life", "tell=all"));
         assertThat(bench("fusion-of-ice").get(result("fusion-of-ice")).body())
                 .doesNotContain("is withheld in this period");
+        // with everything told the handbook is open too
+        assertThat(bench("fusion-of-ice").get("/shelf").statusCode()).isEqualTo(200);
+        assertThat(bench("fusion-of-ice").get("/bench").body()).contains("/shelf\"");
     }
 
     /** Heats of the shelf would add up to the answer: a cycle asks for runs or typed heats meanwhile. */

@@ -64,6 +64,7 @@ final class RouteRights implements HandlerInterceptor, WebMvcConfigurer {
         if (visitor.stranger()) {
             return toTheDoor(request, response);
         }
+        request.setAttribute("shelf", may.may(visitor, Right.READ_SHELF, Subject.HOUSE));
         Subject about = subject(request, pattern, right, visitor);
         if (!may.may(visitor, right, about)) {
             throw refused(visitor, right, about);

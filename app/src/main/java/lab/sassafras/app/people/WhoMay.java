@@ -18,6 +18,12 @@ public class WhoMay {
 
     private static final Map<String, Right> ROUTES = routes();
 
+    private final Withholding withholding;
+
+    WhoMay(Withholding withholding) {
+        this.withholding = withholding;
+    }
+
     private static Map<String, Right> routes() {
         Map<String, Right> all = new LinkedHashMap<>();
         lines(all, Right.ANYONE, "GET /", "GET /join", "POST /join", "GET /door", "POST /door", "POST /door/demo");
@@ -155,7 +161,7 @@ public class WhoMay {
         return switch (right) {
             case ANYONE -> true;
             case HAVE_SEAT -> visitor.instructor() || visitor.seat().isPresent();
-            case READ_SHELF -> (visitor.instructor() || visitor.seat().isPresent()) && !Withholding.handbook(visitor);
+            case READ_SHELF -> (visitor.instructor() || visitor.seat().isPresent()) && !withholding.handbook(visitor);
             case BEGIN -> visitor.seat().map(Bench::period).filter(Period::open).isPresent();
             case READ_ENTRY ->
                 leads(visitor, about) || at(visitor, about) || shared(visitor, about) || reads(visitor, about);

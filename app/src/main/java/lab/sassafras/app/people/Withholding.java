@@ -1,6 +1,7 @@
 package lab.sassafras.app.people;
 
 import java.util.function.Predicate;
+import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
@@ -33,10 +34,14 @@ public class Withholding {
         return entry -> !told.tells(entry);
     }
 
-    /** Whether the visitor is a bench whose own period withholds answers, so that the handbook is not for it. */
-    public static boolean handbook(Visitor visitor) {
+    /** Whether the handbook is not for a visitor: for a bench whose period withholds answers and has not told all. */
+    boolean handbook(Visitor visitor) {
         return visitor.role() == Role.BENCH
-                && visitor.seat().filter(seat -> seat.period().withholds()).isPresent();
+                && visitor.seat()
+                        .map(Bench::period)
+                        .filter(period -> period.withholds()
+                                && !periodBook.told(period).revealed().contains(PeriodBook.Told.all(period)))
+                        .isPresent();
     }
 
     private static boolean concerned(Period period) {
