@@ -5,6 +5,7 @@ import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import java.util.Optional;
+import lab.sassafras.app.settings.Encryption;
 import lab.sassafras.app.settings.HouseSettings;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -20,13 +21,10 @@ class Invitations {
     private final String port;
     private final String scheme;
 
-    Invitations(
-            HouseSettings settings,
-            @Value("${server.port}") String port,
-            @Value("${server.ssl.key-store:}${server.ssl.certificate:}${server.ssl.bundle:}") String certificate) {
+    Invitations(HouseSettings settings, @Value("${server.port}") String port, Encryption encryption) {
         this.settings = settings;
         this.port = port;
-        this.scheme = certificate.isEmpty() ? "http" : "https";
+        this.scheme = encryption.scheme();
     }
 
     /**

@@ -2,8 +2,8 @@ package lab.sassafras.app.peoplepages;
 
 import lab.sassafras.app.people.Instructors;
 import lab.sassafras.app.people.Secrets;
+import lab.sassafras.app.settings.Encryption;
 import lab.sassafras.measure.Refused;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.event.EventListener;
@@ -20,10 +20,8 @@ class FirstInstructor {
     private final String scheme;
     private final String secret = Secrets.token();
 
-    FirstInstructor(
-            Instructors instructors,
-            @Value("${server.ssl.key-store:}${server.ssl.certificate:}${server.ssl.bundle:}") String certificate) {
-        this.scheme = certificate.isEmpty() ? "http" : "https";
+    FirstInstructor(Instructors instructors, Encryption encryption) {
+        this.scheme = encryption.scheme();
         this.instructors = instructors;
     }
 

@@ -5,6 +5,6 @@
  * <p>Rule: no secret stands in an address. What comes behind the mark {@code #} a page sends in the body of a form.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"record", "people", "usecase", "access", "storage"})
+        allowedDependencies = {"record", "people", "usecase", "access", "storage", "settings"})
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.peoplepages;

@@ -12,6 +12,7 @@ import java.security.MessageDigest;
 import java.security.SecureRandom;
 import java.util.HexFormat;
 import java.util.Properties;
+import lab.sassafras.app.settings.Encryption;
 import lab.sassafras.app.settings.HouseSettings;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -38,14 +39,11 @@ public class RunningServer {
 
     private final Home home;
     private final String address;
-    private final boolean encrypted;
+    private final String scheme;
     private final String word;
 
-    RunningServer(
-            HouseSettings settings,
-            @Value("${server.address}") String address,
-            @Value("${server.ssl.key-store:}${server.ssl.certificate:}${server.ssl.bundle:}") String certificate) {
-        this.encrypted = !certificate.isEmpty();
+    RunningServer(HouseSettings settings, @Value("${server.address}") String address, Encryption encryption) {
+        this.scheme = encryption.scheme();
         this.home = new Home(settings.home().toAbsolutePath().normalize());
         this.address = address;
         byte[] random = new byte[24];
@@ -70,7 +68,7 @@ public class RunningServer {
         properties.setProperty("pid", String.valueOf(ProcessHandle.current().pid()));
         properties.setProperty("address", address);
         properties.setProperty("port", String.valueOf(port));
-        properties.setProperty("scheme", encrypted ? "https" : "http");
+        properties.setProperty("scheme", scheme);
         properties.setProperty("word", word);
         // made by createTempFile, so that only its owner can read it
         Path written = Files.createTempFile(home.folder(), "running", "");
