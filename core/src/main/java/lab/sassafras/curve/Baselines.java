@@ -43,8 +43,6 @@ public final class Baselines {
     private int settled;
     private CoolingFit fit;
     private double late;
-    private double lateVariance;
-    private double lateTime;
     private @Nullable LineFit foreLine;
     private @Nullable LineFit afterLine;
     private @Nullable HeatLoss loss;
@@ -309,13 +307,10 @@ public final class Baselines {
                 boolean falls = time == 0 && now > 0 && now < last;
                 double mean = falls ? (last - now) / Math.log(last / now) : straight;
                 late += sign * step * mean;
-                lateVariance += step * step * fit.noise() * fit.noise()
-                        + (falls ? Math.pow(step * (straight - mean), 2) / 3 : 0);
                 time = seconds[i];
                 last = now;
             }
         }
-        lateTime = time;
         if (fit.hasTail()) {
             late += fit.at(LossModel.TAIL) * tailTime() * Math.exp(-time / tailTime());
         }
@@ -323,12 +318,6 @@ public final class Baselines {
 
     double tailTime() {
         return Math.exp(fit.at(LossModel.LOG_TAIL_TIME));
-    }
-
-    /** How the area hangs on the number of the fit. */
-    double lateBy(int number) {
-        double left = Math.exp(-lateTime / tailTime());
-        return number == LossModel.TAIL ? tailTime() * left : fit.at(LossModel.TAIL) * left * (tailTime() + lateTime);
     }
 
     /** Marks readings that stand out from the median of the five about them (F. R. Hampel's identifier, memory). */
@@ -478,14 +467,6 @@ public final class Baselines {
 
     boolean spike(int i) {
         return spikes[i];
-    }
-
-    double late() {
-        return late;
-    }
-
-    double lateVariance() {
-        return lateVariance;
     }
 
     /** {@return readings that lie off by themselves, in order of time} */

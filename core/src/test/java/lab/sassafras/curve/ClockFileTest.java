@@ -45,6 +45,67 @@ class ClockFileTest {
         assertThat(file.readings().get(1).temperature()).isCloseTo(21.6, within(1e-9));
     }
 
+    @Test
+    void columnsHaveTheNamesAboveThemOrTheirNumbers() {
+        assertThat(read("n;;T\n1;30;21,4\n2;60;21,6").columns()).containsExactly("n", "column 2", "T");
+        assertThat(read("30;21,4\n60;21,6").columns()).containsExactly("column 1", "column 2");
+        assertThat(read("t;T\n30;21,4;7").columns())
+                .as("one more than is named")
+                .hasSize(3)
+                .contains("column 3");
+        assertThat(ClockFile.TimeIn.values())
+                .extracting(ClockFile.TimeIn::words)
+                .doesNotHaveDuplicates();
+        assertThat(ClockFile.Separator.values())
+                .extracting(ClockFile.Separator::words)
+                .doesNotHaveDuplicates();
+        assertThat(ClockFile.DegreesIn.values())
+                .extracting(ClockFile.DegreesIn::symbol)
+                .containsExactly("°C", "°F", "K");
+    }
+
+    /** From nought to four months, from absolute zero to the hottest furnace. */
+    @ParameterizedTest
+    @CsvSource({
+        "0, -273.15, true",
+        "9999999, 5000, true",
+        "-0.001, 20, false",
+        "1e7, 20, false",
+        "0, -273.16, false",
+        "0, 5000.1, false"
+    })
+    void aClockAndAThermometerCanShowSuch(double seconds, double temperature, boolean possible) {
+        assertThat(new Reading(seconds, temperature).possible()).isEqualTo(possible);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"30;2e1", "30;+20,0", "30;2E1"})
+    void numbersAreReadWithSignAndExponent(String line) {
+        assertThat(read(line + "\n60;21,5").readings().get(0).temperature()).isEqualTo(20);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"e5", "2e", "1234567890123456789012345", "2x", "--3", ""})
+    void whatIsNoNumberIsNamedByItsLine(String cell) {
+        assertThat(read("30;21,4\n60;" + cell + "\n90;21,5").wrong())
+                .extracting(ClockFile.Wrong::line)
+                .containsExactly(2);
+    }
+
+    /** A clock that has run for a day began before the record: times are counted from the first. */
+    @Test
+    void whatTheClockCountedBeforeIsNoPartOfTheRecord() {
+        assertThat(read("86399;21,4\n86400;21,6").readings())
+                .extracting(Reading::seconds)
+                .containsExactly(86399.0, 86400.0);
+        assertThat(read("86400;21,4\n86401;21,6").readings())
+                .extracting(Reading::seconds)
+                .containsExactly(0.0, 1.0);
+        assertThat(read("-1;21,4\n1;21,6").readings())
+                .extracting(Reading::seconds)
+                .containsExactly(0.0, 2.0);
+    }
+
     /** Each says 21.4, 21.6 and 21.5 °C half a minute apart, with a column that only counts, and one with the day. */
     @ParameterizedTest
     @ValueSource(

@@ -1,17 +1,10 @@
 package lab.sassafras.curve;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
+import static lab.sassafras.curve.Recorded.numbers;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Objects;
 import java.util.stream.Collectors;
-import java.util.stream.DoubleStream;
 import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.measure.Figures;
 import org.junit.jupiter.api.Test;
@@ -23,7 +16,7 @@ import org.junit.jupiter.api.Test;
  */
 class RecordedCurvesTest {
 
-    private static final int SEEDS = 2;
+    private static final int SEEDS = 4;
 
     static List<String> lines() {
         List<String> lines = new ArrayList<>();
@@ -60,7 +53,8 @@ class RecordedCurvesTest {
                                 baselines.stillToCome(),
                                 baselines.begins().orElse(-1),
                                 baselines.slow() ? 1 : 0,
-                                baselines.coarse() ? 1 : 0));
+                                baselines.coarse() ? 1 : 0,
+                                baselines.readingsToAStep()));
                 lines.add(name + "settled;" + baselines.settledBefore().said(Figures.POINT) + " / "
                         + baselines.settledAtEnd().said(Figures.POINT));
                 lines.add(name + "aside;"
@@ -87,43 +81,9 @@ class RecordedCurvesTest {
                 : outcome.toString();
     }
 
-    private static String numbers(double... values) {
-        return DoubleStream.of(values)
-                .mapToObj(each -> String.format(Locale.ROOT, "%.7g", each))
-                .collect(Collectors.joining(" "));
-    }
-
-    /** To a millionth of each number: what a fit still moves by its last step. */
     @Test
-    void everyCurveIsReadAsRecorded() throws IOException {
-        List<String> recorded;
-        try (InputStream stream =
-                Objects.requireNonNull(RecordedCurvesTest.class.getResourceAsStream("recorded.csv"))) {
-            recorded = new String(stream.readAllBytes(), StandardCharsets.UTF_8)
-                    .lines()
-                    .toList();
-        }
-        List<String> now = lines();
-        assertThat(now).hasSameSizeAs(recorded);
-        for (int i = 0; i < now.size(); i++) {
-            same(now.get(i), recorded.get(i));
-        }
-    }
-
-    private static void same(String now, String then) {
-        String[] words = now.split("[; ]", -1);
-        String[] before = then.split("[; ]", -1);
-        assertThat(words).as(then).hasSameSizeAs(before);
-        for (int i = 0; i < words.length; i++) {
-            if (words[i].matches("-?\\d.*e?.*") && before[i].matches("-?[\\d.]+(e[-+]?\\d+)?")) {
-                double value = Double.parseDouble(before[i]);
-                assertThat(Double.parseDouble(words[i]))
-                        .as(then)
-                        .isCloseTo(value, within(1e-6 * Math.max(1e-6, Math.abs(value))));
-            } else {
-                assertThat(words[i]).as(then).isEqualTo(before[i]);
-            }
-        }
+    void everyCurveIsReadAsRecorded() {
+        Recorded.same(lines(), RecordedCurvesTest.class, "recorded.csv");
     }
 
     /**

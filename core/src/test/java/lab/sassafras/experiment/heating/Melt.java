@@ -21,11 +21,12 @@ import lab.sassafras.slot.TraceUse;
  * end of the plateau smeared over 5 to 20 %, a reading every 10 to 60 s; the loss known to 10 %. Heat is followed
  * second by second.
  *
- * @param sheet  what a bench would have read
+ * @param sheet    what a bench would have read
+ * @param readings the curve in it
  * @param level  where it melts (°C)
  * @param fusion heat of fusion (J/g)
  */
-record Melt(BenchSheet sheet, double level, double fusion) {
+record Melt(BenchSheet sheet, List<Reading> readings, double level, double fusion) {
 
     private static final String TRACE = "11111111-2222-3333-4444-555555555555";
     private static final double ROOM = 22;
@@ -234,7 +235,7 @@ record Melt(BenchSheet sheet, double level, double fusion) {
                 .assumed("room[1]/loss", text(loss), text(0.1 * loss), "W/°C")
                 .says("run[1]/curve", TraceUse.whole(TRACE).text());
         sheet.give("room[1]/temperature", Role.READ, text(tenth(ROOM + off)), "°C", Optional.of(probe));
-        return new Melt(sheet, bench.level(), bench.fusion());
+        return new Melt(sheet, List.copyOf(readings), bench.level(), bench.fusion());
     }
 
     private static String text(double value) {
