@@ -216,9 +216,14 @@ class ClockDoorsTest extends HouseTest {
                 .contains("wait 5 part 0.500", "seen by two");
         assertThat(hand.get(entry + "/clock.csv").body()).contains("10,21.0,Rowan,");
         assertThat(database.queryForList(
-                        "select who from trace_chunk where trace_id = ?", String.class, UUID.fromString(trace)))
+                        "select who_id from trace_chunk where trace_id = ?", UUID.class, UUID.fromString(trace)))
                 .isNotEmpty()
-                .allMatch(who -> who.matches("[0-9a-f-]{36}"));
+                .allMatch(who -> entryBook
+                        .find(UUID.fromString(entry.substring(entry.length() - 36)))
+                        .orElseThrow()
+                        .bench()
+                        .id()
+                        .equals(who));
     }
 
     /** A constant temperature and two readings are too little for most, and a page for all that. */
@@ -236,7 +241,7 @@ class ClockDoorsTest extends HouseTest {
 
     @Test
     void aFileOfTooManyReadingsOrOfNoneIsRefusedInWords() {
-        String path = "/import/clock?trial=1&entry=" + entry.replaceAll(".*/", "");
+        String path = "/import/clock?trial=1&entry=" + entry.substring(entry.length() - 36);
         String long_ = IntStream.range(0, 100_001).mapToObj(i -> i + ";21,4").collect(Collectors.joining("\n"));
         HttpResponse<String> shown = hand.upload(path, "long.csv", long_.getBytes(StandardCharsets.UTF_8));
         assertThat(shown.body()).contains("100001");

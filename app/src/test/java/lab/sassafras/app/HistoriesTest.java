@@ -83,8 +83,8 @@ class HistoriesTest extends HouseTest {
 
     private HttpResponse<String> laterVersion(Random random, Entry entry, Hand hand) {
         database.update(
-                "insert into observation (id, entry_id, address, role, text, unit, who, made_at) values (?, ?, ?, "
-                        + "?, ?, ?, 'later', ?)",
+                "insert into observation (id, entry_id, address, role, text, unit, who_id, made_at) values (?, ?, ?, "
+                        + "?, ?, ?, ?, ?)",
                 UUID.randomUUID(),
                 entry.id(),
                 List.of("trace[1]/reading", "no address", "sample[9]/mass", "mixed[1]/final")
@@ -92,6 +92,7 @@ class HistoriesTest extends HouseTest {
                 List.of("skipped", "read", "stated").get(random.nextInt(3)),
                 List.of("+1000000000-01-01T00:00:00Z", "=1+1", "-900").get(random.nextInt(3)),
                 List.of("furlong", "°C").get(random.nextInt(2)),
+                entry.bench().id(),
                 java.time.OffsetDateTime.parse("+9999-01-01T00:00:00Z".substring(1)));
         return hand.get("/entries/" + entry.id());
     }
@@ -124,11 +125,12 @@ class HistoriesTest extends HouseTest {
         Entry entry = imported("2-grey-slug.json");
         String result = get("/entries/" + entry.id() + "/result?open=all").body();
         database.update(
-                "insert into observation (id, entry_id, address, role, text, unit, who, made_at) values (?, ?, "
+                "insert into observation (id, entry_id, address, role, text, unit, who_id, made_at) values (?, ?, "
                         + "'trace[1]/reading', 'skipped', "
-                        + "'21.3', 'furlong', 'a later version', current_timestamp)",
+                        + "'21.3', 'furlong', ?, current_timestamp)",
                 UUID.randomUUID(),
-                entry.id());
+                entry.id(),
+                entry.bench().id());
         try (BenchBrowser browser = browser()) {
             browser.join(entry.period().id(), "Hawthorn").open("/entries/" + entry.id() + "/result?open=all");
             assertThat(browser.text("h1.result")).isEqualTo(heading(result));

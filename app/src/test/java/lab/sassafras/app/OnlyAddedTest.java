@@ -29,9 +29,9 @@ class OnlyAddedTest extends HouseTest {
                 "update decision set outcome = 'in'",
                 "delete from decision",
                 "delete from strike",
-                "update brought_in set who = 'nobody'",
+                "update brought_in set file_name = 'another'",
                 "update shown set result = 1",
-                "update trace set who = 'nobody'",
+                "update trace set unit = 'K'",
                 "delete from trace_chunk",
                 "update class_pace set amount = 1",
                 "delete from bench_wait"

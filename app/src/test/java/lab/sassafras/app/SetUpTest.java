@@ -57,8 +57,8 @@ class SetUpTest extends HouseTest {
             String entry = "(select id from entry)";
             sql.execute("insert into observation (id, entry_id, address, role, text, unit, who, made_at, supersedes) "
                     + "select random_uuid(), entry_id, "
-                    + "address, role, device, unit, who, made_at, id from observation, (values ('21,00'), "
-                    + "('22,00')) as devices(device)");
+                    + "address, role, device, unit, hand, made_at, id from observation, (values ('21,00', 'M. and K.'), "
+                    + "('22,00', 'Rowan')) as devices(device, hand)");
             sql.execute("insert into calibration select random_uuid(), (select id from vessel), " + entry
                     + ", c, 0.5, 3, 100, 'found', 'Rowan', 'good', "
                     + "timestamp '2026-01-12 10:00:00+00' + c * interval '1' day from (values (9.0), (8.0), "
@@ -72,9 +72,9 @@ class SetUpTest extends HouseTest {
             assertThat(one(sql, "select constant from calibration order by seq desc limit 1"))
                     .isEqualTo(9.0);
             sql.execute("insert into calibration (id, vessel_id, entry_id, constant, own_uncertainty, "
-                    + "degrees_of_freedom, fill, described, who, reason, "
+                    + "degrees_of_freedom, fill, described, who_id, reason, "
                     + "adopted_at) select random_uuid(), vessel_id, entry_id, 5, 0.5, 3, 100, 'later', "
-                    + "'Rowan', 'clock set back', "
+                    + "who_id, 'clock set back', "
                     + "timestamp '2020-01-01 10:00:00+00' from calibration limit 1");
             assertThat(one(sql, "select constant from calibration order by seq desc limit 1"))
                     .isEqualTo(5.0);
@@ -82,6 +82,17 @@ class SetUpTest extends HouseTest {
                 assertThat(kept.next()).isTrue();
                 assertThat(kept.getString(1)).isEqualTo("20,00");
             }
+            // names stand in one place: a bench’s rows are its own, who else signed is somebody of its period
+            String named = "select listagg(name, ', ') within group (order by name) from person_name ";
+            assertThat(one(sql, named)).isEqualTo("M. and K., Rowan");
+            assertThat(one(sql, named + "where person_id = (select who_id from observation where text = '22,00')"))
+                    .isEqualTo("Rowan");
+            assertThat(one(sql, "select who_id from calibration where constant = 9"))
+                    .isEqualTo(one(sql, "select id from bench"));
+            assertThat(one(sql, "select count(*) from person where period_id = (select id from period)"))
+                    .isEqualTo(2L);
+            assertThatThrownBy(() -> sql.execute("update person_name set name = 'somebody else'"))
+                    .hasStackTraceContaining("until it is erased");
             assertThatThrownBy(() -> sql.execute("delete from observation")).hasStackTraceContaining("only ever added");
             sql.execute("shutdown");
         }

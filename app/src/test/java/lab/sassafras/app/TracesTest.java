@@ -256,11 +256,12 @@ class TracesTest extends HouseTest {
         UUID trace = UUID.fromString(Clocks.use(before, 1).orElseThrow().trace());
         for (double[] each : new double[][] {{571, 1e300}, {572, 9.9e37}, {573, -400}}) {
             database.update(
-                    "insert into trace_chunk (id, trace_id, seconds, temperatures, who, made_at) values (?, ?, ?, ?, 'x', now())",
+                    "insert into trace_chunk (id, trace_id, seconds, temperatures, who_id, made_at) values (?, ?, ?, ?, ?, now())",
                     UUID.randomUUID(),
                     trace,
                     new Double[] {each[0]},
-                    new Double[] {each[1]});
+                    new Double[] {each[1]},
+                    entry.bench().id());
         }
         EntrySheet after = sheets.of(entry);
         assertThat(after.reduction().result()).isEqualTo(before.reduction().result());

@@ -3,6 +3,7 @@ package lab.sassafras.app.access;
 import jakarta.persistence.PersistenceException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
+import lab.sassafras.app.people.Audit;
 import lab.sassafras.app.people.NotAllowed;
 import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.people.Visitors;
@@ -23,6 +24,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.ModelAndView;
 
 /** What every page knows (who is here), and what is said when something cannot be done. */
@@ -35,9 +37,11 @@ public class ErrorMessages {
                     + "try again in a moment.";
 
     private final WhoIsHere who;
+    private final Audit audit;
     private final boolean demo;
 
-    ErrorMessages(WhoIsHere who, Environment environment) {
+    ErrorMessages(WhoIsHere who, Audit audit, Environment environment) {
+        this.audit = audit;
         this.who = who;
         this.demo = environment.acceptsProfiles(Profiles.of("demo"));
     }
@@ -59,7 +63,12 @@ public class ErrorMessages {
     }
 
     @ExceptionHandler(NotAllowed.class)
-    ModelAndView notAllowed(NotAllowed refused) {
+    ModelAndView notAllowed(NotAllowed refused, HttpServletRequest request) {
+        audit.noteOnce(
+                Audit.Kind.REFUSAL,
+                who.visitor(request),
+                request.getRemoteAddr(),
+                request.getMethod() + " " + request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
         return page(HttpStatus.FORBIDDEN, refused.getMessage());
     }
 

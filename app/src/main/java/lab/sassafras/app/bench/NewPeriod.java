@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.usecase.SetUpPeriod;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.measure.BookTime;
 import lab.sassafras.measure.DecimalMark;
@@ -91,6 +92,19 @@ public final class NewPeriod {
         } catch (Refused refused) {
             wrong.put(field, refused.getMessage());
         }
+    }
+
+    /** What is to be opened, once it was checked. */
+    SetUpPeriod.Wanted wanted() {
+        return new SetUpPeriod.Wanted(
+                title(),
+                date(),
+                zone(),
+                mark(),
+                schools(),
+                likeOf(),
+                benchesOf(),
+                !value("draft").isEmpty());
     }
 
     String title() {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import lab.sassafras.app.people.WhoMay;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
@@ -29,9 +30,11 @@ class PeriodKnows {
     private static final Set<Dimension> READ = Set.of(Dimension.TEMPERATURE, Dimension.MASS, Dimension.PRESSURE);
 
     private final EntryBook entryBook;
+    private final WhoMay whoMay;
 
-    PeriodKnows(EntryBook entryBook) {
+    PeriodKnows(EntryBook entryBook, WhoMay whoMay) {
         this.entryBook = entryBook;
+        this.whoMay = whoMay;
     }
 
     /**
@@ -46,7 +49,8 @@ class PeriodKnows {
     record Value(Role role, String text, String unit, String uncertainty, String words) {}
 
     /**
-     * What to propose at a place: what stands there in the newest other run that has it, this bench's own first; where
+     * What to propose at a place: what stands there in the newest other run that has it and may be read, this bench's own
+     * first; where
      * there are several of a thing, what the one before has, or the next run that is not named yet.
      *
      * @param setting of the run, open to whatever the place may name
@@ -110,6 +114,7 @@ class PeriodKnows {
         Entry entry = here.entry();
         List<EntryBook.Found> found = entryBook.standingAt(entry, at.toString());
         return found.stream()
+                .filter(each -> whoMay.reads(each.entry()))
                 .min(Comparator.comparing(
                         each -> !each.entry().bench().id().equals(entry.bench().id())))
                 .flatMap(each -> Role.of(each.observation().role())

@@ -2,16 +2,13 @@ package lab.sassafras.app.notebook;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.format.DateTimeFormatter;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.people.Visitors;
+import lab.sassafras.app.record.Hashes;
 import lab.sassafras.app.record.Shown;
 import lab.sassafras.app.record.ShownBook;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -96,12 +93,6 @@ class FirstShown {
 
     /** What a number was worked from: how much was kept of the entry and of those it draws on. */
     private static String state(EntrySheet entry) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256")
-                            .digest(entry.stamps().toString().getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
+        return Hashes.of(entry.stamps().toString());
     }
 }

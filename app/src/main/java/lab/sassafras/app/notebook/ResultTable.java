@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Optional;
+import lab.sassafras.app.record.ForSpreadsheets;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.presentation.Presentation.Written;
 import org.apache.commons.csv.CSVFormat;
@@ -62,7 +63,7 @@ final class ResultTable {
             throws IOException {
         printer.printRecord(
                 entry.entry().id(),
-                guarded(entry.entry().bench().name()),
+                ForSpreadsheets.guarded(entry.entry().bench().name()),
                 entry.entry().createdAt(),
                 trial,
                 value.map(Written::value).map(ResultTable::number).orElse(""),
@@ -74,10 +75,5 @@ final class ResultTable {
     /** As a spreadsheet reads it: a hyphen for the minus, no plus. */
     private static String number(String written) {
         return written.replace('−', '-').replaceFirst("^\\+", "");
-    }
-
-    /** A name no spreadsheet takes for a formula. */
-    private static String guarded(String name) {
-        return name.matches("(?s)\\s*[=+\\-@].*") ? "'" + name : name;
     }
 }

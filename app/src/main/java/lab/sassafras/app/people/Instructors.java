@@ -2,15 +2,13 @@ package lab.sassafras.app.people;
 
 import com.github.benmanes.caffeine.cache.Ticker;
 import jakarta.persistence.EntityManager;
-import java.time.Clock;
-import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.record.DiskRoom;
+import lab.sassafras.app.record.Persons;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Service;
@@ -23,14 +21,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class Instructors {
 
     private final EntityManager entities;
-    private final Clock clock;
+    private final Persons persons;
     private final DiskRoom room;
     private final Passwords passwords = new Passwords();
     private final WrongTries tries = new WrongTries(Ticker.systemTicker());
 
-    Instructors(EntityManager entities, Clock clock, DiskRoom room) {
+    Instructors(EntityManager entities, Persons persons, DiskRoom room) {
         this.entities = entities;
-        this.clock = clock;
+        this.persons = persons;
         this.room = room;
     }
 
@@ -65,17 +63,8 @@ public class Instructors {
     }
 
     private Known known(Instructor row) {
-        return new Known(row.personId(), name(row.personId()), row.locked(), row.periods());
-    }
-
-    private String name(UUID person) {
-        return entities.createQuery("from PersonName where personId = :person order by seq desc", PersonName.class)
-                .setParameter("person", person)
-                .setMaxResults(1)
-                .getResultStream()
-                .findFirst()
-                .map(PersonName::name)
-                .orElse("an instructor");
+        return new Known(
+                row.personId(), persons.name(row.personId()).orElse("an instructor"), row.locked(), row.periods());
     }
 
     /**
@@ -91,11 +80,7 @@ public class Instructors {
         }
         String hash = passwords.hash(password);
         room.check();
-        Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
-        UUID person = UUID.randomUUID();
-        entities.persist(new Person(person, Role.INSTRUCTOR, now));
-        entities.persist(new PersonName(person, name, now));
-        entities.flush();
+        UUID person = persons.addInstructor(name);
         entities.persist(new Instructor(person, signName(name), hash, bound));
         return person;
     }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.record.DiskRoom;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Hashes;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,7 +35,7 @@ public class ReaderLinks {
     public String make(Entry entry) {
         room.check();
         String secret = Secrets.token();
-        entities.persist(new ReaderLink(Secrets.hash(secret), entry.id(), now()));
+        entities.persist(new ReaderLink(Hashes.of(secret), entry.id(), now()));
         return secret;
     }
 
@@ -68,7 +69,7 @@ public class ReaderLinks {
         ReaderLink link = Optional.of(secret)
                 .filter(typed -> typed.length() < 100)
                 .flatMap(typed -> entities.createQuery("from ReaderLink where secret = :secret", ReaderLink.class)
-                        .setParameter("secret", Secrets.hash(typed))
+                        .setParameter("secret", Hashes.of(typed))
                         .getResultStream()
                         .findFirst())
                 .filter(each -> !each.revoked())

@@ -2,10 +2,8 @@ package lab.sassafras.app.people;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Locale;
 
 /** Random secrets, and the hashes they are known by. */
@@ -44,16 +42,6 @@ public final class Secrets {
                 .replace('I', '1')
                 .replace('L', '1');
         return signs.length() > 2 * CODE_SIGNS ? signs.substring(0, 2 * CODE_SIGNS) : signs;
-    }
-
-    /** {@return the hash a token is known by} */
-    static String hash(String token) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest);
-        } catch (NoSuchAlgorithmException none) {
-            throw new IllegalStateException(none);
-        }
     }
 
     /** Whether two secrets are the same, told in the same time whatever they differ in. */

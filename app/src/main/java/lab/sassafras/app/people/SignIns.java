@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.DiskRoom;
+import lab.sassafras.app.record.Hashes;
 import lab.sassafras.app.record.Period;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -73,7 +74,7 @@ public class SignIns {
         room.check();
         String token = Secrets.token();
         entities.persist(new SignIn(
-                Secrets.hash(token),
+                Hashes.of(token),
                 like.role(),
                 like.personId().orElse(null),
                 like.bench().orElse(null),
@@ -90,7 +91,7 @@ public class SignIns {
         }
         Instant now = now();
         return entities.createQuery("from SignIn where token = :token", SignIn.class)
-                .setParameter("token", Secrets.hash(token))
+                .setParameter("token", Hashes.of(token))
                 .getResultStream()
                 .findFirst()
                 .filter(each -> !each.ended() && each.seenAt().plus(IDLE).isAfter(now))
@@ -156,6 +157,18 @@ public class SignIns {
         ended(entities.createQuery("from SignIn where personId = :person and endedAt is null", SignIn.class)
                 .setParameter("person", person)
                 .getResultList());
+    }
+
+    /** Ends all at the benches of a period; an instructor who sits at one gets up. */
+    public void endAll(Period period) {
+        ended(joined(period));
+        entities.createQuery(
+                        "from SignIn where bench.period.id = :period and role = :instructor and endedAt is null",
+                        SignIn.class)
+                .setParameter("period", period.id())
+                .setParameter("instructor", Role.INSTRUCTOR.name())
+                .getResultList()
+                .forEach(each -> each.sit(null));
     }
 
     private void ended(List<SignIn> these) {

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
 import org.springframework.stereotype.Component;
 
@@ -127,6 +128,8 @@ public class WhoMay {
                 all,
                 Right.RUN_HOUSE,
                 "POST /periods",
+                "GET /audit",
+                "GET /audit.csv",
                 "POST /people",
                 "POST /people/{id}",
                 "GET /import",
@@ -162,15 +165,26 @@ public class WhoMay {
             case ANYONE -> true;
             case HAVE_SEAT -> visitor.instructor() || visitor.seat().isPresent();
             case READ_SHELF -> (visitor.instructor() || visitor.seat().isPresent()) && !withholding.handbook(visitor);
-            case BEGIN -> visitor.seat().map(Bench::period).filter(Period::open).isPresent();
+            case BEGIN ->
+                visitor.seat()
+                        .map(Bench::period)
+                        .filter(period -> records(visitor, period))
+                        .isPresent();
             case READ_ENTRY ->
                 leads(visitor, about) || at(visitor, about) || shared(visitor, about) || reads(visitor, about);
-            case WRITE_ENTRY -> open(about) && (leads(visitor, about) || at(visitor, about));
+            case WRITE_ENTRY -> records(visitor, about) && (leads(visitor, about) || at(visitor, about));
             case READ_CLASS -> leads(visitor, about) || shared(visitor, about);
-            case DECIDE -> open(about) && leads(visitor, about);
+            case DECIDE -> records(visitor, about) && leads(visitor, about);
             case LEAD -> leads(visitor, about);
             case RUN_HOUSE -> visitor.instructor() && visitor.bound().isEmpty();
         };
+    }
+
+    /** Whether whoever the work in hand is done for may read an entry; the house itself reads all. */
+    public boolean reads(Entry entry) {
+        return Visitors.now()
+                .map(visitor -> may(visitor, Right.READ_ENTRY, Subject.of(entry)))
+                .orElse(true);
     }
 
     /** Why somebody who may see something may not do this to it, in words. */
@@ -217,8 +231,13 @@ public class WhoMay {
                 .isPresent();
     }
 
-    private static boolean open(Subject about) {
-        return about.period().map(Period::open).orElse(true);
+    private static boolean records(Visitor visitor, Subject about) {
+        return about.period().map(period -> records(visitor, period)).orElse(true);
+    }
+
+    /** Whether anything is recorded in a period: while it is open, and while whoever leads it prepares it. */
+    private static boolean records(Visitor visitor, Period period) {
+        return period.open() || period.draft() && visitor.leads(period);
     }
 
     /** {@return every route with the right it needs} */

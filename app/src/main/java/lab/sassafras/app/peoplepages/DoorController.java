@@ -183,8 +183,12 @@ class DoorController {
     }
 
     @PostMapping("/door/leave")
-    String leave(Visitor visitor, HttpServletRequest request, HttpServletResponse response) {
-        comeIn.leave(visitor).orThrow();
+    String leave(
+            Visitor visitor,
+            @RequestParam(defaultValue = "false") boolean everywhere,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        (everywhere ? comeIn.leaveEverywhere(visitor) : comeIn.leave(visitor)).orThrow();
         who.leave(request, response);
         return "redirect:/door";
     }

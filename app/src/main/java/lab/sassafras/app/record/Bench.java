@@ -8,6 +8,7 @@ import jakarta.persistence.ManyToOne;
 import java.time.Instant;
 import java.util.Locale;
 import java.util.UUID;
+import org.hibernate.annotations.Formula;
 
 /** One or two people working together in a period, under a name they gave. */
 @Entity
@@ -21,7 +22,13 @@ public class Bench {
     @JoinColumn(name = "period_id")
     private Period period;
 
+    @Formula("(select n.name from person_name n where n.person_id = id"
+            + " and n.seq = (select max(m.seq) from person_name m where m.person_id = id))")
     private String name;
+
+    /** Hash of the name: two benches of a period have two. */
+    private String called;
+
     private Instant createdAt;
 
     private boolean simulated;
@@ -31,12 +38,13 @@ public class Bench {
     Bench(UUID id, Period period, String name, Instant createdAt) {
         this.id = id;
         this.period = period;
-        this.name = name;
+        call(name);
         this.createdAt = createdAt;
     }
 
-    void rename(String other) {
+    final void call(String other) {
         this.name = other;
+        this.called = Hashes.of(other);
     }
 
     /** Whether no hand did it and no probe measured it, but a simulation. */

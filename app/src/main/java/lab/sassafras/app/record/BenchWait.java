@@ -6,12 +6,14 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Locale;
 import java.util.UUID;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** A time that a hand waits at a step of a trial, from when on; or that it waits no longer. */
 @Entity
 @Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 public class BenchWait {
 
     /** What became of a wait. */
@@ -34,12 +36,16 @@ public class BenchWait {
     private double seconds;
     private String outcome;
     private String reason;
+    private UUID whoId;
+
+    @Formula(PersonName.OF_WHO)
     private String who;
+
     private Instant madeAt;
 
     protected BenchWait() {}
 
-    BenchWait(UUID id, Entry entry, Given given, Instant madeAt) {
+    BenchWait(UUID id, Entry entry, Given given, Persons.By by, Instant madeAt) {
         this.id = id;
         this.entryId = entry.id();
         this.trial = given.trial();
@@ -47,7 +53,8 @@ public class BenchWait {
         this.seconds = given.seconds();
         this.outcome = given.outcome().name().toLowerCase(Locale.ROOT);
         this.reason = given.reason();
-        this.who = given.who();
+        this.whoId = by.id();
+        this.who = by.name();
         this.madeAt = madeAt;
     }
 

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.Immutable;
 
 /** That a thing came with a file: by whom, when, and with which. */
@@ -36,17 +37,22 @@ public class BroughtIn {
     private String what;
     private String fileName;
     private String digest;
+    private UUID whoId;
+
+    @Formula(PersonName.OF_WHO)
     private String who;
+
     private Instant madeAt;
 
     protected BroughtIn() {}
 
-    BroughtIn(UUID subject, What what, From from, Instant madeAt) {
+    BroughtIn(UUID subject, What what, From from, Persons.By by, Instant madeAt) {
         this.subject = subject;
         this.what = what.name();
         this.fileName = from.fileName();
         this.digest = from.digest();
-        this.who = from.who();
+        this.whoId = by.id();
+        this.who = by.name();
         this.madeAt = madeAt;
     }
 

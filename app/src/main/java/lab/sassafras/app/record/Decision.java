@@ -6,12 +6,14 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** A person's decision with its reason. The last one about a subject counts. */
 @Entity
 @Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 public class Decision {
 
     public static final String OUT = "out";
@@ -22,6 +24,9 @@ public class Decision {
     public static final String TOLD = "told";
     public static final String CLOSED = "closed";
     public static final String OPEN = "open";
+    public static final String DRAFT = "draft";
+    public static final String ARCHIVED = "archived";
+    public static final String ERASED = "names erased";
     private static final String WORD = "[a-z0-9.-]{1,40}";
     private static final String IDENTITY = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
 
@@ -64,8 +69,11 @@ public class Decision {
          * period with {@code all}; outcome {@code told}. What was once seen cannot be unseen.
          */
         REVEAL(TOLD),
-        /** A period is closed, or opened again: subject the period, outcome {@code closed} or {@code open}. */
-        PERIOD(CLOSED + "|" + OPEN);
+        /**
+         * A period becomes a draft, is opened, closed, archived, or opened again, or the names in it are erased:
+         * subject the period.
+         */
+        PERIOD(String.join("|", DRAFT, OPEN, CLOSED, ARCHIVED, ERASED));
 
         private final String outcomes;
 
@@ -89,21 +97,31 @@ public class Decision {
     private String subject;
     private String outcome;
     private String reason;
+    private UUID whoId;
+
+    @Formula(PersonName.OF_WHO)
     private String who;
+
+    private @Nullable UUID broughtById;
+
+    @Formula(PersonName.OF_BRINGER)
     private @Nullable String broughtBy;
+
     private Instant madeAt;
 
     protected Decision() {}
 
-    Decision(@Nullable UUID entryId, Taken taken, Instant madeAt) {
+    Decision(@Nullable UUID entryId, Taken taken, Persons.By by, Optional<Persons.By> bringer, Instant madeAt) {
         this.id = UUID.randomUUID();
         this.entryId = entryId;
         this.kind = taken.kind().name();
         this.subject = taken.subject();
         this.outcome = taken.outcome();
         this.reason = taken.reason();
-        this.who = taken.who();
-        this.broughtBy = taken.broughtBy().orElse(null);
+        this.whoId = by.id();
+        this.who = by.name();
+        this.broughtById = bringer.map(Persons.By::id).orElse(null);
+        this.broughtBy = bringer.map(Persons.By::name).orElse(null);
         this.madeAt = madeAt;
     }
 

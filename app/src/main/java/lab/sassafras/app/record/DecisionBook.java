@@ -14,10 +14,12 @@ public class DecisionBook {
 
     private final EntityManager entities;
     private final Keeping keeping;
+    private final Persons persons;
 
-    DecisionBook(EntityManager entities, Keeping keeping) {
+    DecisionBook(EntityManager entities, Keeping keeping, Persons persons) {
         this.entities = entities;
         this.keeping = keeping;
+        this.persons = persons;
     }
 
     /** Takes a decision; without an entry it is about the shelf. */
@@ -34,7 +36,12 @@ public class DecisionBook {
                     + "” is no way to decide that. Go back and choose one of those shown; nothing was changed.");
         }
         entryId.ifPresent(entry -> keeping.tell(entry));
-        return keeping.persisted(new Decision(entryId.orElse(null), taken, keeping.now()));
+        return keeping.persisted(new Decision(
+                entryId.orElse(null),
+                taken,
+                persons.deciding(entryId, taken.subject(), taken.who()),
+                taken.broughtBy().map(name -> persons.deciding(entryId, taken.subject(), name)),
+                keeping.now()));
     }
 
     @Transactional(readOnly = true)

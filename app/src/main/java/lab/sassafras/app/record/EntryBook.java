@@ -32,9 +32,16 @@ public class EntryBook {
     private final ObservationBook observations;
     private final DecisionBook decisions;
     private final EntityManager entities;
+    private final Persons persons;
     private final Keeping keeping;
 
-    EntryBook(EntityManager entities, Keeping keeping, ObservationBook observations, DecisionBook decisions) {
+    EntryBook(
+            EntityManager entities,
+            Persons persons,
+            Keeping keeping,
+            ObservationBook observations,
+            DecisionBook decisions) {
+        this.persons = persons;
         this.entities = entities;
         this.keeping = keeping;
         this.observations = observations;
@@ -155,7 +162,7 @@ public class EntryBook {
             if (number > MOST_OPENED) {
                 throw new Refused("An entry holds at most " + MOST_OPENED + " of each. Begin a new entry.");
             }
-            keeping.persisted(new Opened(entryId, what, number, who, keeping.now()));
+            keeping.persisted(new Opened(entryId, what, number, persons.inEntry(entryId, who), keeping.now()));
             entities.flush();
             keeping.tell(entryId);
             return number;

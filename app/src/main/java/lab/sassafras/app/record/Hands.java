@@ -15,11 +15,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class Hands {
 
     private final EntityManager entities;
+    private final Persons persons;
     private final Clock clock;
     private final DiskRoom room;
     private final ApplicationEventPublisher events;
 
-    Hands(EntityManager entities, Clock clock, DiskRoom room, ApplicationEventPublisher events) {
+    Hands(EntityManager entities, Persons persons, Clock clock, DiskRoom room, ApplicationEventPublisher events) {
+        this.persons = persons;
         this.entities = entities;
         this.clock = clock;
         this.room = room;
@@ -45,7 +47,8 @@ public class Hands {
     public void take(UUID id, Entry entry, InstrumentInHand.Given given, Instant from) {
         if (entities.find(InstrumentInHand.class, id) == null) {
             room.check();
-            entities.persist(new InstrumentInHand(id, entry.id(), given, from));
+            entities.persist(new InstrumentInHand(
+                    id, entry.id(), given, persons.in(entry.period().id(), given.who()), from));
             events.publishEvent(Added.toEntry(entry.id()));
         }
     }

@@ -6,12 +6,14 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
 import lab.sassafras.measure.InstrumentKind;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** That an instrument is in hand at a place of an entry, from when on. */
 @Entity
 @Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 public class InstrumentInHand {
 
     /** All places of an entry. */
@@ -27,18 +29,23 @@ public class InstrumentInHand {
     private String place;
     private String kind;
     private UUID instrumentId;
+    private UUID whoId;
+
+    @Formula(PersonName.OF_WHO)
     private String who;
+
     private Instant madeAt;
 
     protected InstrumentInHand() {}
 
-    InstrumentInHand(UUID id, UUID entryId, Given given, Instant madeAt) {
+    InstrumentInHand(UUID id, UUID entryId, Given given, Persons.By by, Instant madeAt) {
         this.id = id;
         this.entryId = entryId;
         this.place = given.place();
         this.kind = given.kind().key();
         this.instrumentId = given.instrument();
-        this.who = given.who();
+        this.whoId = by.id();
+        this.who = by.name();
         this.madeAt = madeAt;
     }
 

@@ -7,12 +7,14 @@ import java.time.Instant;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** One thing read or said, exactly as typed. An empty text is a strike-out without a new value. */
 @Entity
 @Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 public class Observation {
 
     @Id
@@ -28,15 +30,22 @@ public class Observation {
     private @Nullable String unit;
     private @Nullable UUID instrumentId;
     private @Nullable String uncertainty;
+    private UUID whoId;
+
+    @Formula(PersonName.OF_WHO)
     private String who;
+
     private Instant madeAt;
     private @Nullable UUID supersedes;
     private @Nullable String reason;
+    private @Nullable UUID broughtById;
+
+    @Formula(PersonName.OF_BRINGER)
     private @Nullable String broughtBy;
 
     protected Observation() {}
 
-    Observation(UUID id, UUID entryId, Given given, Instant madeAt) {
+    Observation(UUID id, UUID entryId, Given given, Persons.By by, Optional<Persons.By> bringer, Instant madeAt) {
         this.id = id;
         this.entryId = entryId;
         this.address = given.address();
@@ -45,10 +54,12 @@ public class Observation {
         this.unit = given.unit();
         this.instrumentId = given.instrumentId().orElse(null);
         this.uncertainty = given.uncertainty();
-        this.who = given.who();
+        this.whoId = by.id();
+        this.who = by.name();
         this.supersedes = given.supersedes().orElse(null);
         this.reason = given.reason();
-        this.broughtBy = given.broughtBy().orElse(null);
+        this.broughtById = bringer.map(Persons.By::id).orElse(null);
+        this.broughtBy = bringer.map(Persons.By::name).orElse(null);
         this.madeAt = madeAt;
     }
 

@@ -14,9 +14,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class ObservationBook {
 
     private final EntityManager entities;
+    private final Persons persons;
     private final Keeping keeping;
 
-    ObservationBook(EntityManager entities, Keeping keeping) {
+    ObservationBook(EntityManager entities, Persons persons, Keeping keeping) {
+        this.persons = persons;
         this.entities = entities;
         this.keeping = keeping;
     }
@@ -57,6 +59,8 @@ public class ObservationBook {
                                 .orElse(true)
                         ? given
                         : given.asSecondReading(),
+                persons.inEntry(entryId, given.who()),
+                given.broughtBy().map(name -> persons.inEntry(entryId, name)),
                 madeAt));
         observation.supersedes().ifPresent(struck -> entities.persist(new Strike(struck, id)));
         keeping.tell(entryId);

@@ -16,17 +16,18 @@ class Opened {
     private UUID entryId;
     private String what;
     private int number;
-    private String who;
+    private UUID whoId;
+
     private Instant madeAt;
 
     protected Opened() {}
 
-    Opened(UUID entryId, String what, int number, String who, Instant madeAt) {
+    Opened(UUID entryId, String what, int number, Persons.By by, Instant madeAt) {
         this.id = UUID.randomUUID();
         this.entryId = entryId;
         this.what = what;
         this.number = number;
-        this.who = who;
+        this.whoId = by.id();
         this.madeAt = madeAt;
     }
 

@@ -14,15 +14,18 @@ public class OriginBook {
 
     private final EntityManager entities;
     private final Keeping keeping;
+    private final Persons persons;
 
-    OriginBook(EntityManager entities, Keeping keeping) {
+    OriginBook(EntityManager entities, Keeping keeping, Persons persons) {
         this.entities = entities;
         this.keeping = keeping;
+        this.persons = persons;
     }
 
     /** Notes that something came with a file. */
     public BroughtIn note(UUID subject, BroughtIn.What what, BroughtIn.From from) {
-        return keeping.persisted(new BroughtIn(subject, what, from, keeping.now()));
+        return keeping.persisted(
+                new BroughtIn(subject, what, from, persons.bringing(subject, from.who()), keeping.now()));
     }
 
     /** How a thing came in, if it came with a file. */

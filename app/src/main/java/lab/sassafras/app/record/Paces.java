@@ -19,11 +19,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class Paces {
 
     private final EntityManager entities;
+    private final Persons persons;
     private final Clock clock;
     private final DiskRoom room;
     private final ApplicationEventPublisher events;
 
-    Paces(EntityManager entities, Clock clock, DiskRoom room, ApplicationEventPublisher events) {
+    Paces(EntityManager entities, Persons persons, Clock clock, DiskRoom room, ApplicationEventPublisher events) {
+        this.persons = persons;
         this.entities = entities;
         this.clock = clock;
         this.room = room;
@@ -52,7 +54,7 @@ public class Paces {
                 experiment,
                 pace,
                 amount,
-                who,
+                persons.in(period.id(), who),
                 clock.instant().truncatedTo(ChronoUnit.MILLIS)));
     }
 
@@ -60,7 +62,12 @@ public class Paces {
     public void wait(UUID id, Entry entry, BenchWait.Given given) {
         if (entities.find(BenchWait.class, id) == null) {
             room.check();
-            entities.persist(new BenchWait(id, entry, given, clock.instant().truncatedTo(ChronoUnit.MILLIS)));
+            entities.persist(new BenchWait(
+                    id,
+                    entry,
+                    given,
+                    persons.in(entry.period().id(), given.who()),
+                    clock.instant().truncatedTo(ChronoUnit.MILLIS)));
             events.publishEvent(Added.toEntry(entry.id()));
         }
     }

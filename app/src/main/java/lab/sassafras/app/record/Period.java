@@ -52,10 +52,22 @@ public class Period {
 
     /** Where a period is in its life. */
     public enum State {
+        /** Instructors prepare it; its benches cannot come in yet. */
+        DRAFT,
         /** Something may be recorded. */
         OPEN,
         /** It is read, and nothing is recorded any more. */
-        CLOSED
+        CLOSED,
+        /** Put away: instructors read it, and its benches come in no more. */
+        ARCHIVED;
+
+        /** Whether it may become another from here: a step on, or back to what is open or only closed. */
+        public boolean leadsTo(State other) {
+            return switch (this) {
+                case DRAFT, CLOSED -> other == OPEN || this == CLOSED && other == ARCHIVED;
+                case OPEN, ARCHIVED -> other == CLOSED;
+            };
+        }
     }
 
     @ElementCollection(fetch = FetchType.EAGER)
@@ -132,6 +144,11 @@ public class Period {
     /** Whether anything may be recorded in it. */
     public boolean open() {
         return state == State.OPEN;
+    }
+
+    /** Whether instructors may prepare something in it. */
+    public boolean draft() {
+        return state == State.DRAFT;
     }
 
     /** Whether its benches see each other's entries. */

@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,8 +22,10 @@ public class PeriodBook {
     private final EntityManager entities;
     private final Keeping keeping;
     private final DecisionBook decisions;
+    private final Persons persons;
 
-    PeriodBook(EntityManager entities, Keeping keeping, DecisionBook decisions) {
+    PeriodBook(EntityManager entities, Keeping keeping, DecisionBook decisions, Persons persons) {
+        this.persons = persons;
         this.decisions = decisions;
         this.entities = entities;
         this.keeping = keeping;
@@ -50,7 +53,13 @@ public class PeriodBook {
         return keeping.atomically(() -> benches(period).stream()
                 .filter(bench -> bench.name().equals(name))
                 .findFirst()
-                .orElseGet(() -> keeping.persisted(new Bench(UUID.randomUUID(), period, name, keeping.now()))));
+                .orElseGet(() -> add(period, name)));
+    }
+
+    private Bench add(Period period, String name) {
+        Bench bench = new Bench(UUID.randomUUID(), period, name, keeping.now());
+        persons.addBench(bench.id(), period, name);
+        return keeping.persisted(bench);
     }
 
     /**
@@ -63,7 +72,8 @@ public class PeriodBook {
                 .anyMatch(each -> each.name().equals(name) && !each.id().equals(bench.id()))) {
             throw new Refused("There is a bench of that name already.");
         }
-        entities.find(Bench.class, bench.id()).rename(name);
+        entities.find(Bench.class, bench.id()).call(name);
+        persons.rename(bench.id(), name);
     }
 
     /**
@@ -113,16 +123,39 @@ public class PeriodBook {
         }
     }
 
-    /** Closes a period, or opens it again. */
+    /** Takes a period a step on in its life, or back. */
     public void become(Period period, Period.State state, String reason, String who) {
         entities.find(Period.class, period.id()).become(state);
         decisions.decide(
                 Optional.empty(),
                 Decision.Kind.PERIOD,
                 period.id().toString(),
-                state == Period.State.OPEN ? Decision.OPEN : Decision.CLOSED,
+                state.name().toLowerCase(Locale.ROOT),
                 reason,
                 who);
+    }
+
+    /**
+     * Erases the names of a period's benches, and of whoever else its rows are of: each is numbered. The decision stays.
+     *
+     * @return how many names there were
+     */
+    public int eraseNames(Period period, String reason, String who) {
+        int erased = persons.erase(period);
+        decisions.decide(Optional.empty(), Decision.Kind.PERIOD, period.id().toString(), Decision.ERASED, reason, who);
+        entities.createQuery("select id from Entry where bench.period.id = :period", UUID.class)
+                .setParameter("period", period.id())
+                .getResultList()
+                .forEach(keeping::tell);
+        return erased;
+    }
+
+    /** What was decided over the life of a period, in order. */
+    @Transactional(readOnly = true)
+    public List<Decision> life(Period period) {
+        return decisions.of(Decision.Kind.PERIOD).all().stream()
+                .filter(each -> each.subject().equals(period.id().toString()))
+                .toList();
     }
 
     /** Lets the benches of a period see each other's entries, or no longer. */

@@ -28,8 +28,11 @@ public class Revisions {
     private static final String SCHOOLS = "coalesce((select listagg(question || '=' || school, ' ') "
             + "within group (order by question) from period_school where period_id = %s), '')";
 
+    private static final String NAME = "(select n.name from person_name n where n.person_id = bench.id and n.seq = "
+            + "(select max(m.seq) from person_name m where m.person_id = bench.id))";
+
     /** What a bench is called and what its period goes by. */
-    private static final String AROUND = "bench.name || ' ' || " + SCHOOLS.formatted("bench.period_id");
+    private static final String AROUND = NAME + " || ' ' || " + SCHOOLS.formatted("bench.period_id");
 
     /** Counted entry by entry, over the indexes: in one join of all tables a thousand benches take a second. */
     private static final String COUNTED = "(select count(*) from observation where entry_id = entry.id), "
@@ -47,7 +50,7 @@ public class Revisions {
             + AROUND + ", " + OF_SHELF + ENTRIES + "entry.id = ?";
 
     private static final String OF_PERIOD =
-            "select entry.id, " + COUNTED + ", bench.name" + ENTRIES + "bench.period_id = ?";
+            "select entry.id, " + COUNTED + ", " + NAME + ENTRIES + "bench.period_id = ?";
 
     private final JdbcTemplate database;
 

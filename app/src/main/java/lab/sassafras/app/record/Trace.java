@@ -68,7 +68,6 @@ public class Trace {
     private String source;
     private String unit;
 
-    private String who;
     private Instant begunAt;
 
     private boolean simulated;
@@ -92,7 +91,6 @@ public class Trace {
         this.unit = from.unit();
         this.instrumentId = instrument.orElse(null);
         this.readEvery = every;
-        this.who = bench.identity();
         this.begunAt = begunAt;
         this.broughtWith = broughtWith;
     }
@@ -132,11 +130,6 @@ public class Trace {
     /** Symbol of the unit its readings are in. */
     public String unit() {
         return unit;
-    }
-
-    /** Identity of the bench that began it, or its name where it was begun before identities were kept. */
-    public String who() {
-        return who;
     }
 
     /** How often it is read, in words. */

@@ -12,12 +12,14 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.curve.Reading;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** Readings added to a trace at once: one that a person typed, with its text, or up to 500. */
 @Entity
 @Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 public class TraceChunk {
 
     /** Most readings in a row. */
@@ -33,21 +35,31 @@ public class TraceChunk {
     private double[] seconds;
     private double[] temperatures;
     private @Nullable String text;
+    private UUID whoId;
+
+    @Formula(PersonName.OF_WHO)
     private String who;
+
+    private @Nullable UUID broughtById;
+
+    @Formula(PersonName.OF_BRINGER)
     private @Nullable String broughtBy;
+
     private @Nullable Double leapt;
     private Instant madeAt;
 
     protected TraceChunk() {}
 
-    TraceChunk(UUID id, UUID traceId, Given given, Instant madeAt) {
+    TraceChunk(UUID id, UUID traceId, Given given, Persons.By by, Optional<Persons.By> bringer, Instant madeAt) {
         this.id = id;
         this.traceId = traceId;
         this.seconds = given.seconds().clone();
         this.temperatures = given.temperatures().clone();
         this.text = given.text();
-        this.who = given.who();
-        this.broughtBy = given.broughtBy().orElse(null);
+        this.whoId = by.id();
+        this.who = by.name();
+        this.broughtById = bringer.map(Persons.By::id).orElse(null);
+        this.broughtBy = bringer.map(Persons.By::name).orElse(null);
         this.leapt = given.leapt() > 0 ? given.leapt() : null;
         this.madeAt = madeAt;
     }
@@ -113,12 +125,7 @@ public class TraceChunk {
             Optional<String> text,
             String who,
             Instant madeAt,
-            double leapt) {
-
-        Read by(String name) {
-            return new Read(chunk, seconds, temperature, text, name, madeAt, leapt);
-        }
-    }
+            double leapt) {}
 
     boolean says(UUID trace, Given given) {
         return traceId.equals(trace)

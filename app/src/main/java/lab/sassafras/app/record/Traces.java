@@ -7,12 +7,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.curve.Reading;
@@ -35,6 +32,7 @@ public class Traces {
     private static final Pattern IDENTITY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     private final EntityManager entities;
+    private final Persons persons;
     private final PeriodBook periodBook;
     private final Clock clock;
     private final DiskRoom room;
@@ -44,6 +42,7 @@ public class Traces {
 
     Traces(
             EntityManager entities,
+            Persons persons,
             PeriodBook periodBook,
             Clock clock,
             DiskRoom room,
@@ -51,6 +50,7 @@ public class Traces {
             ApplicationEventPublisher events) {
         this.mostReadings = settings.limits().readings();
         this.longest = settings.limits().clock();
+        this.persons = persons;
         this.entities = entities;
         this.periodBook = periodBook;
         this.clock = clock;
@@ -148,7 +148,6 @@ public class Traces {
                 .setParameter("room", Trace.ROOM)
                 .getResultStream()
                 .flatMap(TraceChunk::readings)
-                .map(signed())
                 .toList();
     }
 
@@ -204,19 +203,6 @@ public class Traces {
                 .toList();
     }
 
-    /** Puts the name a bench has now in the place of its identity. */
-    private UnaryOperator<TraceChunk.Read> signed() {
-        Map<String, String> names = new HashMap<>();
-        return each -> each.by(names.computeIfAbsent(
-                each.who(),
-                who -> IDENTITY.matcher(who).matches()
-                        ? periodBook
-                                .bench(UUID.fromString(who))
-                                .map(Bench::name)
-                                .orElse(who)
-                        : who));
-    }
-
     /** Of a bench, newest first, those of the room aside. */
     @Transactional(readOnly = true)
     public List<Trace> of(Bench bench) {
@@ -267,8 +253,27 @@ public class Traces {
     private void kept(UUID id, Trace trace, TraceChunk.Given given) {
         check(given);
         room.check();
-        entities.persist(new TraceChunk(id, trace.id(), given, now()));
+        UUID period = period(trace);
+        entities.persist(new TraceChunk(
+                id,
+                trace.id(),
+                given,
+                identity(given.who())
+                        .flatMap(periodBook::bench)
+                        .map(bench -> new Persons.By(bench.id(), bench.name()))
+                        .orElseGet(() -> persons.in(period, given.who())),
+                given.broughtBy().map(name -> persons.in(period, name)),
+                now()));
         events.publishEvent(Added.atBench(trace.benchId()));
+    }
+
+    private UUID period(Trace trace) {
+        return periodBook.bench(trace.benchId()).orElseThrow().period().id();
+    }
+
+    /** An identity that is written out; empty for any other text. */
+    static Optional<UUID> identity(String text) {
+        return IDENTITY.matcher(text).matches() ? Optional.of(UUID.fromString(text)) : Optional.empty();
     }
 
     private static void check(TraceChunk.Given given) {
@@ -304,7 +309,6 @@ public class Traces {
                 .getResultStream()
                 .peek(any -> TimeBudget.check())
                 .flatMap(TraceChunk::readings)
-                .map(signed())
                 .sorted(Comparator.comparingDouble(TraceChunk.Read::seconds))
                 .limit(mostReadings)
                 .toList();

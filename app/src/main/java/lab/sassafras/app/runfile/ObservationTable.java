@@ -4,9 +4,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.util.List;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lab.sassafras.app.record.ForSpreadsheets;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -43,13 +43,6 @@ public final class ObservationTable {
             .setHeader("time (s)", "temperature (°C)", "who", "kept at", "counts", "reason")
             .get();
 
-    /**
-     * What a spreadsheet may take for a formula. A tab or a new line in front does not stop it from looking further.
-     */
-    private static final Pattern FORMULA = Pattern.compile("(?s)[\\s\\x00]*[=+\\-@\\t\\r\\n].*");
-
-    private static final Pattern NUMBER = Pattern.compile("[+\\-−]?\\d+(?:[.,]\\d+)?");
-
     private ObservationTable() {}
 
     /** Every observation of several entries, each row with its entry. */
@@ -64,7 +57,7 @@ public final class ObservationTable {
                                             entry.experiment().words().title(),
                                             entry.entry().bench().name()),
                                     row(entry, each))
-                            .map(ObservationTable::guarded));
+                            .map(ForSpreadsheets::guarded));
                 }
             }
         } catch (IOException e) {
@@ -77,7 +70,7 @@ public final class ObservationTable {
         StringBuilder table = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(table, FORMAT)) {
             for (Observation each : entry.observations().all()) {
-                printer.printRecord(row(entry, each).map(ObservationTable::guarded));
+                printer.printRecord(row(entry, each).map(ForSpreadsheets::guarded));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -102,7 +95,7 @@ public final class ObservationTable {
                                 each.read().madeAt().toString(),
                                 each.counts() ? "yes" : "no",
                                 each.reason())
-                        .map(ObservationTable::guarded));
+                        .map(ForSpreadsheets::guarded));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -137,10 +130,5 @@ public final class ObservationTable {
                 : entry.observations().strikerOf(each).stream()
                         .flatMap(striker -> striker.reason().stream())
                         .collect(Collectors.joining("; "));
-    }
-
-    /** A text no spreadsheet takes for a formula; a plain number may have its sign. */
-    static String guarded(String text) {
-        return FORMULA.matcher(text).matches() && !NUMBER.matcher(text).matches() ? "'" + text : text;
     }
 }

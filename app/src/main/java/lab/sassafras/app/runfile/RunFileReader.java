@@ -1,8 +1,6 @@
 package lab.sassafras.app.runfile;
 
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import lab.sassafras.app.record.Hashes;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -45,12 +43,7 @@ public class RunFileReader {
 
     /** What says whether two files hold the same, however they are laid out (SHA-256, hexadecimal). */
     public String digest(byte[] bytes) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(json.writeValueAsBytes(tree(bytes))));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
+        return Hashes.of(json.writeValueAsBytes(tree(bytes)));
     }
 
     private JsonNode tree(byte[] bytes) {

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lab.sassafras.app.people.WhoMay;
 import lab.sassafras.app.people.Withholding;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
@@ -73,6 +74,7 @@ public class EntrySheets {
     private final Clocks clocks;
     private final Hands hands;
     private final Withholding withholding;
+    private final WhoMay whoMay;
     private final Cache<Key, Kept> whole;
 
     EntrySheets(
@@ -84,8 +86,10 @@ public class EntrySheets {
             Clocks clocks,
             Hands hands,
             Withholding withholding,
+            WhoMay whoMay,
             HouseSettings settings) {
         this.withholding = withholding;
+        this.whoMay = whoMay;
         this.clocks = clocks;
         this.hands = hands;
         this.whole = Caffeine.newBuilder()
@@ -165,13 +169,13 @@ public class EntrySheets {
         return read(entry, rows, own, shelves.at(stamp), new Path(withheld));
     }
 
-    /** Results of other entries of the period that do not lead back to this one, by identity. */
+    /** Results of other entries of the period that may be read and do not lead back to this one, by identity. */
     private Map<String, Setting.Referenced> referable(Entry entry) {
         Set<UUID> leadingBack = new HashSet<>();
         Set<UUID> elsewhere = new HashSet<>();
         Map<String, Setting.Referenced> results = new LinkedHashMap<>();
         entryBook.of(entry.period()).stream()
-                .filter(other -> Experiments.find(other.experiment()).isPresent())
+                .filter(other -> Experiments.find(other.experiment()).isPresent() && whoMay.reads(other))
                 .filter(other -> !reaches(other, entry.id(), leadingBack, elsewhere))
                 .forEach(other -> results.put(other.id().toString(), referenced(of(other))));
         return results;

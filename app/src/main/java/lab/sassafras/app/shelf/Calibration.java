@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.record.Persons;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Measured;
@@ -21,12 +22,14 @@ import lab.sassafras.measure.Scope;
 import lab.sassafras.measure.Shape;
 import lab.sassafras.measure.Shared;
 import lab.sassafras.slot.Calorimeter;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** An adopted calorimeter constant, with the sources of error it shares with the instruments it was found with. */
 @Entity
 @Immutable
+@SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 public class Calibration {
 
     private static final double KNOWN = 1e300;
@@ -44,7 +47,12 @@ public class Calibration {
     private double degreesOfFreedom;
     private double fill;
     private String described;
+    private UUID whoId;
+
+    @Formula("(select n.name from person_name n where n.person_id = who_id and n.seq = "
+            + "(select max(m.seq) from person_name m where m.person_id = who_id and m.since <= adopted_at))")
     private String who;
+
     private String reason;
     private Instant adoptedAt;
 
@@ -61,6 +69,7 @@ public class Calibration {
             Measured constant,
             double fill,
             Adoption adoption,
+            Persons.By by,
             Instant adoptedAt) {
         this.id = id;
         this.vesselId = vesselId;
@@ -71,7 +80,8 @@ public class Calibration {
         this.shares = constant.shares().stream().map(Share::new).toList();
         this.fill = fill;
         this.described = adoption.described();
-        this.who = adoption.who();
+        this.whoId = by.id();
+        this.who = by.name();
         this.reason = adoption.reason();
         this.adoptedAt = adoptedAt;
     }

@@ -8,6 +8,7 @@ import java.util.UUID;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.DiskRoom;
+import lab.sassafras.app.record.Persons;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.VesselKind;
@@ -21,12 +22,14 @@ public class Calorimeters {
 
     private final EntityManager entities;
     private final DecisionBook decisionBook;
+    private final Persons persons;
     private final Clock clock;
     private final DiskRoom room;
 
-    Calorimeters(EntityManager entities, DecisionBook decisionBook, Clock clock, DiskRoom room) {
+    Calorimeters(EntityManager entities, DecisionBook decisionBook, Persons persons, Clock clock, DiskRoom room) {
         this.entities = entities;
         this.decisionBook = decisionBook;
+        this.persons = persons;
         this.clock = clock;
         this.room = room;
     }
@@ -90,8 +93,16 @@ public class Calorimeters {
     public Calibration add(
             Vessel vessel, Optional<UUID> entryId, Measured constant, double fill, Calibration.Adoption adoption) {
         room.check();
-        Calibration calibration =
-                new Calibration(UUID.randomUUID(), vessel.id(), entryId, constant, fill, adoption, clock.instant());
+        Calibration calibration = new Calibration(
+                UUID.randomUUID(),
+                vessel.id(),
+                entryId,
+                constant,
+                fill,
+                adoption,
+                entryId.map(entry -> persons.inEntry(entry, adoption.who()))
+                        .orElseGet(() -> persons.ofHouse(adoption.who())),
+                clock.instant());
         entities.persist(calibration);
         return calibration;
     }

@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import lab.sassafras.app.record.Persons;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.ChemicalEquation;
@@ -14,6 +15,7 @@ import lab.sassafras.substance.Dissolution;
 import lab.sassafras.substance.Formation;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.substance.Substance;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
@@ -74,14 +76,18 @@ public class OwnSubstance {
     private double density;
     private String colour;
     private String source;
+    private UUID whoId;
+
+    @Formula(Persons.OF_WHO)
     private String who;
+
     private @Nullable String written;
     private boolean widthGiven;
     private Instant madeAt;
 
     protected OwnSubstance() {}
 
-    OwnSubstance(UUID id, Given given, String who, Instant madeAt) {
+    OwnSubstance(UUID id, Given given, Persons.By by, Instant madeAt) {
         this.id = id;
         this.kind = given.kind().name();
         this.name = given.name();
@@ -93,7 +99,8 @@ public class OwnSubstance {
         this.source = given.source();
         this.written = given.written();
         this.widthGiven = given.widthGiven();
-        this.who = who;
+        this.whoId = by.id();
+        this.who = by.name();
         this.madeAt = madeAt;
     }
 

@@ -8,6 +8,7 @@ import java.util.UUID;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.DiskRoom;
+import lab.sassafras.app.record.Persons;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -18,12 +19,14 @@ public class OwnSubstances {
 
     private final EntityManager entities;
     private final DecisionBook decisionBook;
+    private final Persons persons;
     private final Clock clock;
     private final DiskRoom room;
 
-    OwnSubstances(EntityManager entities, DecisionBook decisionBook, Clock clock, DiskRoom room) {
+    OwnSubstances(EntityManager entities, DecisionBook decisionBook, Persons persons, Clock clock, DiskRoom room) {
         this.entities = entities;
         this.decisionBook = decisionBook;
+        this.persons = persons;
         this.clock = clock;
         this.room = room;
     }
@@ -41,7 +44,7 @@ public class OwnSubstances {
 
     public OwnSubstance add(OwnSubstance.Given given, String who) {
         room.check();
-        OwnSubstance added = new OwnSubstance(UUID.randomUUID(), given, who, clock.instant());
+        OwnSubstance added = new OwnSubstance(UUID.randomUUID(), given, persons.ofHouse(who), clock.instant());
         entities.persist(added);
         return added;
     }

@@ -3,6 +3,7 @@ package lab.sassafras.app.usecase;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.people.Audit;
 import lab.sassafras.app.people.Codes;
 import lab.sassafras.app.people.Instructors;
 import lab.sassafras.app.people.ReaderLinks;
@@ -24,8 +25,16 @@ public class ComeIn {
     private final Instructors instructors;
     private final SignIns signIns;
     private final ReaderLinks links;
+    private final Audit audit;
 
-    ComeIn(PeriodBook periodBook, Codes codes, Instructors instructors, SignIns signIns, ReaderLinks links) {
+    ComeIn(
+            PeriodBook periodBook,
+            Codes codes,
+            Instructors instructors,
+            SignIns signIns,
+            ReaderLinks links,
+            Audit audit) {
+        this.audit = audit;
         this.links = links;
         this.periodBook = periodBook;
         this.codes = codes;
@@ -66,6 +75,7 @@ public class ComeIn {
                 throw new Refused("Give your bench a name, such as Hawthorn or Bench 4.");
             }
             Bench bench = periodBook.join(period, Names.checked(typedName, "A bench name", Names.LONGEST));
+            audit.note(Audit.Kind.DOOR, Optional.of(bench.id()), Optional.of(period), "joined, on a " + from.device());
             return signIns.bench(bench, from.device());
         });
     }
@@ -74,15 +84,39 @@ public class ComeIn {
         if (code.isBlank()) {
             throw new Refused("Type the code of your period; it stands on the board.");
         }
-        return periodBook
-                .find(codes.period(code, from.address()))
-                .filter(Period::open)
-                .orElseThrow(() -> new Refused("The period of that code is closed. Ask your instructor."));
+        Period period = periodBook.find(known(code, from)).orElseThrow();
+        if (period.draft()) {
+            throw new Refused("The period of that code has not begun yet. Wait until your instructor opens it.");
+        }
+        if (!period.open()) {
+            throw new Refused("The period of that code is closed. Ask your instructor.");
+        }
+        return period;
+    }
+
+    private UUID known(String code, From from) {
+        try {
+            return codes.period(code, from.address());
+        } catch (Refused wrong) {
+            audit.noteOnce(Audit.Kind.DOOR, Visitor.STRANGER, from.address(), "a wrong code, from " + from.address());
+            throw wrong;
+        }
     }
 
     /** An instructor comes in. @return the token */
     public Answer<String> signIn(String name, String password, From from) {
-        return Answer.of(() -> signIns.instructor(instructors.signIn(name, password, from.address()), from.device()));
+        return Answer.of(() -> {
+            UUID person;
+            try {
+                person = instructors.signIn(name, password, from.address());
+            } catch (Refused wrong) {
+                audit.noteOnce(
+                        Audit.Kind.DOOR, Visitor.STRANGER, from.address(), "a sign-in failed, from " + from.address());
+                throw wrong;
+            }
+            audit.note(Audit.Kind.DOOR, Optional.of(person), Optional.empty(), "signed in, on a " + from.device());
+            return signIns.instructor(person, from.device());
+        });
     }
 
     /** The first instructor of a book is made and comes in. @return the token */
@@ -118,11 +152,26 @@ public class ComeIn {
 
     /** Somebody comes by a link to read one entry. */
     public Answer<ReaderLinks.Reading> read(String secret, From from) {
-        return Answer.of(() -> links.read(secret, from.device()));
+        return Answer.of(() -> {
+            ReaderLinks.Reading reading = links.read(secret, from.device());
+            audit.note(Audit.Kind.DOOR, Optional.empty(), Optional.empty(), "read by a link, on a " + from.device());
+            return reading;
+        });
     }
 
     /** Somebody leaves the house. */
     public Answer<Boolean> leave(Visitor visitor) {
-        return Answer.of(() -> visitor.signIn().ifPresent(signIns::end));
+        return Answer.of(() -> {
+            audit.note(Audit.Kind.DOOR, visitor, "left");
+            visitor.signIn().ifPresent(signIns::end);
+        });
+    }
+
+    /** An instructor leaves the house wherever they are in it. */
+    public Answer<Boolean> leaveEverywhere(Visitor visitor) {
+        return Answer.of(() -> {
+            audit.note(Audit.Kind.DOOR, visitor, "left everywhere");
+            visitor.person().ifPresent(signIns::endAll);
+        });
     }
 }

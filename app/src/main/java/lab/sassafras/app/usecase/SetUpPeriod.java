@@ -39,28 +39,37 @@ public class SetUpPeriod {
     }
 
     /**
-     * Opens a period.
+     * What a period is to be.
      *
-     * @param schools    conventions it departs from the usual in, by question
+     * @param schools   conventions it departs from the usual in, by question
      * @param like      another period it is to be led as
      * @param benchesOf another period whose benches it is to have
+     * @param draft     whether it is only prepared, and opened later
      */
-    @Needs(Right.RUN_HOUSE)
-    public Answer<Period> open(
+    public record Wanted(
             String title,
             LocalDate heldOn,
             ZoneId zone,
             DecimalMark mark,
             Map<String, String> schools,
             Optional<UUID> like,
-            Optional<UUID> benchesOf) {
+            Optional<UUID> benchesOf,
+            boolean draft) {}
+
+    /** Opens a period, or prepares it. */
+    @Needs(Right.RUN_HOUSE)
+    public Answer<Period> open(Wanted wanted, Actor actor) {
         return Answer.of(() -> {
-            Period period = periodBook.open(title, heldOn, zone, mark, schools);
-            like.flatMap(periodBook::find).ifPresent(other -> periodBook.like(period, other));
-            benchesOf
+            Period period =
+                    periodBook.open(wanted.title(), wanted.heldOn(), wanted.zone(), wanted.mark(), wanted.schools());
+            wanted.like().flatMap(periodBook::find).ifPresent(other -> periodBook.like(period, other));
+            wanted.benchesOf()
                     .flatMap(periodBook::find)
                     .ifPresent(
                             other -> periodBook.benches(other).forEach(bench -> periodBook.join(period, bench.name())));
+            if (wanted.draft()) {
+                periodBook.become(period, Period.State.DRAFT, "to be prepared", actor.name());
+            }
             codes.renew(period);
             return period;
         });
@@ -94,18 +103,42 @@ public class SetUpPeriod {
         });
     }
 
-    /** Closes a period, so that it is only read, or opens it again; why, is kept. */
+    /**
+     * Opens a draft, closes a period so that it is only read, archives it, or opens it again; why, is kept. Tablets of
+     * one that is archived are sent away.
+     */
     public Answer<Boolean> become(Period period, Period.State state, String reason, Actor actor) {
         return Answer.of(() -> {
-            String why = Reason.checked(
-                    reason,
-                    state == Period.State.OPEN
-                            ? "Say why the period is opened again."
-                            : "Say why the period is closed, such as “all results are in”.");
+            if (!period.state().leadsTo(state)) {
+                throw new Refused("This period is not one that can become so. Load the page again to see what it is.");
+            }
+            String why = period.draft()
+                    ? "prepared"
+                    : Reason.checked(
+                            reason,
+                            switch (state) {
+                                case CLOSED -> "Say why the period is closed, such as “all results are in”.";
+                                case ARCHIVED -> "Say why the period is archived, such as “the term is over”.";
+                                default -> "Say why the period is opened again.";
+                            });
             periodBook.become(period, state, why, actor.name());
             if (state == Period.State.CLOSED) {
                 signIns.stopListening(period);
             }
+            if (state == Period.State.ARCHIVED) {
+                signIns.endAll(period);
+            }
+        });
+    }
+
+    /** Erases the names in a period in which nothing is recorded any more. */
+    public Answer<Integer> eraseNames(Period period, String reason, Actor actor) {
+        return Answer.of(() -> {
+            if (period.open() || period.draft()) {
+                throw new Refused("Close the period first: whoever works in it needs a name.");
+            }
+            String why = Reason.checked(reason, "Say why the names are erased, such as “grades are given”.");
+            return periodBook.eraseNames(period, why, actor.name());
         });
     }
 

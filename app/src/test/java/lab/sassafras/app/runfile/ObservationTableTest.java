@@ -2,6 +2,7 @@ package lab.sassafras.app.runfile;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import lab.sassafras.app.record.ForSpreadsheets;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -23,12 +24,12 @@ class ObservationTableTest {
                 "a=b|a=b"
             })
     void isGuardedWhereASpreadsheetWouldReckon(String text, String cell) {
-        assertThat(ObservationTable.guarded(text)).isEqualTo(cell);
+        assertThat(ForSpreadsheets.guarded(text)).isEqualTo(cell);
     }
 
     @ParameterizedTest
     @CsvSource({"\t=1", "\n=1", "' =1'", "\r-1+1"})
     void isGuardedBehindWhatCannotBeSeen(String text) {
-        assertThat(ObservationTable.guarded(text)).matches("(?s)\"?'.*");
+        assertThat(ForSpreadsheets.guarded(text)).matches("(?s)\"?'.*");
     }
 }

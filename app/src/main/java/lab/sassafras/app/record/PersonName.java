@@ -1,4 +1,4 @@
-package lab.sassafras.app.people;
+package lab.sassafras.app.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -8,11 +8,21 @@ import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
-/** What a person is called from a moment on. The only place of a name; rows are only added. */
+/**
+ * What somebody is called from a moment on. The only place of a name; rows are only added, and a name is erased once.
+ */
 @Entity
 @Immutable
 @SuppressWarnings("UnusedVariable") // columns that are written and asked for by queries
 class PersonName {
+
+    /** The name whoever kept a row had then, for rows with {@code who_id} and {@code made_at}. */
+    static final String OF_WHO = "(select n.name from person_name n where n.person_id = who_id and n.seq = "
+            + "(select max(m.seq) from person_name m where m.person_id = who_id and m.since <= made_at))";
+
+    /** The same of who brought it, by {@code brought_by_id}. */
+    static final String OF_BRINGER = "(select n.name from person_name n where n.person_id = brought_by_id and n.seq = "
+            + "(select max(m.seq) from person_name m where m.person_id = brought_by_id and m.since <= made_at))";
 
     @Id
     private UUID id;
