@@ -16,6 +16,7 @@ import lab.sassafras.app.people.Right;
 import lab.sassafras.app.people.WhoMay;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.shelf.OwnReferences;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.app.shelf.OwnSubstances;
 import org.junit.jupiter.api.BeforeEach;
@@ -39,6 +40,9 @@ class WithheldPagesTest extends HouseTest {
 
     @Autowired
     private OwnSubstances own;
+
+    @Autowired
+    private OwnReferences references;
 
     private final Map<String, Entry> entries = new LinkedHashMap<>();
     private Hand instructor;
@@ -83,6 +87,9 @@ class WithheldPagesTest extends HouseTest {
         PLANTED.values()
                 .forEach(each -> Hand.location(
                         instructor.post("/shelf/own", each + "&value=" + value + "&uncertainty=1&source=planted")));
+        entries.forEach((key, entry) -> Hand.location(instructor.post(
+                "/periods/" + entry.period().id() + "/references",
+                "experiment=" + entry.experiment() + "&value=" + value + "&uncertainty=1&source=planted")));
     }
 
     private void takeAway() {
@@ -90,6 +97,11 @@ class WithheldPagesTest extends HouseTest {
                 .filter(each -> each.name().startsWith("planted"))
                 .map(OwnSubstance::id)
                 .forEach(id -> instructor.post("/shelf/own/" + id, "outcome=aside&reason=taken+away"));
+        references
+                .all()
+                .forEach(each -> each.periodId()
+                        .ifPresent(period -> instructor.post(
+                                "/periods/" + period + "/references/" + each.id(), "reason=taken+away")));
     }
 
     /** Everything one can ask for of the entries, their periods and one's own page. */
@@ -138,7 +150,7 @@ class WithheldPagesTest extends HouseTest {
             one.forEach((path, page) ->
                     assertThat(page.equals(other.get(path))).as(path).isTrue());
             Map<String, String> toldOther = told();
-            PLANTED.keySet()
+            entries.keySet()
                     .forEach(key -> assertThat(told.get(key).equals(toldOther.get(key)))
                             .as(key + ", told everything")
                             .isFalse());
@@ -147,11 +159,11 @@ class WithheldPagesTest extends HouseTest {
         }
     }
 
-    /** The results of what was planted for, told everything. */
+    /** The results, told everything. */
     private Map<String, String> told() {
         Hand hand = new Hand(address(""));
         Map<String, String> pages = new LinkedHashMap<>();
-        PLANTED.keySet().forEach(key -> pages.put(key, body(hand.get(result(key)))));
+        entries.keySet().forEach(key -> pages.put(key, body(hand.get(result(key)))));
         return pages;
     }
 
@@ -208,5 +220,23 @@ class WithheldPagesTest extends HouseTest {
                 .contains("The heats of the shelf are withheld in this period")
                 .doesNotContain("−601");
         assertThat(instructor.get("/entries/" + id + "/result").body()).contains("−601");
+    }
+
+    /** What an instructor gives stands before the handbook: by a sample’s name in every period, or in one period. */
+    @Test
+    void anUnknownIsJudgedByItsKeyOnceItIsTold() {
+        Entry slug = entries.get("specific-heat-of-solid");
+        String name = "Unknown " + UUID.randomUUID().toString().substring(0, 8);
+        Hand bench = bench(slug);
+        String given =
+                "experiment=specific-heat-of-solid&value=0.400&uncertainty=0.002&source=certificate&substance=planted+alloy";
+        assertThat(instructor.post("/shelf/key", given).body()).contains("Say what the sample is called");
+        Hand.location(instructor.post("/shelf/key", given + "&sample=" + Hand.encoded(name.toUpperCase())));
+        assertThat(bench.get("/shelf/key").statusCode()).isEqualTo(403);
+        assertThat(instructor.get("/shelf/key").body()).contains("planted alloy", "0.4000 ± 0.0020");
+        instructor.keep("/entries/" + slug.id(), UUID.randomUUID(), "sample[1]/name", "stated", name, "");
+        assertThat(bench.get(result("specific-heat-of-solid")).body()).doesNotContain("planted alloy");
+        Hand.location(instructor.post("/periods/" + slug.period().id() + "/life", "tell=all"));
+        assertThat(bench.get(result("specific-heat-of-solid")).body()).contains("planted alloy", "certificate");
     }
 }

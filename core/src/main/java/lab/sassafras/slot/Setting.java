@@ -26,8 +26,7 @@ import lab.sassafras.substance.ReferenceShelf;
  * @param shelf        the handbook values the entry is reduced with
  * @param combination  what makes the result of the trials, by its key; empty for what the experiment usually does
  * @param traces       readings on a clock, by the identity a slot names them by
- * @param withheld     whether whoever is to read it may not be told what a result should be: then nothing it is worked
- *                     from holds a value to judge by
+ * @param judging      what a result is judged by beside the shelf, and whether that may be told
  */
 public record Setting(
         Optional<Calorimeter> calorimeter,
@@ -41,7 +40,7 @@ public record Setting(
         ReferenceShelf shelf,
         String combination,
         Map<String, Logged> traces,
-        boolean withheld) {
+        Judging judging) {
 
     /**
      * Of which everything may be told.
@@ -82,7 +81,7 @@ public record Setting(
                 shelf,
                 combination,
                 traces,
-                false);
+                Judging.USUAL);
     }
 
     /**
@@ -237,9 +236,21 @@ public record Setting(
         return changed(copy -> copy.traces = known);
     }
 
-    /** {@return the same for somebody who may not be told what a result should be} */
-    public Setting withholding() {
-        return changed(copy -> copy.withheld = true);
+    /**
+     * {@return the same, judged by what was given, or not at all}
+     *
+     * @param by what a result is judged by
+     */
+    public Setting judged(Judging by) {
+        return changed(copy -> copy.judging = by);
+    }
+
+    /**
+     * {@return whether whoever is to read it may not be told what a result should be: then nothing it is worked from holds
+     * a value to judge by}
+     */
+    public boolean withheld() {
+        return judging.withheld();
     }
 
     private Setting changed(Consumer<Copy> change) {
@@ -260,7 +271,7 @@ public record Setting(
         private ReferenceShelf shelf;
         private String combination;
         private Map<String, Logged> traces;
-        private boolean withheld;
+        private Judging judging;
 
         Copy(Setting of) {
             this.of = of;
@@ -272,7 +283,7 @@ public record Setting(
             shelf = of.shelf;
             combination = of.combination;
             traces = of.traces;
-            withheld = of.withheld;
+            judging = of.judging;
         }
 
         Setting made() {
@@ -288,7 +299,7 @@ public record Setting(
                     shelf,
                     combination,
                     traces,
-                    withheld);
+                    judging);
         }
     }
 

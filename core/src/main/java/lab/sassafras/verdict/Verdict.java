@@ -8,6 +8,7 @@ import lab.sassafras.account.Solution;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Judging;
 import lab.sassafras.yardstick.Judged;
 import lab.sassafras.yardstick.Parts;
 
@@ -46,7 +47,13 @@ public record Verdict(
     static Parts parts(Judged judged) {
         Parts parts =
                 Experiments.declaring(judged.sheet().experiment()).yardstick().parts(judged);
-        return judged.sheet().setting().withheld() ? parts.withheld() : parts;
+        Judging judging = judged.sheet().setting().judging();
+        if (judging.withheld()) {
+            return parts.withheld();
+        }
+        return judging.given(judged.sample(), judged.unit())
+                .map(parts::judgedBy)
+                .orElse(parts);
     }
 
     /** How a result stands to its reference, where there is one, and nothing else. */

@@ -30,6 +30,11 @@ public record Judged(Sheet sheet, int trial, Estimate result, Solution solved, i
         return sheet.setting().figures();
     }
 
+    /** {@return what the sample is called; empty where samples of the experiment have no name, or this one has none yet} */
+    public Optional<String> sample() {
+        return sheet.experiment().sampleName().flatMap(path -> sheet.stated(path, trial));
+    }
+
     /** {@return unit of the result} */
     public BenchUnit unit() {
         return solved.result().unit();

@@ -34,6 +34,21 @@ public record Parts(
         return new Parts(List.of(), Optional.empty(), Compared.QUIETLY, plausible, Optional.empty(), Optional.empty());
     }
 
+    /**
+     * {@return the same beside a value that somebody gave, and nothing else: what it may be is not asked any more}
+     *
+     * @param given that value
+     */
+    public Parts judgedBy(Reference given) {
+        return new Parts(
+                List.of(),
+                Optional.of(given),
+                compared == Compared.QUIETLY ? Compared.BY_SIZE : compared,
+                plausible,
+                Optional.empty(),
+                Optional.empty());
+    }
+
     /** What is said beside the comparison itself. */
     public enum Compared {
         /** Nothing more. */

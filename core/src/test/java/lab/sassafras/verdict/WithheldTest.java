@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.WorkedRuns;
 import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Judging;
 import lab.sassafras.slot.Setting;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Dissolution;
@@ -81,7 +84,7 @@ class WithheldTest {
     @MethodSource("keys")
     void underTwoPlantedReferencesItIsTheSame(String key) {
         Sheet sheet = WorkedRuns.all().get(key).sheet();
-        Setting withheld = sheet.setting().withholding();
+        Setting withheld = sheet.setting().judged(Judging.WITHHELD);
         String one = document(sheet, withheld.with(planted(sheet, 7)));
         assertThat(document(sheet, withheld.with(planted(sheet, -13))).equals(one))
                 .isTrue();
@@ -97,6 +100,32 @@ class WithheldTest {
             assertThat(result.value()).isEqualTo(told.value());
             assertThat(result.uncertainty()).isEqualTo(told.uncertainty());
         });
+    }
+
+    /** What an instructor gave counts before the shelf: for a sample by its name, in the unit of its result. */
+    @Test
+    void whatWasGivenStandsBeforeTheShelf() {
+        Sheet sheet = WorkedRuns.all()
+                .get("specific-heat-of-solid")
+                .says("sample[1]/name", "Unknown  3")
+                .sheet();
+        BenchUnit unit = sheet.experiment().unknown().unit();
+        Judging.Given forAll = given("", 7, unit);
+        assertThat(judgedBy(sheet, given("another", 5, unit), forAll)).contains(7.0);
+        assertThat(judgedBy(sheet, given(" unknown 3", 5, unit), forAll)).contains(5.0);
+        assertThat(judgedBy(sheet, given("", 7, BenchUnit.KILOJOULES_PER_MOLE))).isEmpty();
+    }
+
+    private static Judging.Given given(String sample, double value, BenchUnit unit) {
+        return new Judging.Given(sample, new Reference("given", "given", value, 0.1, unit, "a certificate", true));
+    }
+
+    private static Optional<Double> judgedBy(Sheet sheet, Judging.Given... given) {
+        Setting setting = sheet.setting().judged(new Judging(false, List.of(given)));
+        Reduction reduction = Reduction.of(sheet.with(setting), Conventions.standard());
+        return reduction
+                .agreement(reduction.samples().get(0))
+                .map(agreement -> agreement.reference().value());
     }
 
     private static List<Double> judgedBy(Sheet sheet, double off) {

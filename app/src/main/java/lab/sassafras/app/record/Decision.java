@@ -55,6 +55,8 @@ public class Decision {
         NAME(".{1,60}"),
         /** A substance of one's own may be chosen or is struck out: outcome {@code aside} or {@code adopted}. */
         SUBSTANCE(ASIDE + "|" + ADOPTED),
+        /** A reference an instructor gave is struck out: outcome {@code aside}. */
+        REFERENCE(ASIDE),
         /** A vessel or an instrument is retired, or brought back: outcome {@code aside} or {@code adopted}. */
         THING(ASIDE + "|" + ADOPTED),
         /** An entry is copied from paper, and what was ticked off was ticked off there: outcome {@code copied}. */

@@ -44,7 +44,7 @@ public class Revisions {
 
     private static final String OF_SHELF = "(select count(*) from vessel), (select count(*) from instrument), "
             + "(select count(*) from calibration), (select count(*) from decision where entry_id is null), "
-            + "(select count(*) from own_substance)";
+            + "(select count(*) from own_substance) + (select count(*) from own_reference)";
 
     private static final String OF_ONE = "select " + COUNTED + " + (" + OF_ROOM.formatted("bench.period_id") + "), "
             + AROUND + ", " + OF_SHELF + ENTRIES + "entry.id = ?";

@@ -48,6 +48,7 @@ import lab.sassafras.sheet.SheetReader;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.GivenValue;
+import lab.sassafras.slot.Judging;
 import lab.sassafras.slot.Logged;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Setting;
@@ -324,7 +325,9 @@ public class EntrySheets {
                 shelf.handbook(entry.shelfVersion()),
                 rows.decisions().combination(),
                 used(entry, experiment, rows, shelf),
-                path.withheld);
+                path.withheld
+                        ? Judging.WITHHELD
+                        : new Judging(false, shelf.given(entry.period().id(), experiment.key())));
         path.above.remove(entry.id());
         Map<String, String> schools = new LinkedHashMap<>(entry.period().schools());
         schools.putAll(rows.decisions().schools());

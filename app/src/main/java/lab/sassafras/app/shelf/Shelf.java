@@ -3,6 +3,7 @@ package lab.sassafras.app.shelf;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.slot.Judging;
 import lab.sassafras.substance.ReferenceShelf;
 
 /** What stands on the shelf at one moment, each thing looked up at once. */
@@ -26,6 +28,7 @@ public final class Shelf {
     private final Map<UUID, Decision> struck = new LinkedHashMap<>();
     private final Map<UUID, Decision> retired = new LinkedHashMap<>();
     private final List<OwnSubstance> own;
+    private final List<OwnReference> references;
     private final Map<Integer, ReferenceShelf> handbooks = new ConcurrentHashMap<>();
     private final Collection<UUID> broughtIn;
 
@@ -33,6 +36,7 @@ public final class Shelf {
      * @param newest    constants, newest first
      * @param decisions over constants, in the order taken
      * @param broughtIn constants that came with a file
+     * @param references given by instructors and not struck out, newest first
      */
     Shelf(
             List<Vessel> vessels,
@@ -42,7 +46,9 @@ public final class Shelf {
             Collection<UUID> broughtIn,
             List<OwnSubstance> own,
             List<Decision> overOwn,
-            List<Decision> overThings) {
+            List<Decision> overThings,
+            List<OwnReference> references) {
+        this.references = List.copyOf(references);
         vessels.forEach(each -> this.vessels.put(each.id(), each));
         newest.forEach(each -> {
             calibrations.put(each.id(), each);
@@ -73,6 +79,27 @@ public final class Shelf {
     public List<Instrument> instrumentsOffered() {
         return instruments.values().stream()
                 .filter(each -> retired(UUID.fromString(each.key())).isEmpty())
+                .toList();
+    }
+
+    /** What instructors gave and did not strike out, newest first. */
+    public List<OwnReference> references() {
+        return references;
+    }
+
+    /**
+     * What results of an experiment are judged by in a period before the shelf is asked: what was given there for a sample,
+     * what the key tells of one, and what was given there for all.
+     */
+    public List<Judging.Given> given(UUID period, String experiment) {
+        Comparator<OwnReference> nearest = Comparator.comparing(
+                        (OwnReference each) -> each.sample().isEmpty())
+                .thenComparing(each -> each.periodId().isEmpty());
+        return references.stream()
+                .filter(each -> each.experiment().equals(experiment)
+                        && each.periodId().map(period::equals).orElse(true))
+                .sorted(nearest)
+                .map(OwnReference::given)
                 .toList();
     }
 

@@ -1,5 +1,7 @@
 package lab.sassafras.app.shelf;
 
+import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import lab.sassafras.app.record.BroughtIn;
 import lab.sassafras.app.record.Decision;
@@ -17,6 +19,7 @@ public class Shelves {
     private final Calorimeters calorimeters;
     private final Instruments instruments;
     private final OwnSubstances own;
+    private final OwnReferences references;
     private final DecisionBook decisionBook;
     private final OriginBook originBook;
     private final Revisions stamps;
@@ -26,12 +29,14 @@ public class Shelves {
             Calorimeters calorimeters,
             Instruments instruments,
             OwnSubstances own,
+            OwnReferences references,
             DecisionBook decisionBook,
             OriginBook originBook,
             Revisions stamps) {
         this.calorimeters = calorimeters;
         this.instruments = instruments;
         this.own = own;
+        this.references = references;
         this.decisionBook = decisionBook;
         this.originBook = originBook;
         this.stamps = stamps;
@@ -66,6 +71,17 @@ public class Shelves {
                         .collect(Collectors.toSet()),
                 own.all(),
                 decisionBook.of(Decision.Kind.SUBSTANCE).all(),
-                decisionBook.of(Decision.Kind.THING).all());
+                decisionBook.of(Decision.Kind.THING).all(),
+                counting());
+    }
+
+    /** References that were given and not struck out, the newest first. */
+    private List<OwnReference> counting() {
+        Set<String> struck = decisionBook.of(Decision.Kind.REFERENCE).all().stream()
+                .map(Decision::subject)
+                .collect(Collectors.toSet());
+        return references.all().stream()
+                .filter(each -> !struck.contains(each.id().toString()))
+                .toList();
     }
 }

@@ -9,8 +9,10 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lab.sassafras.app.record.CountedNames;
+import lab.sassafras.app.shelf.OwnReference;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.app.usecase.KeepShelf;
+import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Correction;
@@ -62,6 +64,11 @@ public final class ShelfForm {
     /** Says at a field why what was typed there was not kept. */
     void refused(String field, String why) {
         wrong.put(field, why);
+    }
+
+    /** Whether anything was refused. */
+    boolean refused() {
+        return !wrong.isEmpty();
     }
 
     boolean checksVessel() {
@@ -116,6 +123,35 @@ public final class ShelfForm {
                         Names.checked(name("source"), "A source", 200),
                         bare(value("value")).replace(figures.mark().sign(), '.').replace('−', '-'),
                         !value("uncertainty").isBlank()))
+                : Optional.empty();
+    }
+
+    /** What results should be; empty with the problems noted where it is none. */
+    Optional<OwnReference.Given> reference() {
+        Optional<Experiment> experiment = Experiments.find(value("experiment"));
+        if (experiment.isEmpty()) {
+            wrong.put("experiment", "Say which experiment finds it.");
+        }
+        BenchUnit unit = experiment.map(each -> each.unknown().unit()).orElse(BenchUnit.NUMBER);
+        double number = number("value", unit.symbol());
+        double uncertainty = width("value", "uncertainty", unit.symbol());
+        for (String field : List.of("sample", "substance")) {
+            if (!name(field).isEmpty()) {
+                checkName(field);
+            }
+        }
+        if (name("source").isEmpty()) {
+            wrong.put("source", "Say where the value comes from.");
+        }
+        return wrong.isEmpty()
+                ? Optional.of(new OwnReference.Given(
+                        value("experiment"),
+                        name("sample"),
+                        name("substance"),
+                        number,
+                        uncertainty,
+                        unit,
+                        Names.checked(name("source"), "A source", 200)))
                 : Optional.empty();
     }
 
