@@ -14,17 +14,17 @@ public final class Clients {
     private static final int CLIENTS = 30;
     private static final long EVERY = 2_000;
 
-    private final Times keep = new Times();
+    final Times keep = new Times();
     private final Times run = new Times();
     private final Times result = new Times();
-    private final AtomicInteger errors = new AtomicInteger();
+    final AtomicInteger errors = new AtomicInteger();
 
     public static void main(String[] arguments) throws Exception {
         long seconds = arguments.length == 0 ? 60 : Long.parseLong(arguments[0]);
         try (Server server = Server.start(Files.createTempDirectory("clients"), Server.FULL_COMPILER, Map.of())) {
-            new Clients().of(server, 30, false);
+            new Clients().of(server, 30, "First");
             Clients measured = new Clients();
-            measured.of(server, seconds, true);
+            measured.of(server, seconds, "Second");
             measured.keep.print(CLIENTS + " clients, keep a value");
             measured.run.print(CLIENTS + " clients, run page");
             measured.result.print(CLIENTS + " clients, result page");
@@ -32,11 +32,11 @@ public final class Clients {
         }
     }
 
-    private void of(Server server, long seconds, boolean second) throws Exception {
+    void of(Server server, long seconds, String title) throws Exception {
         List<Thread> clients = new ArrayList<>();
         for (int i = 0; i < CLIENTS; i++) {
             Hand hand = new Hand(server.base());
-            String entry = Book.bring(hand, "2-grey-slug.json", (second ? "Second " : "First ") + i);
+            String entry = Book.bring(hand, "2-grey-slug.json", title + " " + i);
             hand.join(hand.get("/periods").body().replaceAll("(?s).*?(/periods/[0-9a-f-]{36}).*", "$1"), "Bench " + i);
             long phase = EVERY * i / CLIENTS;
             clients.add(new Thread(() -> client(hand, entry, phase, seconds)));
