@@ -11,6 +11,7 @@ import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.shelf.Vessel;
 import org.junit.jupiter.api.Test;
 
 /** A period from its draft to the archive, and what its benches may begin and see meanwhile. */
@@ -120,6 +121,33 @@ class PeriodLifeTest extends Everybody {
         return database.queryForObject("select count(*) from shown where entry_id = ?", Integer.class, entry.id());
     }
 
+    /** Benches take in hand what their period lends; one is given its cup, and its sample under a name. */
+    @Test
+    void aBenchIsGivenItsCupAndItsSample() {
+        Hand hazel = hands.get("instructor");
+        Hand own = hands.get("own");
+        String mark = UUID.randomUUID().toString().substring(0, 8);
+        Vessel lent = equip("lent " + mark);
+        Vessel other = equip("kept " + mark);
+        String life = "/periods/" + period.id() + "/life";
+        assertThat(hazel.post(life, "offering=true&things=" + UUID.randomUUID()).body())
+                .contains("not on the shelf any more");
+        Hand.location(hazel.post(life, "offering=true&things=" + lent.id()));
+        assertThat(own.get("/bench").body()).contains(lent.name()).doesNotContain(other.name());
+        String begin = "experiment=specific-heat-of-solid&vessel=";
+        assertThat(own.post("/entries", begin + other.id()).body()).contains("lends other things");
+
+        Hand.location(hazel.post(
+                "/periods/" + period.id() + "/benches/" + entry("own").bench().id(),
+                "give=yes&sample=Unknown+3&vessel=" + lent.id()));
+        assertThat(own.get("/bench").body())
+                .contains("as your instructor gave them out", "Unknown 3")
+                .containsPattern("value=\"" + lent.id() + "\"[^>]*selected");
+        String begun = Hand.location(own.post("/entries", begin + lent.id()));
+        assertThat(own.get(begun + "/observations.csv").body()).contains("sample[1]/name", "Unknown 3");
+        assertThat(hands.get("another's").get("/bench").body()).doesNotContain("Unknown 3");
+    }
+
     /** A draft is its instructors’ alone; once it is opened its benches come in by the code they were told. */
     @Test
     void aDraftIsPreparedAndOpened() {
@@ -192,6 +220,12 @@ class PeriodLifeTest extends Everybody {
         decisionBook.decide(
                 Optional.of(entry.id()), Decision.Kind.TRIAL, "trial 1", Decision.IN, "looked at again", "Koen");
         assertThat(get(file).body()).contains("Koen", own);
+        Hand tablet = Hand.with(address(""), signIns.bench(entry.bench(), "tablet"));
+        assertThat(tablet.post("/bench/members", "names=" + "K.,".repeat(3) + "x\u202Ey")
+                        .body())
+                .contains("A name", "x\u202Ey");
+        Hand.location(tablet.post("/bench/members", "names=Koen%2C+M.+R.%2C"));
+        assertThat(tablet.get("/bench").body()).contains("Here: Koen, M. R.");
         Hand hazel = hands.get("instructor");
         String life = "/periods/" + its.id() + "/life";
         assertThat(hazel.post(life, "erase=true&reason=grades+are+given").body())

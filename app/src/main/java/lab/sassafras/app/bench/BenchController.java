@@ -15,12 +15,14 @@ import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.app.record.Persons;
 import lab.sassafras.app.sheet.EntryLine;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.BeginEntry;
+import lab.sassafras.app.usecase.ComeIn;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
@@ -41,8 +43,18 @@ class BenchController {
     private final PeriodBook periodBook;
     private final Shelves shelves;
     private final BeginEntry beginning;
+    private final ComeIn comeIn;
+    private final Persons persons;
 
-    BenchController(EntryBook entryBook, PeriodBook periodBook, Shelves shelves, BeginEntry beginning) {
+    BenchController(
+            EntryBook entryBook,
+            PeriodBook periodBook,
+            Shelves shelves,
+            BeginEntry beginning,
+            ComeIn comeIn,
+            Persons persons) {
+        this.comeIn = comeIn;
+        this.persons = persons;
         this.entryBook = entryBook;
         this.periodBook = periodBook;
         this.shelves = shelves;
@@ -79,6 +91,7 @@ class BenchController {
         Bench bench = actor.bench();
         Figures figures = bench.period().figures();
         model.addAttribute("bench", bench);
+        model.addAttribute("members", String.join(", ", persons.working(bench)));
         model.addAttribute(
                 "entries",
                 entryBook.of(bench).stream()
@@ -92,21 +105,35 @@ class BenchController {
         Shelf shelf = shelves.now();
         model.addAttribute(
                 "vessels",
-                shelf.vesselsOffered().stream()
+                lent(bench, shelf).stream()
                         .map(vessel -> choice(shelf, vessel, figures))
                         .toList());
+        model.addAttribute("given", bench.vesselId().flatMap(shelf::vessel).orElse(null));
         model.addAttribute("proposed", proposed(bench, shelf));
         model.addAttribute("inHand", inHand(bench));
         model.addAttribute(
                 "kinds",
                 Experiments.instruments().stream()
-                        .map(kind -> new KindChoice(field(kind), kind.word(), of(shelf, kind)))
+                        .map(kind -> new KindChoice(
+                                field(kind),
+                                kind.word(),
+                                bench.period().lends(of(shelf, kind), each -> UUID.fromString(each.key()))))
                         .filter(each -> !each.offered().isEmpty())
                         .toList());
         return "bench";
     }
 
-    /** The vessel this bench used last; else one that no other bench of the period has in hand, so that all differ. */
+    /** Vessels of each kind that the period lends. */
+    private static List<Vessel> lent(Bench bench, Shelf shelf) {
+        return shelf.vesselsOffered().stream()
+                .collect(Collectors.groupingBy(Vessel::kind, LinkedHashMap::new, Collectors.toList()))
+                .values()
+                .stream()
+                .flatMap(alike -> bench.period().lends(alike, Vessel::id).stream())
+                .toList();
+    }
+
+    /** The vessel this bench used last, or was given; else one that no other bench of the period has in hand, so that all differ. */
     private String proposed(Bench bench, Shelf shelf) {
         List<UUID> mine = entryBook.of(bench).stream()
                 .flatMap(entry -> entry.vesselId().stream())
@@ -115,7 +142,7 @@ class BenchController {
                 .filter(entry -> !entry.bench().id().equals(bench.id()))
                 .flatMap(entry -> entry.vesselId().stream())
                 .collect(Collectors.toSet());
-        List<UUID> free = shelf.vesselsOffered().stream()
+        List<UUID> free = lent(bench, shelf).stream()
                 .map(Vessel::id)
                 .filter(id -> !taken.contains(id))
                 .toList();
@@ -125,8 +152,9 @@ class BenchController {
                 .toList();
         return mine.stream()
                 .findFirst()
+                .or(bench::vesselId)
                 .or(() -> free.isEmpty()
-                        ? shelf.vesselsOffered().stream().map(Vessel::id).findFirst()
+                        ? lent(bench, shelf).stream().map(Vessel::id).findFirst()
                         : Optional.of(free.get(Math.max(0, waiting.indexOf(bench.id())) % free.size())))
                 .map(UUID::toString)
                 .orElse("");
@@ -156,6 +184,20 @@ class BenchController {
                 vessel.id().toString(),
                 vessel.name() + ", " + vessel.kind().words() + " (" + constant + ")",
                 vessel.kind().key());
+    }
+
+    /** Says who works at the bench, as they would be named. */
+    @PostMapping("/bench/members")
+    String members(
+            Actor actor, @RequestParam(defaultValue = "") String names, HttpServletResponse response, Model model) {
+        Answer<Boolean> named = comeIn.working(actor.bench(), names);
+        if (named.refusal().isEmpty()) {
+            return "redirect:/bench";
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("membersProblem", ErrorMessages.of(named.refusal().get()));
+        model.addAttribute("membersTyped", names);
+        return page(actor, "", null, model);
     }
 
     @PostMapping("/entries")

@@ -144,12 +144,15 @@ class PeriodController {
         }
     }
 
-    /** Another name for a bench, or none at all where it wrote nothing. */
+    /** Another name for a bench, its vessel and sample, or none at all where it wrote nothing. */
     @PostMapping("/periods/{id}/benches/{bench}")
     String bench(
             @PathVariable UUID id,
             @PathVariable UUID bench,
             @RequestParam(defaultValue = "") String name,
+            @RequestParam Optional<UUID> vessel,
+            @RequestParam(defaultValue = "") String sample,
+            @RequestParam Optional<String> give,
             @RequestParam Optional<String> away) {
         Bench meant = periodBook.benches(page.find(id)).stream()
                 .filter(each -> each.id().equals(bench))
@@ -157,6 +160,8 @@ class PeriodController {
                 .orElseThrow(() -> new NotFound("There is no bench at that address."));
         if (away.isPresent()) {
             settingUp.remove(meant).orThrow();
+        } else if (give.isPresent()) {
+            settingUp.give(meant, vessel, sample).orThrow();
         } else {
             settingUp.rename(meant, name).orThrow();
         }

@@ -53,6 +53,7 @@ class PeriodLifeController {
             @RequestParam Optional<Boolean> offering,
             @RequestParam Optional<Boolean> erase,
             @RequestParam(defaultValue = "") Set<String> offers,
+            @RequestParam(defaultValue = "") Set<UUID> things,
             @RequestParam(defaultValue = "") String reason,
             Actor actor,
             Model model,
@@ -61,7 +62,7 @@ class PeriodLifeController {
         Optional<Answer<?>> done = state.<Answer<?>>map(each -> settingUp.become(period, each, reason, actor))
                 .or(() -> erase.map(any -> settingUp.eraseNames(period, reason, actor)))
                 .or(() -> shared.map(each -> settingUp.share(period, each)))
-                .or(() -> offering.map(any -> settingUp.offer(period, offers)))
+                .or(() -> offering.map(any -> settingUp.offer(period, offers, things)))
                 .or(() -> withholds.map(each -> settingUp.withhold(period, each)))
                 .or(() -> tell.map(
                         key -> settingUp.reveal(period, Optional.of(key).filter(each -> !each.equals("all")), actor)));

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.people.Codes;
 import lab.sassafras.app.people.SignIn;
@@ -16,7 +17,10 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.app.record.Persons;
 import lab.sassafras.app.sheet.WrittenTime;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.convention.Convention;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
@@ -36,8 +40,19 @@ class PeriodPage {
     private final Codes codes;
     private final SignIns signIns;
     private final Invitations invitations;
+    private final Shelves shelves;
+    private final Persons persons;
 
-    PeriodPage(PeriodBook periodBook, EntryBook entryBook, Codes codes, SignIns signIns, Invitations invitations) {
+    PeriodPage(
+            PeriodBook periodBook,
+            EntryBook entryBook,
+            Codes codes,
+            SignIns signIns,
+            Invitations invitations,
+            Shelves shelves,
+            Persons persons) {
+        this.persons = persons;
+        this.shelves = shelves;
         this.periodBook = periodBook;
         this.entryBook = entryBook;
         this.codes = codes;
@@ -107,6 +122,10 @@ class PeriodPage {
         List<Bench> benches = periodBook.benches(period);
         model.addAttribute("benches", benches);
         model.addAttribute(
+                "members",
+                benches.stream()
+                        .collect(Collectors.toMap(Bench::id, each -> String.join(", ", persons.working(each)))));
+        model.addAttribute(
                 "empty",
                 benches.stream()
                         .filter(bench -> entryBook.of(bench).isEmpty())
@@ -123,6 +142,10 @@ class PeriodPage {
                         .flatMap(key -> Experiments.find(key).stream())
                         .toList());
         model.addAttribute("experiments", Experiments.all());
+        Shelf shelf = shelves.now();
+        model.addAttribute("vessels", shelf.vesselsOffered());
+        model.addAttribute("instruments", shelf.instrumentsOffered());
+        model.addAttribute("lent", period.things().stream().map(UUID::toString).toList());
         model.addAttribute("begun", periodBook.begun(period));
         model.addAttribute("figures", period.figures());
         model.addAttribute(

@@ -41,7 +41,7 @@ public class WhoMay {
         // by the word that only who can read the folder of the book knows
         lines(all, Right.ANYONE, "POST /keeping/back-up", "POST /keeping/instructor");
         lines(all, Right.HAVE_SEAT, "GET /bench", "POST /bench/leave");
-        lines(all, Right.BEGIN, "POST /entries");
+        lines(all, Right.BEGIN, "POST /entries", "POST /bench/members");
         lines(
                 all,
                 Right.READ_ENTRY,

@@ -7,8 +7,10 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.Formula;
+import org.jspecify.annotations.Nullable;
 
 /** One or two people working together in a period, under a name they gave. */
 @Entity
@@ -33,6 +35,9 @@ public class Bench {
 
     private boolean simulated;
 
+    private @Nullable UUID vesselId;
+    private String sample = "";
+
     protected Bench() {}
 
     Bench(UUID id, Period period, String name, Instant createdAt) {
@@ -45,6 +50,21 @@ public class Bench {
     final void call(String other) {
         this.name = other;
         this.called = Hashes.of(other);
+    }
+
+    void have(Optional<UUID> vessel, String sampleName) {
+        this.vesselId = vessel.orElse(null);
+        this.sample = sampleName;
+    }
+
+    /** The vessel its instructor gave it. */
+    public Optional<UUID> vesselId() {
+        return Optional.ofNullable(vesselId);
+    }
+
+    /** What the sample its instructor gave it is called; empty where it was given none. */
+    public String sample() {
+        return sample;
     }
 
     /** Whether no hand did it and no probe measured it, but a simulation. */

@@ -16,9 +16,11 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import org.hibernate.annotations.BatchSize;
@@ -83,6 +85,12 @@ public class Period {
     @BatchSize(size = 100)
     private Set<String> offers = new HashSet<>();
 
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "period_thing", joinColumns = @JoinColumn(name = "period_id"))
+    @Column(name = "thing_id")
+    @BatchSize(size = 100)
+    private Set<UUID> things = new HashSet<>();
+
     protected Period() {}
 
     Period(
@@ -126,6 +134,27 @@ public class Period {
     /** Whether its benches may begin an experiment. */
     public boolean offers(String experiment) {
         return offers.isEmpty() || offers.contains(experiment);
+    }
+
+    void lend(Set<UUID> vesselsAndInstruments) {
+        this.things = new HashSet<>(vesselsAndInstruments);
+    }
+
+    /** Vessels and instruments its benches may take in hand; of those that are alike any, where none of them is named. */
+    public Set<UUID> things() {
+        return Set.copyOf(things);
+    }
+
+    /**
+     * Those of one kind that its benches may take in hand: the named ones, or all where none is named.
+     *
+     * @param alike the things of that kind
+     * @param id    of one of them
+     */
+    public <T> List<T> lends(List<T> alike, Function<T, UUID> id) {
+        List<T> named =
+                alike.stream().filter(each -> things.contains(id.apply(each))).toList();
+        return named.isEmpty() ? alike : named;
     }
 
     void withhold(boolean yes) {

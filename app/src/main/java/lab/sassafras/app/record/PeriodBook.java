@@ -163,15 +163,23 @@ public class PeriodBook {
         entities.find(Period.class, period.id()).share(yes);
     }
 
-    /** Says which experiments benches of a period may begin; any where none is named. */
-    public void offer(Period period, java.util.Set<String> experiments) {
-        entities.find(Period.class, period.id()).offer(experiments);
+    /** Says which experiments benches of a period may begin, and what they may take in hand; any where none is named. */
+    public void offer(Period period, java.util.Set<String> experiments, java.util.Set<UUID> things) {
+        Period offering = entities.find(Period.class, period.id());
+        offering.offer(experiments);
+        offering.lend(things);
+    }
+
+    /** Gives a bench its vessel and its sample. */
+    public void give(Bench bench, Optional<UUID> vessel, String sample) {
+        entities.find(Bench.class, bench.id()).have(vessel, sample);
     }
 
     /** Takes over how another period was led: what it offers, withholds and lets benches see. */
     public void like(Period period, Period other) {
         Period own = entities.find(Period.class, period.id());
         own.offer(other.offers());
+        own.lend(other.things());
         own.withhold(other.withholds());
         own.share(other.shared());
     }

@@ -95,6 +95,44 @@ public class Persons {
                 .findFirst();
     }
 
+    /** Says who works at a bench, in the place of those who were named before. */
+    public void working(Bench bench, List<String> names) {
+        entities.createQuery("from BenchMember where benchId = :bench", BenchMember.class)
+                .setParameter("bench", bench.id())
+                .getResultList()
+                .forEach(entities::remove);
+        entities.flush();
+        List<UUID> members = names.stream()
+                .map(name -> named(bench.period().id(), name))
+                .distinct()
+                .toList();
+        for (int i = 0; i < members.size(); i++) {
+            entities.persist(new BenchMember(bench.id(), members.get(i), i));
+        }
+    }
+
+    /** Somebody of a period who is no bench. */
+    private UUID named(UUID period, String name) {
+        return first(entities.createQuery(
+                                "select id from Person where periodId = :period and name = :name and kind = :named",
+                                UUID.class)
+                        .setParameter("period", period)
+                        .setParameter("name", name)
+                        .setParameter("named", Person.Kind.NAMED.name()))
+                .orElseGet(() -> add(UUID.randomUUID(), Person.Kind.NAMED, Optional.of(period), name));
+    }
+
+    /** {@return who works at a bench, as they named themselves} */
+    @Transactional(readOnly = true)
+    public List<String> working(Bench bench) {
+        return entities.createQuery(
+                        "select person.name from Person person, BenchMember member where member.personId = person.id "
+                                + "and member.benchId = :bench order by member.place",
+                        String.class)
+                .setParameter("bench", bench.id())
+                .getResultList();
+    }
+
     /** Adds an instructor. */
     public UUID addInstructor(String name) {
         return add(UUID.randomUUID(), Person.Kind.INSTRUCTOR, Optional.empty(), name);

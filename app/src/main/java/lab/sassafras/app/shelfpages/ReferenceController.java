@@ -14,7 +14,7 @@ import lab.sassafras.app.shelf.OwnReference;
 import lab.sassafras.app.shelf.OwnReferences;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.usecase.Answer;
-import lab.sassafras.app.usecase.GiveReference;
+import lab.sassafras.app.usecase.KeepShelf;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
@@ -30,13 +30,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ReferenceController {
 
-    private final GiveReference giving;
+    private final KeepShelf keeping;
     private final OwnReferences references;
     private final Shelves shelves;
     private final PeriodBook periodBook;
 
-    ReferenceController(GiveReference giving, OwnReferences references, Shelves shelves, PeriodBook periodBook) {
-        this.giving = giving;
+    ReferenceController(KeepShelf keeping, OwnReferences references, Shelves shelves, PeriodBook periodBook) {
+        this.keeping = keeping;
         this.references = references;
         this.shelves = shelves;
         this.periodBook = periodBook;
@@ -75,7 +75,7 @@ class ReferenceController {
             Actor actor,
             HttpServletResponse response,
             Model model) {
-        return struck(Optional.empty(), giving.strikeInKey(row(row), reason, actor), response, model);
+        return struck(Optional.empty(), keeping.strikeFromKey(row(row), reason, actor), response, model);
     }
 
     @GetMapping("/periods/{id}/references")
@@ -103,7 +103,7 @@ class ReferenceController {
             HttpServletResponse response,
             Model model) {
         Period period = period(id);
-        return struck(Optional.of(period), giving.strike(period, row(row), reason, actor), response, model);
+        return struck(Optional.of(period), keeping.strikeFromPeriod(period, row(row), reason, actor), response, model);
     }
 
     private String add(
@@ -114,8 +114,8 @@ class ReferenceController {
             Model model) {
         ShelfForm form = new ShelfForm(typed, figures(period));
         Optional<String> problem = form.reference()
-                .flatMap(given -> period.map(of -> giving.in(of, given, actor))
-                        .orElseGet(() -> giving.inKey(given, actor))
+                .flatMap(given -> period.map(of -> keeping.intoPeriod(of, given, actor))
+                        .orElseGet(() -> keeping.intoKey(given, actor))
                         .refusal())
                 .map(ErrorMessages::of);
         problem.ifPresent(why -> form.refused("sample", why));

@@ -6,8 +6,12 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.Observation;
+import lab.sassafras.app.record.ObservationBook;
+import lab.sassafras.app.record.Period;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
@@ -18,7 +22,9 @@ import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Role;
 import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.ReferenceShelf;
 
@@ -27,9 +33,11 @@ import lab.sassafras.substance.ReferenceShelf;
 public class BeginEntry {
 
     private final EntryBook entryBook;
+    private final ObservationBook observations;
     private final Shelves shelves;
 
-    BeginEntry(EntryBook entryBook, Shelves shelves) {
+    BeginEntry(EntryBook entryBook, ObservationBook observations, Shelves shelves) {
+        this.observations = observations;
         this.entryBook = entryBook;
         this.shelves = shelves;
     }
@@ -60,17 +68,66 @@ public class BeginEntry {
                         + kind.takes().stream().map(VesselKind::one).collect(Collectors.joining(" or "))
                         + ", not in " + other.kind().one() + ". Choose another calorimeter.");
             });
+            Period period = actor.bench().period();
+            boolean lent = chosen.map(each -> lends(period, shelf, each)).orElse(true)
+                    && with.entrySet().stream().allMatch(each -> lends(period, shelf, each.getKey(), each.getValue()));
+            if (!lent) {
+                throw new Refused(
+                        "Your instructor lends other things in this period. Load the page again and choose among those.");
+            }
             Optional<UUID> pinned = kind.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT
                     ? chosen.flatMap(shelf::inUse).map(Calibration::id)
                     : Optional.empty();
             if (with.values().stream().anyMatch(id -> shelf.instrument(id).isEmpty())) {
                 throw new Refused("That instrument is not here.");
             }
-            return entryBook.begin(
+            Entry begun = entryBook.begin(
                     actor.bench(),
                     new Entry.Plan(
                             kind.key(), kind.method(), ReferenceShelf.VERSION, chosen.map(Vessel::id), pinned, with));
+            named(begun, kind, actor.bench());
+            return begun;
         });
+    }
+
+    /** What the instructor called the bench's sample stands in its entry from the start. */
+    private void named(Entry entry, Experiment kind, Bench bench) {
+        kind.sampleName()
+                .filter(any -> !bench.sample().isEmpty())
+                .ifPresent(path -> observations.keep(
+                        UUID.randomUUID(),
+                        entry.id(),
+                        new Observation.Given(
+                                Address.of(path, 1).toString(),
+                                Role.STATED.key(),
+                                bench.sample(),
+                                null,
+                                Optional.empty(),
+                                null,
+                                bench.name(),
+                                Optional.empty(),
+                                null,
+                                Optional.of("the instructor"))));
+    }
+
+    private static boolean lends(Period period, Shelf shelf, Vessel vessel) {
+        return period.lends(
+                        shelf.vessels().stream()
+                                .filter(each -> each.kind().equals(vessel.kind()))
+                                .toList(),
+                        Vessel::id)
+                .contains(vessel);
+    }
+
+    private static boolean lends(Period period, Shelf shelf, InstrumentKind kind, UUID instrument) {
+        return shelf.instrument(instrument)
+                .map(chosen -> period.lends(
+                                shelf.instruments().stream()
+                                        .filter(each -> each.kind().equals(kind))
+                                        .toList(),
+                                each -> UUID.fromString(each.key()))
+                        .contains(chosen))
+                .orElse(true);
     }
 
     /** Whether an experiment is done in a kind of vessel; one this version does not know may be anything. */

@@ -1,5 +1,6 @@
 package lab.sassafras.app.usecase;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -13,6 +14,7 @@ import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.app.record.Persons;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 
@@ -26,6 +28,9 @@ public class ComeIn {
     private final SignIns signIns;
     private final ReaderLinks links;
     private final Audit audit;
+    private final Persons persons;
+
+    private static final int MOST_AT_BENCH = 8;
 
     ComeIn(
             PeriodBook periodBook,
@@ -33,7 +38,9 @@ public class ComeIn {
             Instructors instructors,
             SignIns signIns,
             ReaderLinks links,
-            Audit audit) {
+            Audit audit,
+            Persons persons) {
+        this.persons = persons;
         this.audit = audit;
         this.links = links;
         this.periodBook = periodBook;
@@ -137,6 +144,26 @@ public class ComeIn {
     /** A bench comes in without a code, as in the demo. @return the token */
     public Answer<String> known(Bench bench, From from) {
         return Answer.of(() -> signIns.bench(bench, from.device()));
+    }
+
+    /**
+     * Whoever sits at a bench says who works there, by names or initials between commas; nothing where they would rather
+     * not.
+     */
+    @Needs(Right.BEGIN)
+    public Answer<Boolean> working(Bench bench, String typed) {
+        return Answer.of(() -> {
+            List<String> names = Arrays.stream(typed.split("[,;]", -1))
+                    .map(String::strip)
+                    .filter(name -> !name.isEmpty())
+                    .distinct()
+                    .toList();
+            if (names.size() > MOST_AT_BENCH) {
+                throw new Refused("That is more than work at one bench. Name up to " + MOST_AT_BENCH + ".");
+            }
+            names.forEach(name -> Names.checked(name, "A name", Names.LONGEST));
+            persons.working(bench, names);
+        });
     }
 
     /** Somebody gets up from the bench they sit at; whoever is nothing but that bench leaves the house. */

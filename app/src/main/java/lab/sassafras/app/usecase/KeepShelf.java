@@ -5,9 +5,12 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.Period;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Calorimeters;
 import lab.sassafras.app.shelf.Instruments;
+import lab.sassafras.app.shelf.OwnReference;
+import lab.sassafras.app.shelf.OwnReferences;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.app.shelf.OwnSubstances;
 import lab.sassafras.app.shelf.Vessel;
@@ -24,8 +27,10 @@ public class KeepShelf {
     private final Calorimeters calorimeters;
     private final Instruments instruments;
     private final OwnSubstances own;
+    private final OwnReferences references;
 
-    KeepShelf(Calorimeters calorimeters, Instruments instruments, OwnSubstances own) {
+    KeepShelf(Calorimeters calorimeters, Instruments instruments, OwnSubstances own, OwnReferences references) {
+        this.references = references;
         this.calorimeters = calorimeters;
         this.instruments = instruments;
         this.own = own;
@@ -109,6 +114,43 @@ public class KeepShelf {
      * @param source      where it is from
      */
     public record KnownConstant(double value, double uncertainty, boolean widthGiven, double fill, String source) {}
+
+    /** Gives what a result should be, in the key of unknowns: of a sample by its name, in every period. */
+    public Answer<OwnReference> intoKey(OwnReference.Given given, Actor actor) {
+        return Answer.of(() -> {
+            if (given.sample().isEmpty()) {
+                throw new Refused("Say what the sample is called, such as “Unknown 3”: the key goes by that.");
+            }
+            return references.add(Optional.empty(), given, actor.name());
+        });
+    }
+
+    /** The same in a period: of a sample by its name, or of whatever the experiment finds there. */
+    @Needs(Right.LEAD)
+    public Answer<OwnReference> intoPeriod(Period period, OwnReference.Given given, Actor actor) {
+        return Answer.of(() -> references.add(Optional.of(period), given, actor.name()));
+    }
+
+    /** Strikes one of the key out. */
+    public Answer<Boolean> strikeFromKey(OwnReference reference, String reason, Actor actor) {
+        return Answer.of(() -> {
+            if (reference.periodId().isPresent()) {
+                throw new Refused("That reference is of a period; it is struck out there.");
+            }
+            references.strike(reference, why(Reason.checked(reason, "Say why it is struck out.")), actor.name());
+        });
+    }
+
+    /** Strikes one of a period out. */
+    @Needs(Right.LEAD)
+    public Answer<Boolean> strikeFromPeriod(Period period, OwnReference reference, String reason, Actor actor) {
+        return Answer.of(() -> {
+            if (!reference.periodId().equals(Optional.of(period.id()))) {
+                throw new Refused("That reference is not of this period.");
+            }
+            references.strike(reference, why(Reason.checked(reason, "Say why it is struck out.")), actor.name());
+        });
+    }
 
     private static String why(String reason) {
         return Names.checked(reason, "A reason", Reason.LONGEST);

@@ -17,6 +17,8 @@ import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Experiments;
@@ -31,8 +33,10 @@ public class SetUpPeriod {
     private final PeriodBook periodBook;
     private final SignIns signIns;
     private final Codes codes;
+    private final Shelves shelves;
 
-    SetUpPeriod(PeriodBook periodBook, SignIns signIns, Codes codes) {
+    SetUpPeriod(PeriodBook periodBook, SignIns signIns, Codes codes, Shelves shelves) {
+        this.shelves = shelves;
         this.periodBook = periodBook;
         this.signIns = signIns;
         this.codes = codes;
@@ -65,8 +69,10 @@ public class SetUpPeriod {
             wanted.like().flatMap(periodBook::find).ifPresent(other -> periodBook.like(period, other));
             wanted.benchesOf()
                     .flatMap(periodBook::find)
-                    .ifPresent(
-                            other -> periodBook.benches(other).forEach(bench -> periodBook.join(period, bench.name())));
+                    .ifPresent(other -> periodBook
+                            .benches(other)
+                            .forEach(bench -> periodBook.give(
+                                    periodBook.join(period, bench.name()), bench.vesselId(), bench.sample())));
             if (wanted.draft()) {
                 periodBook.become(period, Period.State.DRAFT, "to be prepared", actor.name());
             }
@@ -142,13 +148,19 @@ public class SetUpPeriod {
         });
     }
 
-    /** Says which experiments benches may begin; any where none is named. */
-    public Answer<Boolean> offer(Period period, Set<String> experiments) {
+    /** Says which experiments benches may begin, and what they may take in hand; any where none is named. */
+    public Answer<Boolean> offer(Period period, Set<String> experiments, Set<UUID> things) {
         return Answer.of(() -> {
             if (experiments.stream().anyMatch(key -> Experiments.find(key).isEmpty())) {
                 throw new Refused("There is no such experiment.");
             }
-            periodBook.offer(period, experiments);
+            Shelf shelf = shelves.now();
+            if (things.stream()
+                    .anyMatch(id ->
+                            shelf.vessel(id).isEmpty() && shelf.instrument(id).isEmpty())) {
+                throw new Refused("That is not on the shelf any more. Load the page again.");
+            }
+            periodBook.offer(period, experiments, things);
         });
     }
 
@@ -179,6 +191,17 @@ public class SetUpPeriod {
     /** Calls a bench otherwise. */
     public Answer<Boolean> rename(Bench bench, String typed) {
         return Answer.of(() -> periodBook.rename(bench, name(typed)));
+    }
+
+    /** Gives a bench its vessel and its sample, by the name it is to be called by. */
+    public Answer<Boolean> give(Bench bench, Optional<UUID> vessel, String sample) {
+        return Answer.of(() -> {
+            if (vessel.filter(id -> shelves.now().vessel(id).isEmpty()).isPresent()) {
+                throw new Refused("That vessel is not on the shelf any more. Load the page again.");
+            }
+            String named = sample.isBlank() ? "" : Names.checked(sample.strip(), "A sample’s name", Names.LONGEST);
+            periodBook.give(bench, vessel, named);
+        });
     }
 
     /** Takes a bench away that wrote nothing. */
