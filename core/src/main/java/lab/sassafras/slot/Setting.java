@@ -246,8 +246,8 @@ public record Setting(
     }
 
     /**
-     * {@return whether whoever is to read it may not be told what a result should be: then nothing it is worked from holds
-     * a value to judge by}
+     * {@return whether whoever is to read it may not be told what a result should be: then nothing it is worked from
+     * holds a value to judge by}
      */
     public boolean withheld() {
         return judging.withheld();

@@ -30,7 +30,7 @@ public record Judged(Sheet sheet, int trial, Estimate result, Solution solved, i
         return sheet.setting().figures();
     }
 
-    /** {@return what the sample is called; empty where samples of the experiment have no name, or this one has none yet} */
+    /** {@return what the sample is called; empty where it has no name} */
     public Optional<String> sample() {
         return sheet.experiment().sampleName().flatMap(path -> sheet.stated(path, trial));
     }

@@ -133,7 +133,7 @@ class BenchController {
                 .toList();
     }
 
-    /** The vessel this bench used last, or was given; else one that no other bench of the period has in hand, so that all differ. */
+    /** The vessel this bench used last, or was given; else one that no other bench of the period has in hand. */
     private String proposed(Bench bench, Shelf shelf) {
         List<UUID> mine = entryBook.of(bench).stream()
                 .flatMap(entry -> entry.vesselId().stream())

@@ -49,8 +49,8 @@ class PeriodKnows {
     record Value(Role role, String text, String unit, String uncertainty, String words) {}
 
     /**
-     * What to propose at a place: what stands there in the newest other run that has it and may be read, this bench's own
-     * first; where
+     * What to propose at a place: what stands there in the newest other run that has it and may be read, this bench's
+     * own first; where
      * there are several of a thing, what the one before has, or the next run that is not named yet.
      *
      * @param setting of the run, open to whatever the place may name

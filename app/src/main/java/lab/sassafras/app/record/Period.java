@@ -140,7 +140,7 @@ public class Period {
         this.things = new HashSet<>(vesselsAndInstruments);
     }
 
-    /** Vessels and instruments its benches may take in hand; of those that are alike any, where none of them is named. */
+    /** Vessels and instruments its benches may take in hand; of a kind of which none is named, any. */
     public Set<UUID> things() {
         return Set.copyOf(things);
     }

@@ -136,7 +136,7 @@ public class PeriodBook {
     }
 
     /**
-     * Erases the names of a period's benches, and of whoever else its rows are of: each is numbered. The decision stays.
+     * Erases the names of a period's benches, and of whoever else its rows are of: each is numbered, by a decision.
      *
      * @return how many names there were
      */
@@ -163,7 +163,7 @@ public class PeriodBook {
         entities.find(Period.class, period.id()).share(yes);
     }
 
-    /** Says which experiments benches of a period may begin, and what they may take in hand; any where none is named. */
+    /** Says what benches of a period may begin, and what they may take in hand; any where none is named. */
     public void offer(Period period, java.util.Set<String> experiments, java.util.Set<UUID> things) {
         Period offering = entities.find(Period.class, period.id());
         offering.offer(experiments);

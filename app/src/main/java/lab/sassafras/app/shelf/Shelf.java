@@ -88,8 +88,8 @@ public final class Shelf {
     }
 
     /**
-     * What results of an experiment are judged by in a period before the shelf is asked: what was given there for a sample,
-     * what the key tells of one, and what was given there for all.
+     * What results of an experiment are judged by in a period before the shelf is asked: what was given there for a
+     * sample, what the key tells of one, and what was given there for all.
      */
     public List<Judging.Given> given(UUID period, String experiment) {
         Comparator<OwnReference> nearest = Comparator.comparing(

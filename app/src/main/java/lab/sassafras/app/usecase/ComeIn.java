@@ -147,8 +147,8 @@ public class ComeIn {
     }
 
     /**
-     * Whoever sits at a bench says who works there, by names or initials between commas; nothing where they would rather
-     * not.
+     * Whoever sits at a bench says who works there, by names or initials between commas; nothing where they would
+     * rather not.
      */
     @Needs(Right.BEGIN)
     public Answer<Boolean> working(Bench bench, String typed) {
