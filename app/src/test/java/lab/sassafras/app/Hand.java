@@ -54,6 +54,11 @@ public final class Hand {
         return cookies.getOrDefault(WhoIsHere.COOKIE, "");
     }
 
+    /** The cookie it came in by. */
+    public String here() {
+        return WhoIsHere.COOKIE + "=" + token();
+    }
+
     /** An instructor's. @param base address of the server, without a slash at its end */
     public Hand(String base) {
         this(base, token(base));

@@ -37,6 +37,8 @@ public final class InTurn {
     private static final int MEGABYTES = Integer.getInteger("megabytes", 600);
     private static final int LISTENERS = 60;
     private static final int ASLEEP = 4;
+    /** What was told before anything is measured: a stream that lets go of nothing shows by then. */
+    private static final int EVENTS = Integer.getInteger("events", 10_000);
 
     private InTurn() {}
 
@@ -99,7 +101,7 @@ public final class InTurn {
                     Locale.ROOT,
                     "%-58s %8.0f ms%n",
                     name + ": first piece of the printed period",
-                    firstPiece(server, "/periods/" + period + "/pages"));
+                    firstPiece(server, hand, "/periods/" + period + "/pages"));
             listened(name, server, hand, "/periods/" + period);
         }
     }
@@ -111,10 +113,11 @@ public final class InTurn {
         hand.get(beside);
     }
 
-    private static double firstPiece(Server server, String path) throws IOException {
+    private static double firstPiece(Server server, Hand hand, String path) throws IOException {
         long began = System.nanoTime();
         HttpURLConnection http =
                 (HttpURLConnection) URI.create(server.base() + path).toURL().openConnection();
+        http.setRequestProperty("Cookie", hand.here());
         try (InputStream in = http.getInputStream()) {
             in.readNBytes(4000);
             return (System.nanoTime() - began) / 1e6;
@@ -150,19 +153,24 @@ public final class InTurn {
         List<Socket> asleep = new ArrayList<>();
         if (!name.equals("before")) {
             for (int i = 0; i < ASLEEP; i++) {
-                asleep.add(opened(server, entries.get(0), 4096));
+                asleep.add(opened(server, hand, entries.get(0), 4096));
             }
         }
         Semaphore told = new Semaphore(0);
         List<Socket> listening = new ArrayList<>();
         for (int i = 0; i < LISTENERS; i++) {
-            Socket socket = opened(server, entries.get(0), 65536);
+            Socket socket = opened(server, hand, entries.get(0), 65536);
             listening.add(socket);
             Thread reader = new Thread(() -> read(socket, told));
             reader.setDaemon(true);
             reader.start();
         }
-        Thread.sleep(1000);
+        for (int i = 0; i < EVENTS; i++) {
+            hand.post(
+                    clock + "/clock/readings",
+                    "trial=1&trace=" + trace + "&key=" + UUID.randomUUID() + "&time=&text=21." + i % 10);
+        }
+        Thread.sleep(2000);
         Times all = new Times();
         Times kept = new Times();
         for (int i = 0; i < 60; i++) {
@@ -187,14 +195,15 @@ public final class InTurn {
         }
     }
 
-    private static Socket opened(Server server, String entry, int buffer) throws IOException {
+    private static Socket opened(Server server, Hand hand, String entry, int buffer) throws IOException {
         URI at = URI.create(server.base());
         Socket socket = new Socket();
         socket.setReceiveBufferSize(buffer);
         socket.connect(new java.net.InetSocketAddress(at.getHost(), at.getPort()));
         socket.getOutputStream()
                 .write(("GET " + entry + "/changes?page=" + UUID.randomUUID() + " HTTP/1.1\r\nHost: 127.0.0.1:"
-                                + at.getPort() + "\r\nCookie: sassafras-browser=" + UUID.randomUUID()
+                                + at.getPort() + "\r\nCookie: " + hand.here()
+                                + "; sassafras-browser=" + UUID.randomUUID()
                                 + "\r\nUser-Agent: " + UUID.randomUUID() + "\r\nAccept: text/event-stream\r\n\r\n")
                         .getBytes(StandardCharsets.US_ASCII));
         return socket;
