@@ -7,11 +7,13 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 
 /** Lines of numbers against those kept in a file beside a test, to a millionth: what a fit moves by its last step. */
 public final class Recorded {
@@ -27,8 +29,8 @@ public final class Recorded {
                 .collect(Collectors.joining(" "));
     }
 
-    /** Says which line is another than the recorded one. */
-    public static void same(List<String> now, Class<?> beside, String file) {
+    /** Says which line is the first that is another than the recorded one; no further ones are worked out. */
+    public static void same(Stream<String> now, Class<?> beside, String file) {
         List<String> recorded;
         try (InputStream stream = Objects.requireNonNull(beside.getResourceAsStream(file))) {
             recorded = new String(stream.readAllBytes(), StandardCharsets.UTF_8)
@@ -37,10 +39,12 @@ public final class Recorded {
         } catch (IOException unread) {
             throw new UncheckedIOException(unread);
         }
-        assertThat(now).hasSameSizeAs(recorded);
-        for (int i = 0; i < now.size(); i++) {
-            same(now.get(i), recorded.get(i));
+        Iterator<String> lines = now.iterator();
+        for (String then : recorded) {
+            assertThat(lines.hasNext()).as(then).isTrue();
+            same(lines.next(), then);
         }
+        assertThat(lines.hasNext()).as("more than was recorded").isFalse();
     }
 
     private static void same(String now, String then) {

@@ -83,7 +83,7 @@ class RecordedCurvesTest {
 
     @Test
     void everyCurveIsReadAsRecorded() {
-        Recorded.same(lines(), RecordedCurvesTest.class, "recorded.csv");
+        Recorded.same(lines().stream(), RecordedCurvesTest.class, "recorded.csv");
     }
 
     /**

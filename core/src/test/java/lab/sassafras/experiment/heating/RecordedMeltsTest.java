@@ -66,7 +66,7 @@ class RecordedMeltsTest {
 
     @Test
     void everyMeltIsReadAsRecorded() {
-        Recorded.same(lines(), RecordedMeltsTest.class, "recorded-melts.csv");
+        Recorded.same(lines().stream(), RecordedMeltsTest.class, "recorded-melts.csv");
     }
 
     /**
