@@ -65,10 +65,27 @@ class TableTest extends HouseTest {
         return typed;
     }
 
-    /** Every run worked by hand is typed in by the keyboard alone, in few keys, and gives the same number. */
+    /** One of each kind of table: plain, in parts, without a vessel, on a curve, with trials, with ticks. */
+    private static List<String> oneOfEachKind() {
+        List<String> kinds = List.of(
+                "specific-heat-of-solid",
+                "constant-by-material",
+                "cycle",
+                "heating-curve",
+                "heat-of-solution",
+                "bomb-combustion",
+                "neutralization",
+                "dissolving-equilibrium");
+        return Boolean.getBoolean("sassafras.all") ? ONE_OF_EACH : kinds;
+    }
+
+    /**
+     * A run worked by hand is typed in by the keyboard alone, in few keys, and gives the same number; all of them with
+     * {@code -Dsassafras.all=true}.
+     */
     @Tag("browser")
     @ParameterizedTest
-    @MethodSource("oneOfEach")
+    @MethodSource("oneOfEachKind")
     void anExampleIsTypedByTheKeyboardAlone(String example) {
         ObjectNode run = (ObjectNode) JSON.readTree(example(example));
         Entry entry = emptied(run);
