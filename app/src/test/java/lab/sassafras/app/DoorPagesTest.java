@@ -52,10 +52,14 @@ class DoorPagesTest extends HouseTest {
     /** At three widths nothing sticks out, and whoever listens or types finds everything. */
     @Test
     void theDoorIsOpenToEverybody() {
+        Period archived = period("At the door, archived");
+        periodBook.become(archived, Period.State.ARCHIVED, "the term is over", "a test");
+        String given = "/periods/" + archived.id();
         for (int width : List.of(1280, 768, 390)) {
             try (BenchBrowser browser = browser()) {
                 browser.page().setViewportSize(width, 800);
-                for (String page : List.of("/people", "/periods", "/read", "/join", "/first")) {
+                for (String page : List.of(
+                        "/people", "/audit", "/shelf/key", given, given + "/references", "/read", "/join", "/first")) {
                     browser.open(page);
                     check(browser, page, width);
                 }

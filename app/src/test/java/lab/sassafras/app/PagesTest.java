@@ -81,9 +81,11 @@ class PagesTest extends HouseTest {
                 "/nowhere");
     }
 
+    private static final int MANY = 6;
+
     /**
      * Axe looks at a page of each kind: where there are several of a kind, at another one at each width, else at one of
-     * the widths. Whether it fits is looked at everywhere.
+     * the widths. Whether it fits is looked at everywhere, but for kinds of many pages: each of those at two widths.
      */
     @Tag("browser")
     @ParameterizedTest
@@ -95,7 +97,11 @@ class PagesTest extends HouseTest {
                         page -> page.replaceAll("[0-9a-f-]{36}|\\?.*", ""), TreeMap::new, Collectors.toList()));
         Set<String> looked = new HashSet<>();
         int number = 0;
+        Set<String> passed = new HashSet<>();
         for (List<String> alike : kinds.values()) {
+            for (int i = turn; alike.size() > MANY && i < alike.size(); i += 3) {
+                passed.add(alike.get(i));
+            }
             if (alike.size() > 2) {
                 looked.add(alike.get(turn * (alike.size() + 2) / 3 % alike.size()));
             } else if (number++ % 3 == turn) {
@@ -106,6 +112,9 @@ class PagesTest extends HouseTest {
         try (BenchBrowser browser = browser()) {
             browser.join(slug.period().id(), "Hawthorn").page().setViewportSize(width, height);
             for (String page : pages.subList(0, pages.size() - 1)) {
+                if (passed.contains(page) && !looked.contains(page)) {
+                    continue;
+                }
                 browser.open(page);
                 if (looked.contains(page)) {
                     assertThat(browser.axe()).as(page + " at " + width).isEmpty();
