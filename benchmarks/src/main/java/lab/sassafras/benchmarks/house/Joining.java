@@ -53,6 +53,7 @@ public final class Joining {
     private List<Thread> all(Server server) {
         Hand instructor = new Hand(server.base());
         String period = instructor.get("/periods").body().replaceAll("(?s).*?(/periods/[0-9a-f-]{36}).*", "$1");
+        instructor.post(period + "/code", "");
         Matcher code = CODE.matcher(instructor.get(period).body());
         if (!code.find()) {
             throw new IllegalStateException("The period has no code.");
