@@ -40,7 +40,7 @@ final class FilesGivenOut implements HandlerInterceptor, WebMvcConfigurer {
                             Audit.Kind.EXPORT,
                             Visitors.now().orElse(Visitor.STRANGER),
                             request.getRemoteAddr(),
-                            file.getFilename() + " of " + request.getRequestURI()));
+                            Optional.ofNullable(file.getFilename()).orElse("a file")));
         }
     }
 }
