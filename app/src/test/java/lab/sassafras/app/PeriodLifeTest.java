@@ -74,6 +74,26 @@ class PeriodLifeTest extends Everybody {
                 .isEqualTo(404);
     }
 
+    /** What another bench gave is proposed, and its result may be taken into a cycle, only where it may be read. */
+    @Test
+    void ofBenchesThatSeeNothingOfEachOtherNothingIsProposed() {
+        Hand another = hands.get("another's");
+        Hand own = hands.get("own");
+        another.keep(
+                another.begin("heat-of-solution").replaceAll("\\?.*", ""),
+                UUID.randomUUID(),
+                "solute[1]/formula",
+                "stated",
+                "KNO3",
+                "");
+        String mine = own.begin("heat-of-solution").replaceAll("\\?.*", "") + "?at=solute%5B1%5D/formula";
+        String cycle = own.begin("cycle").replaceAll("\\?.*", "") + "?at=leg%5B1%5D/run";
+        assertThat(own.get(mine).body()).doesNotContain("Birch");
+        assertThat(own.get(cycle).body()).doesNotContain("Birch");
+        hands.get("instructor").post("/periods/" + period.id() + "/life", "shared=true");
+        assertThat(own.get(mine).body()).contains("as bench Birch has it");
+    }
+
     /** A bench is offered what its class does; next week’s period is led as this one. */
     @Test
     void aPeriodOffersSomeExperimentsAndIsCopiedForNextWeek() {

@@ -15,9 +15,9 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
- * What is said of a run of every experiment as it should be, and of one with a third of the slips planted, against what was
- * recorded once the planted causes had been judged ({@code ./bench causes}): no size, sign, order or word moves
- * unnoticed. Where one is to move, run {@link #main} and say why in the commit.
+ * What is said of a run of every experiment as it should be, and of one with each of a third of the slips planted,
+ * against what was recorded once the planted causes had been judged ({@code ./bench causes}): no size, sign, order or
+ * word moves unnoticed. Where one is to move, run {@link #main} and say why in the commit.
  */
 class RecordedVerdictsTest {
 
