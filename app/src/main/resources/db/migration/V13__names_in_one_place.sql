@@ -23,7 +23,8 @@ insert into signed
         join entry on entry.id = bench_wait.entry_id join bench on bench.id = entry.bench_id
     union select bench.period_id, instrument_in_hand.who from instrument_in_hand
         join entry on entry.id = instrument_in_hand.entry_id join bench on bench.id = entry.bench_id
-    union select bench.period_id, brought_in.who from brought_in
+    union select coalesce(bench.period_id, about.id), brought_in.who from brought_in
+        left join period about on about.id = brought_in.subject
         left join entry on entry.id = brought_in.subject left join bench on bench.id = entry.bench_id
     union select bench.period_id, trace_chunk.who from trace_chunk
         join trace on trace.id = trace_chunk.trace_id join bench on bench.id = trace.bench_id
@@ -103,7 +104,8 @@ update instrument_in_hand set who_id = (select person_id from somebody where nam
 
 alter table brought_in add column who_id uuid references person;
 update brought_in set who_id = (select person_id from somebody where name = brought_in.who and period_id is not distinct from
-    (select bench.period_id from entry join bench on bench.id = entry.bench_id where entry.id = brought_in.subject));
+    coalesce((select bench.period_id from entry join bench on bench.id = entry.bench_id where entry.id = brought_in.subject),
+        (select about.id from period about where about.id = brought_in.subject)));
 
 alter table trace_chunk add column who_id uuid references person;
 alter table trace_chunk add column brought_by_id uuid references person;

@@ -237,6 +237,9 @@ class PeriodLifeTest extends Everybody {
                 .replaceAll("(?s).*(<h1 class=\"result.*?</h1>).*", "$1");
         String result = "/entries/" + entry.id() + "/result?open=all";
         periodBook.rename(entry.bench(), "Mara and Koen");
+        // numbers that are names already, in another order than they are given
+        periodBook.join(its, "Bench 3");
+        periodBook.join(its, "Bench 1");
         decisionBook.decide(
                 Optional.of(entry.id()), Decision.Kind.TRIAL, "trial 1", Decision.IN, "looked at again", "Koen");
         assertThat(get(file).body()).contains("Koen", own);

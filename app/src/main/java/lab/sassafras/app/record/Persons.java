@@ -174,6 +174,12 @@ public class Persons {
                         "from Person where periodId = :period order by madeAt, id", Person.class)
                 .setParameter("period", period.id())
                 .getResultList();
+        // another bench may be called by the number that comes to this one: all let go of their names first
+        all.stream()
+                .filter(Person::bench)
+                .forEach(each ->
+                        entities.find(Bench.class, each.id()).call(each.id().toString()));
+        entities.flush();
         int benches = 0;
         int others = 0;
         int erased = 0;
