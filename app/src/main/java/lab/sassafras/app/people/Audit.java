@@ -129,7 +129,12 @@ public class Audit {
     public void noteOnce(Kind kind, Visitor visitor, String from, String words) {
         String what = kind + " " + visitor.signIn().map(UUID::toString).orElse(from) + " " + words;
         if (lately.asMap().putIfAbsent(what, true) == null) {
-            note(kind, visitor, words);
+            try {
+                note(kind, visitor, words);
+            } catch (DiskRoom.NoRoom full) {
+                // what is refused or given out is answered all the same
+                lately.invalidate(what);
+            }
         }
     }
 

@@ -7,7 +7,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Service;
@@ -164,7 +166,7 @@ public class PeriodBook {
     }
 
     /** Says what benches of a period may begin, and what they may take in hand; any where none is named. */
-    public void offer(Period period, java.util.Set<String> experiments, java.util.Set<UUID> things) {
+    public void offer(Period period, Set<String> experiments, Set<UUID> things) {
         Period offering = entities.find(Period.class, period.id());
         offering.offer(experiments);
         offering.lend(things);
@@ -212,8 +214,8 @@ public class PeriodBook {
                 period.withholds()
                         ? decisions.of(Decision.Kind.REVEAL).all().stream()
                                 .map(Decision::subject)
-                                .collect(java.util.stream.Collectors.toSet())
-                        : java.util.Set.of());
+                                .collect(Collectors.toSet())
+                        : Set.of());
     }
 
     /**
@@ -222,7 +224,7 @@ public class PeriodBook {
      * @param period   of which
      * @param revealed subjects of the decisions by which something was revealed
      */
-    public record Told(Period period, java.util.Set<String> revealed) {
+    public record Told(Period period, Set<String> revealed) {
 
         /** Subject of revealing everything of a period. */
         public static String all(Period period) {
