@@ -11,7 +11,8 @@ import java.util.List;
  *
  * <p>What is common to all cups is given as little weight as it deserves: k is one in 3,000 s within a factor of e, the
  * room lies within 10 °C of the readings before, or within its uncertainty of what was read, w is none within 5·10⁻⁴
- * °C/s, the heat capacity known to 5 %, and to 30 % beside a source of 4·10⁻³ °C/s more than 12 °C from the room
+ * °C/s, the heat capacity known to 5 %, and to 30 % more than 12 °C from the room, where contents that evaporate are
+ * cooled as well: within 6·10⁻⁴ °C/s at 12 °C above the room and as much more as the vapour pressure of water grows
  * (common practice, no source).
  */
 final class LossModel {
@@ -34,7 +35,11 @@ final class LossModel {
     private static final double RATIO_SPREAD = 0.05;
     private static final double HOT = 12;
     private static final double HOT_RATIO_SPREAD = 0.3;
-    private static final double LATER_SOURCE_SPREAD = 4e-3;
+    /** What evaporates from contents so far above the room that their vapour pressure has doubled (°C/s). */
+    private static final double EVAPORATING_SPREAD = 6e-4;
+    /** Water's vapour pressure doubles with every so many degrees between 20 and 60 °C (memory). */
+    private static final double DOUBLES = 12;
+
     private static final double USUAL_LOG_TAIL_TIME = Math.log(40);
     private static final double LOG_TAIL_TIME_SPREAD = 1.2;
     private static final double SHORTEST_TAIL = Math.log(0.5);
@@ -62,7 +67,7 @@ final class LossModel {
         // where the room was not read, a source is no other thing than another room
         prior(SOURCE, 0, curve.room().isPresent() ? SOURCE_SPREAD : 0);
         prior(LOG_RATIO, Math.log(curve.ratio()), hot ? HOT_RATIO_SPREAD : RATIO_SPREAD);
-        prior(LATER_SOURCE, 0, hot ? LATER_SOURCE_SPREAD : 0);
+        prior(LATER_SOURCE, 0, hot ? evaporating(afterMixing - room) : 0);
         prior(TAIL, 0, tail ? ANYWHERE : 0);
         prior(LOG_TAIL_TIME, USUAL_LOG_TAIL_TIME, tail ? LOG_TAIL_TIME_SPREAD : 0);
         List<Integer> all = new ArrayList<>();
@@ -72,6 +77,10 @@ final class LossModel {
             }
         }
         this.free = all.stream().mapToInt(each -> each).toArray();
+    }
+
+    private static double evaporating(double aboveRoom) {
+        return EVAPORATING_SPREAD * Math.abs(Math.pow(2, aboveRoom / DOUBLES) - 1);
     }
 
     private void prior(int number, double about, double within) {
