@@ -164,7 +164,7 @@ class BadInputTest extends HouseTest {
             return body;
         }));
         assertThat(answer.statusCode()).isEqualTo(413);
-        assertThat(answer.body()).contains("larger than 12 MB");
+        assertThat(answer.body()).contains("larger than 48 MB");
 
         Path large = Files.createTempFile("run", ".json");
         Files.write(large, new byte[50 << 20]);
@@ -172,7 +172,7 @@ class BadInputTest extends HouseTest {
             browser.allowing("413").open("/import");
             browser.page().setInputFiles("#file", large);
             browser.page().click("button.act");
-            assertThat(browser.text(".problem")).contains("larger than 12 MB", "Nothing was read from it");
+            assertThat(browser.text(".problem")).contains("larger than 48 MB", "Nothing was read from it");
         } finally {
             Files.delete(large);
         }

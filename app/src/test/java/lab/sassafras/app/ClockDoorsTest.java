@@ -242,14 +242,14 @@ class ClockDoorsTest extends HouseTest {
     @Test
     void aFileOfTooManyReadingsOrOfNoneIsRefusedInWords() {
         String path = "/import/clock?trial=1&entry=" + entry.substring(entry.length() - 36);
-        String long_ = IntStream.range(0, 100_001).mapToObj(i -> i + ";21,4").collect(Collectors.joining("\n"));
+        String long_ = IntStream.range(0, 20_001).mapToObj(i -> i + ";21,4").collect(Collectors.joining("\n"));
         HttpResponse<String> shown = hand.upload(path, "long.csv", long_.getBytes(StandardCharsets.UTF_8));
-        assertThat(shown.body()).contains("100001");
+        assertThat(shown.body()).contains("20001");
         Matcher pending = Pattern.compile("name=\"pending\" value=\"([^\"]+)\"").matcher(shown.body());
         assertThat(pending.find()).isTrue();
         assertThat(hand.post(entry + "/clock/file/keep", "trial=1&what=keep&pending=" + pending.group(1))
                         .body())
-                .contains("a record holds at most 100000");
+                .contains("a record holds at most 20000");
         assertThat(hand.post(
                                 entry + "/clock/file/keep",
                                 "trial=1&what=keep&separator=COMMA&mark=COMMA&pending=" + pending.group(1))
@@ -262,7 +262,7 @@ class ClockDoorsTest extends HouseTest {
                 hand.upload(path, "words.csv", "nothing\nbut words".getBytes(StandardCharsets.UTF_8));
         assertThat(words.statusCode()).isEqualTo(422);
         assertThat(words.body()).contains("words.csv: No line of this file looks like a time and a temperature");
-        byte[] million = new byte[13_000_000];
+        byte[] million = new byte[(48 << 20) + 1];
         java.util.Arrays.fill(million, (byte) '1');
         assertThat(hand.upload(path, "million.csv", million).statusCode()).isEqualTo(413);
     }

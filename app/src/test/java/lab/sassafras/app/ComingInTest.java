@@ -236,6 +236,8 @@ class ComingInTest extends Everybody {
         Hand.location(tablet.post("/door", "name=" + name + "&password=a+long+password"));
         tablet.get("/periods/" + period.id() + "/observations.csv");
         tablet.get("/periods/" + period.id() + "/observations.csv");
+        tablet.post("/periods/" + period.id() + "/life", "withholds=true");
+        tablet.post("/periods/" + period.id() + "/life", "withholds=false");
         tablet.post("/periods/" + period.id() + "/life", "state=CLOSED&reason=all+in");
         Hand.location(tablet.post("/door/leave", "everywhere=true"));
         assertThat(tablet.get("/people").statusCode()).as("out").isEqualTo(302);
@@ -244,6 +246,8 @@ class ComingInTest extends Everybody {
         String seen = hazel.get("/audit?text=" + Hand.encoded(name)).body();
         assertThat(seen)
                 .contains("signed in, on a", "closed: “all in”", "observations-", "left everywhere")
+                .contains("withheld what results should be, " + period.title())
+                .contains("withheld nothing more, " + period.title())
                 .containsOnlyOnce("exports</span>");
         assertThat(hazel.get("/audit?kind=EXPORT&text=" + Hand.encoded(name)).body())
                 .contains("observations-")

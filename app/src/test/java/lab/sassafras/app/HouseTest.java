@@ -56,7 +56,9 @@ import org.springframework.util.FileSystemUtils;
         properties = {
             "sassafras.home=${user.dir}/target/test-book",
             "sassafras.hosts=bench.lab.example",
-            "sassafras.arrival-time=2s"
+            "sassafras.arrival-time=2s",
+            "sassafras.limits.readings=20000",
+            "sassafras.limits.of-entry=60000"
         })
 @Import(FaultInjection.class)
 @ExtendWith(KeptTraces.class)

@@ -341,7 +341,7 @@ class TracesTest extends HouseTest {
     }
 
     /**
-     * A record is full at a hundred thousand: refused in words, nothing cut off; and its file, of several MB, is read
+     * A record that is full is left alone: refused in words, nothing cut off; and its file, of several MB, is read
      * again.
      */
     @Test
@@ -355,16 +355,16 @@ class TracesTest extends HouseTest {
                         .toList());
         keep(sheets.of(entry), 1, TraceUse.whole(trace.id().toString(), 1000), "the long one", entry.bench());
         assertThatThrownBy(
-                        () -> traces.add(UUID.randomUUID(), trace, TraceChunk.Given.typed(99_999, 21, "21", "Hazel")))
-                .hasMessageContaining("holds 100000 readings, and no more go in");
+                        () -> traces.add(UUID.randomUUID(), trace, TraceChunk.Given.typed(19_999, 21, "21", "Hazel")))
+                .hasMessageContaining("holds 20000 readings, and no more go in");
         byte[] file = get("/entries/" + entry.id() + "/run.json").body().getBytes(UTF_8);
-        assertThat(file.length).isGreaterThan(1_500_000);
+        assertThat(file.length).isGreaterThan(300_000);
         Hand hand = new Hand(address(""));
         assertThat(hand.upload("run.json", file).statusCode()).isEqualTo(302);
-        // three such clocks are as many as a file takes back
-        assertThat(brought(entry, 200_000).refusal().map(Throwable::getMessage))
-                .hasValueSatisfying(why -> assertThat(why).contains("its file holds at most 300000"));
-        assertThat(brought(entry, 199_800).refusal()).isEmpty();
+        // three such clocks are as many as a run holds here
+        assertThat(brought(entry, 40_000).refusal().map(Throwable::getMessage))
+                .hasValueSatisfying(why -> assertThat(why).contains("its file holds at most 60000"));
+        assertThat(brought(entry, 39_800).refusal()).isEmpty();
         byte[] larger = get("/entries/" + entry.id() + "/run.json").body().getBytes(UTF_8);
         assertThat(hand.upload("run.json", larger).statusCode()).isEqualTo(302);
     }

@@ -49,7 +49,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ClockFileController {
 
-    private static final int MOST_WAITING = 20;
     private static final int SHOWN = 6;
     private static final int MOST_WRONG = 20;
 
@@ -59,13 +58,15 @@ class ClockFileController {
     private final AppendReadings appending;
     private final Instruments instruments;
     private final HouseSettings settings;
+    private final LargeFiles large;
     /** Rows of times and temperatures that may be typed, and that are there to begin with. */
     private static final int MOST_TYPED = 1000;
 
     private static final int ROWS_TO_TYPE = 12;
     /** Files shown and not kept yet, for as long as somebody may take to look. */
     private final Cache<UUID, Waiting> waiting = Caffeine.newBuilder()
-            .maximumSize(MOST_WAITING)
+            .maximumWeight(LargeFiles.HELD)
+            .weigher((UUID any, Waiting file) -> LargeFiles.LEAST + file.text().length())
             .expireAfterWrite(Duration.ofMinutes(15))
             .build();
 
@@ -75,7 +76,9 @@ class ClockFileController {
             Clocks clocks,
             AppendReadings appending,
             Instruments instruments,
-            HouseSettings settings) {
+            HouseSettings settings,
+            LargeFiles large) {
+        this.large = large;
         this.entryBook = entryBook;
         this.sheets = sheets;
         this.clocks = clocks;
@@ -145,7 +148,12 @@ class ClockFileController {
             HttpServletResponse response,
             Model model)
             throws IOException {
-        EntrySheet entry = entry(id, trial);
+        return large.inTurn(request, () -> taken(entry(id, trial), trial, request, response, model));
+    }
+
+    private String taken(
+            EntrySheet entry, int trial, HttpServletRequest request, HttpServletResponse response, Model model)
+            throws IOException {
         Upload upload = Upload.NONE;
         try {
             upload = Upload.of(request, settings.limits().file());
@@ -234,8 +242,16 @@ class ClockFileController {
             }
             ClockFile own = ClockFile.read(file.text(), layout);
             List<Map.Entry<String, List<Reading>>> others = new ArrayList<>();
-            places.forEach((column, place) -> others.add(Map.entry(
-                    place, ClockFile.read(file.text(), of(layout, column)).readings())));
+            int all = own.readings().size();
+            for (Map.Entry<Integer, String> each : places.entrySet()) {
+                // more than a run may hold is refused below, and is not all read first
+                if (all <= settings.limits().ofEntry()) {
+                    List<Reading> column = ClockFile.read(file.text(), of(layout, each.getKey()))
+                            .readings();
+                    others.add(Map.entry(each.getValue(), column));
+                    all += column.size();
+                }
+            }
             if (waiting.asMap().remove(pending, file)) {
                 Answer<?> answer = appending.file(entry, trial, own.readings(), others, file.name(), instrument, actor);
                 if (answer.refusal().isPresent()) {

@@ -50,7 +50,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 class ExchangeController {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
-    private static final int MOST_ASKED = 20;
 
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
@@ -60,10 +59,12 @@ class ExchangeController {
 
     private final ReduceRun reducing;
     private final HouseSettings settings;
+    private final LargeFiles large;
     private final BringInRun imports;
     /** Files that were here before, for as long as somebody may take to answer. */
     private final Cache<UUID, Upload> asked = Caffeine.newBuilder()
-            .maximumSize(MOST_ASKED)
+            .maximumWeight(LargeFiles.HELD)
+            .weigher((UUID any, Upload file) -> LargeFiles.LEAST + file.bytes().length)
             .expireAfterWrite(Duration.ofMinutes(15))
             .build();
 
@@ -74,7 +75,9 @@ class ExchangeController {
             RunFileWriter writer,
             ReduceRun reducing,
             HouseSettings settings,
+            LargeFiles large,
             BringInRun imports) {
+        this.large = large;
         this.periodBook = periodBook;
         this.entryBook = entryBook;
         this.sheets = sheets;
@@ -131,6 +134,11 @@ class ExchangeController {
 
     @PostMapping("/import")
     String take(Optional<Actor> actor, HttpServletRequest request, Model model, HttpServletResponse response)
+            throws IOException {
+        return large.inTurn(request, () -> taken(actor, request, model, response));
+    }
+
+    private String taken(Optional<Actor> actor, HttpServletRequest request, Model model, HttpServletResponse response)
             throws IOException {
         Upload upload = Upload.NONE;
         try {
@@ -203,13 +211,19 @@ class ExchangeController {
     /** Works a run file out and keeps nothing. */
     @PostMapping(value = "/api/reduce", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> reduce(HttpServletRequest request) throws IOException {
+        try {
+            return large.inTurn(request, () -> reduced(request));
+        } catch (TimeBudget.OutOfTime late) {
+            return problem(HttpStatus.SERVICE_UNAVAILABLE, late.getMessage());
+        }
+    }
+
+    private ResponseEntity<Object> reduced(HttpServletRequest request) throws IOException {
         try (InputStream body = request.getInputStream()) {
             byte[] bytes = Upload.bytes(body, settings.limits().file());
             return ResponseEntity.ok(ReducedFile.of(reducing.reduce(bytes).orThrow()));
         } catch (Refused refused) {
             return problem(status(refused), refused.getMessage());
-        } catch (TimeBudget.OutOfTime late) {
-            return problem(HttpStatus.SERVICE_UNAVAILABLE, late.getMessage());
         }
     }
 

@@ -1,9 +1,12 @@
 package lab.sassafras.app.record;
 
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.security.DigestOutputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.function.Consumer;
 
 /** What stands for a text or a file without telling it: SHA-256, in 64 hexadecimal digits. */
 public final class Hashes {
@@ -17,8 +20,19 @@ public final class Hashes {
 
     /** {@return the hash of bytes} */
     public static String of(byte[] bytes) {
+        return HexFormat.of().formatHex(digest().digest(bytes));
+    }
+
+    /** {@return the hash of what is written, which is kept nowhere} */
+    public static String of(Consumer<OutputStream> written) {
+        MessageDigest digest = digest();
+        written.accept(new DigestOutputStream(OutputStream.nullOutputStream(), digest));
+        return HexFormat.of().formatHex(digest.digest());
+    }
+
+    private static MessageDigest digest() {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+            return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException none) {
             throw new IllegalStateException(none);
         }

@@ -1,5 +1,7 @@
 package lab.sassafras.app.record;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.TypedQuery;
 import java.time.Clock;
@@ -39,6 +41,11 @@ public class Traces {
     private final int mostReadings;
     private final Duration longest;
     private final ApplicationEventPublisher events;
+    /** Readings looked at lately: a page of a million of them would else read them anew at every visit. */
+    private final Cache<Held, List<TraceChunk.Read>> held;
+
+    /** Readings of a trace as of its latest row, with the names of that time. */
+    private record Held(UUID trace, String row, String name) {}
 
     Traces(
             EntityManager entities,
@@ -50,6 +57,10 @@ public class Traces {
             ApplicationEventPublisher events) {
         this.mostReadings = settings.limits().readings();
         this.longest = settings.limits().clock();
+        this.held = Caffeine.newBuilder()
+                .maximumWeight(mostReadings + 1L)
+                .weigher((Held of, List<TraceChunk.Read> readings) -> 1 + readings.size())
+                .build();
         this.persons = persons;
         this.entities = entities;
         this.periodBook = periodBook;
@@ -304,8 +315,16 @@ public class Traces {
     /** Every reading of a trace, in order of time; of two at one instant the one given later comes later. */
     @Transactional(readOnly = true)
     public List<TraceChunk.Read> readings(UUID trace) {
-        return entities.createQuery("from TraceChunk where traceId = :trace order by seq", TraceChunk.class)
+        Object[] latest = (Object[]) entities.createNativeQuery("select (select max(seq) from trace_chunk where "
+                        + "trace_id = :trace), (select max(seq) from person_name)")
                 .setParameter("trace", trace)
+                .getSingleResult();
+        return held.get(new Held(trace, String.valueOf(latest[0]), String.valueOf(latest[1])), this::read);
+    }
+
+    private List<TraceChunk.Read> read(Held wanted) {
+        return entities.createQuery("from TraceChunk where traceId = :trace order by seq", TraceChunk.class)
+                .setParameter("trace", wanted.trace)
                 .getResultStream()
                 .peek(any -> TimeBudget.check())
                 .flatMap(TraceChunk::readings)

@@ -347,20 +347,16 @@ final class RunChecks {
                 : BenchUnit.of(symbol).orElseThrow(() -> wrong(here + ".unit", "is not a unit known here"));
     }
 
-    private List<Run.Timed> readings(String here, List<List<Object>> given) {
-        List<Run.Timed> readings = new ArrayList<>();
-        for (List<Object> each : given) {
-            String place = here + ".readings[" + readings.size() + "]";
-            double seconds = ((Number) each.get(0)).doubleValue();
-            Object value = each.get(1);
-            Optional<String> text = value instanceof String typed ? Optional.of(typed) : Optional.empty();
-            double temperature = value instanceof Number number
-                    ? number.doubleValue()
-                    : said(
-                            place,
-                            () -> TypedNumber.read(value.toString(), mark(file.period()))
-                                    .value());
-            readings.add(new Run.Timed(seconds, temperature, text));
+    private List<Run.Timed> readings(String here, List<TraceRow> given) {
+        List<Run.Timed> readings = new ArrayList<>(given.size());
+        for (TraceRow each : given) {
+            int row = readings.size();
+            double temperature = each.text()
+                    .map(typed -> said(
+                            here + ".readings[" + row + "]",
+                            () -> TypedNumber.read(typed, mark(file.period())).value()))
+                    .orElse(each.temperature());
+            readings.add(new Run.Timed(each.seconds(), temperature, each.text()));
         }
         return readings;
     }

@@ -109,7 +109,7 @@ public record RunFile(
             @Nullable String instrument,
             Number every,
             String begun,
-            List<List<Object>> readings,
+            List<TraceRow> readings,
             @Nullable List<Double> room,
             @Nullable List<AsidePart> setAside,
             @Nullable List<AsidePart> counted,

@@ -2,9 +2,13 @@ package lab.sassafras.app.runfile;
 
 import lab.sassafras.app.record.Hashes;
 import lab.sassafras.measure.Refused;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -31,8 +35,11 @@ public class RunFileReader {
         boolean newer = whole(tree.path("version")) == RunFile.VERSION && whole(tree.path("minor")) > RunFile.MINOR;
         schema.check(tree, newer);
         try {
-            return RunChecks.checked(json.treeToValue(tree, RunFile.class));
+            return RunChecks.checked(json.readValue(bytes, RunFile.class));
         } catch (JacksonException beyond) {
+            if (beyond.getCause() instanceof Refused refused) {
+                throw refused;
+            }
             throw new Refused("A number in this file is beyond what one can be there. Nothing was read from it.");
         }
     }
@@ -43,17 +50,34 @@ public class RunFileReader {
 
     /** What says whether two files hold the same, however they are laid out (SHA-256, hexadecimal). */
     public String digest(byte[] bytes) {
-        return Hashes.of(json.writeValueAsBytes(tree(bytes)));
+        return Hashes.of(hash -> {
+            try (JsonParser parser = json.createParser(bytes);
+                    JsonGenerator compact = json.createGenerator(hash)) {
+                parser.nextToken();
+                compact.copyCurrentStructure(parser);
+            } catch (JacksonException e) {
+                throw notJson(e.getLocation());
+            }
+        });
     }
 
+    /** A file as a tree, the readings of its traces aside. */
     private JsonNode tree(byte[] bytes) {
-        try {
-            return json.readTree(bytes);
+        try (JsonParser parser = json.createParser(bytes);
+                JsonParser filtered = WithoutReadings.of(parser)) {
+            @Nullable JsonNode tree = json.readTree(filtered);
+            if (tree == null || parser.nextToken() != null) {
+                throw notJson(parser.currentLocation());
+            }
+            return tree;
         } catch (JacksonException e) {
-            String where =
-                    e.getLocation() == null ? "" : " (line " + e.getLocation().getLineNr() + ")";
-            throw new Refused("That is not a JSON file" + where + ". Nothing was read from it.");
+            throw notJson(e.getLocation());
         }
+    }
+
+    private static Refused notJson(@Nullable TokenStreamLocation at) {
+        String where = at == null ? "" : " (line " + at.getLineNr() + ")";
+        return new Refused("That is not a JSON file" + where + ". Nothing was read from it.");
     }
 
     private static void refuseTooDeep(JsonNode run, int depth, String path) {

@@ -157,11 +157,10 @@ public class RunFileWriter {
 
     private RunFile.TracePart trace(UUID id, EntrySheet entry, Names names) {
         Trace trace = traces.find(id).orElseThrow();
-        List<List<Object>> readings = new ArrayList<>();
+        List<TraceRow> readings = new ArrayList<>();
         double last = 0;
         for (TraceChunk.Read each : traces.readings(id)) {
-            readings.add(List.of(
-                    each.seconds(), each.text().<Object>map(text -> text).orElse(each.temperature())));
+            readings.add(new TraceRow(each.seconds(), each.temperature(), each.text()));
             last = each.seconds();
         }
         List<RunFile.AsidePart> aside = decided(entry.decisions().readingsAside(id));

@@ -116,7 +116,7 @@ final class RunSchema {
         return path.isEmpty() ? "The file" : path;
     }
 
-    private static String shortened(String name) {
+    static String shortened(String name) {
         return name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) + "…" : name;
     }
 }

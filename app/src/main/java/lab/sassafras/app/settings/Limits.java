@@ -18,12 +18,12 @@ import org.springframework.util.unit.DataSize;
  * @param slow      from how long a request is worth a line in the log (ms)
  */
 public record Limits(
-        @DefaultValue("12MB") DataSize file,
+        @DefaultValue("48MB") DataSize file,
         @DefaultValue("256KB") DataSize form,
         @DefaultValue("32MB") DataSize room,
         @DefaultValue("300") int entries,
         @DefaultValue("20000") int lines,
-        @DefaultValue("100000") int readings,
-        @DefaultValue("300000") int ofEntry,
+        @DefaultValue("1000000") int readings,
+        @DefaultValue("1000000") int ofEntry,
         @DefaultValue("12h") Duration clock,
         @DefaultValue("2000") long slow) {}

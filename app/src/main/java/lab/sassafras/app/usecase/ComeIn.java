@@ -3,6 +3,7 @@ package lab.sassafras.app.usecase;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.people.Audit;
 import lab.sassafras.app.people.Codes;
@@ -22,6 +23,9 @@ import lab.sassafras.measure.Refused;
 @UseCase(needs = Right.ANYONE, serves = Bringer.DECIDING)
 public class ComeIn {
 
+    private static final String IN_DEMO = "came into the demo, on a ";
+    private static final int MOST_AT_BENCH = 8;
+
     private final PeriodBook periodBook;
     private final Codes codes;
     private final Instructors instructors;
@@ -29,8 +33,6 @@ public class ComeIn {
     private final ReaderLinks links;
     private final Audit audit;
     private final Persons persons;
-
-    private static final int MOST_AT_BENCH = 8;
 
     ComeIn(
             PeriodBook periodBook,
@@ -132,18 +134,30 @@ public class ComeIn {
             if (instructors.any()) {
                 throw new Refused("There is an instructor already. Sign in, or ask that one.");
             }
-            return signIns.instructor(instructors.add(name, password, java.util.Set.of()), from.device());
+            UUID person = instructors.add(name, password, Set.of());
+            audit.note(
+                    Audit.Kind.DOOR,
+                    Optional.of(person),
+                    Optional.empty(),
+                    "made the first account, on a " + from.device());
+            return signIns.instructor(person, from.device());
         });
     }
 
     /** An instructor who is known comes in without a password, as in the demo. @return the token */
     public Answer<String> known(UUID person, From from) {
-        return Answer.of(() -> signIns.instructor(person, from.device()));
+        return Answer.of(() -> {
+            audit.note(Audit.Kind.DOOR, Optional.of(person), Optional.empty(), IN_DEMO + from.device());
+            return signIns.instructor(person, from.device());
+        });
     }
 
     /** A bench comes in without a code, as in the demo. @return the token */
     public Answer<String> known(Bench bench, From from) {
-        return Answer.of(() -> signIns.bench(bench, from.device()));
+        return Answer.of(() -> {
+            audit.note(Audit.Kind.DOOR, Optional.of(bench.id()), Optional.of(bench.period()), IN_DEMO + from.device());
+            return signIns.bench(bench, from.device());
+        });
     }
 
     /**

@@ -23,6 +23,7 @@ public class KeepPeople {
      *
      * @param bound periods they are bound to; none where it is all of them
      */
+    @Noted("made an account")
     public Answer<UUID> add(String name, String password, Set<UUID> bound) {
         return Answer.of(() -> instructors.add(name, password, bound));
     }
@@ -38,6 +39,7 @@ public class KeepPeople {
     }
 
     /** Gives one another password; wherever they came in by the old one, they are out. */
+    @Noted("gave an account another password")
     public Answer<Boolean> reset(UUID person, String password) {
         return Answer.of(() -> {
             instructors.reset(person, password);
@@ -46,6 +48,7 @@ public class KeepPeople {
     }
 
     /** Locks one out, everywhere at once. */
+    @Noted("locked an account")
     public Answer<Boolean> lockOut(UUID person) {
         return Answer.of(() -> {
             instructors.lock(person, true);
@@ -54,11 +57,13 @@ public class KeepPeople {
     }
 
     /** Lets one in again. */
+    @Noted("unlocked an account")
     public Answer<Boolean> letIn(UUID person) {
         return Answer.of(() -> instructors.lock(person, false));
     }
 
     /** Ends every sign-in of one. */
+    @Noted("signed an account out everywhere")
     public Answer<Boolean> everywhere(UUID person) {
         return Answer.of(() -> signIns.endAll(person));
     }

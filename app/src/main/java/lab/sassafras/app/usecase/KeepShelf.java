@@ -116,6 +116,7 @@ public class KeepShelf {
     public record KnownConstant(double value, double uncertainty, boolean widthGiven, double fill, String source) {}
 
     /** Gives what a result should be, in the key of unknowns: of a sample by its name, in every period. */
+    @Noted("put a sample into the key")
     public Answer<OwnReference> intoKey(OwnReference.Given given, Actor actor) {
         return Answer.of(() -> {
             if (given.sample().isEmpty()) {
@@ -127,6 +128,7 @@ public class KeepShelf {
 
     /** The same in a period: of a sample by its name, or of whatever the experiment finds there. */
     @Needs(Right.LEAD)
+    @Noted("gave a period its own reference")
     public Answer<OwnReference> intoPeriod(Period period, OwnReference.Given given, Actor actor) {
         return Answer.of(() -> references.add(Optional.of(period), given, actor.name()));
     }

@@ -16,11 +16,13 @@ public class LetRead {
     }
 
     /** Makes a link to an entry. @return its secret, told this once */
+    @Noted("made a link to read an entry")
     public Answer<String> make(Entry entry) {
         return Answer.of(() -> links.make(entry));
     }
 
     /** Revokes one; whoever reads by it is out at once. */
+    @Noted("revoked a link to read an entry")
     public Answer<Boolean> revoke(Entry entry, UUID link) {
         return Answer.of(() -> links.revoke(entry, link));
     }

@@ -2,6 +2,7 @@ package lab.sassafras.app.usecase;
 
 import java.util.Arrays;
 import java.util.Optional;
+import lab.sassafras.app.people.Audit;
 import lab.sassafras.app.people.NotAllowed;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.people.Subject;
@@ -24,7 +25,8 @@ import org.springframework.context.annotation.Role;
 
 /**
  * Asks at every use case whether whoever the work is done for has the right it needs, about the entry, the bench or the
- * period it is given: whatever page it comes from. The house itself, as at its start, is asked nothing.
+ * period it is given: whatever page it comes from; notes for the audit what was done by a step that is to be noted. The
+ * house itself, as at its start, is asked nothing.
  */
 @Configuration(proxyBeanMethods = false)
 @Role(BeanDefinition.ROLE_INFRASTRUCTURE)
@@ -32,10 +34,14 @@ class RightsAsked {
 
     @Bean
     @Role(BeanDefinition.ROLE_INFRASTRUCTURE)
-    static Advisor rightsOfUseCases(ObjectProvider<WhoMay> may) {
+    static Advisor rightsOfUseCases(ObjectProvider<WhoMay> may, ObjectProvider<Audit> audit) {
         MethodInterceptor asking = call -> {
             check(may.getObject(), call);
-            return call.proceed();
+            Object answer = call.proceed();
+            if (answer instanceof Answer.Kept<?>) {
+                note(audit.getObject(), call);
+            }
+            return answer;
         };
         DefaultPointcutAdvisor advisor =
                 new DefaultPointcutAdvisor(AnnotationMatchingPointcut.forClassAnnotation(UseCase.class), asking);
@@ -56,6 +62,20 @@ class RightsAsked {
                 throw new NotAllowed(may.refusal(visitor, right, about));
             }
         });
+    }
+
+    private static void note(Audit audit, MethodInvocation call) {
+        Noted noted = call.getMethod().getAnnotation(Noted.class);
+        if (noted != null) {
+            boolean no = Arrays.asList(call.getArguments()).contains(false);
+            String where = about(call.getArguments())
+                    .period()
+                    .map(period -> ", " + period.title())
+                    .orElse("");
+            Visitors.now()
+                    .ifPresent(visitor ->
+                            audit.note(Audit.Kind.DECISION, visitor, (no ? noted.otherwise() : noted.value()) + where));
+        }
     }
 
     private static Subject about(Object[] given) {

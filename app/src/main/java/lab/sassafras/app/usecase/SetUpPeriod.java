@@ -62,6 +62,7 @@ public class SetUpPeriod {
 
     /** Opens a period, or prepares it. */
     @Needs(Right.RUN_HOUSE)
+    @Noted("set up a period")
     public Answer<Period> open(Wanted wanted, Actor actor) {
         return Answer.of(() -> {
             Period period =
@@ -94,11 +95,13 @@ public class SetUpPeriod {
     }
 
     /** Another code in the place of the one benches join by; whoever joined stays. */
+    @Noted("changed the code benches join by")
     public Answer<Boolean> renewCode(Period period) {
         return Answer.of(() -> codes.renew(period));
     }
 
     /** Sends a tablet away that joined a bench of the period. */
+    @Noted("sent a tablet away")
     public Answer<Boolean> sendAway(Period period, UUID signIn) {
         return Answer.of(() -> {
             SignIn meant = signIns.joined(period).stream()
@@ -149,6 +152,7 @@ public class SetUpPeriod {
     }
 
     /** Says which experiments benches may begin, and what they may take in hand; any where none is named. */
+    @Noted("chose what is offered")
     public Answer<Boolean> offer(Period period, Set<String> experiments, Set<UUID> things) {
         return Answer.of(() -> {
             if (experiments.stream().anyMatch(key -> Experiments.find(key).isEmpty())) {
@@ -165,6 +169,7 @@ public class SetUpPeriod {
     }
 
     /** Withholds from benches what their results should be, or withholds nothing more. */
+    @Noted(value = "withheld what results should be", otherwise = "withheld nothing more")
     public Answer<Boolean> withhold(Period period, boolean yes) {
         return Answer.of(() -> periodBook.withhold(period, yes));
     }
@@ -179,6 +184,7 @@ public class SetUpPeriod {
     }
 
     /** Lets benches see each other's entries, or no longer. */
+    @Noted(value = "let benches see each other", otherwise = "let benches see only their own")
     public Answer<Boolean> share(Period period, boolean yes) {
         return Answer.of(() -> periodBook.share(period, yes));
     }
@@ -189,11 +195,13 @@ public class SetUpPeriod {
     }
 
     /** Calls a bench otherwise. */
+    @Noted("called a bench otherwise")
     public Answer<Boolean> rename(Bench bench, String typed) {
         return Answer.of(() -> periodBook.rename(bench, name(typed)));
     }
 
     /** Gives a bench its vessel and its sample, by the name it is to be called by. */
+    @Noted("gave a bench its vessel and its sample")
     public Answer<Boolean> give(Bench bench, Optional<UUID> vessel, String sample) {
         return Answer.of(() -> {
             if (vessel.filter(id -> shelves.now().vessel(id).isEmpty()).isPresent()) {
@@ -205,6 +213,7 @@ public class SetUpPeriod {
     }
 
     /** Takes a bench away that wrote nothing. */
+    @Noted("took a bench away")
     public Answer<Boolean> remove(Bench bench) {
         return Answer.of(() -> periodBook.remove(bench));
     }

@@ -171,6 +171,12 @@ public final class InTurn {
                     "trial=1&trace=" + trace + "&key=" + UUID.randomUUID() + "&time=&text=21." + i % 10);
         }
         Thread.sleep(2000);
+        Times later = new Times();
+        for (int i = 0; i < 200; i++) {
+            String form = "trial=1&trace=" + trace + "&key=" + UUID.randomUUID() + "&time=&text=21." + i % 10;
+            later.of(() -> hand.post(clock + "/clock/readings", form));
+        }
+        later.print(name + ": a reading kept after " + EVENTS);
         Times all = new Times();
         Times kept = new Times();
         for (int i = 0; i < 60; i++) {

@@ -10,14 +10,16 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.app.Hand;
 
-/** Run files that are large or nested, worked out over HTTP and, the largest one promised, brought in and looked at. */
+/** Run files that are large or nested, worked out over HTTP and, the largest ones promised, brought in and looked at. */
 public final class RunFiles {
 
     private static final int TIMES = 7;
+    private static final int MILLION = 1_000_000;
 
     private RunFiles() {}
 
@@ -41,7 +43,39 @@ public final class RunFiles {
                 page.of(() -> hand.get(entry));
             }
             page.print("its result page");
+            million(hand);
         }
+    }
+
+    /** A clock as full as one can be: brought in, looked at, and given out again. */
+    private static void million(Hand hand) throws IOException, InterruptedException {
+        StringBuilder rows = new StringBuilder(20 * MILLION);
+        Random random = new Random(1);
+        for (int i = 0; i < MILLION; i++) {
+            double since = i / 10.0 - MILLION / 30.0;
+            double rise = since < 0 ? 0 : 6 * Math.exp(-since / 20_000) * (1 - Math.exp(-since / 20));
+            rows.append(String.format(
+                    Locale.ROOT,
+                    "%s[%.1f,%.3f]",
+                    i == 0 ? "" : ",",
+                    i / 10.0,
+                    21 + rise + 0.02 * random.nextGaussian()));
+        }
+        byte[] file = new String(Book.run("16-iron-on-a-clock.json", "Million"), StandardCharsets.UTF_8)
+                .replaceFirst("(?s)\"readings\" : \\[.*?\\] \\]", "\"readings\" : [" + rows + "]")
+                .getBytes(StandardCharsets.UTF_8);
+        Times imported = new Times();
+        String entry = Hand.location(imported.of(() -> hand.upload("million.json", file)))
+                .replace("/result", "");
+        imported.print("a clock of a million readings brought in (" + file.length / 1_000_000 + " MB)");
+        Times strip = new Times();
+        Times given = new Times();
+        for (int i = 0; i < TIMES; i++) {
+            strip.of(() -> hand.get(entry + "/strip"));
+            given.of(() -> hand.get(entry + "/run.json"));
+        }
+        strip.print("its temperature curve");
+        given.print("its run file");
     }
 
     private static void measure(Server server, HttpClient http, String what, String file)
