@@ -15,7 +15,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lab.sassafras.app.Hand;
 
-/** Run files that are large or nested, worked out over HTTP and, the largest ones promised, brought in and looked at. */
+/** Run files that are large or nested, worked out over HTTP; the largest promised also brought in. */
 public final class RunFiles {
 
     private static final int TIMES = 7;
