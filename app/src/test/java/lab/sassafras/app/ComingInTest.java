@@ -10,8 +10,12 @@ import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.people.Codes;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Refused;
 import org.junit.jupiter.api.Test;
+import org.springframework.web.util.HtmlUtils;
 
 /** The door: who comes in by what, and who is sent away. */
 class ComingInTest extends Everybody {
@@ -131,7 +135,7 @@ class ComingInTest extends Everybody {
         assertThat(reader.post("/read", "secret=made+up").body()).contains("leads nowhere any more");
         assertThat(Hand.location(reader.post("/read", "secret=" + secret))).isEqualTo(path + "/result");
         assertThat(reader.get(path + "/result").body())
-                .contains("you read one entry")
+                .contains("you read by a link")
                 .doesNotContain("Exclude this whole entry", "Make a link");
         assertThat(reader.get("/").headers().firstValue("Location"))
                 .hasValueSatisfying(to -> assertThat(to).endsWith(path + "/result"));
@@ -146,6 +150,61 @@ class ComingInTest extends Everybody {
         assertThat(hands.get("reader").get(path + "/result").statusCode())
                 .as("another link holds")
                 .isEqualTo(200);
+    }
+
+    /** Every step of what is offered, with what can hurt before the hand moves; a link is to that and nothing else. */
+    @Test
+    void handoutsAreReadByALink() {
+        Hand hazel = hands.get("instructor");
+        String path = "/periods/" + period.id() + "/handouts";
+        String all = hands.get("own").get(path).body();
+        for (Experiment each : Experiments.all()) {
+            String one =
+                    hands.get("own").get(path + "?experiment=" + each.key()).body();
+            assertThat(one).contains(HtmlUtils.htmlEscape(each.words().title(), "UTF-8"));
+            each.procedure().stream()
+                    .filter(step -> step.offer() == Step.Offer.ASKED
+                            && step.under().isEmpty()
+                            && step.half().isEmpty())
+                    .forEach(step -> {
+                        String ask = escaped(each.words().ask(step.path()));
+                        assertThat(one).as(each.key()).contains(ask);
+                        assertThat(all).contains(ask);
+                        each.words()
+                                .caution(step.path())
+                                .ifPresent(caution -> assertThat(one).containsSubsequence(escaped(caution), ask));
+                    });
+        }
+        Hand.location(hazel.post("/periods/" + period.id() + "/life", "offering=true&offers=fusion-of-ice"));
+        assertThat(hands.get("own").get(path + "?experiment=bomb-combustion").body())
+                .contains("Heat of fusion of ice")
+                .doesNotContain("Combustion in a bomb");
+        Hand.location(hazel.post("/periods/" + period.id() + "/life", "offering=true"));
+
+        String secret = hazel.post("/periods/" + period.id() + "/readers", "")
+                .body()
+                .replaceAll("(?s).*/read#([A-Za-z0-9_-]{43}).*", "$1");
+        Hand reader = Hand.stranger(address(""));
+        assertThat(Hand.location(reader.post("/read", "secret=" + secret))).isEqualTo(path);
+        assertThat(reader.get(path).body()).contains("you read by a link").doesNotContain("Make a link");
+        assertThat(reader.get("/").headers().firstValue("Location"))
+                .hasValueSatisfying(to -> assertThat(to).endsWith(path));
+        assertThat(reader.get("/entries/" + entries.get("own") + "/result").statusCode())
+                .isEqualTo(404);
+        assertThat(reader.get("/periods/" + closed.id() + "/handouts").statusCode())
+                .isEqualTo(404);
+        UUID link = links.of(period).get(0).id();
+        assertThat(hazel.post("/periods/" + closed.id() + "/readers/" + link, "")
+                        .body())
+                .as("by its own period only")
+                .contains("revoked already");
+        Hand.location(hazel.post("/periods/" + period.id() + "/readers/" + link, ""));
+        assertThat(Hand.location(reader.get(path))).startsWith("/door");
+    }
+
+    /** As a template writes it, with the period's decimal mark. */
+    private String escaped(String text) {
+        return HtmlUtils.htmlEscape(period.figures().sentence(text), "UTF-8").replace("&rsquo;", "’");
     }
 
     /** What nobody means well is refused in words at its field, and nothing of it is kept. */

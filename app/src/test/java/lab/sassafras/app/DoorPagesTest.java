@@ -59,7 +59,15 @@ class DoorPagesTest extends HouseTest {
             try (BenchBrowser browser = browser()) {
                 browser.page().setViewportSize(width, 800);
                 for (String page : List.of(
-                        "/people", "/audit", "/shelf/key", given, given + "/references", "/read", "/join", "/first")) {
+                        "/people",
+                        "/audit",
+                        "/shelf/key",
+                        given,
+                        given + "/references",
+                        given + "/handouts",
+                        "/read",
+                        "/join",
+                        "/first")) {
                     browser.open(page);
                     check(browser, page, width);
                 }

@@ -54,6 +54,7 @@ class PeopleTest extends Everybody {
             Right.WRITE_ENTRY, "14441FF",
             Right.DECIDE, "F4441FF",
             Right.READ_CLASS, "FF44143",
+            Right.READ_HANDOUTS, "1144143",
             Right.LEAD, "FF44143",
             Right.RUN_HOUSE, "FFFF1F3",
             Right.READ_SHELF, "11111F3",

@@ -111,7 +111,8 @@ class WithheldPagesTest extends HouseTest {
             Hand hand = who.apply(entry);
             Set<String> paths = new LinkedHashSet<>(List.of("/bench", "/notebook", "/shelf", "/shelf/values"));
             may.all().forEach((route, right) -> {
-                boolean page = right == Right.READ_ENTRY || right == Right.READ_CLASS;
+                boolean page = Set.of(Right.READ_ENTRY, Right.READ_CLASS, Right.READ_HANDOUTS)
+                        .contains(right);
                 if (page && route.startsWith("GET") && !route.endsWith("/changes")) {
                     paths.add(route.replaceFirst("GET ", "")
                             .replace("/entries/{id}", "/entries/" + entry.id())

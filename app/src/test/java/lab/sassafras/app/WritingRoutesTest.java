@@ -60,6 +60,8 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/entries/{id}/reveal", Bringer.DECIDES),
             Map.entry("/entries/{id}/readers", Bringer.AROUND),
             Map.entry("/entries/{id}/readers/{link}", Bringer.AROUND),
+            Map.entry("/periods/{id}/readers", Bringer.AROUND),
+            Map.entry("/periods/{id}/readers/{link}", Bringer.AROUND),
             Map.entry("/read", Bringer.AROUND),
             Map.entry("/entries/{id}/aside", Bringer.DECIDES),
             Map.entry("/entries/{id}/broken-off", Bringer.DECIDES),

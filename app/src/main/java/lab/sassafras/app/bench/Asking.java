@@ -274,7 +274,7 @@ public record Asking(
         };
     }
 
-    private static String ask(Words words, Address address, Role role) {
+    static String ask(Words words, Address address, Role role) {
         return words.find(address.path() + "." + role.key() + ".ask").orElseGet(() -> {
             String ask = words.ask(address.path());
             return switch (role) {

@@ -56,7 +56,9 @@ class PeriodController {
             return "redirect:/bench";
         }
         return visitor.reads()
-                .map(entry -> "redirect:/entries/" + entry + "/result")
+                .map(read -> periodBook.find(read).isPresent()
+                        ? "redirect:/periods/" + read + "/handouts"
+                        : "redirect:/entries/" + read + "/result")
                 .orElse(visitor.instructor() ? "redirect:/periods" : "redirect:/door");
     }
 

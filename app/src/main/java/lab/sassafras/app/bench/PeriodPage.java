@@ -33,7 +33,7 @@ import org.springframework.ui.Model;
 @Component
 class PeriodPage {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
+    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
     private final PeriodBook periodBook;
     private final EntryBook entryBook;

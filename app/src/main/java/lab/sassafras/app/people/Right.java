@@ -14,6 +14,8 @@ public enum Right {
     WRITE_ENTRY("record and decide in an entry"),
     /** Entries of a period side by side and in its notebook. */
     READ_CLASS("read the entries of a period"),
+    /** How what a period offers is done, to print. */
+    READ_HANDOUTS("read a period's hand-outs"),
     /** Handbook values, instruments, vessels. */
     READ_SHELF("read the shelf"),
     /** What concerns more than one entry, where its period is open. */

@@ -114,7 +114,7 @@ public class SignIns {
                             "a reader",
                             Optional.empty(),
                             Set.of(),
-                            Optional.of(link.entryId())));
+                            Optional.of(link.of())));
         }
         if (signIn.role() == Role.BENCH) {
             return signIn.bench()

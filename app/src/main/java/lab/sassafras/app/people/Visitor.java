@@ -16,7 +16,7 @@ import lab.sassafras.app.record.Period;
  * @param name   of the person, or of the bench
  * @param seat   the bench it sits at; an instructor may sit at one too
  * @param bound  periods an instructor is bound to; none where it is all of them
- * @param reads  the one entry a reader reads
+ * @param reads  the one entry a reader reads, or the period whose hand-outs
  */
 public record Visitor(
         Optional<UUID> signIn,

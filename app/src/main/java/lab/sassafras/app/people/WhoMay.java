@@ -99,6 +99,7 @@ public class WhoMay {
                 "GET /periods/{id}/observations.csv",
                 "GET /periods/{id}/results/{experiment}.csv",
                 "GET /periods/{id}/pages");
+        lines(all, Right.READ_HANDOUTS, "GET /periods/{id}/handouts");
         lines(
                 all,
                 Right.READ_SHELF,
@@ -120,6 +121,8 @@ public class WhoMay {
                 "GET /periods/{id}/references",
                 "POST /periods/{id}/references",
                 "POST /periods/{id}/references/{row}",
+                "POST /periods/{id}/readers",
+                "POST /periods/{id}/readers/{link}",
                 "POST /periods/{id}/join",
                 "POST /periods/{id}/benches",
                 "POST /periods/{id}/benches/{bench}",
@@ -180,6 +183,7 @@ public class WhoMay {
                 leads(visitor, about) || at(visitor, about) || shared(visitor, about) || reads(visitor, about);
             case WRITE_ENTRY -> records(visitor, about) && (leads(visitor, about) || at(visitor, about));
             case READ_CLASS -> leads(visitor, about) || shared(visitor, about);
+            case READ_HANDOUTS -> leads(visitor, about) || in(visitor, about) || reads(visitor, about);
             case DECIDE -> records(visitor, about) && leads(visitor, about);
             case LEAD -> leads(visitor, about);
             case RUN_HOUSE -> visitor.instructor() && visitor.bound().isEmpty();
@@ -198,7 +202,7 @@ public class WhoMay {
         boolean closed = about.period().filter(period -> !period.open()).isPresent()
                 || right == Right.BEGIN && visitor.seat().isPresent();
         if (visitor.role() == Role.READER) {
-            return "This link lets you read one entry and nothing else.";
+            return "This link lets you read what it leads to and nothing else.";
         }
         if (right == Right.READ_CLASS) {
             return "Each bench sees its own entries. Your instructor can open those of the others.";
@@ -224,7 +228,17 @@ public class WhoMay {
     }
 
     private static boolean reads(Visitor visitor, Subject about) {
-        return visitor.reads().isPresent() && visitor.reads().equals(about.entry());
+        return visitor.reads().isPresent()
+                && visitor.reads().equals(about.entry().or(() -> about.period().map(Period::id)));
+    }
+
+    /** Whether it is the period of the bench the visitor sits at. */
+    private static boolean in(Visitor visitor, Subject about) {
+        return visitor.seat()
+                .map(Bench::period)
+                .filter(own ->
+                        about.period().filter(of -> of.id().equals(own.id())).isPresent())
+                .isPresent();
     }
 
     /** Whether it is something of the visitor's own period, whose instructor lets benches see each other's entries. */

@@ -11,6 +11,8 @@ import lab.sassafras.app.people.Devices;
 import lab.sassafras.app.people.ReaderLinks;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.ComeIn;
 import lab.sassafras.app.usecase.LetRead;
@@ -23,7 +25,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Links by which one entry is read. */
+/** Links by which one entry, or the hand-outs of a period, are read. */
 @Controller
 class ReaderController {
 
@@ -31,8 +33,10 @@ class ReaderController {
     private final LetRead letRead;
     private final WhoIsHere who;
     private final EntryBook entryBook;
+    private final PeriodBook periodBook;
 
-    ReaderController(ComeIn comeIn, LetRead letRead, WhoIsHere who, EntryBook entryBook) {
+    ReaderController(ComeIn comeIn, LetRead letRead, WhoIsHere who, EntryBook entryBook, PeriodBook periodBook) {
+        this.periodBook = periodBook;
         this.comeIn = comeIn;
         this.letRead = letRead;
         this.who = who;
@@ -57,7 +61,7 @@ class ReaderController {
                 comeIn.read(secret, new ComeIn.From(request.getRemoteAddr(), Devices.inWords(agent)));
         if (come instanceof Answer.Kept<ReaderLinks.Reading> in) {
             who.comeIn(in.what().token(), request, response);
-            return "redirect:/entries/" + in.what().entry() + "/result";
+            return "redirect:" + in.what().path();
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("problem", come.refusal().map(ErrorMessages::of).orElse(null));
@@ -67,10 +71,26 @@ class ReaderController {
     /** Makes a link, and shows it this once. */
     @PostMapping("/entries/{id}/readers")
     String make(@PathVariable UUID id, Model model, HttpServletRequest request) {
-        Entry entry = entry(id);
-        String path = "/read#" + letRead.make(entry).orThrow();
-        model.addAttribute("entry", entry);
-        model.addAttribute("link", request.getScheme() + "://" + request.getHeader("Host") + path);
+        return shown(letRead.make(entry(id)).orThrow(), "this entry", "/entries/" + id + "/result", model, request);
+    }
+
+    /** Makes a link to the hand-outs of a period, and shows it this once. */
+    @PostMapping("/periods/{id}/readers")
+    String makeOfPeriod(@PathVariable UUID id, Model model, HttpServletRequest request) {
+        String secret = letRead.make(period(id)).orThrow();
+        return shown(secret, "the hand-outs of this period", "/periods/" + id + "/handouts", model, request);
+    }
+
+    @PostMapping("/periods/{id}/readers/{link}")
+    String revokeOfPeriod(@PathVariable UUID id, @PathVariable UUID link) {
+        letRead.revoke(period(id), link).orThrow();
+        return "redirect:/periods/" + id + "/handouts";
+    }
+
+    private static String shown(String secret, String what, String back, Model model, HttpServletRequest request) {
+        model.addAttribute("link", request.getScheme() + "://" + request.getHeader("Host") + "/read#" + secret);
+        model.addAttribute("what", what);
+        model.addAttribute("back", back);
         return "readers";
     }
 
@@ -78,6 +98,10 @@ class ReaderController {
     String revoke(@PathVariable UUID id, @PathVariable UUID link) {
         letRead.revoke(entry(id), link).orThrow();
         return "redirect:/entries/" + id + "/result";
+    }
+
+    private Period period(UUID id) {
+        return periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
     }
 
     private Entry entry(UUID id) {
