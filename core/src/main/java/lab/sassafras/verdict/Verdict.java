@@ -61,7 +61,7 @@ public record Verdict(
         return parts.reference().map(each -> Agreement.of(interval, each));
     }
 
-    private static Finding between(Parts.Between ends, Interval result) {
+    static Finding between(Parts.Between ends, Interval result) {
         double low = Math.min(ends.one(), ends.other());
         double high = Math.max(ends.one(), ends.other());
         boolean lies = result.value() + result.towards(low) >= low && result.value() - result.towards(high) <= high;

@@ -42,7 +42,10 @@ class RecordedVerdictsTest {
 
     private static Stream<String> said(String name, Reduction reduction) {
         List<String> lines = new ArrayList<>();
-        lines.add(name + ";" + reduction.findings().stream().map(Finding::code).collect(Collectors.joining(" ")));
+        lines.add(name + ";"
+                + reduction.findings().stream()
+                        .map(each -> each.code() + " " + each.message().replaceAll("\\s*;\\s*", ", "))
+                        .collect(Collectors.joining(" ")));
         reduction.verdict().ifPresent(verdict -> {
             lines.add("verdict;"
                     + verdict.findings().stream().map(Finding::message).collect(Collectors.joining("; ")));
@@ -70,6 +73,11 @@ class RecordedVerdictsTest {
                                 each.explains().orElse(0),
                                 each.likely())
                         + " " + each.unit()));
+        reduction
+                .happened()
+                .asReaction()
+                .ifPresent(each -> lines.add("reaction " + each.equation() + ";"
+                        + Recorded.numbers(each.times(), each.concentration().orElse(-1))));
         lines.add("heat;"
                 + reduction.happened().whereHeatWent().stream()
                         .flatMap(where -> where.parts().stream())
