@@ -3,6 +3,7 @@ package lab.sassafras.app.bench;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.Step;
@@ -64,7 +65,11 @@ public record Handout(String key, String title, String lead, List<Row> steps) {
         Figures figures = setting.figures();
         String path = step.path();
         Slot slot = experiment.slot(path).orElseThrow();
-        Role role = step.half().orElse(slot.roles().iterator().next());
+        Role role = step.half()
+                .orElseGet(() -> Stream.of(Role.READ, Role.STATED)
+                        .filter(slot.roles()::contains)
+                        .findFirst()
+                        .orElse(slot.roles().iterator().next()));
         boolean once = experiment
                 .group(Address.of(path, 1).group())
                 .filter(group -> group.cardinality() == Cardinality.ONCE)
@@ -77,9 +82,11 @@ public record Handout(String key, String title, String lead, List<Row> steps) {
                 words.help(path).map(figures::sentence).orElse(""),
                 words.caution(path).map(figures::sentence).orElse(""),
                 when(experiment, step, slot),
-                slot.field() == Slot.Field.MOMENT
-                        ? "time"
-                        : slot.unit(role).map(BenchUnit::symbol).orElse(""),
+                switch (slot.field()) {
+                    case MOMENT -> "time";
+                    case NUMBER -> slot.unit(role).map(BenchUnit::symbol).orElse("");
+                    default -> "";
+                },
                 answers.size() > MOST_TO_RING ? List.of() : answers,
                 once);
     }
