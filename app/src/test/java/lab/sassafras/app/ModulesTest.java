@@ -34,17 +34,18 @@ import org.springframework.stereotype.Controller;
 class ModulesTest {
 
     /** What writes, by the class that does. */
-    private static final Map<String, Set<String>> WRITES = Map.of(
-            "PeriodBook", Set.of("open", "join", "rename", "remove", "settle"),
-            "EntryBook", Set.of("begin", "open"),
-            "ObservationBook", Set.of("keep"),
-            "DecisionBook", Set.of("decide"),
-            "OriginBook", Set.of("note"),
-            "Traces", Set.of("begin", "bringIn", "add", "readRoom"),
-            "Paces", Set.of("choose", "wait"),
-            "Calorimeters", Set.of("add", "adopt", "rename", "decide"),
-            "Instruments", Set.of("add"),
-            "OwnSubstances", Set.of("add", "decide"));
+    private static final Map<String, Set<String>> WRITES = Map.ofEntries(
+            Map.entry("PeriodBook", Set.of("open", "join", "rename", "remove", "settle")),
+            Map.entry("EntryBook", Set.of("begin", "open")),
+            Map.entry("ObservationBook", Set.of("keep")),
+            Map.entry("DecisionBook", Set.of("decide")),
+            Map.entry("OriginBook", Set.of("note")),
+            Map.entry("Traces", Set.of("begin", "bringIn", "add", "readRoom", "pushed", "push")),
+            Map.entry("Probes", Set.of("make", "revoke", "begin", "keep")),
+            Map.entry("Paces", Set.of("choose", "wait")),
+            Map.entry("Calorimeters", Set.of("add", "adopt", "rename", "decide")),
+            Map.entry("Instruments", Set.of("add")),
+            Map.entry("OwnSubstances", Set.of("add", "decide")));
 
     private static final JavaClasses APP = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
@@ -72,7 +73,8 @@ class ModulesTest {
     @Test
     void onlyAUseCaseWrites() {
         classes()
-                .that(DescribedPredicate.not(resideInAnyPackage("..usecase..", "..record..", "..shelf..")))
+                .that(DescribedPredicate.not(
+                        resideInAnyPackage("..usecase..", "..record..", "..shelf..", "..probes..")))
                 .should(callNothingThatWrites())
                 .check(APP);
         assertThat(WRITES.keySet())
@@ -103,7 +105,7 @@ class ModulesTest {
     @Test
     void noUseCaseCallsAnother() {
         assertThat(APP.stream().filter(each -> each.isAnnotatedWith(UseCase.class)))
-                .hasSizeBetween(8, 15);
+                .hasSizeBetween(8, 16);
         APP.stream()
                 .filter(each -> each.isAnnotatedWith(UseCase.class))
                 .forEach(each -> noClasses()

@@ -39,7 +39,8 @@ class Doorway {
                                 OriginCheck.IMPORT,
                                 OriginCheck.IMPORT_CLOCK,
                                 OriginCheck.BACK_UP,
-                                OriginCheck.INSTRUCTOR))
+                                OriginCheck.INSTRUCTOR,
+                                OriginCheck.PUSH))
                 .addFilterBefore(new OriginCheck(hosts), CsrfFilter.class)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))

@@ -16,6 +16,7 @@ final class OriginCheck extends OncePerRequestFilter {
     static final String IMPORT_CLOCK = "/import/clock";
     static final String BACK_UP = "/keeping/back-up";
     static final String INSTRUCTOR = "/keeping/instructor";
+    static final String PUSH = "/push/*";
     private static final Set<String> SAFE = Set.of("GET", "HEAD", "OPTIONS", "TRACE");
 
     private final KnownHosts hosts;

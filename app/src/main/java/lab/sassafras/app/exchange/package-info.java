@@ -6,6 +6,16 @@
  * file is said beside its name, and what was chosen stays.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"record", "people", "shelf", "sheet", "runfile", "usecase", "access", "settings"})
+        allowedDependencies = {
+            "record",
+            "people",
+            "probes",
+            "shelf",
+            "sheet",
+            "runfile",
+            "usecase",
+            "access",
+            "settings"
+        })
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.exchange;

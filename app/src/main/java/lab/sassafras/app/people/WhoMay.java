@@ -38,10 +38,19 @@ public class WhoMay {
                 "POST /read",
                 "GET /error",
                 "GET /health");
+        // by a token that is no one's sign-in
+        lines(all, Right.ANYONE, "POST /push/{batch}");
         // by the word that only who can read the folder of the book knows
         lines(all, Right.ANYONE, "POST /keeping/back-up", "POST /keeping/instructor");
         lines(all, Right.HAVE_SEAT, "GET /bench", "POST /bench/leave");
-        lines(all, Right.BEGIN, "POST /entries", "POST /bench/members");
+        lines(all, Right.HAVE_SEAT, "GET /bench/probes");
+        lines(
+                all,
+                Right.BEGIN,
+                "POST /entries",
+                "POST /bench/members",
+                "POST /bench/probes",
+                "POST /bench/probes/{token}");
         lines(
                 all,
                 Right.READ_ENTRY,

@@ -16,9 +16,13 @@ import org.springframework.stereotype.Component;
 @Component
 public class Revisions {
 
-    /** Readings on a clock of a bench, those of the room aside. */
+    /**
+     * Readings on a clock of a bench, those of the room aside; of what a probe pushes only what an entry is read from,
+     * so that pushing makes no other result stale.
+     */
     private static final String OF_BENCH = "select count(*) from trace join trace_chunk on trace_id = trace.id "
-            + "where trace.bench_id = bench.id and trace.channel <> 'room'";
+            + "where trace.bench_id = bench.id and trace.channel <> 'room' and (trace.channel <> 'probe' or exists "
+            + "(select 1 from observation where entry_id = entry.id and text like trace.id || ' %'))";
 
     /** Readings of the room in a period. */
     private static final String OF_ROOM = "select count(*) from trace join trace_chunk on trace_id = trace.id "

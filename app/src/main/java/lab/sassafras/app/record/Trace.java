@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
@@ -23,6 +24,9 @@ public class Trace {
 
     /** Of something else than the calorimeter, such as a bath, for its trend. */
     public static final String TREND = "trend";
+
+    /** Pushed by a probe or a balance. */
+    public static final String PROBE = "probe";
 
     /** Brought in from a file. */
     public static final String FILE = "file";
@@ -130,6 +134,13 @@ public class Trace {
     /** Symbol of the unit its readings are in. */
     public String unit() {
         return unit;
+    }
+
+    /** Whether what is read is a temperature. */
+    public boolean ofTemperature() {
+        return BenchUnit.of(unit)
+                .filter(each -> each.dimension().equals(Dimension.TEMPERATURE))
+                .isPresent();
     }
 
     /** How often it is read, in words. */

@@ -129,6 +129,21 @@ public class Traces {
         return trace;
     }
 
+    /**
+     * A stretch of what a probe pushes, begun at a moment.
+     *
+     * @param of    the probe, with the unit of what it measures
+     * @param every how often it comes (s)
+     */
+    public Trace pushed(Bench bench, Trace.Channel of, double every, Instant begun) {
+        return kept(new Trace(UUID.randomUUID(), bench, of, Optional.empty(), every, begun, null), List.of());
+    }
+
+    /** Adds what a probe pushed, which was checked where it was read. */
+    public void push(Trace trace, List<TraceChunk.Given> rows) {
+        rows.forEach(each -> kept(UUID.randomUUID(), trace, each));
+    }
+
     private Trace kept(Trace trace, List<TraceChunk.Given> readings) {
         room.check();
         entities.persist(trace);
@@ -310,6 +325,17 @@ public class Traces {
                 .mapToDouble(TraceChunk.Read::seconds)
                 .max()
                 .orElse(0);
+    }
+
+    /** The reading of a trace that was added last. */
+    @Transactional(readOnly = true)
+    public Optional<TraceChunk.Read> lastRead(Trace trace) {
+        return entities.createQuery("from TraceChunk where traceId = :trace order by seq desc", TraceChunk.class)
+                .setParameter("trace", trace.id())
+                .setMaxResults(1)
+                .getResultStream()
+                .flatMap(TraceChunk::readings)
+                .reduce((earlier, later) -> later);
     }
 
     /** Every reading of a trace, in order of time; of two at one instant the one given later comes later. */

@@ -160,7 +160,7 @@ public class Clocks {
         Instant oldest = clock.instant().minus(traces.longest());
         return traces.of(bench).stream()
                 .filter(each ->
-                        each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND))
+                        each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND) && each.ofTemperature())
                 .map(each -> each.id().toString())
                 .filter(id -> !taken.contains(id))
                 .findFirst();

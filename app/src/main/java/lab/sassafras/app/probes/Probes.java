@@ -1,0 +1,140 @@
+package lab.sassafras.app.probes;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lab.sassafras.app.people.Secrets;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.DiskRoom;
+import lab.sassafras.app.record.Hashes;
+import lab.sassafras.measure.Names;
+import lab.sassafras.measure.Refused;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Tokens scripts push by, batches that came, and the stretches their rows are in. */
+@Service
+@Transactional
+public class Probes {
+
+    private static final int LONGEST_SECRET = 100;
+    /** Tokens to a bench that hold. */
+    private static final int MOST = 20;
+
+    private final EntityManager entities;
+    private final Clock clock;
+    private final DiskRoom room;
+
+    Probes(EntityManager entities, Clock clock, DiskRoom room) {
+        this.entities = entities;
+        this.clock = clock;
+        this.room = room;
+    }
+
+    /** Makes a token. @return its secret, told this once */
+    public String make(Bench bench, String name) {
+        room.check();
+        if (of(bench).size() >= MOST) {
+            throw new Refused("A bench has at most " + MOST + " tokens. Revoke one that is not used any more.");
+        }
+        String secret = Secrets.token();
+        entities.persist(new ProbeToken(Hashes.of(secret), bench, Names.checked(name, "A name", Names.LONGEST), now()));
+        return secret;
+    }
+
+    /** {@return the tokens of a bench that hold, in order} */
+    @Transactional(readOnly = true)
+    public List<ProbeToken> of(Bench bench) {
+        return entities.createQuery(
+                        "from ProbeToken where bench.id = :bench and revokedAt is null order by madeAt",
+                        ProbeToken.class)
+                .setParameter("bench", bench.id())
+                .getResultList();
+    }
+
+    /** Nothing is pushed by a token of a bench any more. */
+    public void revoke(Bench bench, UUID token) {
+        of(bench).stream()
+                .filter(each -> each.id().equals(token))
+                .findFirst()
+                .orElseThrow(() -> new Refused("That token was revoked already."))
+                .revoke(now());
+    }
+
+    /** {@return the token of that secret, whether it holds or not; empty where it is nobody's} */
+    @Transactional(readOnly = true)
+    public Optional<ProbeToken> token(String secret) {
+        return secret.isEmpty() || secret.length() > LONGEST_SECRET
+                ? Optional.empty()
+                : entities.createQuery("from ProbeToken where secret = :secret", ProbeToken.class)
+                        .setParameter("secret", Hashes.of(secret))
+                        .getResultStream()
+                        .findFirst();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<ProbeBatch> batch(UUID id) {
+        return Optional.ofNullable(entities.find(ProbeBatch.class, id));
+    }
+
+    /** {@return what came of the newest batches by a token, newest first} */
+    @Transactional(readOnly = true)
+    public List<ProbeBatch> batches(ProbeToken token, int many) {
+        return entities.createQuery("from ProbeBatch where tokenId = :token order by seq desc", ProbeBatch.class)
+                .setParameter("token", token.id())
+                .setMaxResults(many)
+                .getResultList();
+    }
+
+    /**
+     * How much came by a token.
+     *
+     * @param rows    kept
+     * @param refused that could not be
+     */
+    public record Counted(long rows, long refused) {}
+
+    @Transactional(readOnly = true)
+    public Counted counted(ProbeToken token) {
+        Object[] sums = entities.createQuery(
+                        "select coalesce(sum(rowsKept), 0), coalesce(sum(rowsRefused), 0) from ProbeBatch "
+                                + "where tokenId = :token",
+                        Object[].class)
+                .setParameter("token", token.id())
+                .getSingleResult();
+        return new Counted(((Number) sums[0]).longValue(), ((Number) sums[1]).longValue());
+    }
+
+    /** {@return the newest stretch of every probe of a token} */
+    @Transactional(readOnly = true)
+    public List<ProbeStretch> stretches(ProbeToken token) {
+        return entities.createQuery(
+                        "from ProbeStretch one where tokenId = :token and seq = (select max(seq) from ProbeStretch "
+                                + "where tokenId = :token and probe = one.probe) order by probe",
+                        ProbeStretch.class)
+                .setParameter("token", token.id())
+                .getResultList();
+    }
+
+    /** Keeps that a stretch began. */
+    public ProbeStretch begin(UUID trace, ProbeToken token, String probe, double clientStart, String why) {
+        ProbeStretch stretch = new ProbeStretch(trace, token, probe, clientStart, why);
+        entities.persist(stretch);
+        return stretch;
+    }
+
+    /** Keeps what became of a batch. */
+    public ProbeBatch keep(UUID id, ProbeToken token, String digest, int kept, Rows.Left left, List<String> said) {
+        ProbeBatch batch = new ProbeBatch(id, token, digest, kept, left, said, now());
+        entities.persist(batch);
+        return batch;
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    }
+}

@@ -1,0 +1,302 @@
+package lab.sassafras.app.usecase;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.Ticker;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
+import lab.sassafras.app.people.Right;
+import lab.sassafras.app.probes.ProbeBatch;
+import lab.sassafras.app.probes.ProbeStretch;
+import lab.sassafras.app.probes.ProbeToken;
+import lab.sassafras.app.probes.Probes;
+import lab.sassafras.app.probes.PushRate;
+import lab.sassafras.app.probes.Rows;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Hashes;
+import lab.sassafras.app.record.Trace;
+import lab.sassafras.app.record.TraceChunk;
+import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.settings.HouseSettings;
+import lab.sassafras.curve.Reading;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Keeps what probes and balances push: always, before an entry is begun too. A batch is kept whole in one commit, once,
+ * however often it is sent.
+ */
+@UseCase(needs = Right.ANYONE, serves = Bringer.PUSHING)
+public class PushReadings {
+
+    /** So far from this computer's clock the sender's is not believed (s). */
+    private static final double AWAY = 2;
+    /** Times are kept to a thousandth of a second, and one that is the same counts as no step back. */
+    private static final double SAME = 5e-4;
+    /** More stretches of one probe in a minute are two scripts that push as one. */
+    private static final int MOST_STRETCHES = 4;
+
+    private static final int LOCKS = 64;
+    private static final int MOST_PROBES = 10_000;
+
+    private final Probes probes;
+    private final Traces traces;
+    private final Clock clock;
+    private final int most;
+    private final TransactionTemplate whole;
+    private final PushRate rate = new PushRate(Ticker.systemTicker());
+    private final List<Object> locks =
+            IntStream.range(0, LOCKS).mapToObj(any -> new Object()).toList();
+
+    /** Where a stretch stands: how many readings it holds, and the second of its last. */
+    private final Cache<UUID, Standing> standing =
+            Caffeine.newBuilder().maximumSize(MOST_PROBES).build();
+
+    private final Cache<String, AtomicInteger> begun = Caffeine.newBuilder()
+            .maximumSize(MOST_PROBES)
+            .expireAfterWrite(Duration.ofMinutes(1))
+            .build();
+
+    PushReadings(
+            Probes probes,
+            Traces traces,
+            Clock clock,
+            HouseSettings settings,
+            PlatformTransactionManager transactions) {
+        this.probes = probes;
+        this.traces = traces;
+        this.clock = clock;
+        this.most = settings.limits().readings();
+        this.whole = new TransactionTemplate(transactions);
+    }
+
+    /**
+     * What came of a batch.
+     *
+     * @param kept    rows kept now
+     * @param again   rows kept when it came before
+     * @param refused rows that cannot be kept, and need not be sent again
+     * @param said    what is to be known of those kept
+     */
+    public record Pushed(int kept, int again, Rows.Left refused, List<String> said) {}
+
+    private record Standing(long readings, double last) {}
+
+    /** Lets a script push to a bench. @return its secret, told this once */
+    @Needs(Right.BEGIN)
+    @Noted("let a probe push to a bench")
+    public Answer<String> letPush(Bench bench, String name) {
+        return Answer.of(() -> probes.make(bench, name.isBlank() ? "a probe" : name.strip()));
+    }
+
+    /** Lets nothing more be pushed by a token. */
+    @Needs(Right.BEGIN)
+    @Noted("let a probe push no more")
+    public Answer<Boolean> revoke(Bench bench, UUID token) {
+        return Answer.of(() -> probes.revoke(bench, token));
+    }
+
+    /**
+     * Keeps a batch.
+     *
+     * @param secret it is pushed by
+     * @param id     the sender made for it
+     * @param csv    whether it is lines between commas, rather than an object a line
+     * @param now    the sender's own clock as it sends (s); empty where it does not say
+     * @throws NotPushed where nothing of it is kept
+     */
+    public Pushed take(String secret, UUID id, byte[] body, boolean csv, OptionalDouble now) {
+        ProbeToken token = probes.token(secret)
+                .orElseThrow(
+                        () -> new NotPushed(401, "Nobody knows this token. Make one on the bench’s page of probes."));
+        if (token.revoked()) {
+            throw new NotPushed(403, "This token was revoked. Make another on the bench’s page of probes.");
+        }
+        if (!token.bench().period().open() && !token.bench().period().draft()) {
+            throw new NotPushed(403, "The period of this token is over: nothing more is recorded in it.");
+        }
+        String contents = Hashes.of((csv ? "csv " : "json ") + Hashes.of(body));
+        synchronized (locks.get(Math.floorMod(token.id().hashCode(), LOCKS))) {
+            Optional<ProbeBatch> known = probes.batch(id);
+            if (known.isPresent()) {
+                return again(known.get(), token, contents);
+            }
+            Rows rows = rows(body, csv);
+            long after = rate.take(token.id(), rows.rows().size());
+            if (after > 0) {
+                throw new NotPushed(
+                        429,
+                        "More than " + PushRate.A_SECOND
+                                + " rows a second come by this token. Nothing of this batch was "
+                                + "kept; send it again a little later.",
+                        after);
+            }
+            try {
+                return Objects.requireNonNull(
+                        whole.execute(status -> kept(new Sending(token, id, contents, rows, now, clock.instant()))));
+            } catch (RuntimeException notKept) {
+                // where each stretch stands was noted before the commit
+                standing.invalidateAll();
+                throw notKept;
+            }
+        }
+    }
+
+    private static Rows rows(byte[] body, boolean csv) {
+        try {
+            return Rows.of(body, csv);
+        } catch (Rows.TooMany many) {
+            throw new NotPushed(413, "A batch holds at most " + Rows.MOST + " rows. Nothing of it was kept.");
+        }
+    }
+
+    private static Pushed again(ProbeBatch known, ProbeToken token, String contents) {
+        if (!known.same(token, contents)) {
+            throw new NotPushed(
+                    409, "Another batch was kept under this identity. Make a new one for each; nothing was kept.");
+        }
+        return new Pushed(0, known.rowsKept(), new Rows.Left(known.rowsRefused(), known.why()), known.said());
+    }
+
+    /** A batch on its way, and when it arrived. */
+    private record Sending(
+            ProbeToken token, UUID id, String contents, Rows rows, OptionalDouble now, Instant arrival) {}
+
+    private Pushed kept(Sending sending) {
+        Map<String, List<Rows.Row>> byProbe = new LinkedHashMap<>();
+        sending.rows
+                .rows()
+                .forEach(row -> byProbe.computeIfAbsent(
+                                row.probe() + " " + row.unit().symbol(), any -> new ArrayList<>())
+                        .add(row));
+        Map<String, ProbeStretch> open = new LinkedHashMap<>();
+        probes.stretches(sending.token).forEach(each -> open.put(each.probe(), each));
+        List<String> said = new ArrayList<>();
+        byProbe.forEach((probe, rows) -> keep(sending, probe, rows, Optional.ofNullable(open.get(probe)), said));
+        ProbeBatch batch = probes.keep(
+                sending.id, sending.token, sending.contents, sending.rows.rows().size(), sending.rows.refused(), said);
+        return new Pushed(batch.rowsKept(), 0, sending.rows.refused(), said);
+    }
+
+    /** Keeps the rows of one probe, in one stretch or in as many as its clock makes. */
+    private void keep(
+            Sending sending, String probe, List<Rows.Row> rows, Optional<ProbeStretch> before, List<String> said) {
+        Optional<Stretch> open = before.map(this::stretch);
+        int from = 0;
+        while (from < rows.size()) {
+            int to = forward(rows, from);
+            List<Rows.Row> run = rows.subList(from, to);
+            Optional<String> why = open.isEmpty() ? Optional.of("") : open.get().breaks(run, sending, from == 0);
+            if (why.isPresent()) {
+                open = Optional.of(begin(sending, probe, run, why.get(), said));
+            }
+            open.orElseThrow().add(run, sending.token.bench());
+            from = to;
+        }
+    }
+
+    /** Where rows stop running forward in time. */
+    private static int forward(List<Rows.Row> rows, int from) {
+        int to = from + 1;
+        while (to < rows.size() && rows.get(to).t() >= rows.get(to - 1).t() - SAME) {
+            to++;
+        }
+        return to;
+    }
+
+    private Stretch begin(Sending sending, String probe, List<Rows.Row> run, String why, List<String> said) {
+        String called = run.get(0).probe();
+        AtomicInteger many = begun.get(sending.token.id() + " " + probe, any -> new AtomicInteger());
+        if (many.incrementAndGet() > MOST_STRETCHES) {
+            throw new NotPushed(
+                    409,
+                    "The clock of “" + called
+                            + "” goes to and fro: two scripts push as one probe, perhaps. Give each its "
+                            + "own name. Nothing of this batch was kept.",
+                    60);
+        }
+        if (!why.isEmpty()) {
+            said.add(called + ": " + why + ", so a new stretch begins");
+        }
+        double first = run.get(0).t();
+        double newest = run.get(run.size() - 1).t();
+        // the newest row was read as the sender says, or else as it arrived
+        double ago = Math.max(0, sending.now.isPresent() ? sending.now.getAsDouble() - newest : 0) + newest - first;
+        Instant at = sending.arrival.minusMillis((long) (1000 * ago)).truncatedTo(ChronoUnit.MILLIS);
+        Trace trace = traces.pushed(
+                sending.token.bench(),
+                new Trace.Channel(Trace.PROBE, called, run.get(0).unit().symbol()),
+                every(run),
+                at);
+        return new Stretch(probes.begin(trace.id(), sending.token, probe, first, why), trace, new Standing(0, 0));
+    }
+
+    private static double every(List<Rows.Row> run) {
+        double step =
+                run.size() < 2 ? 1 : (run.get(run.size() - 1).t() - run.get(0).t()) / (run.size() - 1);
+        return Math.max(0.001, Math.rint(step * 1000) / 1000);
+    }
+
+    private Stretch stretch(ProbeStretch kept) {
+        Trace trace = traces.find(kept.traceId()).orElseThrow();
+        return new Stretch(kept, trace, standing.get(kept.traceId(), any -> {
+            List<TraceChunk.Read> readings = traces.readings(trace.id());
+            return new Standing(readings.size(), traces.last(trace));
+        }));
+    }
+
+    /** A stretch that rows are added to. */
+    private final class Stretch {
+
+        private final ProbeStretch kept;
+        private final Trace trace;
+        private Standing stands;
+
+        Stretch(ProbeStretch kept, Trace trace, Standing stands) {
+            this.kept = kept;
+            this.trace = trace;
+            this.stands = stands;
+        }
+
+        /** Why rows cannot be of it; empty where they can. */
+        Optional<String> breaks(List<Rows.Row> run, Sending sending, boolean first) {
+            double from = run.get(0).t() - kept.clientStart();
+            double to = run.get(run.size() - 1).t() - kept.clientStart();
+            if (!first || from < stands.last() - SAME) {
+                return Optional.of("its clock ran backwards");
+            }
+            double here = Duration.between(trace.begunAt(), sending.arrival()).toMillis() / 1000.0;
+            double there = sending.now().isPresent() ? sending.now().getAsDouble() - kept.clientStart() : here;
+            if (to > here + AWAY || Math.abs(there - here) > AWAY) {
+                return Optional.of("its clock went away from this computer’s");
+            }
+            return stands.readings() + run.size() > most || to >= Reading.LONGEST
+                    ? Optional.of("the stretch before is full")
+                    : Optional.empty();
+        }
+
+        void add(List<Rows.Row> run, Bench bench) {
+            List<Reading> readings = run.stream()
+                    .map(each -> new Reading(
+                            Math.max(0, Math.rint((each.t() - kept.clientStart()) * 1000) / 1000), each.value()))
+                    .toList();
+            traces.push(trace, TraceChunk.Given.inPieces(readings, bench.identity()));
+            stands = new Standing(
+                    stands.readings() + run.size(),
+                    readings.get(readings.size() - 1).seconds());
+            standing.put(trace.id(), stands);
+        }
+    }
+}
