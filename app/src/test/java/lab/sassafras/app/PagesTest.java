@@ -35,6 +35,7 @@ class PagesTest extends HouseTest {
                 "/periods",
                 "/periods/" + slug.period().id(),
                 "/bench",
+                "/bench/probes",
                 "/entries/" + begun.id(),
                 "/entries/" + begun.id() + "?at=sample%5B1%5D/bath",
                 "/entries/" + begun.id() + "?at=seen%5B1%5D/magnetic",

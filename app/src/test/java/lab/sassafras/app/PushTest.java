@@ -277,7 +277,9 @@ class PushTest extends HouseTest {
         String other = hand.begin("heat-of-solution").replaceAll("\\?.*", "");
         UUID stale = UUID.fromString(other.substring(other.length() - 36));
         String entry = hand.begin("heat-of-solution").replaceAll("\\?.*", "");
-        assertThat(hand.get(entry + "/clock").body()).contains("9:5");
+        assertThat(hand.get(entry + "/clock").body())
+                .contains("Read by “cup”", "9:59")
+                .doesNotContain("/clock/readings", "Sound at each mark");
         Hand.location(hand.post(entry + "/strip/mixing", "trial=1&time=2:59"));
         assertThat(hand.get(entry + "/strip").body()).contains("5.0").doesNotContain("NaN");
         Revisions.Now before = revisions.of(stale);

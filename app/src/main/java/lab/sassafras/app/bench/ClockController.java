@@ -324,6 +324,7 @@ class ClockController {
                 readings.flatMap(each -> each.trace().instrumentId())
                         .flatMap(instruments::find)
                         .map(Instrument::name)
+                        .or(() -> readings.map(each -> each.trace().source()).filter(source -> !source.isEmpty()))
                         .orElse("a thermometer not on the shelf"));
         model.addAttribute(
                 "clock",

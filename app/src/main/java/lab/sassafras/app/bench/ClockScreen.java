@@ -26,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param earlier  how many came before them
  * @param mixing   when it was mixed, as written; null while it is not marked
  * @param running  whether it runs still: nobody stands half a day at a cup, and what came from a file never ran
+ * @param probe    what pushes its readings; empty where a hand types them
  */
 public record ClockScreen(
         String trace,
@@ -35,7 +36,8 @@ public record ClockScreen(
         List<Row> rows,
         int earlier,
         @Nullable String mixing,
-        boolean running) {
+        boolean running,
+        String probe) {
 
     private static final int MOST_ROWS = 300;
 
@@ -123,7 +125,10 @@ public record ClockScreen(
         List<Row> rows = new ArrayList<>(withdrawn);
         readings.lines().forEach(line -> rows.add(row(line, mixing, figures)));
         mixing.ifPresent(at -> rows.add(new Row(Kind.MIXED, at, ClockTime.write(at), "", "mixed")));
-        missed(readings.lines(), every, mixing, rows);
+        boolean pushed = readings.trace().channel().equals(Trace.PROBE);
+        if (!pushed) {
+            missed(readings.lines(), every, mixing, rows);
+        }
         rows.sort(Comparator.comparingDouble(Row::seconds).thenComparing(Row::kind));
         int earlier = Math.max(0, rows.size() - MOST_ROWS);
         return new ClockScreen(
@@ -134,7 +139,8 @@ public record ClockScreen(
                 List.copyOf(rows.subList(earlier, rows.size())),
                 earlier,
                 mixing.map(ClockTime::write).orElse(null),
-                age < longest.toMillis() && !readings.trace().channel().equals(Trace.FILE));
+                age < longest.toMillis() && !readings.trace().channel().equals(Trace.FILE),
+                pushed ? readings.trace().source() : "");
     }
 
     private static Row row(ClockReadings.Line line, Optional<Double> mixing, Figures figures) {
