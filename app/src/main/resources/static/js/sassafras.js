@@ -260,7 +260,10 @@ const changes = {
     if (!main || !window.EventSource || changes.stream || document.visibilityState !== 'visible') { return; }
     const stream = new EventSource(`${main.dataset.changes}&page=${changes.page}`);
     changes.stream = stream;
-    stream.addEventListener('changed', (event) => regions.renew(event.data).catch(() => {}));
+    stream.addEventListener('changed', (event) => {
+      regions.renew(event.data).catch(() => {});
+      if (event.data === 'sheet') { regions.renew('shown').catch(() => {}); }
+    });
     stream.addEventListener('open', () => changes.say(''));
     stream.addEventListener('error', () => {
       if (stream.readyState !== EventSource.CLOSED) { return; }
@@ -353,6 +356,8 @@ document.addEventListener('alpine:init', () => {
     },
 
     pressed(event) {
+      const shown = document.querySelector('.shown form');
+      if (event.key === 'Enter' && event.ctrlKey && shown) { event.preventDefault(); shown.requestSubmit(); return; }
       if (event.ctrlKey || event.altKey || event.metaKey || document.querySelector('dialog[open]')) { return; }
       const field = event.target.closest('input, select, textarea');
       const arrows = !(field && (field.tagName === 'SELECT' || field.type === 'radio'));

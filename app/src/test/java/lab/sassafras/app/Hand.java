@@ -70,6 +70,10 @@ public final class Hand {
             cookies.put(WhoIsHere.COOKIE, token);
         }
         get(token.isEmpty() ? "/door" : "/periods");
+        if (seal == null) {
+            // a house of before there was a door
+            get("/periods");
+        }
     }
 
     /** A hand that did not come in. */

@@ -31,6 +31,7 @@ import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -291,6 +292,34 @@ class PushTest extends HouseTest {
         assertThat(pushed()).hasSize(1);
         assertThat(revisions.of(stale)).isEqualTo(before);
         assertThat(revisions.of(own)).as("it is read from it").isNotEqualTo(ofOwn);
+    }
+
+    /** One key records what the balance shows, settled or still moving; a field typed in is left alone. */
+    @Tag("browser")
+    @Test
+    void aKeyRecordsWhatTheBalanceShows() {
+        rows(row("balance", 1, 50.01, "g"), row("balance", 2, 98.4, "g"));
+        String entry = hand.begin("heat-of-solution").replaceAll("\\?.*", "");
+        try (BenchBrowser browser = browser()) {
+            browser.join(period.id(), "Alder").open(entry + "?at=water%5B1%5D/mass&way=read");
+            assertThat(browser.text("#region-shown")).contains("“balance” shows 98.4 g", "still moving");
+            browser.page().fill("#text", "98.3");
+            rows(
+                    row("balance", 20, 98.41, "g"),
+                    row("balance", 21, 98.41, "g"),
+                    row("balance", 22, 98.41, "g"),
+                    row("balance", 23, 98.41, "g"),
+                    row("balance", 31, 98.41, "g"));
+            browser.page()
+                    .waitForFunction("() => document.querySelector('#region-shown').innerText.includes('98.41 g')");
+            assertThat(browser.text("#region-shown")).contains("settled").doesNotContain("moving");
+            assertThat(browser.page().inputValue("#text")).isEqualTo("98.3");
+            browser.page().press("#text", "Control+Enter");
+            browser.page().waitForFunction("() => document.querySelector('#region-sheet').innerText.includes('98.41')");
+        }
+        assertThat(hand.get(entry + "/observations.csv").body())
+                .contains("98.41")
+                .doesNotContain("98.3,");
     }
 
     /** Both scripts of the document, as they stand there. */

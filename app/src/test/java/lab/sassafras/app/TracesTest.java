@@ -40,6 +40,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 class TracesTest extends HouseTest {
 
     @Autowired
+    private lab.sassafras.app.record.Persons persons;
+
+    @Autowired
     private HouseSettings settings;
 
     @Autowired
@@ -88,7 +91,9 @@ class TracesTest extends HouseTest {
         traces.add(key, trace, TraceChunk.Given.typed(30, 21.4, "21.4", "Juniper"));
         assertThat(traces.readings(trace.id())).singleElement().satisfies(read -> {
             assertThat(read.text()).contains("21.4");
-            assertThat(read.who()).as("as an old book has it").isEqualTo("Juniper");
+            assertThat(persons.calledThen().apply(read.who(), read.madeAt()))
+                    .as("as an old book has it")
+                    .isEqualTo("Juniper");
         });
         // its time reckoned again after a lost answer may differ by three seconds, and by no more
         traces.add(key, trace, TraceChunk.Given.typed(33, 21.4, "21.4", "Juniper"));

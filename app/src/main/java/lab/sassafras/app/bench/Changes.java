@@ -179,6 +179,9 @@ class Changes {
     private void tell(Added added, String from) {
         try {
             streams.changed(added.id(), from);
+            if (added.of() == Added.Of.PROBE) {
+                return;
+            }
             Optional.ofNullable(periods.getIfPresent(added.id()))
                     .or(() -> period(added))
                     .ifPresent(period -> streams.changed(period, from));

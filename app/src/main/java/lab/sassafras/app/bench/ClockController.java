@@ -14,6 +14,7 @@ import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.chart.SmallCurve;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decisions;
+import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.ClassPaces;
@@ -182,7 +183,8 @@ class ClockController {
     @PostMapping("/entries/{id}/clock/readings")
     String read(
             @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
-        EntrySheet entry = entry(id, told.trial());
+        // no sheet is worked for a reading that is kept: a clock may be read every second
+        Entry entry = screens.found(id);
         Answer<?> answer = appending.read(
                 entry,
                 trace(entry, told),
@@ -191,7 +193,9 @@ class ClockController {
                 Told.written(told.time()),
                 told.waited(),
                 actor);
-        return done(entry, told, "reading", answer, response, model);
+        return answer.refusal().isPresent()
+                ? done(entry(id, told.trial()), told, "reading", answer, response, model)
+                : shown(id, told);
     }
 
     @PostMapping("/entries/{id}/clock/mixing")
@@ -242,16 +246,24 @@ class ClockController {
             return render(
                     entry, told.trial(), told.place(), new Problem(form, why, typed, Told.written(told.time())), model);
         }
-        String clock = "redirect:/entries/" + entry.entry().id() + "/clock?trial=" + told.trial();
+        return shown(entry.entry().id(), told);
+    }
+
+    private static String shown(UUID id, Told told) {
+        String clock = "redirect:/entries/" + id + "/clock?trial=" + told.trial();
         return told.place()
                 .map(each -> clock + "&at=" + WrittenSheet.Link.encoded(each.toString()))
                 .orElse(clock);
     }
 
     private Trace trace(EntrySheet entry, Told told) {
+        return trace(entry.entry(), told);
+    }
+
+    private Trace trace(Entry entry, Told told) {
         return Optional.ofNullable(told.trace())
                 .flatMap(traces::find)
-                .filter(each -> each.benchId().equals(entry.entry().bench().id()))
+                .filter(each -> each.benchId().equals(entry.bench().id()))
                 .orElseThrow(() -> new NotFound("There is no such clock at this bench."));
     }
 

@@ -125,7 +125,7 @@ class ProbesController {
     private Probe probe(ProbeStretch stretch, Bench bench) {
         Trace trace = traces.find(stretch.traceId()).orElseThrow();
         Figures figures = bench.period().figures();
-        Optional<TraceChunk.Read> last = traces.lastRead(trace);
+        Optional<TraceChunk.Read> last = traces.latest(trace, 1).stream().findFirst();
         Instant at = last.map(each -> trace.begunAt().plusMillis((long) (1000 * each.seconds())))
                 .orElse(trace.begunAt());
         return new Probe(

@@ -40,6 +40,7 @@ class RunScreen {
     private final WaitScreen waits;
     private final ClassPaces paces;
     private final PeriodKnows known;
+    private final ProbesShown probes;
 
     RunScreen(
             EntryBook entryBook,
@@ -47,7 +48,9 @@ class RunScreen {
             Instruments instruments,
             WaitScreen waits,
             ClassPaces paces,
-            PeriodKnows known) {
+            PeriodKnows known,
+            ProbesShown probes) {
+        this.probes = probes;
         this.known = known;
         this.paces = paces;
         this.waits = waits;
@@ -92,7 +95,8 @@ class RunScreen {
         return sheets.of(found(id));
     }
 
-    private Entry found(UUID id) {
+    /** The same, of which nothing is worked. */
+    Entry found(UUID id) {
         return entryBook.find(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
     }
 
@@ -187,12 +191,26 @@ class RunScreen {
         model.addAttribute(
                 "scales",
                 now.map(ask -> new Scales(entry, ask, offered).pictures()).orElse(List.of()));
+        model.addAttribute("shown", now.map(ask -> shown(entry, ask)).orElse(List.of()));
         model.addAttribute(
                 "conflicts",
                 SheetFindings.of(entry.sheet()).stream()
                         .filter(finding -> finding.code().equals("reading.conflict")
                                 || finding.code().startsWith("row."))
                         .toList());
+    }
+
+    /** What probes show of what is asked, where it is a number that is read. */
+    private List<ProbesShown.Shown> shown(EntrySheet entry, Tasks.Ask ask) {
+        return slot(entry, ask).unit(ask.step().half().orElse(Role.READ)).stream()
+                .flatMap(unit ->
+                        probes
+                                .of(
+                                        entry.entry().bench(),
+                                        unit.dimension(),
+                                        entry.entry().period().figures())
+                                .stream())
+                .toList();
     }
 
     /** Instruments the entry was begun with or that something in it was read on, by key. */

@@ -17,6 +17,7 @@ import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.Persons;
 import lab.sassafras.app.runfile.ObservationTable;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.sheet.Clocks;
@@ -59,6 +60,7 @@ class ClockFileController {
     private final Instruments instruments;
     private final HouseSettings settings;
     private final LargeFiles large;
+    private final Persons persons;
     /** Rows of times and temperatures that may be typed, and that are there to begin with. */
     private static final int MOST_TYPED = 1000;
 
@@ -77,7 +79,9 @@ class ClockFileController {
             AppendReadings appending,
             Instruments instruments,
             HouseSettings settings,
-            LargeFiles large) {
+            LargeFiles large,
+            Persons persons) {
+        this.persons = persons;
         this.large = large;
         this.entryBook = entryBook;
         this.sheets = sheets;
@@ -306,7 +310,7 @@ class ClockFileController {
                         "attachment; filename=\"clock-" + entry.entry().period().heldOn() + "-trial-" + trial
                                 + ".csv\"")
                 .body(clocks.of(entry, trial)
-                        .map(ObservationTable::csv)
+                        .map(readings -> ObservationTable.csv(readings, persons.calledThen()))
                         .orElseThrow(() -> new NotFound("There are no timed readings there."))
                         .getBytes(StandardCharsets.UTF_8));
     }

@@ -13,11 +13,17 @@ public record Added(Of of, UUID id) {
     /** What something was added to. */
     public enum Of {
         ENTRY,
-        BENCH
+        BENCH,
+        /** What a probe pushed: it concerns nobody but its bench. */
+        PROBE
     }
 
     static Added toEntry(UUID entry) {
         return new Added(Of.ENTRY, entry);
+    }
+
+    static Added byProbe(UUID bench) {
+        return new Added(Of.PROBE, bench);
     }
 
     static Added atBench(UUID bench) {

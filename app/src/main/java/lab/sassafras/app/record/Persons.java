@@ -4,9 +4,14 @@ import jakarta.persistence.EntityManager;
 import jakarta.persistence.FlushModeType;
 import jakarta.persistence.TypedQuery;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -161,6 +166,25 @@ public class Persons {
                 .setParameter("person", person)
                 .getResultStream()
                 .findFirst();
+    }
+
+    /** {@return what somebody was called at a time, each looked up once} */
+    public BiFunction<UUID, Instant, String> calledThen() {
+        Map<UUID, NavigableMap<Instant, String>> names = new HashMap<>();
+        return (person, at) -> {
+            NavigableMap<Instant, String> own = names.computeIfAbsent(person, this::namesOf);
+            Map.Entry<Instant, String> then = own.floorEntry(at);
+            return then == null ? "" : then.getValue();
+        };
+    }
+
+    private NavigableMap<Instant, String> namesOf(UUID person) {
+        NavigableMap<Instant, String> names = new TreeMap<>();
+        entities.createQuery("select since, name from PersonName where personId = :person order by seq", Object[].class)
+                .setParameter("person", person)
+                .getResultList()
+                .forEach(each -> names.put((Instant) each[0], (String) each[1]));
+        return names;
     }
 
     /**

@@ -12,7 +12,6 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.curve.Reading;
-import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
@@ -37,13 +36,7 @@ public class TraceChunk {
     private @Nullable String text;
     private UUID whoId;
 
-    @Formula(PersonName.OF_WHO)
-    private String who;
-
     private @Nullable UUID broughtById;
-
-    @Formula(PersonName.OF_BRINGER)
-    private @Nullable String broughtBy;
 
     private @Nullable Double leapt;
     private Instant madeAt;
@@ -57,9 +50,7 @@ public class TraceChunk {
         this.temperatures = given.temperatures().clone();
         this.text = given.text();
         this.whoId = by.id();
-        this.who = by.name();
         this.broughtById = bringer.map(Persons.By::id).orElse(null);
-        this.broughtBy = bringer.map(Persons.By::name).orElse(null);
         this.leapt = given.leapt() > 0 ? given.leapt() : null;
         this.madeAt = madeAt;
     }
@@ -115,15 +106,15 @@ public class TraceChunk {
     private static final double RECKONED_AGAIN = 3;
 
     /**
-     * One reading with who gave it and when, as what where a person typed it, and how far the computer's clock leapt
-     * forward before it (s).
+     * One reading with who gave it, by identity, and when; as what, where a person typed it; and how far the computer’s
+     * clock leapt forward before it (s).
      */
     public record Read(
             UUID chunk,
             double seconds,
             double temperature,
             Optional<String> text,
-            String who,
+            UUID who,
             Instant madeAt,
             double leapt) {}
 
@@ -133,11 +124,6 @@ public class TraceChunk {
                 && IntStream.range(0, seconds.length)
                         .allMatch(i -> Math.abs(seconds[i] - given.seconds()[i]) <= RECKONED_AGAIN)
                 && Arrays.equals(temperatures, given.temperatures());
-    }
-
-    /** Who brought them, where that was not who they are by. */
-    public Optional<String> broughtBy() {
-        return Optional.ofNullable(broughtBy);
     }
 
     Instant madeAt() {
@@ -151,7 +137,7 @@ public class TraceChunk {
                         seconds[i],
                         temperatures[i],
                         Optional.ofNullable(text),
-                        who,
+                        whoId,
                         madeAt,
                         leapt == null || i > 0 ? 0 : leapt));
     }

@@ -8,6 +8,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +23,8 @@ import lab.sassafras.measure.TimeBudget;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Readings on a clock: begun and added to, never changed. */
 @Service
@@ -44,8 +49,12 @@ public class Traces {
     /** Readings looked at lately: a page of a million of them would else read them anew at every visit. */
     private final Cache<Held, List<TraceChunk.Read>> held;
 
-    /** Readings of a trace as of its latest row, with the names of that time. */
-    private record Held(UUID trace, String row, String name) {}
+    /** How far traces go that are read now. */
+    private final Cache<UUID, Ends> ends =
+            Caffeine.newBuilder().maximumSize(10_000).build();
+
+    /** A trace as of its latest row. */
+    private record Held(UUID trace, String row) {}
 
     Traces(
             EntityManager entities,
@@ -141,7 +150,8 @@ public class Traces {
 
     /** Adds what a probe pushed, which was checked where it was read. */
     public void push(Trace trace, List<TraceChunk.Given> rows) {
-        rows.forEach(each -> kept(UUID.randomUUID(), trace, each));
+        rows.forEach(each -> added(UUID.randomUUID(), trace, each));
+        events.publishEvent(Added.byProbe(trace.benchId()));
     }
 
     private Trace kept(Trace trace, List<TraceChunk.Given> readings) {
@@ -260,23 +270,20 @@ public class Traces {
                         "Nothing at a bench is that hot or that cold. Type what the thermometer shows, in °C.");
             }
         }
-        if (many(trace) + given.seconds().length > mostReadings) {
+        if (ends(trace).many() + given.seconds().length > mostReadings) {
             throw new Refused("This record holds " + mostReadings
                     + " readings, and no more go in. Begin another clock; nothing that was recorded is lost.");
         }
         kept(id, trace, given);
     }
 
-    private long many(Trace trace) {
-        return ((Number) entities.createNativeQuery(
-                                "select coalesce(sum(cardinality(seconds)), 0) from trace_chunk where trace_id = :trace")
-                        .setParameter("trace", trace.id())
-                        .getSingleResult())
-                .longValue();
-    }
-
     /** What a run file tells is kept as it tells it: what can never have been is left aside where it is read. */
     private void kept(UUID id, Trace trace, TraceChunk.Given given) {
+        added(id, trace, given);
+        events.publishEvent(Added.atBench(trace.benchId()));
+    }
+
+    private void added(UUID id, Trace trace, TraceChunk.Given given) {
         check(given);
         room.check();
         UUID period = period(trace);
@@ -290,7 +297,15 @@ public class Traces {
                         .orElseGet(() -> persons.in(period, given.who())),
                 given.broughtBy().map(name -> persons.in(period, name)),
                 now()));
-        events.publishEvent(Added.atBench(trace.benchId()));
+        ends.asMap().computeIfPresent(trace.id(), (same, before) -> before.with(given));
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+                if (status != STATUS_COMMITTED) {
+                    ends.invalidate(trace.id());
+                }
+            }
+        });
     }
 
     private UUID period(Trace trace) {
@@ -315,37 +330,55 @@ public class Traces {
         }
     }
 
-    /** Second of the last reading of a trace; 0 while it has none. */
-    @Transactional(readOnly = true)
-    public double last(Trace trace) {
-        return entities.createQuery("from TraceChunk where traceId = :trace", TraceChunk.class)
-                .setParameter("trace", trace.id())
-                .getResultStream()
-                .flatMap(TraceChunk::readings)
-                .mapToDouble(TraceChunk.Read::seconds)
-                .max()
-                .orElse(0);
+    /**
+     * How far a trace goes.
+     *
+     * @param many readings it holds
+     * @param last second of the last of them; 0 while there is none
+     */
+    public record Ends(long many, double last) {
+
+        private Ends with(TraceChunk.Given given) {
+            return new Ends(
+                    many + given.seconds().length,
+                    Math.max(last, Arrays.stream(given.seconds()).max().orElse(0)));
+        }
     }
 
-    /** The reading of a trace that was added last. */
+    /** How far a trace goes. Within a row readings stand in order of time, as a hand or a probe gives them. */
     @Transactional(readOnly = true)
-    public Optional<TraceChunk.Read> lastRead(Trace trace) {
-        return entities.createQuery("from TraceChunk where traceId = :trace order by seq desc", TraceChunk.class)
-                .setParameter("trace", trace.id())
-                .setMaxResults(1)
-                .getResultStream()
-                .flatMap(TraceChunk::readings)
-                .reduce((earlier, later) -> later);
+    public Ends ends(Trace trace) {
+        return ends.get(trace.id(), id -> {
+            Object[] sums = (Object[]) entities.createNativeQuery(
+                            "select coalesce(sum(cardinality(seconds)), 0), coalesce(max(seconds[cardinality(seconds)]), 0) "
+                                    + "from trace_chunk where trace_id = :trace")
+                    .setParameter("trace", id)
+                    .getSingleResult();
+            return new Ends(((Number) sums[0]).longValue(), ((Number) sums[1]).doubleValue());
+        });
+    }
+
+    /** The readings of a trace that were added last, in order. */
+    @Transactional(readOnly = true)
+    public List<TraceChunk.Read> latest(Trace trace, int many) {
+        List<TraceChunk> chunks = new ArrayList<>(
+                entities.createQuery("from TraceChunk where traceId = :trace order by seq desc", TraceChunk.class)
+                        .setParameter("trace", trace.id())
+                        .setMaxResults(many)
+                        .getResultList());
+        Collections.reverse(chunks);
+        List<TraceChunk.Read> readings =
+                chunks.stream().flatMap(TraceChunk::readings).toList();
+        return readings.subList(Math.max(0, readings.size() - many), readings.size());
     }
 
     /** Every reading of a trace, in order of time; of two at one instant the one given later comes later. */
     @Transactional(readOnly = true)
     public List<TraceChunk.Read> readings(UUID trace) {
-        Object[] latest = (Object[]) entities.createNativeQuery("select (select max(seq) from trace_chunk where "
-                        + "trace_id = :trace), (select max(seq) from person_name)")
+        Object latest = entities.createNativeQuery("select max(seq) from trace_chunk where trace_id = :trace")
                 .setParameter("trace", trace)
                 .getSingleResult();
-        return held.get(new Held(trace, String.valueOf(latest[0]), String.valueOf(latest[1])), this::read);
+        return held.get(new Held(trace, String.valueOf(latest)), this::read);
     }
 
     private List<TraceChunk.Read> read(Held wanted) {

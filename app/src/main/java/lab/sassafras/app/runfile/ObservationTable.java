@@ -3,7 +3,10 @@ package lab.sassafras.app.runfile;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.List;
+import java.util.UUID;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.ForSpreadsheets;
@@ -78,8 +81,12 @@ public final class ObservationTable {
         return table.toString();
     }
 
-    /** Readings on a clock, in order of time: seconds from its beginning, and the temperature as typed. */
-    public static String csv(ClockReadings clock) {
+    /**
+     * Readings on a clock, in order of time: seconds from its beginning, and the temperature as typed.
+     *
+     * @param called what somebody was called at a time
+     */
+    public static String csv(ClockReadings clock, BiFunction<UUID, Instant, String> called) {
         StringBuilder table = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(table, OF_CLOCK)) {
             for (ClockReadings.Line each : clock.lines()) {
@@ -91,7 +98,7 @@ public final class ObservationTable {
                                         .text()
                                         .orElseGet(
                                                 () -> String.valueOf(each.read().temperature())),
-                                each.read().who(),
+                                called.apply(each.read().who(), each.read().madeAt()),
                                 each.read().madeAt().toString(),
                                 each.counts() ? "yes" : "no",
                                 each.reason())

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Trace;
@@ -141,10 +142,9 @@ public class AppendReadings {
      * @param time its time as typed; empty for now
      * @param ago  how long ago it was given (ms)
      */
-    public Answer<Boolean> read(
-            EntrySheet entry, Trace trace, UUID key, String text, String time, long ago, Actor actor) {
+    public Answer<Boolean> read(Entry entry, Trace trace, UUID key, String text, String time, long ago, Actor actor) {
         return Answer.of(() -> {
-            Figures figures = entry.entry().period().figures();
+            Figures figures = entry.period().figures();
             TypedNumber number = TypedNumber.read(text, figures.mark());
             trace.instrumentId().flatMap(instruments::find).ifPresent(each -> within(each, number, figures));
             double second = onClock.second(trace, time, ago);

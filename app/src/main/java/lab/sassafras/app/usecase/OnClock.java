@@ -52,7 +52,7 @@ class OnClock {
             if (running > traces.longest().toSeconds() || trace.channel().equals(Trace.FILE)) {
                 throw new Refused("This clock runs no longer. Give the time, in minutes and seconds.");
             }
-            double last = traces.last(trace);
+            double last = traces.ends(trace).last();
             // a mark may be typed a little before it has come
             if (running + trace.every() < last) {
                 throw new Refused("The clock of this computer was set back: it stands before the last reading, at "

@@ -60,10 +60,6 @@ public class PushReadings {
     private final List<Object> locks =
             IntStream.range(0, LOCKS).mapToObj(any -> new Object()).toList();
 
-    /** Where a stretch stands: how many readings it holds, and the second of its last. */
-    private final Cache<UUID, Standing> standing =
-            Caffeine.newBuilder().maximumSize(MOST_PROBES).build();
-
     private final Cache<String, AtomicInteger> begun = Caffeine.newBuilder()
             .maximumSize(MOST_PROBES)
             .expireAfterWrite(Duration.ofMinutes(1))
@@ -91,8 +87,6 @@ public class PushReadings {
      * @param said    what is to be known of those kept
      */
     public record Pushed(int kept, int again, Rows.Left refused, List<String> said) {}
-
-    private record Standing(long readings, double last) {}
 
     /** Lets a script push to a bench. @return its secret, told this once */
     @Needs(Right.BEGIN)
@@ -143,14 +137,8 @@ public class PushReadings {
                                 + "kept; send it again a little later.",
                         after);
             }
-            try {
-                return Objects.requireNonNull(
-                        whole.execute(status -> kept(new Sending(token, id, contents, rows, now, clock.instant()))));
-            } catch (RuntimeException notKept) {
-                // where each stretch stands was noted before the commit
-                standing.invalidateAll();
-                throw notKept;
-            }
+            return Objects.requireNonNull(
+                    whole.execute(status -> kept(new Sending(token, id, contents, rows, now, clock.instant()))));
         }
     }
 
@@ -240,7 +228,7 @@ public class PushReadings {
                 new Trace.Channel(Trace.PROBE, called, run.get(0).unit().symbol()),
                 every(run),
                 at);
-        return new Stretch(probes.begin(trace.id(), sending.token, probe, first, why), trace, new Standing(0, 0));
+        return new Stretch(probes.begin(trace.id(), sending.token, probe, first, why), trace);
     }
 
     private static double every(List<Rows.Row> run) {
@@ -250,11 +238,7 @@ public class PushReadings {
     }
 
     private Stretch stretch(ProbeStretch kept) {
-        Trace trace = traces.find(kept.traceId()).orElseThrow();
-        return new Stretch(kept, trace, standing.get(kept.traceId(), any -> {
-            List<TraceChunk.Read> readings = traces.readings(trace.id());
-            return new Standing(readings.size(), traces.last(trace));
-        }));
+        return new Stretch(kept, traces.find(kept.traceId()).orElseThrow());
     }
 
     /** A stretch that rows are added to. */
@@ -262,19 +246,17 @@ public class PushReadings {
 
         private final ProbeStretch kept;
         private final Trace trace;
-        private Standing stands;
 
-        Stretch(ProbeStretch kept, Trace trace, Standing stands) {
+        Stretch(ProbeStretch kept, Trace trace) {
             this.kept = kept;
             this.trace = trace;
-            this.stands = stands;
         }
 
         /** Why rows cannot be of it; empty where they can. */
         Optional<String> breaks(List<Rows.Row> run, Sending sending, boolean first) {
             double from = run.get(0).t() - kept.clientStart();
             double to = run.get(run.size() - 1).t() - kept.clientStart();
-            if (!first || from < stands.last() - SAME) {
+            if (!first || from < traces.ends(trace).last() - SAME) {
                 return Optional.of("its clock ran backwards");
             }
             double here = Duration.between(trace.begunAt(), sending.arrival()).toMillis() / 1000.0;
@@ -282,7 +264,7 @@ public class PushReadings {
             if (to > here + AWAY || Math.abs(there - here) > AWAY) {
                 return Optional.of("its clock went away from this computer’s");
             }
-            return stands.readings() + run.size() > most || to >= Reading.LONGEST
+            return traces.ends(trace).many() + run.size() > most || to >= Reading.LONGEST
                     ? Optional.of("the stretch before is full")
                     : Optional.empty();
         }
@@ -293,10 +275,6 @@ public class PushReadings {
                             Math.max(0, Math.rint((each.t() - kept.clientStart()) * 1000) / 1000), each.value()))
                     .toList();
             traces.push(trace, TraceChunk.Given.inPieces(readings, bench.identity()));
-            stands = new Standing(
-                    stands.readings() + run.size(),
-                    readings.get(readings.size() - 1).seconds());
-            standing.put(trace.id(), stands);
         }
     }
 }

@@ -38,7 +38,7 @@ class ClockScreenTest extends HouseTest {
         Trace trace = traces.bringIn(bench, Trace.Channel.of(channel), Optional.empty(), 30, Instant.now(), List.of());
         List<ClockReadings.Line> lines = IntStream.range(0, seconds.length)
                 .mapToObj(i -> new TraceChunk.Read(
-                        UUID.randomUUID(), seconds[i], 21 + i / 10.0, Optional.empty(), "Rowan", Instant.now(), 0))
+                        UUID.randomUUID(), seconds[i], 21 + i / 10.0, Optional.empty(), bench.id(), Instant.now(), 0))
                 .map(read -> new ClockReadings.Line(read, ClockReadings.State.COUNTS, ""))
                 .toList();
         return new ClockReadings(trace, lines);
