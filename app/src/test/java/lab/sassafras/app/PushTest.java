@@ -254,6 +254,27 @@ class PushTest extends HouseTest {
         }
     }
 
+    /** Times that no clock shows break nothing: rows years apart, a queue from another century, a thousand names. */
+    @Test
+    void whatNoClockShowsIsKeptInStretchesOfItsOwn() {
+        assertThat(rows(row("cup", 0, 21, "°C"), row("cup", 1e9, 21, "°C"), row("cup", 1e9 + 1, 21, "°C")))
+                .startsWith("{\"kept\":3")
+                .contains("nothing came for half a day");
+        assertThat(pushed())
+                .hasSize(2)
+                .allMatch(each -> each.begunAt().isAfter(java.time.Instant.parse("2020-01-01T00:00:00Z")));
+        assertThat(push(UUID.randomUUID(), NDJSON, row("bath", 1, 21, "°C"), token, "9e11")
+                        .body())
+                .startsWith("{\"kept\":1");
+        String many = "probe,t,value\n"
+                + IntStream.range(0, 40).mapToObj(i -> "p" + i + ",1,21").collect(Collectors.joining("\n"));
+        assertThat(push(UUID.randomUUID(), "text/csv", many, token, "").body()).contains("More than 32 probes");
+        assertThat(pushed()).hasSize(3);
+        assertThat(push(UUID.randomUUID(), NDJSON, row("cup", 1, 21, "°C"), token, "soon")
+                        .statusCode())
+                .isEqualTo(400);
+    }
+
     @Test
     void twoScriptsThatPushAsOneProbeAreToldSo() {
         List<Integer> statuses = new ArrayList<>();

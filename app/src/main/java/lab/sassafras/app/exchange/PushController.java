@@ -9,15 +9,20 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.probes.Rows;
 import lab.sassafras.app.usecase.NotPushed;
 import lab.sassafras.app.usecase.PushReadings;
+import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
+import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.TransactionException;
 import org.springframework.util.unit.DataSize;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -31,6 +36,8 @@ class PushController {
     static final DataSize LARGEST = DataSize.ofMegabytes(2);
 
     private static final String BEARER = "Bearer ";
+    /** After so many seconds a full disk or a book that could not be reached may be tried again. */
+    private static final long A_LITTLE = 10;
 
     private final PushReadings pushing;
 
@@ -68,6 +75,10 @@ class PushController {
             return problem(HttpStatus.BAD_REQUEST.value(), unreadable.why, 0);
         } catch (NotPushed not) {
             return problem(not.status(), not.why(), not.after());
+        } catch (DataIntegrityViolationException meanwhile) {
+            return problem(HttpStatus.CONFLICT.value(), "This batch is being kept already. Send it again.", 1);
+        } catch (Refused | DataAccessException | TransactionException away) {
+            return problem(HttpStatus.SERVICE_UNAVAILABLE.value(), ErrorMessages.of(away), A_LITTLE);
         } catch (TimeBudget.OutOfTime late) {
             return problem(HttpStatus.SERVICE_UNAVAILABLE.value(), late.getMessage(), 1);
         }

@@ -48,6 +48,15 @@ public class PushReadings {
     /** More stretches of one probe in a minute are two scripts that push as one. */
     private static final int MOST_STRETCHES = 4;
 
+    /** Probes to a token. */
+    private static final int MOST_PROBES_OF_ONE = 32;
+    /** So many of the things to be known of a batch are told. */
+    private static final int TOLD = 10;
+    /** Nothing came for so long: what comes then is of another stretch (s). */
+    private static final double PAUSE = 12 * 3600;
+    /** Rows of one batch lie no further apart in one stretch, and a queue is no older (s). */
+    private static final double LONGEST_RUN = 7 * 86_400;
+
     private static final int LOCKS = 64;
     private static final int MOST_PROBES = 10_000;
 
@@ -171,11 +180,23 @@ public class PushReadings {
                         .add(row));
         Map<String, ProbeStretch> open = new LinkedHashMap<>();
         probes.stretches(sending.token).forEach(each -> open.put(each.probe(), each));
+        long all = byProbe.keySet().stream()
+                        .filter(each -> !open.containsKey(each))
+                        .count()
+                + open.size();
+        if (all > MOST_PROBES_OF_ONE) {
+            throw new NotPushed(
+                    409,
+                    "More than " + MOST_PROBES_OF_ONE
+                            + " probes push by this token. Give each one name and keep it; nothing "
+                            + "of this batch was kept.");
+        }
         List<String> said = new ArrayList<>();
         byProbe.forEach((probe, rows) -> keep(sending, probe, rows, Optional.ofNullable(open.get(probe)), said));
+        List<String> told = List.copyOf(said.subList(0, Math.min(TOLD, said.size())));
         ProbeBatch batch = probes.keep(
-                sending.id, sending.token, sending.contents, sending.rows.rows().size(), sending.rows.refused(), said);
-        return new Pushed(batch.rowsKept(), 0, sending.rows.refused(), said);
+                sending.id, sending.token, sending.contents, sending.rows.rows().size(), sending.rows.refused(), told);
+        return new Pushed(batch.rowsKept(), 0, sending.rows.refused(), told);
     }
 
     /** Keeps the rows of one probe, in one stretch or in as many as its clock makes. */
@@ -186,7 +207,7 @@ public class PushReadings {
         while (from < rows.size()) {
             int to = forward(rows, from);
             List<Rows.Row> run = rows.subList(from, to);
-            Optional<String> why = open.isEmpty() ? Optional.of("") : open.get().breaks(run, sending, from == 0);
+            Optional<String> why = open.isEmpty() ? Optional.of("") : open.get().breaks(run, sending);
             if (why.isPresent()) {
                 open = Optional.of(begin(sending, probe, run, why.get(), said));
             }
@@ -198,7 +219,10 @@ public class PushReadings {
     /** Where rows stop running forward in time. */
     private static int forward(List<Rows.Row> rows, int from) {
         int to = from + 1;
-        while (to < rows.size() && rows.get(to).t() >= rows.get(to - 1).t() - SAME) {
+        while (to < rows.size()
+                && rows.get(to).t() >= rows.get(to - 1).t() - SAME
+                && rows.get(to).t() - rows.get(to - 1).t() <= PAUSE
+                && rows.get(to).t() - rows.get(from).t() <= LONGEST_RUN) {
             to++;
         }
         return to;
@@ -221,7 +245,8 @@ public class PushReadings {
         double first = run.get(0).t();
         double newest = run.get(run.size() - 1).t();
         // the newest row was read as the sender says, or else as it arrived
-        double ago = Math.max(0, sending.now.isPresent() ? sending.now.getAsDouble() - newest : 0) + newest - first;
+        double late = sending.now.isPresent() ? sending.now.getAsDouble() - newest : 0;
+        double ago = Math.max(0, Math.min(LONGEST_RUN, late)) + newest - first;
         Instant at = sending.arrival.minusMillis((long) (1000 * ago)).truncatedTo(ChronoUnit.MILLIS);
         Trace trace = traces.pushed(
                 sending.token.bench(),
@@ -253,11 +278,15 @@ public class PushReadings {
         }
 
         /** Why rows cannot be of it; empty where they can. */
-        Optional<String> breaks(List<Rows.Row> run, Sending sending, boolean first) {
+        Optional<String> breaks(List<Rows.Row> run, Sending sending) {
             double from = run.get(0).t() - kept.clientStart();
             double to = run.get(run.size() - 1).t() - kept.clientStart();
-            if (!first || from < traces.ends(trace).last() - SAME) {
+            double last = traces.ends(trace).last();
+            if (from < last - SAME) {
                 return Optional.of("its clock ran backwards");
+            }
+            if (from - last > PAUSE) {
+                return Optional.of("nothing came for half a day");
             }
             double here = Duration.between(trace.begunAt(), sending.arrival()).toMillis() / 1000.0;
             double there = sending.now().isPresent() ? sending.now().getAsDouble() - kept.clientStart() : here;

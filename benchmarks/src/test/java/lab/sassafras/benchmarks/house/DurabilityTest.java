@@ -13,4 +13,13 @@ class DurabilityTest {
         assertThat(outcome.missing()).isEmpty();
         assertThat(outcome.acknowledged()).isGreaterThan(3);
     }
+
+    /** Rows that probes push are there once, in one stretch of each: what was not answered is sent again. */
+    @Test
+    void noAcknowledgedRowIsMissingAfterTwoKills() throws Exception {
+        PushKills.Outcome outcome = new PushKills().of(2);
+        assertThat(outcome.missing()).isEmpty();
+        assertThat(outcome.acknowledged()).isGreaterThan(16);
+        assertThat(outcome.stretches()).isEqualTo(8);
+    }
 }
