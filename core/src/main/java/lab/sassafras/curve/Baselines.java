@@ -3,7 +3,10 @@ package lab.sassafras.curve;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import org.hipparchus.util.KthSelector;
 import org.jspecify.annotations.Nullable;
 
@@ -46,6 +49,9 @@ public final class Baselines {
     private @Nullable LineFit foreLine;
     private @Nullable LineFit afterLine;
     private @Nullable HeatLoss loss;
+    /** What each way of reading came to: the schools of an account ask for all of them, each anew. */
+    private final Map<CurveMethod, Outcome> outcomes = new ConcurrentHashMap<>();
+
     private boolean coarse;
 
     private Baselines(Curve curve) {
@@ -358,6 +364,16 @@ public final class Baselines {
     /** The middle one of some sizes, whose order is lost over it. */
     static double median(double[] sizes) {
         return new KthSelector().select(sizes, null, sizes.length / 2);
+    }
+
+    /** What a way of reading comes to, read once; two that read at a time come to the same. */
+    Outcome once(CurveMethod way, Function<Baselines, Outcome> reading) {
+        Outcome known = outcomes.get(way);
+        if (known == null) {
+            known = reading.apply(this);
+            outcomes.put(way, known);
+        }
+        return known;
     }
 
     CoolingFit fit() {

@@ -258,6 +258,10 @@ public enum CurveMethod {
      * @param baselines of the curve
      */
     public Outcome of(Baselines baselines) {
+        return baselines.once(this, this::judged);
+    }
+
+    private Outcome judged(Baselines baselines) {
         Outcome outcome = read(baselines);
         if (outcome instanceof Change change && baselines.coarse()) {
             double least = Math.pow(baselines.curve.display(), 2) / 12;
