@@ -411,6 +411,10 @@ class StripController {
         StripView view = clocks.of(entry, trial)
                 .map(readings -> new StripView(entry, trial, readings, use, sheet, reduction, laid, look.part()))
                 .orElse(null);
+        if (view != null) {
+            // what takes long is worked before anything is sent: where time runs out it is said, and no page is cut off
+            view.ways();
+        }
         model.addAttribute("view", view);
         model.addAttribute(
                 "room",

@@ -51,6 +51,7 @@ public final class StripView {
     private final ClockReadings readings;
     private final Optional<TraceUse> use;
     private final Optional<Baselines> baselines;
+    private @Nullable List<WayLine> ways;
     private final Reduction reduction;
     private final @Nullable CurveTold told;
     private final List<StripPicture.Besides> besides;
@@ -235,7 +236,17 @@ public final class StripView {
                 .toList();
     }
 
+    /** Every way of reading, with the result by it. */
     public List<WayLine> ways() {
+        List<WayLine> known = ways;
+        if (known == null) {
+            known = allWays();
+            ways = known;
+        }
+        return known;
+    }
+
+    private List<WayLine> allWays() {
         return baselines
                 .map(curve -> Stream.concat(
                                 Arrays.stream(TemperatureChange.values())
