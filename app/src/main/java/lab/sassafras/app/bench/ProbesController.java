@@ -5,8 +5,10 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.access.ErrorMessages;
@@ -24,6 +26,7 @@ import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.PushReadings;
 import lab.sassafras.measure.Figures;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -36,6 +39,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ProbesController {
 
+    private static final DateTimeFormatter SECOND = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
     private static final int BATCHES = 10;
     private static final int TOLD = 5;
     /** Nothing came for so long: it is said, without alarm, since a logger may read every half minute (no source). */
@@ -95,7 +99,7 @@ class ProbesController {
         return "redirect:/bench/probes";
     }
 
-    private String page(Actor actor, @org.jspecify.annotations.Nullable String problem, Model model) {
+    private String page(Actor actor, @Nullable String problem, Model model) {
         Bench bench = actor.bench();
         model.addAttribute("bench", bench);
         model.addAttribute("problem", problem);
@@ -137,7 +141,4 @@ class ProbesController {
                 WrittenTime.of(trace.begunAt(), bench.period().zone(), SECOND),
                 stretch.why());
     }
-
-    private static final java.time.format.DateTimeFormatter SECOND =
-            java.time.format.DateTimeFormatter.ofPattern("HH:mm:ss", java.util.Locale.ENGLISH);
 }

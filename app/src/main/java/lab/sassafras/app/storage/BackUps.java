@@ -139,20 +139,28 @@ public final class BackUps {
         }
     }
 
-    /** A back-up may be old: whoever had come in then, or knew a code, does so anew. */
+    /** A back-up may be old: whoever had come in then, knew a code or pushed by a token does so anew. */
     private static void withoutSignIns(Home home) throws SQLException {
         try (Connection book = DriverManager.getConnection(home.url() + ";IFEXISTS=TRUE", "sa", "");
                 Statement sql = book.createStatement()) {
-            try (ResultSet known =
-                    sql.executeQuery("select count(*) from information_schema.tables where table_name = 'SIGN_IN'")) {
-                known.next();
-                if (known.getInt(1) == 0) {
-                    return;
-                }
+            if (!has(sql, "SIGN_IN")) {
+                return;
             }
             sql.executeUpdate("update sign_in set ended_at = current_timestamp where ended_at is null");
             sql.executeUpdate("update reader_link set revoked_at = current_timestamp where revoked_at is null");
             sql.executeUpdate("delete from period_code");
+            if (has(sql, "PROBE_TOKEN")) {
+                sql.executeUpdate("update probe_token set revoked_at = current_timestamp where revoked_at is null");
+            }
+        }
+    }
+
+    /** Whether a book has a table: one of an earlier version may not. */
+    private static boolean has(Statement sql, String table) throws SQLException {
+        try (ResultSet known =
+                sql.executeQuery("select count(*) from information_schema.tables where table_name = '" + table + "'")) {
+            known.next();
+            return known.getInt(1) > 0;
         }
     }
 }

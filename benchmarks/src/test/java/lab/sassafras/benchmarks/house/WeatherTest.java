@@ -17,6 +17,7 @@ import java.security.KeyStore;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.util.Map;
+import java.util.UUID;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.TrustManagerFactory;
 import lab.sassafras.app.Hand;
@@ -33,6 +34,7 @@ class WeatherTest {
 
     private static Server server;
     private static Hand early;
+    private static String token = "";
     private static Path backUp;
 
     /** A book with something in it, backed up while it is in use. */
@@ -40,7 +42,11 @@ class WeatherTest {
     static void aBookInUse() throws Exception {
         server = Server.start(folder.resolve("book"), Server.QUICK_START, Map.of());
         early = new Hand(server.base());
-        early.openPeriod("Before the back-up");
+        token = early.join(early.openPeriod("Before the back-up"), "Alder")
+                .post("/bench/probes", "name=a+probe")
+                .body()
+                .replaceAll("(?s).*id=\"secret\" readonly value=\"([^\"]+)\".*", "$1");
+        assertThat(pushed(server)).isEqualTo(200);
         backUp = folder.resolve("back-up.zip");
         assertThat(Server.sayAndEnd(server.home(), 0, Map.of(), "backup", backUp.toString()))
                 .startsWith("0 ")
@@ -51,6 +57,18 @@ class WeatherTest {
     @AfterAll
     static void closed() throws Exception {
         server.close();
+    }
+
+    /** How a row that a probe pushes is answered. */
+    private static int pushed(Server server) throws Exception {
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(server.base() + "/push/" + UUID.randomUUID()))
+                                .header("Authorization", "Bearer " + token)
+                                .POST(HttpRequest.BodyPublishers.ofString("{\"t\": 1, \"value\": 21.4}"))
+                                .build(),
+                        HttpResponse.BodyHandlers.discarding())
+                .statusCode();
     }
 
     private static void write(Server server, String title) {
@@ -80,6 +98,7 @@ class WeatherTest {
                             .firstValue("Location"))
                     .as("whoever had come in does so anew")
                     .hasValueSatisfying(to -> assertThat(to).contains("/door"));
+            assertThat(pushed(again)).as("and no probe pushes on").isEqualTo(403);
             assertThat(new Hand(again.base()).get("/periods").body())
                     .contains("Before the back-up")
                     .doesNotContain("After the back-up");
