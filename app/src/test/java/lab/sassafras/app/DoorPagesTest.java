@@ -14,6 +14,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 @Tag("browser")
 class DoorPagesTest extends HouseTest {
 
+    private static final List<Integer> WIDTHS = List.of(1280, 768, 390);
+
     @Autowired
     private Codes codes;
 
@@ -49,45 +51,48 @@ class DoorPagesTest extends HouseTest {
         }
     }
 
-    /** At three widths nothing sticks out, and whoever listens or types finds everything. */
+    /** At three widths nothing sticks out; whoever listens or types finds everything, on each page at one of them. */
     @Test
     void theDoorIsOpenToEverybody() {
         Period archived = period("At the door, archived");
         periodBook.become(archived, Period.State.ARCHIVED, "the term is over", "a test");
         String given = "/periods/" + archived.id();
-        for (int width : List.of(1280, 768, 390)) {
+        List<String> pages = List.of(
+                "/people",
+                "/audit",
+                "/shelf/key",
+                given,
+                given + "/references",
+                given + "/handouts",
+                "/read",
+                "/join",
+                "/first");
+        for (int turn = 0; turn < WIDTHS.size(); turn++) {
             try (BenchBrowser browser = browser()) {
-                browser.page().setViewportSize(width, 800);
-                for (String page : List.of(
-                        "/people",
-                        "/audit",
-                        "/shelf/key",
-                        given,
-                        given + "/references",
-                        given + "/handouts",
-                        "/read",
-                        "/join",
-                        "/first")) {
-                    browser.open(page);
-                    check(browser, page, width);
+                browser.page().setViewportSize(WIDTHS.get(turn), 800);
+                for (int i = 0; i < pages.size(); i++) {
+                    browser.open(pages.get(i));
+                    check(browser, i % WIDTHS.size() == turn, pages.get(i));
                 }
                 browser.stranger().open("/door");
-                check(browser, "/door", width);
+                check(browser, turn == 0, "/door");
                 if (browser.page().isVisible("button:has-text('Instructors')")) {
                     browser.page().click("button:has-text('Instructors')");
                 }
                 browser.page().focus("#name");
                 browser.press("Tab").type("wrong").enter();
                 browser.page().waitForSelector("#sign-problem");
-                check(browser, "/door, wrong", width);
+                check(browser, turn == 2, "/door, wrong");
             }
         }
     }
 
-    private static void check(BenchBrowser browser, String page, int width) {
-        assertThat(browser.axe()).as(page + " at " + width).isEmpty();
+    private static void check(BenchBrowser browser, boolean looked, String page) {
+        if (looked) {
+            assertThat(browser.axe()).as(page).isEmpty();
+        }
         assertThat(browser.page().evaluate("() => document.documentElement.scrollWidth <= window.innerWidth"))
-                .as(page + " at " + width)
+                .as(page)
                 .isEqualTo(true);
     }
 }

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import lab.sassafras.app.people.Right;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Qualifier;
@@ -63,6 +64,7 @@ class PeopleTest extends Everybody {
 
     /** Every route about what is in the open period, asked for by each of seven. */
     @Test
+    @Tag("long")
     void everybodyIsAnsweredAsTheTableSays() {
         List<String> wrong = new ArrayList<>();
         may.all().forEach((route, right) -> {

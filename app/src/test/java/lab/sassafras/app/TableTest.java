@@ -65,17 +65,9 @@ class TableTest extends HouseTest {
         return typed;
     }
 
-    /** One of each kind of table: plain, in parts, without a vessel, on a curve, with trials, with ticks. */
+    /** One of each kind of table: in parts, without a vessel, on a curve, with trials, with ticks. */
     private static List<String> oneOfEachKind() {
-        List<String> kinds = List.of(
-                "specific-heat-of-solid",
-                "constant-by-material",
-                "cycle",
-                "heating-curve",
-                "heat-of-solution",
-                "bomb-combustion",
-                "neutralization",
-                "dissolving-equilibrium");
+        List<String> kinds = List.of("neutralization", "cycle", "heating-curve", "heat-of-solution", "bomb-combustion");
         return Boolean.getBoolean("sassafras.all") ? ONE_OF_EACH : kinds;
     }
 

@@ -20,6 +20,7 @@ import lab.sassafras.app.shelf.OwnReferences;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.app.shelf.OwnSubstances;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -138,6 +139,7 @@ class WithheldPagesTest extends HouseTest {
     }
 
     @Test
+    @Tag("long")
     void underTwoPlantedReferencesABenchIsSentTheSame() {
         try {
             plant(-11);
