@@ -288,6 +288,7 @@ const changes = {
     if (note) { note.textContent = words; }
   },
 };
+window.sassafras.page = changes.page;
 document.addEventListener('DOMContentLoaded', changes.listen);
 window.addEventListener('pagehide', changes.leave);
 document.addEventListener('visibilitychange', () => {

@@ -54,12 +54,16 @@ public final class Spikes {
 
     /** What a leap is among these (°C). */
     static double limit(List<Reading> all, double display) {
+        return LEAP * Math.max(display, usual(all));
+    }
+
+    /** The median change between two readings (°C). */
+    static double usual(List<Reading> all) {
         double[] steps = new double[Math.max(0, all.size() - 1)];
         for (int i = 0; i < steps.length; i++) {
             steps[i] = Math.abs(all.get(i + 1).temperature() - all.get(i).temperature());
         }
         Arrays.sort(steps);
-        double usual = steps.length == 0 ? 0 : steps[steps.length / 2];
-        return LEAP * Math.max(display, usual);
+        return steps.length == 0 ? 0 : steps[steps.length / 2];
     }
 }

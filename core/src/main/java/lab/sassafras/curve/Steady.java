@@ -51,8 +51,12 @@ public record Steady(double length, double change, double tolerance, int reading
         return new Steady(length, line.slope() * length, Math.max(ONE_STEP * step(some), open), counts.length);
     }
 
-    /** A step of the display, by the most figures after the point that it showed. */
-    private static double step(List<Reading> readings) {
+    /**
+     * {@return the smallest step a display shows, by the most figures after the point that it showed}
+     *
+     * @param readings some of it
+     */
+    public static double step(List<Reading> readings) {
         return Math.pow(
                 10,
                 -readings.stream()

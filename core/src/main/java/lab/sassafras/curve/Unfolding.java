@@ -28,8 +28,11 @@ public record Unfolding(
     private static final int FEWEST = 8;
 
     private static final double SHORTEST = 20;
-    /** Nobody reads on for longer than this after a run turned (s). */
-    private static final double LONGEST = 7200;
+    /** Nobody reads on for longer than this after a run turned (s). No source. */
+    private static final double LONGEST = 1800;
+
+    /** So many usual changes between two readings are more than their scatter. No source. */
+    private static final double SCATTER = 4;
 
     private static final double A_MINUTE = 60;
     private static final int HALVINGS = 40;
@@ -58,7 +61,8 @@ public record Unfolding(
         boolean rises = up >= down;
         List<Reading> upward =
                 rises ? since : since.stream().map(Unfolding::mirrored).toList();
-        Optional<Reading> top = Turn.of(upward, display);
+        // what scatters by more than a step of its display turns once it lies lower than it scatters
+        Optional<Reading> top = Turn.of(upward, Math.max(display, SCATTER * Spikes.usual(calm)));
         Optional<Reading> extreme =
                 (top.isPresent() ? top : highest(upward)).map(each -> rises ? each : mirrored(each));
         return top.isEmpty()

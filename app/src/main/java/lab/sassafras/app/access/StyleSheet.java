@@ -30,6 +30,7 @@ final class StyleSheet extends AbstractResourceResolver {
             "asking",
             "clock",
             "strip",
+            "live",
             "table",
             "findings",
             "result",

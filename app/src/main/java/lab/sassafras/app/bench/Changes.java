@@ -92,7 +92,13 @@ class Changes {
         boolean behind =
                 seen.isPresent() && seen.get() != stamps.of(entry.id()).entry().number();
         Set<UUID> topics = Set.of(entry.id(), entry.bench().id());
-        listen(visitor, entry.period(), page, request, response, topics, SHEET, behind);
+        listen(
+                visitor,
+                entry.period(),
+                page,
+                request,
+                response,
+                new Streams.Heard(topics, SHEET, behind, Optional.empty()));
     }
 
     /** Of every entry of a period, likewise. */
@@ -107,18 +113,22 @@ class Changes {
             throws IOException {
         Period period = periodBook.find(id).orElseThrow(() -> new NotFound(NOTHING));
         boolean behind = seen.isPresent() && seen.get() != stamps.number(period);
-        listen(visitor, period, page, request, response, Set.of(id), ENTRIES, behind);
+        listen(
+                visitor,
+                period,
+                page,
+                request,
+                response,
+                new Streams.Heard(Set.of(id), ENTRIES, behind, Optional.empty()));
     }
 
-    private void listen(
+    void listen(
             Visitor visitor,
             Period period,
             String page,
             HttpServletRequest request,
             HttpServletResponse response,
-            Set<UUID> topics,
-            String region,
-            boolean behind)
+            Streams.Heard heard)
             throws IOException {
         if (!period.open()) {
             // nothing changes there any more; an answer of 204 tells a browser not to ask again
@@ -127,7 +137,7 @@ class Changes {
         }
         Streams.Listener listener =
                 new Streams.Listener(shortened(page), browser(request), request.getRemoteAddr(), visitor.signIn());
-        if (!streams.open(listener, topics, region, behind, request, response)) {
+        if (!streams.open(listener, heard, request, response)) {
             response.setStatus(429);
             response.setContentType("text/plain;charset=UTF-8");
             response.getOutputStream()
@@ -178,10 +188,11 @@ class Changes {
 
     private void tell(Added added, String from) {
         try {
-            streams.changed(added.id(), from);
             if (added.of() == Added.Of.PROBE) {
+                streams.pushed(added.id());
                 return;
             }
+            streams.changed(added.id(), from);
             Optional.ofNullable(periods.getIfPresent(added.id()))
                     .or(() -> period(added))
                     .ifPresent(period -> streams.changed(period, from));

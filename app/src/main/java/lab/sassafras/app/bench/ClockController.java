@@ -97,6 +97,7 @@ class ClockController {
      * @param every      how often is read, as typed (s)
      * @param instrument read on, if it is on the shelf
      * @param at         address of a temperature read from its trend; empty for the calorimeter's own
+     * @param back       the page it was sent from, where that is not the clock's
      */
     record Told(
             @Nullable UUID key,
@@ -107,7 +108,8 @@ class ClockController {
             @Nullable Long ago,
             @Nullable String every,
             @Nullable UUID instrument,
-            @Nullable String at) {
+            @Nullable String at,
+            @Nullable String back) {
 
         Optional<Address> place() {
             return Optional.ofNullable(at).filter(each -> !each.isBlank()).map(Address::read);
@@ -250,7 +252,8 @@ class ClockController {
     }
 
     private static String shown(UUID id, Told told) {
-        String clock = "redirect:/entries/" + id + "/clock?trial=" + told.trial();
+        String page = "live".equals(told.back()) ? "/live" : "/clock";
+        String clock = "redirect:/entries/" + id + page + "?trial=" + told.trial();
         return told.place()
                 .map(each -> clock + "&at=" + WrittenSheet.Link.encoded(each.toString()))
                 .orElse(clock);

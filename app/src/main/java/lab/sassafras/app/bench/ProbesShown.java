@@ -2,7 +2,6 @@ package lab.sassafras.app.bench;
 
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -64,8 +63,9 @@ class ProbesShown {
                 .isPresent();
         List<TraceChunk.Read> last = sought ? traces.latest(trace, LOOKED_AT) : List.of();
         return Stream.ofNullable(last.isEmpty() ? null : last.get(last.size() - 1))
-                .filter(each ->
-                        Duration.between(at(trace, each), clock.instant()).compareTo(NOW) <= 0)
+                .filter(each -> Duration.between(trace.at(each.seconds()), clock.instant())
+                                .compareTo(NOW)
+                        <= 0)
                 .findFirst()
                 .map(each -> {
                     Steady steady = Steady.of(last.stream()
@@ -83,9 +83,5 @@ class ProbesShown {
                                             : "still moving, " + figures.signed(steady.aMinute(), 2) + " "
                                                     + trace.unit() + " a minute");
                 });
-    }
-
-    private static Instant at(Trace trace, TraceChunk.Read read) {
-        return trace.begunAt().plusMillis((long) (1000 * read.seconds()));
     }
 }

@@ -21,10 +21,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -47,10 +49,13 @@ class Streams {
     static final Duration HEARTBEAT = Duration.ofSeconds(15);
     /** A client that takes nothing for so long is gone. */
     static final Duration PATIENCE = Duration.ofSeconds(2);
+    /** What pushes is shown at most so often: four frames a second. */
+    static final Duration FRAME = Duration.ofMillis(250);
     /** A region is told at most so often. */
     static final Duration AT_MOST_EVERY = Duration.ofSeconds(1);
 
     private static final long TICK = 100;
+    private static final int READERS = 2;
 
     private final Duration heartbeat;
     private final Map<UUID, Set<Stream>> byTopic = new HashMap<>();
@@ -59,6 +64,13 @@ class Streams {
     private boolean closed;
     private final ScheduledExecutorService writer = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "streams");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    /** What frames show is read by others than who writes them: no stream waits for another's. */
+    private final ExecutorService readers = Executors.newFixedThreadPool(READERS, work -> {
+        Thread thread = new Thread(work, "frames");
         thread.setDaemon(true);
         return thread;
     });
@@ -85,10 +97,11 @@ class Streams {
     record Listener(String page, String browser, String address, Optional<UUID> signIn) {
 
         boolean tab(Listener other) {
-            return !page.isEmpty()
-                    && page.equals(other.page)
-                    && browser.equals(other.browser)
-                    && address.equals(other.address);
+            return !page.isEmpty() && page.equals(other.page) && sameBrowser(other);
+        }
+
+        boolean sameBrowser(Listener other) {
+            return browser.equals(other.browser) && address.equals(other.address);
         }
 
         List<String> counted() {
@@ -96,23 +109,47 @@ class Streams {
         }
     }
 
+    /** What a page is sent of what pushes: each asked once the one before it was written, so that none pile up. */
+    interface Frames {
+
+        /** {@return what came since the last of them; empty where nothing did} */
+        Optional<Frame> next();
+    }
+
     /**
-     * Opens a stream; empty and nothing begun where there are too many already.
+     * One of them.
+     *
+     * @param id   a page that comes back says which it had last
+     * @param kind of event
+     * @param data on one line
+     */
+    record Frame(long id, String kind, String data) {
+
+        String written() {
+            return "id:" + id + "\nevent:" + kind + "\ndata:" + data + "\n\n";
+        }
+    }
+
+    /**
+     * What a page listens to.
      *
      * @param topics what it is told of
      * @param region which region of its page that is
+     * @param behind whether something changed since it was rendered
+     * @param frames what it is sent of what pushes; empty where it is told only that something did
      */
-    boolean open(
-            Listener listener,
-            Set<UUID> topics,
-            String region,
-            boolean behind,
-            HttpServletRequest request,
-            HttpServletResponse response)
+    record Heard(Set<UUID> topics, String region, boolean behind, Optional<Frames> frames) {}
+
+    /**
+     * Opens a stream; false and nothing begun where there are too many already.
+     */
+    boolean open(Listener listener, Heard heard, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
-        Stream stream = new Stream(listener, topics, region);
+        Stream stream = new Stream(listener, heard);
         // a browser does not say that a page was left, but which page came in its place in the same tab
         everyOne().stream().filter(each -> each.listener.tab(listener)).forEach(Stream::end);
+        // nor that a tab went out of sight: what nobody takes any more fails when it is written to
+        everyOne().stream().filter(each -> each.listener.sameBrowser(listener)).forEach(Stream::poke);
         if (!counted(stream)) {
             return false;
         }
@@ -126,9 +163,10 @@ class Streams {
             stream.end();
             throw failed;
         }
-        if (behind) {
-            stream.pend(region);
+        if (heard.behind()) {
+            stream.pend(heard.region());
         }
+        stream.freshen();
         return true;
     }
 
@@ -142,18 +180,22 @@ class Streams {
         }
         keys.forEach(each -> many.merge(each, 1, Integer::sum));
         all.add(stream);
-        stream.topics.forEach(
-                each -> byTopic.computeIfAbsent(each, any -> new HashSet<>()).add(stream));
+        stream.heard
+                .topics()
+                .forEach(each ->
+                        byTopic.computeIfAbsent(each, any -> new HashSet<>()).add(stream));
         return true;
     }
 
     private synchronized void forget(Stream stream) {
         if (all.remove(stream)) {
             stream.listener.counted().forEach(each -> many.computeIfPresent(each, (any, n) -> n > 1 ? n - 1 : null));
-            stream.topics.forEach(each -> byTopic.computeIfPresent(each, (any, streams) -> {
-                streams.remove(stream);
-                return streams.isEmpty() ? null : streams;
-            }));
+            stream.heard
+                    .topics()
+                    .forEach(each -> byTopic.computeIfPresent(each, (any, streams) -> {
+                        streams.remove(stream);
+                        return streams.isEmpty() ? null : streams;
+                    }));
         }
     }
 
@@ -189,7 +231,18 @@ class Streams {
     void changed(UUID topic, String from) {
         for (Stream each : of(topic)) {
             if (from.isEmpty() || !from.equals(each.listener.page())) {
-                each.pend(each.region);
+                each.pend(each.heard.region());
+            }
+        }
+    }
+
+    /** Tells all who listen to a bench that something was pushed to it. */
+    void pushed(UUID bench) {
+        for (Stream each : of(bench)) {
+            if (each.heard.frames().isPresent()) {
+                each.freshen();
+            } else {
+                each.pend(each.heard.region());
             }
         }
     }
@@ -214,6 +267,7 @@ class Streams {
         }
         everyOne().forEach(Stream::end);
         looking.cancel(false);
+        readers.shutdown();
         writer.shutdown();
     }
 
@@ -221,8 +275,7 @@ class Streams {
     private final class Stream implements WriteListener, AsyncListener {
 
         private final Listener listener;
-        private final Set<UUID> topics;
-        private final String region;
+        private final Heard heard;
         private final Set<String> pending = new HashSet<>();
         private final Map<String, Long> told = new LinkedHashMap<>();
         private AsyncContext async;
@@ -231,12 +284,59 @@ class Streams {
         private long lastWritten = System.nanoTime();
         private long blockedSince;
         private boolean ended;
+        /** Whether something came that no frame shows yet. */
+        private boolean stale;
+        /** Whether a frame is waited for, to be read or to be due. */
+        private boolean reading;
+
+        private @Nullable String frame;
+        private @Nullable Future<?> due;
+        private long lastFrame = System.nanoTime() - FRAME.toNanos();
 
         @SuppressWarnings("NullAway.Init")
-        Stream(Listener listener, Set<UUID> topics, String region) {
+        Stream(Listener listener, Heard heard) {
             this.listener = listener;
-            this.topics = topics;
-            this.region = region;
+            this.heard = heard;
+        }
+
+        /** Something came that a frame should show. */
+        void freshen() {
+            if (heard.frames().isPresent()) {
+                synchronized (this) {
+                    stale = true;
+                }
+                later(this::askFrame);
+            }
+        }
+
+        /** Has the next frame read, no sooner than a quarter of a second after the last, once that one was written. */
+        private void askFrame() {
+            synchronized (this) {
+                if (ended || !stale || reading || frame != null || writer.isShutdown()) {
+                    return;
+                }
+                reading = true;
+                long wait = Math.max(0, lastFrame + FRAME.toNanos() - System.nanoTime());
+                due = writer.schedule(() -> readers.execute(this::readFrame), wait, TimeUnit.NANOSECONDS);
+            }
+        }
+
+        private void readFrame() {
+            synchronized (this) {
+                stale = false;
+            }
+            try {
+                Optional<Frame> next = heard.frames().orElseThrow().next();
+                synchronized (this) {
+                    reading = false;
+                    frame = next.map(Frame::written).orElse(null);
+                }
+                later(this::write);
+                later(this::askFrame);
+            } catch (RuntimeException failed) {
+                // the browser asks again, and says what it had last
+                end();
+            }
         }
 
         void begin(AsyncContext context, ServletOutputStream stream) {
@@ -251,6 +351,14 @@ class Streams {
         void pend(String what) {
             synchronized (this) {
                 pending.add(what);
+            }
+            later(this::write);
+        }
+
+        /** Says that it is still there, now. */
+        void poke() {
+            synchronized (this) {
+                lastWritten = System.nanoTime() - heartbeat.toNanos() - 1;
             }
             later(this::write);
         }
@@ -289,7 +397,7 @@ class Streams {
 
         private void write(long now) throws IOException {
             boolean silent = now - lastWritten > heartbeat.toNanos();
-            if (pending.isEmpty() && !silent && blockedSince == 0) {
+            if (pending.isEmpty() && frame == null && !silent && blockedSince == 0) {
                 return;
             }
             if (!out.isReady()) {
@@ -306,6 +414,12 @@ class Streams {
                     told.put(name, now);
                     each.remove();
                 }
+            }
+            if (frame != null) {
+                text.append(frame);
+                frame = null;
+                lastFrame = now;
+                later(this::askFrame);
             }
             if (text.isEmpty() && silent) {
                 text.append(":\n\n");
@@ -329,6 +443,9 @@ class Streams {
                 }
                 ended = true;
                 context = async;
+                if (due != null) {
+                    due.cancel(false);
+                }
             }
             forget(this);
             if (context != null) {

@@ -50,7 +50,9 @@ public class WhoMay {
                 "POST /entries",
                 "POST /bench/members",
                 "POST /bench/probes",
-                "POST /bench/probes/{token}");
+                "POST /bench/probes/{token}",
+                "POST /bench/probes/{token}/place",
+                "POST /bench/probes/compared");
         lines(
                 all,
                 Right.READ_ENTRY,
@@ -67,7 +69,9 @@ public class WhoMay {
                 "GET /entries/{id}/working.tex",
                 "GET /entries/{id}/paces",
                 "GET /entries/{id}/instruments",
-                "GET /entries/{id}/changes");
+                "GET /entries/{id}/changes",
+                "GET /entries/{id}/live",
+                "GET /entries/{id}/live/changes");
         lines(
                 all,
                 Right.WRITE_ENTRY,
@@ -80,6 +84,7 @@ public class WhoMay {
                 "POST /entries/{id}/clock/readings",
                 "POST /entries/{id}/clock/mixing",
                 "POST /entries/{id}/clock/trend",
+                "POST /entries/{id}/live/take",
                 "POST /entries/{id}/clock/room",
                 "POST /entries/{id}/clock/file/typed",
                 "POST /entries/{id}/clock/file/keep",

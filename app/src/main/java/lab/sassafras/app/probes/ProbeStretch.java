@@ -38,6 +38,15 @@ public class ProbeStretch {
         return traceId;
     }
 
+    /** What it has in common with the other stretches of its probe. */
+    public String identity() {
+        return tokenId + " " + probe;
+    }
+
+    UUID tokenId() {
+        return tokenId;
+    }
+
     /** What the sender calls the probe. */
     public String probe() {
         return probe;

@@ -4,7 +4,9 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.people.Secrets;
@@ -118,6 +120,37 @@ public class Probes {
                         ProbeStretch.class)
                 .setParameter("token", token.id())
                 .getResultList();
+    }
+
+    /** Keeps where a probe of a token stands from now on. */
+    public void stand(ProbeToken token, String probe, ProbePlace.Standing standing, UUID who) {
+        room.check();
+        entities.persist(new ProbePlace(token, probe, standing, who, now()));
+    }
+
+    /** {@return where the probes of a token stand, of which somebody said so, by what they are} */
+    @Transactional(readOnly = true)
+    public Map<String, ProbePlace.Standing> standing(ProbeToken token) {
+        Map<String, ProbePlace.Standing> standing = new HashMap<>();
+        entities.createQuery("from ProbePlace where tokenId = :token order by seq", ProbePlace.class)
+                .setParameter("token", token.id())
+                .getResultList()
+                .forEach(each -> standing.put(each.probe(), each.standing()));
+        return standing;
+    }
+
+    /** {@return the stretch a trace holds; empty where no probe pushed it} */
+    @Transactional(readOnly = true)
+    public Optional<ProbeStretch> of(UUID trace) {
+        return Optional.ofNullable(entities.find(ProbeStretch.class, trace));
+    }
+
+    /** {@return where the probe stands whose readings a trace holds; empty where no probe pushed them} */
+    @Transactional(readOnly = true)
+    public Optional<ProbePlace.Standing> standing(UUID trace) {
+        return of(trace)
+                .map(stretch -> standing(entities.find(ProbeToken.class, stretch.tokenId()))
+                        .getOrDefault(stretch.probe(), ProbePlace.Standing.UNSAID));
     }
 
     /** Keeps that a stretch began. */

@@ -156,4 +156,9 @@ public class Trace {
     public Instant begunAt() {
         return begunAt;
     }
+
+    /** When a second of it was (s). */
+    public Instant at(double seconds) {
+        return begunAt.plusMillis((long) (1000 * seconds));
+    }
 }

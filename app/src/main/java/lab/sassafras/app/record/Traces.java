@@ -141,11 +141,12 @@ public class Traces {
     /**
      * A stretch of what a probe pushes, begun at a moment.
      *
-     * @param of    the probe, with the unit of what it measures
-     * @param every how often it comes (s)
+     * @param of         the probe, with the unit of what it measures
+     * @param instrument of the shelf it reads on
+     * @param every      how often it comes (s)
      */
-    public Trace pushed(Bench bench, Trace.Channel of, double every, Instant begun) {
-        return kept(new Trace(UUID.randomUUID(), bench, of, Optional.empty(), every, begun, null), List.of());
+    public Trace pushed(Bench bench, Trace.Channel of, Optional<UUID> instrument, double every, Instant begun) {
+        return kept(new Trace(UUID.randomUUID(), bench, of, instrument, every, begun, null), List.of());
     }
 
     /** Adds what a probe pushed, which was checked where it was read. */
@@ -228,7 +229,7 @@ public class Traces {
      * @param last second of its last reading
      */
     public static boolean isOf(Trace of, double last, Instant at) {
-        Instant end = of.begunAt().plusMillis((long) (1000 * last));
+        Instant end = of.at(last);
         return of.broughtWith().isEmpty() && !at.isBefore(of.begunAt().minus(AROUND)) && !at.isAfter(end.plus(AROUND));
     }
 

@@ -2,9 +2,13 @@ package lab.sassafras.app.sheet;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import lab.sassafras.app.probes.Place;
+import lab.sassafras.app.probes.ProbePlace;
+import lab.sassafras.app.probes.Probes;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
@@ -40,6 +44,7 @@ public class Clocks {
     private final DecisionBook decisionBook;
     private final Traces traces;
     private final Instruments instruments;
+    private final Probes probes;
     private final Clock clock;
 
     Clocks(
@@ -48,7 +53,9 @@ public class Clocks {
             DecisionBook decisionBook,
             Traces traces,
             Instruments instruments,
+            Probes probes,
             Clock clock) {
+        this.probes = probes;
         this.instruments = instruments;
         this.entryBook = entryBook;
         this.observationBook = observationBook;
@@ -161,9 +168,17 @@ public class Clocks {
         return traces.of(bench).stream()
                 .filter(each ->
                         each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND) && each.ofTemperature())
-                .map(each -> each.id().toString())
-                .filter(id -> !taken.contains(id))
-                .findFirst();
+                .filter(each -> !taken.contains(each.id().toString()))
+                .filter(each -> place(each).filter(at -> at != Place.CUP).isEmpty())
+                // of several probes the one that was said to be there comes before those nobody said anything of
+                .min(Comparator.comparing(each -> place(each).isEmpty()))
+                .map(each -> each.id().toString());
+    }
+
+    private Optional<Place> place(Trace trace) {
+        return trace.channel().equals(Trace.PROBE)
+                ? probes.standing(trace.id()).flatMap(ProbePlace.Standing::place)
+                : Optional.empty();
     }
 
     /** Temperature of the room while something was read on a clock, where that was read. */

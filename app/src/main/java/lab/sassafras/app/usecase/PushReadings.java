@@ -19,6 +19,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.probes.ProbeBatch;
+import lab.sassafras.app.probes.ProbePlace;
 import lab.sassafras.app.probes.ProbeStretch;
 import lab.sassafras.app.probes.ProbeToken;
 import lab.sassafras.app.probes.Probes;
@@ -97,20 +98,6 @@ public class PushReadings {
      */
     public record Pushed(int kept, int again, Rows.Left refused, List<String> said) {}
 
-    /** Lets a script push to a bench. @return its secret, told this once */
-    @Needs(Right.BEGIN)
-    @Noted("let a probe push to a bench")
-    public Answer<String> letPush(Bench bench, String name) {
-        return Answer.of(() -> probes.make(bench, name.isBlank() ? "a probe" : name.strip()));
-    }
-
-    /** Lets nothing more be pushed by a token. */
-    @Needs(Right.BEGIN)
-    @Noted("let a probe push no more")
-    public Answer<Boolean> revoke(Bench bench, UUID token) {
-        return Answer.of(() -> probes.revoke(bench, token));
-    }
-
     /**
      * Keeps a batch.
      *
@@ -146,8 +133,8 @@ public class PushReadings {
                                 + "kept; send it again a little later.",
                         after);
             }
-            return Objects.requireNonNull(
-                    whole.execute(status -> kept(new Sending(token, id, contents, rows, now, clock.instant()))));
+            return Objects.requireNonNull(whole.execute(status ->
+                    kept(new Sending(token, id, contents, rows, now, clock.instant(), probes.standing(token)))));
         }
     }
 
@@ -169,7 +156,18 @@ public class PushReadings {
 
     /** A batch on its way, and when it arrived. */
     private record Sending(
-            ProbeToken token, UUID id, String contents, Rows rows, OptionalDouble now, Instant arrival) {}
+            ProbeToken token,
+            UUID id,
+            String contents,
+            Rows rows,
+            OptionalDouble now,
+            Instant arrival,
+            Map<String, ProbePlace.Standing> standing) {
+
+        Optional<UUID> instrument(String probe) {
+            return standing.getOrDefault(probe, ProbePlace.Standing.UNSAID).instrument();
+        }
+    }
 
     private Pushed kept(Sending sending) {
         Map<String, List<Rows.Row>> byProbe = new LinkedHashMap<>();
@@ -251,6 +249,7 @@ public class PushReadings {
         Trace trace = traces.pushed(
                 sending.token.bench(),
                 new Trace.Channel(Trace.PROBE, called, run.get(0).unit().symbol()),
+                sending.instrument(probe),
                 every(run),
                 at);
         return new Stretch(probes.begin(trace.id(), sending.token, probe, first, why), trace);
@@ -282,6 +281,9 @@ public class PushReadings {
             double from = run.get(0).t() - kept.clientStart();
             double to = run.get(run.size() - 1).t() - kept.clientStart();
             double last = traces.ends(trace).last();
+            if (!sending.instrument(kept.probe()).equals(trace.instrumentId())) {
+                return Optional.of("it reads on another instrument now");
+            }
             if (from < last - SAME) {
                 return Optional.of("its clock ran backwards");
             }

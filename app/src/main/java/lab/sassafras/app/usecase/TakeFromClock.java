@@ -121,6 +121,11 @@ public class TakeFromClock {
 
     /** Keeps two temperatures picked from a curve as the readings before and after mixing, and puts them in force. */
     public Answer<Boolean> picked(EntrySheet entry, int trial, String start, String end, Actor actor) {
+        return picked(entry, trial, start, end, "picked from the curve", actor);
+    }
+
+    /** The same, with where they come from. */
+    public Answer<Boolean> picked(EntrySheet entry, int trial, String start, String end, String from, Actor actor) {
         return Answer.of(() -> whole.executeWithoutResult(status -> {
             WayIn.beforeMixing(entry, trial);
             Span span = entry.experiment().span().orElseThrow();
@@ -132,7 +137,7 @@ public class TakeFromClock {
                     Decision.Kind.SCHOOL,
                     ConventionQuestion.CHANGE.key(),
                     TemperatureChange.PICKED.key(),
-                    "picked from the curve",
+                    from,
                     actor.name());
         }));
     }

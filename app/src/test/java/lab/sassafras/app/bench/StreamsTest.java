@@ -17,7 +17,9 @@ import java.time.Duration;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -27,6 +29,8 @@ import org.junit.jupiter.api.Test;
 class StreamsTest {
 
     private static final UUID TOPIC = UUID.randomUUID();
+
+    private static final Streams.Heard HEARD = new Streams.Heard(Set.of(TOPIC), "sheet", false, Optional.empty());
 
     private final Streams streams = new Streams(Duration.ofMillis(300));
 
@@ -67,12 +71,20 @@ class StreamsTest {
     }
 
     private boolean open(Client client, Streams.Listener listener, boolean behind) {
+        return open(client, listener, behind, null);
+    }
+
+    private boolean open(Client client, Streams.Listener listener, boolean behind, Streams.@Nullable Frames frames) {
         try {
             HttpServletRequest request = mock(HttpServletRequest.class);
             when(request.startAsync()).thenReturn(client.async);
             HttpServletResponse response = mock(HttpServletResponse.class);
             when(response.getOutputStream()).thenReturn(client);
-            return streams.open(listener, Set.of(TOPIC), "sheet", behind, request, response);
+            return streams.open(
+                    listener,
+                    new Streams.Heard(Set.of(TOPIC), "sheet", behind, Optional.ofNullable(frames)),
+                    request,
+                    response);
         } catch (IOException never) {
             throw new IllegalStateException(never);
         }
@@ -176,10 +188,49 @@ class StreamsTest {
         when(request.startAsync()).thenThrow(new IllegalStateException("no"));
         HttpServletResponse response = mock(HttpServletResponse.class);
         try {
-            streams.open(listener("p", 1, 1), Set.of(TOPIC), "sheet", false, request, response);
+            streams.open(listener("p", 1, 1), HEARD, request, response);
         } catch (IllegalStateException expected) {
             verify(response).setContentType(any());
         }
         assertThat(streams.size()).isZero();
+    }
+
+    /** Frames that tell how often they were asked. */
+    private static Streams.Frames counting(AtomicInteger asked) {
+        return () -> Optional.of(new Streams.Frame(asked.incrementAndGet(), "points", "{}"));
+    }
+
+    /** A page is sent four frames a second; for one that sleeps none is read, and none waits for another. */
+    @Test
+    void framesComeFourASecondAndPileUpForNobody() throws InterruptedException {
+        AtomicInteger asked = new AtomicInteger();
+        AtomicInteger asleepAsked = new AtomicInteger();
+        Client awake = new Client();
+        Client asleep = new Client();
+        Client slow = new Client();
+        open(awake, listener("a", 1, 1), false, counting(asked));
+        open(slow, listener("s", 2, 1), false, () -> {
+            try {
+                Thread.sleep(1_500);
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+            }
+            return Optional.empty();
+        });
+        open(asleep, listener("z", 3, 1), false, counting(asleepAsked));
+        within(1_000, () -> asleep.times("event:points") == 1);
+        asleep.awake = false;
+        long began = System.nanoTime();
+        for (int i = 0; i < 100; i++) {
+            streams.pushed(TOPIC);
+            Thread.sleep(10);
+        }
+        double seconds = (System.nanoTime() - began) / 1e9;
+        within(1_000, () -> awake.times("event:points") >= 4);
+        assertThat(awake.times("event:points")).isLessThanOrEqualTo((int) (4 * seconds) + 3);
+        assertThat(awake.told.toString()).contains("id:1\n", "id:2\n", "id:3\n");
+        assertThat(asleepAsked.get())
+                .as("the next is read once the one before was written")
+                .isLessThanOrEqualTo(2);
     }
 }

@@ -1,0 +1,90 @@
+package lab.sassafras.app.record;
+
+import java.sql.Array;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.ZoneOffset;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/** What came to traces since a page was rendered, a row at a time, for those who look on. */
+@Component
+public class Arrivals {
+
+    /** Rows are numbered before they are kept: one a little before the newest may have been under way then. */
+    private static final int BACK = 64;
+
+    private static final Duration UNDER_WAY = Duration.ofSeconds(2);
+
+    private final JdbcTemplate database;
+    private final Clock clock;
+
+    Arrivals(JdbcTemplate database, Clock clock) {
+        this.database = database;
+        this.clock = clock;
+    }
+
+    /**
+     * A row of readings.
+     *
+     * @param row         its number; of one trace a later one is larger
+     * @param trace       it is of
+     * @param seconds     from the beginning of its trace (s)
+     * @param temperatures in its unit
+     */
+    @SuppressWarnings("ArrayRecordComponent")
+    public record Came(long row, UUID trace, double[] seconds, double[] temperatures) {}
+
+    /** {@return the number of the newest row} */
+    public long newest() {
+        Long newest = database.queryForObject("select coalesce(max(seq), 0) from trace_chunk", Long.class);
+        return newest == null ? 0 : newest;
+    }
+
+    /** {@return how many traces probes pushed to a bench} */
+    public int pushed(UUID bench) {
+        Integer many = database.queryForObject(
+                "select count(*) from trace where bench_id = ? and channel = 'probe'", Integer.class, bench);
+        return many == null ? 0 : many;
+    }
+
+    /**
+     * {@return rows of some traces after a number, in order, at most so many}
+     *
+     * @param after the number
+     * @param most  rows
+     */
+    public List<Came> after(Collection<UUID> traces, long after, int most) {
+        if (traces.isEmpty()) {
+            return List.of();
+        }
+        String each = String.join(", ", Collections.nCopies(traces.size(), "?"));
+        return database.query(
+                "select seq, trace_id, seconds, temperatures from trace_chunk where trace_id in (" + each
+                        + ") and (seq > ? or seq > ? and made_at > ?) order by seq limit ?",
+                (row, any) -> new Came(row.getLong(1), row.getObject(2, UUID.class), numbers(row, 3), numbers(row, 4)),
+                Stream.concat(
+                                traces.stream(),
+                                Stream.of(
+                                        after,
+                                        after - BACK,
+                                        clock.instant().minus(UNDER_WAY).atOffset(ZoneOffset.UTC),
+                                        most))
+                        .toArray());
+    }
+
+    private static double[] numbers(ResultSet row, int column) throws SQLException {
+        Array array = row.getArray(column);
+        return Arrays.stream((Object[]) array.getArray())
+                .mapToDouble(each -> ((Number) each).doubleValue())
+                .toArray();
+    }
+}
