@@ -325,6 +325,12 @@ document.addEventListener('alpine:init', () => {
       const button = event.submitter;
       if (button && button.name) { data.set(button.name, button.value); }
       const given = Date.now();
+      const waits = window.outbox && window.indexedDB && form.matches('[data-outbox]');
+      if (waits && await window.outbox.busy().catch(() => false)) {
+        await window.outbox.take(form, data, given);
+        this.busy = false;
+        return;
+      }
       for (;;) {
         data.set('ago', String(Date.now() - given));
         try {
@@ -337,6 +343,11 @@ document.addEventListener('alpine:init', () => {
           await this.show(answer);
           return;
         } catch (unreachable) {
+          if (waits) {
+            await window.outbox.take(form, data, given);
+            this.busy = false;
+            return;
+          }
           this.outbox = 'Not kept yet: the server does not answer. The value stays here and is tried again.';
           await new Promise((resume) => setTimeout(resume, 2000));
         }

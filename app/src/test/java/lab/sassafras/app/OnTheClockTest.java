@@ -3,7 +3,9 @@ package lab.sassafras.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -257,6 +259,37 @@ class OnTheClockTest extends HouseTest {
                     .startsWith("time (s),temperature (°C),who,kept at,counts,reason")
                     .contains("\r\n90,24.9,Juniper,")
                     .hasLineCount(7);
+        }
+    }
+
+    /** Without the network a bench reads on: what was given waits in its order, with its own times, and comes once. */
+    @Test
+    void whatIsReadWithoutTheNetworkIsDeliveredInOrderAndOnce() {
+        Entry entry = alone("4-still-at-the-bench.json");
+        Trace trace = running(entry, 300);
+        try (BenchBrowser browser = browser().allowing("ERR_INTERNET_DISCONNECTED")) {
+            browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id() + "/clock");
+            browser.page().waitForFunction("() => window.outbox && document.activeElement.id === 'text'");
+            browser.page().context().setOffline(true);
+            reading(browser, "21.3", "1:00");
+            reading(browser, "hot", "1:30");
+            reading(browser, "21.5", "2:00");
+            browser.page().fill("#text", "");
+            browser.page().click("form.mix .moment");
+            browser.page().waitForSelector(".outbox-panel:has-text('4 not delivered since')");
+            assertThat(browser.axe()).isEmpty();
+            // what is left in between stays: the browser keeps it, not the page
+            assertThat(traces.readings(trace.id())).isEmpty();
+            browser.page().context().setOffline(false);
+            browser.page().waitForSelector(".clock-row.mixed");
+            browser.page().waitForSelector(".outbox-panel:has-text('1:30, hot °C:')");
+            assertThat(traces.readings(trace.id()))
+                    .extracting(each -> each.seconds() + " " + each.temperature())
+                    .containsExactly("60.0 21.3", "120.0 21.5");
+            browser.page().click("text=I have seen it");
+            browser.page()
+                    .waitForSelector(
+                            ".outbox-panel", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.HIDDEN));
         }
     }
 }

@@ -1,0 +1,121 @@
+/* While the server does not answer, what is read on a clock waits in this browser and is delivered in order, once each;
+   what is refused then stays with the reason, and what came after it goes on. */
+'use strict';
+
+const outbox = {
+  pause: 2000,
+  panel: null,
+  going: false,
+
+  open() {
+    return new Promise((opened, failed) => {
+      const asked = window.indexedDB.open('sassafras', 1);
+      asked.onupgradeneeded = () => asked.result.createObjectStore('waiting', { keyPath: 'n', autoIncrement: true });
+      asked.onsuccess = () => opened(asked.result);
+      asked.onerror = () => failed(asked.error);
+    });
+  },
+  async work(mode, what) {
+    const book = await outbox.open();
+    try {
+      return await new Promise((done, failed) => {
+        const change = book.transaction('waiting', mode);
+        const asked = what(change.objectStore('waiting'));
+        change.oncomplete = () => done(asked.result);
+        change.onabort = () => failed(change.error);
+      });
+    } finally {
+      book.close();
+    }
+  },
+  /* What waits at this page's entry, in the order it was given. */
+  async waiting() {
+    const entry = window.location.pathname.replace(/\/clock.*/, '');
+    return (await outbox.work('readonly', (store) => store.getAll())).filter((each) => each.entry === entry);
+  },
+  key() {
+    const bytes = crypto.getRandomValues(new Uint8Array(16));
+    const hex = [...bytes].map((each) => each.toString(16).padStart(2, '0')).join('');
+    return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+  },
+  /* Whether what comes now has to wait behind what waits already. */
+  async busy() { return (await outbox.waiting()).some((each) => !each.refused); },
+  /* Takes a form whose answer did not come; the form is ready for the next. */
+  async take(form, data, given) {
+    const text = data.get('text');
+    const words = text ? `${data.get('time') || 'now'}, ${text} °C` : form.querySelector('h2, button').textContent.trim();
+    data.delete('ago');
+    await outbox.work('readwrite', (store) => store.add({
+      entry: window.location.pathname.replace(/\/clock.*/, ''), action: form.action, body: data.toString(), given, words, refused: '',
+    }));
+    form.elements.key.value = outbox.key();
+    ['text', 'time'].forEach((name) => { if (form.elements[name]) { form.elements[name].value = ''; } });
+    await outbox.show();
+  },
+  async show() {
+    const waiting = await outbox.waiting();
+    if (!outbox.panel) {
+      outbox.panel = document.createElement('section');
+      outbox.panel.className = 'outbox-panel';
+      outbox.panel.setAttribute('aria-label', 'Not delivered yet');
+      document.querySelector('main').before(outbox.panel);
+    }
+    const open = waiting.filter((each) => !each.refused);
+    const since = open.length ? new Date(open[0].given).toTimeString().slice(0, 5) : '';
+    const head = document.createElement('p');
+    head.setAttribute('role', 'status');
+    head.textContent = open.length === 0 ? ''
+      : `${open.length} not delivered since ${since}: the server does not answer. They wait in this browser; go on reading. `
+        + 'No next step is asked until they are.';
+    const list = document.createElement('ul');
+    waiting.forEach((each) => {
+      const line = document.createElement('li');
+      line.textContent = each.refused ? `${each.words}: ${each.refused} ` : each.words;
+      if (each.refused) {
+        const button = document.createElement('button');
+        button.type = 'button';
+        button.className = 'plain button';
+        button.textContent = 'I have seen it';
+        button.addEventListener('click', () => outbox.work('readwrite', (store) => store.delete(each.n)).then(outbox.show));
+        line.append(button);
+      }
+      list.append(line);
+    });
+    outbox.panel.replaceChildren(head, list);
+    outbox.panel.toggleAttribute('hidden', waiting.length === 0);
+    return open;
+  },
+  async send(item) {
+    const data = new URLSearchParams(item.body);
+    data.set('ago', String(Math.max(0, Date.now() - item.given)));
+    const answer = await fetch(item.action, { method: 'POST', body: data, headers: { Accept: 'text/html', 'X-Page': window.sassafras.page } });
+    if (answer.status === 503) { throw new Error('not now'); }
+    if (answer.ok) { await outbox.work('readwrite', (store) => store.delete(item.n)); return; }
+    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+    const why = page.querySelector('.problem, main p');
+    await outbox.work('readwrite', (store) => store.put({ ...item, refused: why ? why.textContent.trim() : 'It was refused.' }));
+  },
+  /* One after another; the first that is not answered ends it for now. */
+  async deliver() {
+    if (outbox.going) { return; }
+    outbox.going = true;
+    let sent = 0;
+    try {
+      for (let open = await outbox.show(); open.length > 0; open = await outbox.show()) {
+        await outbox.send(open[0]);
+        sent += 1;
+      }
+    } catch (away) {
+      // tried again below
+    }
+    outbox.going = false;
+    if (sent === 0) { return; }
+    const typed = [...document.querySelectorAll('main input:not([type=hidden])')].some((each) => each.value !== each.defaultValue);
+    if (typed) { await window.sassafras.renew('sheet').catch(() => {}); } else { window.location.reload(); }
+  },
+};
+window.outbox = outbox;
+if (window.indexedDB) {
+  outbox.deliver();
+  setInterval(outbox.deliver, outbox.pause);
+}
