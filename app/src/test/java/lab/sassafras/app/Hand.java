@@ -143,7 +143,7 @@ public final class Hand {
     }
 
     /** What a stream says, as it says it. */
-    java.io.InputStream stream(String path) throws IOException, InterruptedException {
+    public java.io.InputStream stream(String path) throws IOException, InterruptedException {
         return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofInputStream())
                 .body();
     }

@@ -196,6 +196,7 @@ class LiveTest extends HouseTest {
         UUID id = UUID.fromString(entry.replaceAll(".*/", ""));
         assertThat(observationBook.of(id).standing().stream().map(each -> each.text()))
                 .contains(start, end);
+        assertThat(hand.get(entry).body()).contains("“cup”: the last before mixing, at 1:40, and the highest, at 2:");
         assertThat(sheets.of(entryBook.find(id).orElseThrow()).decisions().all().stream()
                         .map(each -> each.reason()))
                 .anyMatch(each -> each.contains("“cup”: the last before mixing, at 1:40, and the highest, at 2:"));

@@ -337,7 +337,9 @@ class PushTest extends HouseTest {
             assertThat(browser.page().inputValue("#text")).isEqualTo("98.3");
             browser.page().press("#text", "Control+Enter");
             browser.page().waitForFunction("() => document.querySelector('#region-sheet').innerText.includes('98.41')");
+            assertThat(browser.text("#region-sheet")).contains("shown by “balance”, settled");
         }
+        assertThat(hand.get(entry + "/run.json").body()).contains("shown by “balance”, settled");
         assertThat(hand.get(entry + "/observations.csv").body())
                 .contains("98.41")
                 .doesNotContain("98.3,");

@@ -163,6 +163,11 @@ public class Observation {
         return Optional.ofNullable(supersedes);
     }
 
+    /** Where a value comes from that corrects nothing, such as a balance; empty where that is not said. */
+    public Optional<String> from() {
+        return supersedes().isPresent() ? Optional.empty() : reason();
+    }
+
     public Optional<String> reason() {
         return Optional.ofNullable(reason);
     }

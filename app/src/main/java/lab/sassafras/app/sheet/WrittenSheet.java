@@ -217,8 +217,16 @@ public final class WrittenSheet {
                 .isPresent();
     }
 
-    /** How a value was got, in a word or two. */
+    /** How a value was got, in a word or two, and what it was taken from. */
     public static String how(Observation observation) {
+        String got = got(observation);
+        return observation
+                .from()
+                .map(from -> got.isEmpty() ? from : got + ", " + from)
+                .orElse(got);
+    }
+
+    private static String got(Observation observation) {
         Optional<Role> role = Role.of(observation.role());
         return role.isEmpty()
                 ? ""

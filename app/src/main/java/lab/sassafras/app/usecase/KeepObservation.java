@@ -71,7 +71,7 @@ public class KeepObservation {
      * @param instrument  read on, if any
      * @param uncertainty as typed, for an assumed value
      * @param corrects    what it corrects, if anything
-     * @param reason      why that was wrong
+     * @param reason      why that was wrong; where nothing is corrected, where the value comes from, if that is said
      * @param sure        whether somebody was asked about this very value and said that it is so
      * @param ago         how long ago it was given, where it waited in the page (ms)
      */
@@ -94,7 +94,9 @@ public class KeepObservation {
             Address at = Address.read(given.at());
             Ticks.check(entry, at);
             Role role = Role.of(given.role()).orElseThrow(() -> new Refused("Say how the value was got."));
-            @Nullable String reason = given.corrects() == null ? null : Reason.checked(given.reason(), WHY);
+            @Nullable
+            String reason =
+                    given.corrects() == null ? Reason.from(given.reason()) : Reason.checked(given.reason(), WHY);
             boolean marked = WayIn.slot(entry, at).field() == Slot.Field.MOMENT
                     && given.text().isEmpty();
             Value value = new Value(

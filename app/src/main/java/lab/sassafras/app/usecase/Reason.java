@@ -24,4 +24,13 @@ final class Reason {
         }
         return Names.checked(typed.strip(), "A reason", LONGEST);
     }
+
+    /**
+     * {@return where a value comes from as it is kept; null where nothing is said}
+     *
+     * @throws Refused where it is too long
+     */
+    static @Nullable String from(@Nullable String typed) {
+        return typed == null || typed.isBlank() ? null : Names.checked(typed.strip(), "Where it comes from", LONGEST);
+    }
 }

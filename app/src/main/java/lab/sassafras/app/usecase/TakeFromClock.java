@@ -130,8 +130,8 @@ public class TakeFromClock {
             WayIn.beforeMixing(entry, trial);
             Span span = entry.experiment().span().orElseThrow();
             SheetEditing filling = entry.readback().filling(entry.sheet().setting());
-            pick(entry, filling, Address.of(span.start(), trial), start, actor);
-            pick(entry, filling, Address.of(span.end(), trial), end, actor);
+            pick(entry, filling, Address.of(span.start(), trial), start, from, actor);
+            pick(entry, filling, Address.of(span.end(), trial), end, from, actor);
             decisionBook.decide(
                     Optional.of(entry.entry().id()),
                     Decision.Kind.SCHOOL,
@@ -142,19 +142,20 @@ public class TakeFromClock {
         }));
     }
 
-    private void pick(EntrySheet entry, SheetEditing filling, Address address, String text, Actor actor) {
+    private void pick(EntrySheet entry, SheetEditing filling, Address address, String text, String from, Actor actor) {
         Optional<Observation> before = WayIn.standing(entry, address).filter(old -> filling.stands(old.id()));
         if (before.filter(old -> old.text().equals(text)).isPresent()) {
             return;
         }
         Value value = Value.instead(
-                UUID.randomUUID(),
-                address,
-                Role.READ,
-                text,
-                BenchUnit.DEGREES_CELSIUS.symbol(),
-                before,
-                "picked otherwise from the curve");
+                        UUID.randomUUID(),
+                        address,
+                        Role.READ,
+                        text,
+                        BenchUnit.DEGREES_CELSIUS.symbol(),
+                        before,
+                        "picked otherwise from the curve")
+                .from(from);
         way.kept(entry, value, WayIn.taken(filling, value, actor), actor);
     }
 

@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param instrument  read on, where on one
  * @param uncertainty as typed, for an assumed value
  * @param corrects    what it takes the place of
- * @param reason      why that was wrong
+ * @param reason      why that was wrong, or where it comes from
  */
 record Value(
         UUID key,
@@ -51,6 +51,13 @@ record Value(
                 null,
                 before.map(Observation::id),
                 before.isPresent() ? reason : null);
+    }
+
+    /** The same with where it comes from, unless it corrects something. */
+    Value from(String where) {
+        return corrects.isPresent()
+                ? this
+                : new Value(key, at, role, text, unit, instrument, uncertainty, corrects, where);
     }
 
     Value on(Optional<Instrument> thermometer, String within) {

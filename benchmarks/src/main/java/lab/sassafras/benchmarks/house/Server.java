@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Properties;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Pattern;
 import lab.sassafras.app.Hand;
 
 /** A running server on a book of its own. */
@@ -86,6 +87,29 @@ public final class Server implements AutoCloseable {
             hand.post("/door", INSTRUCTOR);
             return hand.token();
         });
+    }
+
+    /** What its heap holds after a collection (MB). */
+    long heap() throws IOException, InterruptedException {
+        asked("GC.run");
+        return Pattern.compile("used (\\d+)K")
+                        .matcher(asked("GC.heap_info").replaceAll("(?s)Metaspace.*", ""))
+                        .results()
+                        .mapToLong(each -> Long.parseLong(each.group(1)))
+                        .sum()
+                / 1024;
+    }
+
+    private String asked(String what) throws IOException, InterruptedException {
+        Process asking = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "jcmd").toString(),
+                        String.valueOf(process.pid()),
+                        what)
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(asking.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        asking.waitFor();
+        return said;
     }
 
     /** Starts what is expected to say something and end. @return what it said, and its exit code before it */

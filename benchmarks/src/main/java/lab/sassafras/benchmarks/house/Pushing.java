@@ -1,0 +1,279 @@
+package lab.sassafras.benchmarks.house;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Queue;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import lab.sassafras.app.Hand;
+
+/**
+ * What probes push: how many readings a second one script has acknowledged, beside plain JDBC that inserts the same rows
+ * with the same commits; how soon a page hears of a reading while 32 benches push; what an hour of one bench's page
+ * takes.
+ */
+public final class Pushing {
+
+    private static final int BATCH = 200;
+    private static final int BATCHES = 400;
+    private static final int TOKENS = 20;
+    private static final int BENCHES = 32;
+    private static final int SECONDS = Integer.getInteger("seconds", 60);
+
+    private final HttpClient http = HttpClient.newHttpClient();
+
+    private Pushing() {}
+
+    public static void main(String[] arguments) throws Exception {
+        Pushing pushing = new Pushing();
+        try (Server server = Server.start(Files.createTempDirectory("pushing"), Server.FULL_COMPILER, Map.of())) {
+            pushing.acknowledged(server);
+            pushing.anHour(server);
+        }
+        plainJdbc();
+        for (int rows : new int[] {10, 1}) {
+            try (Server server = Server.start(Files.createTempDirectory("pushing"), Server.FULL_COMPILER, Map.of())) {
+                pushing.listened(server, rows);
+            }
+        }
+    }
+
+    private static String token(Hand hand) {
+        return hand.post("/bench/probes", "name=a+script")
+                .body()
+                .replaceAll("(?s).*id=\"secret\" readonly value=\"([^\"]+)\".*", "$1");
+    }
+
+    private int push(Server server, String token, String rows, double now) throws IOException, InterruptedException {
+        return http.send(
+                        HttpRequest.newBuilder(URI.create(server.base() + "/push/" + UUID.randomUUID() + "?now="
+                                        + String.format(Locale.ROOT, "%.3f", now)))
+                                .header("Authorization", "Bearer " + token)
+                                .header("Content-Type", "application/x-ndjson")
+                                .POST(BodyPublishers.ofString(rows))
+                                .build(),
+                        BodyHandlers.discarding())
+                .statusCode();
+    }
+
+    private static String rows(double from, double every, int many) {
+        return IntStream.range(0, many)
+                .mapToObj(i -> String.format(
+                        Locale.ROOT,
+                        "{\"probe\": \"cup\", \"t\": %.3f, \"value\": %.2f}",
+                        from + every * i,
+                        21 + 0.01 * (i % 7)))
+                .collect(Collectors.joining("\n"));
+    }
+
+    /** One script after another batch, by as many tokens as keep it below what one may. */
+    private void acknowledged(Server server) throws IOException, InterruptedException {
+        String period = new Hand(server.base()).openPeriod("Pushing");
+        List<String> tokens = new ArrayList<>();
+        for (int i = 0; i < TOKENS; i++) {
+            tokens.add(token(new Hand(server.base()).join(period, "Bench " + i)));
+        }
+        long began = 0;
+        int refused = 0;
+        for (int i = -BATCHES / 4; i < BATCHES; i++) {
+            if (i == 0) {
+                began = System.nanoTime();
+            }
+            double now = System.nanoTime() / 1e9;
+            int status = push(server, tokens.get(Math.floorMod(i, TOKENS)), rows(now - BATCH * 1e-4, 1e-4, BATCH), now);
+            refused += status == 200 ? 0 : 1;
+        }
+        double seconds = (System.nanoTime() - began) / 1e9;
+        System.out.printf(
+                Locale.ROOT,
+                "%-58s %,.0f readings a second (%d of %d batches refused)%n",
+                "acknowledged over HTTP, 200 a batch",
+                BATCH * (BATCHES - refused) / seconds,
+                refused,
+                BATCHES);
+    }
+
+    /** The same rows, the same commits, and nothing else. */
+    private static void plainJdbc() throws SQLException, IOException {
+        Path home = Files.createTempDirectory("plain");
+        try (Connection database =
+                DriverManager.getConnection("jdbc:h2:file:" + home.resolve("plain") + ";WRITE_DELAY=0", "sa", "")) {
+            database.createStatement()
+                    .execute("create table trace_chunk (id uuid primary key, seq bigint generated always as identity, "
+                            + "trace_id uuid not null, seconds double precision array not null, temperatures double "
+                            + "precision array not null, who_id uuid not null, made_at timestamp(6) with time zone)");
+            database.createStatement().execute("create index trace_chunk_trace on trace_chunk (trace_id, seq)");
+            database.setAutoCommit(false);
+            UUID trace = UUID.randomUUID();
+            long began = 0;
+            for (int i = -BATCHES / 4; i < BATCHES; i++) {
+                if (i == 0) {
+                    began = System.nanoTime();
+                }
+                try (PreparedStatement insert = database.prepareStatement(
+                        "insert into trace_chunk (id, trace_id, seconds, temperatures, who_id, made_at) values (?, ?, ?, ?, ?, ?)")) {
+                    Double[] seconds = new Double[BATCH];
+                    Double[] temperatures = new Double[BATCH];
+                    for (int j = 0; j < BATCH; j++) {
+                        seconds[j] = i + 1e-4 * j;
+                        temperatures[j] = 21 + 0.01 * (j % 7);
+                    }
+                    insert.setObject(1, UUID.randomUUID());
+                    insert.setObject(2, trace);
+                    insert.setObject(3, seconds);
+                    insert.setObject(4, temperatures);
+                    insert.setObject(5, trace);
+                    insert.setObject(6, Instant.now().atOffset(ZoneOffset.UTC));
+                    insert.executeUpdate();
+                }
+                database.commit();
+            }
+            double seconds = (System.nanoTime() - began) / 1e9;
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-58s %,.0f readings a second%n",
+                    "plain JDBC, the same rows and commits",
+                    BATCH * BATCHES / seconds);
+        }
+    }
+
+    /** An hour of one bench at ten a second: its page beside the simplest. */
+    private void anHour(Server server) throws IOException, InterruptedException {
+        String period = new Hand(server.base()).openPeriod("An hour");
+        Hand hand = new Hand(server.base()).join(period, "Alder");
+        String token = token(hand);
+        double now = System.nanoTime() / 1e9;
+        for (int i = 0; i < 36; i++) {
+            while (push(server, token, rows(now - 3600 + 100 * i, 0.1, 1000), now) == 429) {
+                Thread.sleep(500);
+            }
+        }
+        String entry = hand.begin("heat-of-solution").replaceAll("\\?.*", "");
+        Times simplest = new Times();
+        Times live = new Times();
+        int bytes = 0;
+        for (int i = 0; i < 60; i++) {
+            long began = System.nanoTime();
+            hand.get("/bench");
+            double one = (System.nanoTime() - began) / 1e6;
+            began = System.nanoTime();
+            bytes = hand.get(entry + "/live?whole=true").body().length();
+            if (i >= 20) {
+                simplest.add(one);
+                live.add((System.nanoTime() - began) / 1e6);
+            }
+        }
+        simplest.print("the bench's page");
+        live.printBeside("the live curve of 36,000 readings", simplest);
+        System.out.printf(Locale.ROOT, "%-58s %,d characters%n", "its page", bytes);
+    }
+
+    /** Benches that push ten a second, each with a page that listens: from push to page, and the heap meanwhile. */
+    private void listened(Server server, int rows) throws Exception {
+        String period = new Hand(server.base()).openPeriod("Listening");
+        Times heard = new Times();
+        AtomicBoolean over = new AtomicBoolean();
+        List<Thread> all = new ArrayList<>();
+        Queue<String> failed = new ConcurrentLinkedQueue<>();
+        for (int i = 0; i < BENCHES; i++) {
+            Hand hand = new Hand(server.base()).join(period, "Bench " + i);
+            String token = token(hand);
+            double begun = System.nanoTime() / 1e9;
+            push(server, token, rows(0, 0.1, 10), 1);
+            String page = hand.get(hand.begin("heat-of-solution").replaceAll("\\?.*", "") + "/live")
+                    .body();
+            String listens =
+                    page.replaceAll("(?s).*data-listens=\"([^\"]+)\".*", "$1").replace("&amp;", "&");
+            Queue<long[]> sent = new ConcurrentLinkedQueue<>();
+            all.add(new Thread(() -> listen(hand, listens, sent, rows, heard, over, failed)));
+            all.add(new Thread(() -> {
+                try {
+                    for (long next = System.nanoTime(); !over.get(); next += rows * 100_000_000L) {
+                        Thread.sleep(Math.max(0, (next - System.nanoTime()) / 1_000_000));
+                        double t = 1 + System.nanoTime() / 1e9 - begun;
+                        sent.add(new long[] {System.nanoTime()});
+                        if (push(server, token, rows(t - 0.1 * (rows - 1), 0.1, rows), t) != 200) {
+                            failed.add("a batch was refused");
+                        }
+                    }
+                } catch (IOException | InterruptedException gone) {
+                    failed.add(gone.toString());
+                }
+            }));
+        }
+        // what was under way when a page was rendered is sent once more: let it be long ago
+        Thread.sleep(3000);
+        all.forEach(Thread::start);
+        long early = 0;
+        for (int second = 0; second < SECONDS; second++) {
+            Thread.sleep(1000);
+            early = second == SECONDS / 4 ? server.heap() : early;
+        }
+        long late = server.heap();
+        over.set(true);
+        heard.print("from push to page, 32 benches, " + (rows == 1 ? "single rows" : "batches of ten"));
+        System.out.printf(
+                Locale.ROOT,
+                "%-58s p99 %.1f ms; heap after collection %d MB, then %d MB; failures: %s%n",
+                "",
+                heard.percentile(99),
+                early,
+                late,
+                failed.stream().distinct().toList());
+        for (Thread each : all) {
+            each.interrupt();
+        }
+    }
+
+    private static void listen(
+            Hand hand,
+            String path,
+            Queue<long[]> sent,
+            int rows,
+            Times heard,
+            AtomicBoolean over,
+            Queue<String> failed) {
+        try (BufferedReader stream =
+                new BufferedReader(new InputStreamReader(hand.stream(path), StandardCharsets.UTF_8))) {
+            for (String line = stream.readLine(); line != null && !over.get(); line = stream.readLine()) {
+                if (line.startsWith("event:anew")) {
+                    failed.add("a page was to read itself anew");
+                }
+                if (line.startsWith("event:points")) {
+                    long now = System.nanoTime();
+                    int marks = stream.readLine().split("h0", -1).length - 1;
+                    for (int i = 0; i < marks / rows; i++) {
+                        long[] each = sent.poll();
+                        synchronized (heard) {
+                            heard.add(each == null ? Double.NaN : (now - each[0]) / 1e6);
+                        }
+                    }
+                }
+            }
+        } catch (IOException | InterruptedException gone) {
+            failed.add(gone.toString());
+        }
+    }
+}
