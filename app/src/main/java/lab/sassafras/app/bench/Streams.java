@@ -2,20 +2,13 @@ package lab.sassafras.app.bench;
 
 import jakarta.annotation.PreDestroy;
 import jakarta.servlet.AsyncContext;
-import jakarta.servlet.AsyncEvent;
-import jakarta.servlet.AsyncListener;
-import jakarta.servlet.ServletOutputStream;
-import jakarta.servlet.WriteListener;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.Iterator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,7 +19,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -58,9 +50,9 @@ class Streams {
     private static final int READERS = 2;
 
     private final Duration heartbeat;
-    private final Map<UUID, Set<Stream>> byTopic = new HashMap<>();
+    private final Map<UUID, Set<PageStream>> byTopic = new HashMap<>();
     private final Map<String, Integer> many = new HashMap<>();
-    private final Set<Stream> all = new HashSet<>();
+    private final Set<PageStream> all = new HashSet<>();
     private boolean closed;
     private final ScheduledExecutorService writer = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "streams");
@@ -145,11 +137,13 @@ class Streams {
      */
     boolean open(Listener listener, Heard heard, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
-        Stream stream = new Stream(listener, heard);
+        PageStream stream = new PageStream(this, listener, heard);
         // a browser does not say that a page was left, but which page came in its place in the same tab
-        everyOne().stream().filter(each -> each.listener.tab(listener)).forEach(Stream::end);
+        everyOne().stream().filter(each -> each.listener().tab(listener)).forEach(PageStream::end);
         // nor that a tab went out of sight: what nobody takes any more fails when it is written to
-        everyOne().stream().filter(each -> each.listener.sameBrowser(listener)).forEach(Stream::poke);
+        everyOne().stream()
+                .filter(each -> each.listener().sameBrowser(listener))
+                .forEach(PageStream::poke);
         if (!counted(stream)) {
             return false;
         }
@@ -170,8 +164,8 @@ class Streams {
         return true;
     }
 
-    private synchronized boolean counted(Stream stream) {
-        List<String> keys = stream.listener.counted();
+    private synchronized boolean counted(PageStream stream) {
+        List<String> keys = stream.listener().counted();
         int[] most = {IN_ALL, OF_AN_ADDRESS, OF_A_BROWSER};
         for (int i = 0; i < most.length; i++) {
             if (closed || many.getOrDefault(keys.get(i), 0) >= most[i]) {
@@ -180,17 +174,17 @@ class Streams {
         }
         keys.forEach(each -> many.merge(each, 1, Integer::sum));
         all.add(stream);
-        stream.heard
+        stream.heard()
                 .topics()
                 .forEach(each ->
                         byTopic.computeIfAbsent(each, any -> new HashSet<>()).add(stream));
         return true;
     }
 
-    private synchronized void forget(Stream stream) {
+    synchronized void forget(PageStream stream) {
         if (all.remove(stream)) {
-            stream.listener.counted().forEach(each -> many.computeIfPresent(each, (any, n) -> n > 1 ? n - 1 : null));
-            stream.heard
+            stream.listener().counted().forEach(each -> many.computeIfPresent(each, (any, n) -> n > 1 ? n - 1 : null));
+            stream.heard()
                     .topics()
                     .forEach(each -> byTopic.computeIfPresent(each, (any, streams) -> {
                         streams.remove(stream);
@@ -213,36 +207,49 @@ class Streams {
         return byTopic.size();
     }
 
-    private synchronized List<Stream> of(UUID topic) {
+    private synchronized List<PageStream> of(UUID topic) {
         return new ArrayList<>(byTopic.getOrDefault(topic, Set.of()));
     }
 
-    private synchronized List<Stream> everyOne() {
+    private synchronized List<PageStream> everyOne() {
         return new ArrayList<>(all);
     }
 
-    private void later(Runnable work) {
+    void later(Runnable work) {
         if (!writer.isShutdown()) {
             writer.execute(work);
         }
     }
 
+    /** Has what a frame shows read by a thread of its own, after a while (ns). */
+    Future<?> readLater(Runnable reading, long wait) {
+        return writer.schedule(() -> readers.execute(reading), wait, TimeUnit.NANOSECONDS);
+    }
+
+    boolean isClosed() {
+        return writer.isShutdown();
+    }
+
+    Duration heartbeat() {
+        return heartbeat;
+    }
+
     /** Tells all who listen to a topic, but the page it came from. */
     void changed(UUID topic, String from) {
-        for (Stream each : of(topic)) {
-            if (from.isEmpty() || !from.equals(each.listener.page())) {
-                each.pend(each.heard.region());
+        for (PageStream each : of(topic)) {
+            if (from.isEmpty() || !from.equals(each.listener().page())) {
+                each.pend(each.heard().region());
             }
         }
     }
 
     /** Tells all who listen to a bench that something was pushed to it. */
     void pushed(UUID bench) {
-        for (Stream each : of(bench)) {
-            if (each.heard.frames().isPresent()) {
+        for (PageStream each : of(bench)) {
+            if (each.heard().frames().isPresent()) {
                 each.freshen();
             } else {
-                each.pend(each.heard.region());
+                each.pend(each.heard().region());
             }
         }
     }
@@ -250,12 +257,13 @@ class Streams {
     /** Ends the streams of those who may no longer listen. */
     void end(Set<UUID> signIns) {
         everyOne().stream()
-                .filter(each -> each.listener.signIn().filter(signIns::contains).isPresent())
-                .forEach(Stream::end);
+                .filter(each ->
+                        each.listener().signIn().filter(signIns::contains).isPresent())
+                .forEach(PageStream::end);
     }
 
     private void lookAfterAll() {
-        everyOne().forEach(Stream::lookAfter);
+        everyOne().forEach(PageStream::lookAfter);
     }
 
     /** Before the server stops, so that it need not wait for pages that only listen. */
@@ -265,239 +273,9 @@ class Streams {
         synchronized (this) {
             closed = true;
         }
-        everyOne().forEach(Stream::end);
+        everyOne().forEach(PageStream::end);
         looking.cancel(false);
         readers.shutdown();
         writer.shutdown();
-    }
-
-    /** One page that listens. */
-    private final class Stream implements WriteListener, AsyncListener {
-
-        private final Listener listener;
-        private final Heard heard;
-        private final Set<String> pending = new HashSet<>();
-        private final Map<String, Long> told = new LinkedHashMap<>();
-        private AsyncContext async;
-        private ServletOutputStream out;
-        private boolean greeted;
-        private long lastWritten = System.nanoTime();
-        private long blockedSince;
-        private boolean ended;
-        /** Whether something came that no frame shows yet. */
-        private boolean stale;
-        /** Whether a frame is waited for, to be read or to be due. */
-        private boolean reading;
-
-        private @Nullable String frame;
-        private @Nullable Future<?> due;
-        private long lastFrame = System.nanoTime() - FRAME.toNanos();
-
-        @SuppressWarnings("NullAway.Init")
-        Stream(Listener listener, Heard heard) {
-            this.listener = listener;
-            this.heard = heard;
-        }
-
-        /** Something came that a frame should show. */
-        void freshen() {
-            if (heard.frames().isPresent()) {
-                synchronized (this) {
-                    stale = true;
-                }
-                later(this::askFrame);
-            }
-        }
-
-        /** Has the next frame read, no sooner than a quarter of a second after the last, once that one was written. */
-        private void askFrame() {
-            synchronized (this) {
-                if (ended || !stale || reading || frame != null || writer.isShutdown()) {
-                    return;
-                }
-                reading = true;
-                long wait = Math.max(0, lastFrame + FRAME.toNanos() - System.nanoTime());
-                due = writer.schedule(() -> readers.execute(this::readFrame), wait, TimeUnit.NANOSECONDS);
-            }
-        }
-
-        private void readFrame() {
-            synchronized (this) {
-                stale = false;
-            }
-            try {
-                Optional<Frame> next = heard.frames().orElseThrow().next();
-                synchronized (this) {
-                    reading = false;
-                    frame = next.map(Frame::written).orElse(null);
-                }
-                later(this::write);
-                later(this::askFrame);
-            } catch (RuntimeException failed) {
-                // the browser asks again, and says what it had last
-                end();
-            }
-        }
-
-        void begin(AsyncContext context, ServletOutputStream stream) {
-            synchronized (this) {
-                async = context;
-                out = stream;
-            }
-            context.addListener(this);
-            stream.setWriteListener(this);
-        }
-
-        void pend(String what) {
-            synchronized (this) {
-                pending.add(what);
-            }
-            later(this::write);
-        }
-
-        /** Says that it is still there, now. */
-        void poke() {
-            synchronized (this) {
-                lastWritten = System.nanoTime() - heartbeat.toNanos() - 1;
-            }
-            later(this::write);
-        }
-
-        /**
-         * Told from time to time: what waited its second is written, a long silence broken, one that takes nothing
-         * ended.
-         */
-        void lookAfter() {
-            boolean stuck;
-            synchronized (this) {
-                stuck = blockedSince != 0 && System.nanoTime() - blockedSince > PATIENCE.toNanos();
-            }
-            if (stuck) {
-                end();
-            } else {
-                write();
-            }
-        }
-
-        private void write() {
-            boolean broken = false;
-            synchronized (this) {
-                try {
-                    if (greeted && !ended) {
-                        write(System.nanoTime());
-                    }
-                } catch (IOException | RuntimeException gone) {
-                    broken = true;
-                }
-            }
-            if (broken) {
-                end();
-            }
-        }
-
-        private void write(long now) throws IOException {
-            boolean silent = now - lastWritten > heartbeat.toNanos();
-            if (pending.isEmpty() && frame == null && !silent && blockedSince == 0) {
-                return;
-            }
-            if (!out.isReady()) {
-                blockedSince = blockedSince == 0 ? now : blockedSince;
-                return;
-            }
-            blockedSince = 0;
-            StringBuilder text = new StringBuilder();
-            for (Iterator<String> each = pending.iterator(); each.hasNext(); ) {
-                String name = each.next();
-                Long last = told.get(name);
-                if (last == null || now - last >= AT_MOST_EVERY.toNanos()) {
-                    text.append("event:changed\ndata:").append(name).append("\n\n");
-                    told.put(name, now);
-                    each.remove();
-                }
-            }
-            if (frame != null) {
-                text.append(frame);
-                frame = null;
-                lastFrame = now;
-                later(this::askFrame);
-            }
-            if (text.isEmpty() && silent) {
-                text.append(":\n\n");
-            }
-            if (!text.isEmpty()) {
-                out.write(text.toString().getBytes(StandardCharsets.UTF_8));
-                lastWritten = now;
-                if (out.isReady()) {
-                    out.flush();
-                } else {
-                    blockedSince = now;
-                }
-            }
-        }
-
-        void end() {
-            AsyncContext context;
-            synchronized (this) {
-                if (ended) {
-                    return;
-                }
-                ended = true;
-                context = async;
-                if (due != null) {
-                    due.cancel(false);
-                }
-            }
-            forget(this);
-            if (context != null) {
-                try {
-                    context.complete();
-                } catch (IllegalStateException over) {
-                    // the container ended it first
-                }
-            }
-        }
-
-        @Override
-        public void onWritePossible() throws IOException {
-            synchronized (this) {
-                if (!greeted) {
-                    greeted = true;
-                    out.write(":open\n\n".getBytes(StandardCharsets.UTF_8));
-                    if (out.isReady()) {
-                        out.flush();
-                    }
-                }
-                blockedSince = 0;
-            }
-            later(this::write);
-        }
-
-        @Override
-        public void onError(Throwable failure) {
-            end();
-        }
-
-        @Override
-        public void onComplete(AsyncEvent event) {
-            synchronized (this) {
-                ended = true;
-            }
-            forget(this);
-        }
-
-        @Override
-        public void onTimeout(AsyncEvent event) {
-            end();
-        }
-
-        @Override
-        public void onError(AsyncEvent event) {
-            end();
-        }
-
-        @Override
-        public void onStartAsync(AsyncEvent event) {
-            // begun once
-        }
     }
 }
