@@ -1,6 +1,5 @@
 package lab.sassafras.curve;
 
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -83,15 +82,7 @@ public record Compared(Map<String, Shown> shown) {
         if (!Steady.of(some).holds()) {
             throw new Refused("“" + name + "” still moves: stir, wait until all are settled; nothing was compared.");
         }
-        boolean[] counts = new boolean[some.size()];
-        Arrays.fill(counts, true);
-        LineFit line = LineFit.through(
-                some.stream().mapToDouble(Reading::seconds).toArray(),
-                some.stream().mapToDouble(Reading::temperature).toArray(),
-                counts,
-                0,
-                counts.length,
-                0);
+        LineFit line = LineFit.through(some, 0);
         return new Shown(
                 line.height() + line.slope() * (middle - line.middle()),
                 Math.hypot(line.noise() / Math.sqrt(some.size()), display / Math.sqrt(12)));

@@ -1,5 +1,8 @@
 package lab.sassafras.curve;
 
+import java.util.Arrays;
+import java.util.List;
+
 /**
  * A straight line through readings, by least squares in closed form about their middle. Readings whose noise hangs
  * together are whitened first: of each only that part counts which the one before did not tell (first-order
@@ -14,6 +17,23 @@ package lab.sassafras.curve;
  * @param noise    standard deviation of a reading about the line (°C)
  */
 record LineFit(int readings, double worth, double middle, double height, double slope, double spread, double noise) {
+
+    /**
+     * Lays the line through all of them.
+     *
+     * @param leastNoise what a reading scatters by at least (°C)
+     */
+    static LineFit through(List<Reading> readings, double leastNoise) {
+        boolean[] counts = new boolean[readings.size()];
+        Arrays.fill(counts, true);
+        return through(
+                readings.stream().mapToDouble(Reading::seconds).toArray(),
+                readings.stream().mapToDouble(Reading::temperature).toArray(),
+                counts,
+                0,
+                counts.length,
+                leastNoise);
+    }
 
     /**
      * Lays the line through those that count.

@@ -1,7 +1,6 @@
 package lab.sassafras.curve;
 
 import java.math.BigDecimal;
-import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -37,18 +36,10 @@ public record Steady(double length, double change, double tolerance, int reading
         if (some.size() < 2) {
             return new Steady(0, 0, 0, some.size());
         }
-        boolean[] counts = new boolean[some.size()];
-        Arrays.fill(counts, true);
-        LineFit line = LineFit.through(
-                some.stream().mapToDouble(Reading::seconds).toArray(),
-                some.stream().mapToDouble(Reading::temperature).toArray(),
-                counts,
-                0,
-                counts.length,
-                0);
+        LineFit line = LineFit.through(some, 0);
         double length = last - some.get(0).seconds();
         double open = line.spread() > 0 ? 2 * line.noise() * length / Math.sqrt(line.spread()) : 0;
-        return new Steady(length, line.slope() * length, Math.max(ONE_STEP * step(some), open), counts.length);
+        return new Steady(length, line.slope() * length, Math.max(ONE_STEP * step(some), open), some.size());
     }
 
     /**

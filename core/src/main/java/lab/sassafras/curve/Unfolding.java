@@ -1,6 +1,5 @@
 package lab.sassafras.curve;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -76,15 +75,7 @@ public record Unfolding(
         if (after.size() < FEWEST || length < SHORTEST) {
             return new Unfolding(rises, extreme, true, OptionalDouble.empty(), OptionalDouble.empty());
         }
-        boolean[] counts = new boolean[after.size()];
-        Arrays.fill(counts, true);
-        LineFit line = LineFit.through(
-                after.stream().mapToDouble(Reading::seconds).toArray(),
-                after.stream().mapToDouble(Reading::temperature).toArray(),
-                counts,
-                0,
-                counts.length,
-                display / Math.sqrt(12));
+        LineFit line = LineFit.through(after, display / Math.sqrt(12));
         double every = length / (after.size() - 1);
         double away = after.get(0).seconds() - mixing;
         OptionalDouble more = carriedBack(line.noise(), every, away, LONGEST) > WITHIN

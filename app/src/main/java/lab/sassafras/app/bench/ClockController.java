@@ -163,13 +163,13 @@ class ClockController {
             @RequestParam(defaultValue = "1") int trial,
             @RequestParam Optional<String> at,
             Model model) {
-        return render(entry(id, trial), trial, at.map(Address::read), Problem.NONE, model);
+        return render(screens.onClock(id, trial), trial, at.map(Address::read), Problem.NONE, model);
     }
 
     @PostMapping("/entries/{id}/clock")
     String begin(
             @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
-        EntrySheet entry = entry(id, told.trial());
+        EntrySheet entry = screens.onClock(id, told.trial());
         told.place().ifPresent(each -> Trends.slot(entry, each));
         Answer<?> answer = appending.begin(
                 entry,
@@ -196,14 +196,14 @@ class ClockController {
                 told.waited(),
                 actor);
         return answer.refusal().isPresent()
-                ? done(entry(id, told.trial()), told, "reading", answer, response, model)
+                ? done(screens.onClock(id, told.trial()), told, "reading", answer, response, model)
                 : shown(id, told);
     }
 
     @PostMapping("/entries/{id}/clock/mixing")
     String mixing(
             @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
-        EntrySheet entry = entry(id, told.trial());
+        EntrySheet entry = screens.onClock(id, told.trial());
         double waiting =
                 paces.amount(entry, Pace.Kind.ONCE).map(minutes -> 60 * minutes).orElse(Stated.USUAL.once());
         Answer<?> answer = taking.mixed(
@@ -222,7 +222,7 @@ class ClockController {
     @PostMapping("/entries/{id}/clock/trend")
     String trend(
             @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
-        EntrySheet entry = entry(id, told.trial());
+        EntrySheet entry = screens.onClock(id, told.trial());
         Address place = told.place().orElseThrow(() -> new NotFound("There is no trend of nothing."));
         Trends.slot(entry, place);
         Answer<?> answer = taking.trend(entry, place, Told.written(told.time()), actor);
@@ -233,7 +233,7 @@ class ClockController {
     @PostMapping("/entries/{id}/clock/room")
     String room(
             @PathVariable UUID id, @ModelAttribute Told told, Actor actor, HttpServletResponse response, Model model) {
-        EntrySheet entry = entry(id, told.trial());
+        EntrySheet entry = screens.onClock(id, told.trial());
         Answer<?> answer = appending.room(entry, told.identity(), Told.written(told.text()), told.instrument());
         return done(entry, told, "room", answer, response, model);
     }
@@ -268,17 +268,6 @@ class ClockController {
                 .flatMap(traces::find)
                 .filter(each -> each.benchId().equals(entry.bench().id()))
                 .orElseThrow(() -> new NotFound("There is no such clock at this bench."));
-    }
-
-    /** An entry whose trial can be read on a clock. */
-    private EntrySheet entry(UUID id, int trial) {
-        EntrySheet entry = screens.entry(id);
-        if (Clocks.placeOf(entry, trial).isEmpty()
-                || trial < 1
-                || trial > entry.sheet().trials()) {
-            throw new NotFound("This entry has no timed readings there.");
-        }
-        return entry;
     }
 
     private String render(EntrySheet entry, int trial, Optional<Address> place, Problem problem, Model model) {

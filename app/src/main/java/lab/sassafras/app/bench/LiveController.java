@@ -72,7 +72,7 @@ class LiveController {
             @RequestParam Optional<Double> to,
             @RequestParam(defaultValue = "false") boolean whole,
             Model model) {
-        EntrySheet entry = entry(id, trial);
+        EntrySheet entry = screens.onClock(id, trial);
         return render(entry, trial, new LiveBench.Wish(from, to, whole), null, model);
     }
 
@@ -92,7 +92,7 @@ class LiveController {
             HttpServletRequest request,
             HttpServletResponse response)
             throws IOException {
-        EntrySheet entry = entry(id, trial);
+        EntrySheet entry = screens.onClock(id, trial);
         LivePicture.Look look = new LivePicture.Look(first, last, low, high);
         if (!look.possible()) {
             throw new NotFound("There is no such part of the time.");
@@ -136,7 +136,7 @@ class LiveController {
             Actor actor,
             HttpServletResponse response,
             Model model) {
-        EntrySheet entry = entry(id, trial);
+        EntrySheet entry = screens.onClock(id, trial);
         Figures figures = entry.entry().period().figures();
         Optional<LiveScreen.Take> shown = benches.now(entry, trial).flatMap(now -> words.take(now, figures));
         String from = shown.filter(
@@ -154,16 +154,6 @@ class LiveController {
                     model);
         }
         return "redirect:/entries/" + id + "/live?trial=" + trial;
-    }
-
-    private EntrySheet entry(UUID id, int trial) {
-        EntrySheet entry = screens.entry(id);
-        if (Clocks.placeOf(entry, trial).isEmpty()
-                || trial < 1
-                || trial > entry.sheet().trials()) {
-            throw new NotFound("This entry has no timed readings there.");
-        }
-        return entry;
     }
 
     private String render(EntrySheet entry, int trial, LiveBench.Wish wish, @Nullable String problem, Model model) {

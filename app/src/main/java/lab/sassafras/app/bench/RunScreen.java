@@ -100,6 +100,17 @@ class RunScreen {
         return entryBook.find(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
     }
 
+    /** An entry whose trial can be read on a clock. @throws NotFound where it cannot, or there is no such entry */
+    EntrySheet onClock(UUID id, int trial) {
+        EntrySheet entry = entry(id);
+        if (Clocks.placeOf(entry, trial).isEmpty()
+                || trial < 1
+                || trial > entry.sheet().trials()) {
+            throw new NotFound("This entry has no timed readings there.");
+        }
+        return entry;
+    }
+
     /** The trial an address belongs to; else the one wished for, else the last. */
     static int trialOf(EntrySheet entry, Optional<Integer> wished, Optional<Address> address) {
         int trials = entry.sheet().trials();

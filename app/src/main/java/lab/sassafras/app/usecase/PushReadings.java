@@ -108,6 +108,27 @@ public class PushReadings {
      * @throws NotPushed where nothing of it is kept
      */
     public Pushed take(String secret, UUID id, byte[] body, boolean csv, OptionalDouble now) {
+        String contents = Hashes.of((csv ? "csv " : "json ") + Hashes.of(body));
+        // of one token one batch after another, each of them asked and kept in one transaction
+        synchronized (locks.get(Math.floorMod(secret.hashCode(), LOCKS))) {
+            return Objects.requireNonNull(whole.execute(status -> {
+                ProbeToken token = token(secret);
+                Optional<ProbeBatch> known = probes.batch(id);
+                return known.isPresent()
+                        ? again(known.get(), token, contents)
+                        : kept(new Sending(
+                                token,
+                                id,
+                                contents,
+                                rows(token, body, csv),
+                                now,
+                                clock.instant(),
+                                probes.standing(token)));
+            }));
+        }
+    }
+
+    private ProbeToken token(String secret) {
         ProbeToken token = probes.token(secret)
                 .orElseThrow(
                         () -> new NotPushed(401, "Nobody knows this token. Make one on the bench’s page of probes."));
@@ -117,25 +138,21 @@ public class PushReadings {
         if (!token.bench().period().open() && !token.bench().period().draft()) {
             throw new NotPushed(403, "The period of this token is over: nothing more is recorded in it.");
         }
-        String contents = Hashes.of((csv ? "csv " : "json ") + Hashes.of(body));
-        synchronized (locks.get(Math.floorMod(token.id().hashCode(), LOCKS))) {
-            Optional<ProbeBatch> known = probes.batch(id);
-            if (known.isPresent()) {
-                return again(known.get(), token, contents);
-            }
-            Rows rows = rows(body, csv);
-            long after = rate.take(token.id(), rows.rows().size());
-            if (after > 0) {
-                throw new NotPushed(
-                        429,
-                        "More than " + PushRate.A_SECOND
-                                + " rows a second come by this token. Nothing of this batch was "
-                                + "kept; send it again a little later.",
-                        after);
-            }
-            return Objects.requireNonNull(whole.execute(status ->
-                    kept(new Sending(token, id, contents, rows, now, clock.instant(), probes.standing(token)))));
+        return token;
+    }
+
+    private Rows rows(ProbeToken token, byte[] body, boolean csv) {
+        Rows rows = rows(body, csv);
+        long after = rate.take(token.id(), rows.rows().size());
+        if (after > 0) {
+            throw new NotPushed(
+                    429,
+                    "More than " + PushRate.A_SECOND
+                            + " rows a second come by this token. Nothing of this batch was "
+                            + "kept; send it again a little later.",
+                    after);
         }
+        return rows;
     }
 
     private static Rows rows(byte[] body, boolean csv) {
