@@ -52,6 +52,14 @@ const outbox = {
     ['text', 'time'].forEach((name) => { if (form.elements[name]) { form.elements[name].value = ''; } });
     await outbox.show();
   },
+  button(words, what) {
+    const button = document.createElement('button');
+    button.type = 'button';
+    button.className = 'plain button';
+    button.textContent = words;
+    button.addEventListener('click', () => outbox.work('readwrite', what).then(outbox.show));
+    return button;
+  },
   async show() {
     const waiting = await outbox.waiting();
     if (!outbox.panel) {
@@ -72,12 +80,10 @@ const outbox = {
       const line = document.createElement('li');
       line.textContent = each.refused ? `${each.words}: ${each.refused} ` : each.words;
       if (each.refused) {
-        const button = document.createElement('button');
-        button.type = 'button';
-        button.className = 'plain button';
-        button.textContent = 'I have seen it';
-        button.addEventListener('click', () => outbox.work('readwrite', (store) => store.delete(each.n)).then(outbox.show));
-        line.append(button);
+        line.append(
+          outbox.button('Try it again', (store) => store.put({ ...each, refused: '' })),
+          outbox.button('I have seen it', (store) => store.delete(each.n)),
+        );
       }
       list.append(line);
     });
@@ -89,7 +95,9 @@ const outbox = {
     const data = new URLSearchParams(item.body);
     data.set('ago', String(Math.max(0, Date.now() - item.given)));
     const answer = await fetch(item.action, { method: 'POST', body: data, headers: { Accept: 'text/html', 'X-Page': window.sassafras.page } });
-    if (answer.status === 503) { throw new Error('not now'); }
+    // only an answer of this entry's own pages says that it was taken
+    const own = new URL(answer.url).pathname.startsWith(item.entry);
+    if (answer.status >= 500 || (answer.ok && !own)) { throw new Error('not now'); }
     if (answer.ok) { await outbox.work('readwrite', (store) => store.delete(item.n)); return; }
     const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
     const why = page.querySelector('.problem, main p');

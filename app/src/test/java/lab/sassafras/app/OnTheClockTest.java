@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
@@ -11,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Trace;
@@ -267,7 +269,8 @@ class OnTheClockTest extends HouseTest {
     void whatIsReadWithoutTheNetworkIsDeliveredInOrderAndOnce() {
         Entry entry = alone("4-still-at-the-bench.json");
         Trace trace = running(entry, 300);
-        try (BenchBrowser browser = browser().allowing("ERR_INTERNET_DISCONNECTED")) {
+        try (BenchBrowser browser =
+                browser().allowing("ERR_INTERNET_DISCONNECTED").allowing("502")) {
             browser.join(entry.period().id(), "Juniper").open("/entries/" + entry.id() + "/clock");
             browser.page().waitForFunction("() => window.outbox && document.activeElement.id === 'text'");
             browser.page().context().setOffline(true);
@@ -280,12 +283,26 @@ class OnTheClockTest extends HouseTest {
             assertThat(browser.axe()).isEmpty();
             // what is left in between stays: the browser keeps it, not the page
             assertThat(traces.readings(trace.id())).isEmpty();
+            // a box between that answers in the server's place, and a door in front of it, have not taken anything
+            int[] asked = {0};
+            browser.page().route("**/clock/readings", route -> {
+                asked[0]++;
+                if (asked[0] == 1) {
+                    route.fulfill(new Route.FulfillOptions().setStatus(502));
+                } else if (asked[0] == 2) {
+                    route.fulfill(new Route.FulfillOptions().setStatus(302).setHeaders(Map.of("Location", "/door")));
+                } else {
+                    route.resume();
+                }
+            });
             browser.page().context().setOffline(false);
             browser.page().waitForSelector(".clock-row.mixed");
             browser.page().waitForSelector(".outbox-panel:has-text('1:30, hot °C:')");
             assertThat(traces.readings(trace.id()))
                     .extracting(each -> each.seconds() + " " + each.temperature())
                     .containsExactly("60.0 21.3", "120.0 21.5");
+            browser.page().click("text=Try it again");
+            browser.page().waitForSelector(".outbox-panel:has-text('1:30, hot °C:')");
             browser.page().click("text=I have seen it");
             browser.page()
                     .waitForSelector(

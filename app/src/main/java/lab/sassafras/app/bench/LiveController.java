@@ -25,7 +25,6 @@ import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.TakeFromClock;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.measure.Figures;
-import lab.sassafras.slot.Address;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -201,11 +200,10 @@ class LiveController {
                 "Temperatures of " + now.series().size() + (now.series().size() == 1 ? " probe" : " probes") + " from "
                         + ClockTime.write(look.first()) + " to " + ClockTime.write(look.last()) + ". "
                         + stands.get(0).title() + ".");
-        boolean taken = entry.experiment().span().isPresent()
-                && entry.experiment().span().stream()
-                        .anyMatch(span -> entry.experiment()
-                                .slot(Address.of(span.end(), trial).path())
-                                .isPresent());
+        boolean taken = entry.experiment()
+                .span()
+                .filter(span -> entry.experiment().slot(span.end()).isPresent())
+                .isPresent();
         return new LiveScreen(
                 head(now),
                 picture,
