@@ -194,7 +194,7 @@ class PushTest extends HouseTest {
         assertThat(push(batch, NDJSON, one, token, "").statusCode())
                 .as("another's batch")
                 .isEqualTo(409);
-        UUID id = probes.token(second).orElseThrow().id();
+        UUID id = probes.token(second).orElseThrow().token().id();
         Hand.location(hand.post("/bench/probes/" + id, ""));
         assertThat(push(UUID.randomUUID(), NDJSON, one, second, "").statusCode())
                 .isEqualTo(403);

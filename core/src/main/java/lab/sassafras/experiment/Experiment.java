@@ -1,11 +1,13 @@
 package lab.sassafras.experiment;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.declaration.Declaration;
 import lab.sassafras.sheet.Sheet;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.yardstick.Yardstick;
 
 /** One kind of experiment: what it declares, and the books it draws up of what was read. */
@@ -22,6 +24,11 @@ public interface Experiment extends Declaration {
         return own.isEmpty()
                 ? own
                 : Stream.concat(own.stream(), CommonCauses.of(this).stream()).toList();
+    }
+
+    /** {@return how it goes at the simulated bench; empty where nothing is run} */
+    default Optional<Scene> scene() {
+        return Optional.empty();
     }
 
     /** {@return what its result is judged by} */

@@ -3,6 +3,8 @@ package lab.sassafras.app.exchange;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -40,9 +42,11 @@ class PushController {
     private static final long A_LITTLE = 10;
 
     private final PushReadings pushing;
+    private final Clock clock;
 
-    PushController(PushReadings pushing) {
+    PushController(PushReadings pushing, Clock clock) {
         this.pushing = pushing;
+        this.clock = clock;
     }
 
     /** What came of a batch, as it is answered. */
@@ -56,13 +60,14 @@ class PushController {
             @RequestParam Optional<String> now,
             HttpServletRequest request)
             throws IOException {
+        Instant arrival = clock.instant();
         try (InputStream body = request.getInputStream()) {
             byte[] bytes = Upload.bytes(body, LARGEST);
             String secret = authorization.startsWith(BEARER)
                     ? authorization.substring(BEARER.length()).strip()
                     : "";
             PushReadings.Pushed pushed =
-                    pushing.take(secret, identity(batch), bytes, type.contains("csv"), seconds(now));
+                    pushing.take(secret, identity(batch), bytes, type.contains("csv"), seconds(now), arrival);
             return ResponseEntity.ok(new Answered(
                     pushed.kept(),
                     pushed.again(),

@@ -1,5 +1,7 @@
 package lab.sassafras.app.probes;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
@@ -13,6 +15,8 @@ import lab.sassafras.app.people.Secrets;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.DiskRoom;
 import lab.sassafras.app.record.Hashes;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.Trace;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Service;
@@ -27,9 +31,19 @@ public class Probes {
     /** Tokens to a bench that hold. */
     private static final int MOST = 20;
 
+    /** Tokens of which what pushes by them is remembered. */
+    private static final int REMEMBERED = 1_000;
+
+    private static final String NOW = "select token.id, token.revokedAt, period.state, "
+            + "(select coalesce(max(stretch.seq), 0) from ProbeStretch stretch where stretch.tokenId = token.id), "
+            + "(select coalesce(max(place.seq), 0) from ProbePlace place where place.tokenId = token.id) "
+            + "from ProbeToken token join token.bench bench join bench.period period where token.secret = :secret";
+
     private final EntityManager entities;
     private final Clock clock;
     private final DiskRoom room;
+    private final Cache<UUID, TokenNow.Known> known =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     Probes(EntityManager entities, Clock clock, DiskRoom room) {
         this.entities = entities;
@@ -67,15 +81,44 @@ public class Probes {
                 .revoke(now());
     }
 
-    /** {@return the token of that secret, whether it holds or not; empty where it is nobody's} */
+    /** {@return the token of that secret as it is now, whether it holds or not; empty where it is nobody's} */
     @Transactional(readOnly = true)
-    public Optional<ProbeToken> token(String secret) {
-        return secret.isEmpty() || secret.length() > LONGEST_SECRET
-                ? Optional.empty()
-                : entities.createQuery("from ProbeToken where secret = :secret", ProbeToken.class)
-                        .setParameter("secret", Hashes.of(secret))
-                        .getResultStream()
-                        .findFirst();
+    public Optional<TokenNow> token(String secret) {
+        if (secret.isEmpty() || secret.length() > LONGEST_SECRET) {
+            return Optional.empty();
+        }
+        return entities.createQuery(NOW, Object[].class)
+                .setParameter("secret", Hashes.of(secret))
+                .getResultStream()
+                .findFirst()
+                .map(this::now);
+    }
+
+    private TokenNow now(Object[] row) {
+        return new TokenNow(
+                known((UUID) row[0], number(row[3]), number(row[4])), row[1] != null, (Period.State) row[2]);
+    }
+
+    private TokenNow.Known known(UUID token, long begun, long stood) {
+        TokenNow.Known before = known.getIfPresent(token);
+        if (before != null && before.still(begun, stood)) {
+            return before;
+        }
+        ProbeToken of = entities.find(ProbeToken.class, token);
+        TokenNow.Known now = new TokenNow.Known(
+                of,
+                begun,
+                stood,
+                stretches(of).stream()
+                        .map(each -> new TokenNow.Open(each, entities.find(Trace.class, each.traceId())))
+                        .toList(),
+                Map.copyOf(standing(of)));
+        known.put(token, now);
+        return now;
+    }
+
+    private static long number(Object one) {
+        return ((Number) one).longValue();
     }
 
     @Transactional(readOnly = true)

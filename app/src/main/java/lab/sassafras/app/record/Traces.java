@@ -149,9 +149,10 @@ public class Traces {
         return kept(new Trace(UUID.randomUUID(), bench, of, instrument, every, begun, null), List.of());
     }
 
-    /** Adds what a probe pushed, which was checked where it was read. */
+    /** Adds what a probe pushed to its bench, which was checked where it was read. */
     public void push(Trace trace, List<TraceChunk.Given> rows) {
-        rows.forEach(each -> added(UUID.randomUUID(), trace, each));
+        Persons.By bench = new Persons.By(trace.benchId(), "");
+        rows.forEach(each -> added(UUID.randomUUID(), trace, each, bench, Optional.empty()));
         events.publishEvent(Added.byProbe(trace.benchId()));
     }
 
@@ -280,24 +281,23 @@ public class Traces {
 
     /** What a run file tells is kept as it tells it: what can never have been is left aside where it is read. */
     private void kept(UUID id, Trace trace, TraceChunk.Given given) {
-        added(id, trace, given);
-        events.publishEvent(Added.atBench(trace.benchId()));
-    }
-
-    private void added(UUID id, Trace trace, TraceChunk.Given given) {
-        check(given);
-        room.check();
         UUID period = period(trace);
-        entities.persist(new TraceChunk(
+        added(
                 id,
-                trace.id(),
+                trace,
                 given,
                 identity(given.who())
                         .flatMap(periodBook::bench)
                         .map(bench -> new Persons.By(bench.id(), bench.name()))
                         .orElseGet(() -> persons.in(period, given.who())),
-                given.broughtBy().map(name -> persons.in(period, name)),
-                now()));
+                given.broughtBy().map(name -> persons.in(period, name)));
+        events.publishEvent(Added.atBench(trace.benchId()));
+    }
+
+    private void added(UUID id, Trace trace, TraceChunk.Given given, Persons.By by, Optional<Persons.By> bringer) {
+        check(given);
+        room.check();
+        entities.persist(new TraceChunk(id, trace.id(), given, by, bringer, now()));
         ends.asMap().computeIfPresent(trace.id(), (same, before) -> before.with(given));
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override

@@ -3,7 +3,6 @@ package lab.sassafras.app.usecase;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.Ticker;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -19,14 +18,15 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.probes.ProbeBatch;
-import lab.sassafras.app.probes.ProbePlace;
 import lab.sassafras.app.probes.ProbeStretch;
 import lab.sassafras.app.probes.ProbeToken;
 import lab.sassafras.app.probes.Probes;
 import lab.sassafras.app.probes.PushRate;
 import lab.sassafras.app.probes.Rows;
+import lab.sassafras.app.probes.TokenNow;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Hashes;
+import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
@@ -63,7 +63,6 @@ public class PushReadings {
 
     private final Probes probes;
     private final Traces traces;
-    private final Clock clock;
     private final int most;
     private final TransactionTemplate whole;
     private final PushRate rate = new PushRate(Ticker.systemTicker());
@@ -75,15 +74,9 @@ public class PushReadings {
             .expireAfterWrite(Duration.ofMinutes(1))
             .build();
 
-    PushReadings(
-            Probes probes,
-            Traces traces,
-            Clock clock,
-            HouseSettings settings,
-            PlatformTransactionManager transactions) {
+    PushReadings(Probes probes, Traces traces, HouseSettings settings, PlatformTransactionManager transactions) {
         this.probes = probes;
         this.traces = traces;
-        this.clock = clock;
         this.most = settings.limits().readings();
         this.whole = new TransactionTemplate(transactions);
     }
@@ -105,37 +98,31 @@ public class PushReadings {
      * @param id     the sender made for it
      * @param csv    whether it is lines between commas, rather than an object a line
      * @param now    the sender's own clock as it sends (s); empty where it does not say
+     * @param arrival when it began to arrive: a server that is slow to work on it anchors it no later
      * @throws NotPushed where nothing of it is kept
      */
-    public Pushed take(String secret, UUID id, byte[] body, boolean csv, OptionalDouble now) {
+    public Pushed take(String secret, UUID id, byte[] body, boolean csv, OptionalDouble now, Instant arrival) {
         String contents = Hashes.of((csv ? "csv " : "json ") + Hashes.of(body));
         // of one token one batch after another, each of them asked and kept in one transaction
         synchronized (locks.get(Math.floorMod(secret.hashCode(), LOCKS))) {
             return Objects.requireNonNull(whole.execute(status -> {
-                ProbeToken token = token(secret);
+                TokenNow token = token(secret);
                 Optional<ProbeBatch> known = probes.batch(id);
                 return known.isPresent()
-                        ? again(known.get(), token, contents)
-                        : kept(new Sending(
-                                token,
-                                id,
-                                contents,
-                                rows(token, body, csv),
-                                now,
-                                clock.instant(),
-                                probes.standing(token)));
+                        ? again(known.get(), token.token(), contents)
+                        : kept(new Sending(token, id, contents, rows(token.token(), body, csv), now, arrival));
             }));
         }
     }
 
-    private ProbeToken token(String secret) {
-        ProbeToken token = probes.token(secret)
+    private TokenNow token(String secret) {
+        TokenNow token = probes.token(secret)
                 .orElseThrow(
                         () -> new NotPushed(401, "Nobody knows this token. Make one on the bench’s page of probes."));
         if (token.revoked()) {
             throw new NotPushed(403, "This token was revoked. Make another on the bench’s page of probes.");
         }
-        if (!token.bench().period().open() && !token.bench().period().draft()) {
+        if (token.state() != Period.State.OPEN && token.state() != Period.State.DRAFT) {
             throw new NotPushed(403, "The period of this token is over: nothing more is recorded in it.");
         }
         return token;
@@ -172,17 +159,10 @@ public class PushReadings {
     }
 
     /** A batch on its way, and when it arrived. */
-    private record Sending(
-            ProbeToken token,
-            UUID id,
-            String contents,
-            Rows rows,
-            OptionalDouble now,
-            Instant arrival,
-            Map<String, ProbePlace.Standing> standing) {
+    private record Sending(TokenNow by, UUID id, String contents, Rows rows, OptionalDouble now, Instant arrival) {
 
-        Optional<UUID> instrument(String probe) {
-            return standing.getOrDefault(probe, ProbePlace.Standing.UNSAID).instrument();
+        ProbeToken token() {
+            return by.token();
         }
     }
 
@@ -193,8 +173,8 @@ public class PushReadings {
                 .forEach(row -> byProbe.computeIfAbsent(
                                 row.probe() + " " + row.unit().symbol(), any -> new ArrayList<>())
                         .add(row));
-        Map<String, ProbeStretch> open = new LinkedHashMap<>();
-        probes.stretches(sending.token).forEach(each -> open.put(each.probe(), each));
+        Map<String, Stretch> open = new LinkedHashMap<>();
+        sending.by.open().forEach(each -> open.put(each.stretch().probe(), new Stretch(each.stretch(), each.trace())));
         long all = byProbe.keySet().stream()
                         .filter(each -> !open.containsKey(each))
                         .count()
@@ -210,14 +190,18 @@ public class PushReadings {
         byProbe.forEach((probe, rows) -> keep(sending, probe, rows, Optional.ofNullable(open.get(probe)), said));
         List<String> told = List.copyOf(said.subList(0, Math.min(TOLD, said.size())));
         ProbeBatch batch = probes.keep(
-                sending.id, sending.token, sending.contents, sending.rows.rows().size(), sending.rows.refused(), told);
+                sending.id,
+                sending.token(),
+                sending.contents,
+                sending.rows.rows().size(),
+                sending.rows.refused(),
+                told);
         return new Pushed(batch.rowsKept(), 0, sending.rows.refused(), told);
     }
 
     /** Keeps the rows of one probe, in one stretch or in as many as its clock makes. */
-    private void keep(
-            Sending sending, String probe, List<Rows.Row> rows, Optional<ProbeStretch> before, List<String> said) {
-        Optional<Stretch> open = before.map(this::stretch);
+    private void keep(Sending sending, String probe, List<Rows.Row> rows, Optional<Stretch> before, List<String> said) {
+        Optional<Stretch> open = before;
         int from = 0;
         while (from < rows.size()) {
             int to = forward(rows, from);
@@ -226,7 +210,7 @@ public class PushReadings {
             if (why.isPresent()) {
                 open = Optional.of(begin(sending, probe, run, why.get(), said));
             }
-            open.orElseThrow().add(run, sending.token.bench());
+            open.orElseThrow().add(run, sending.token().bench());
             from = to;
         }
     }
@@ -245,7 +229,7 @@ public class PushReadings {
 
     private Stretch begin(Sending sending, String probe, List<Rows.Row> run, String why, List<String> said) {
         String called = run.get(0).probe();
-        AtomicInteger many = begun.get(sending.token.id() + " " + probe, any -> new AtomicInteger());
+        AtomicInteger many = begun.get(sending.token().id() + " " + probe, any -> new AtomicInteger());
         if (many.incrementAndGet() > MOST_STRETCHES) {
             throw new NotPushed(
                     409,
@@ -264,22 +248,18 @@ public class PushReadings {
         double ago = Math.max(0, Math.min(LONGEST_RUN, late)) + newest - first;
         Instant at = sending.arrival.minusMillis((long) (1000 * ago)).truncatedTo(ChronoUnit.MILLIS);
         Trace trace = traces.pushed(
-                sending.token.bench(),
+                sending.token().bench(),
                 new Trace.Channel(Trace.PROBE, called, run.get(0).unit().symbol()),
-                sending.instrument(probe),
+                sending.by().instrument(probe),
                 every(run),
                 at);
-        return new Stretch(probes.begin(trace.id(), sending.token, probe, first, why), trace);
+        return new Stretch(probes.begin(trace.id(), sending.token(), probe, first, why), trace);
     }
 
     private static double every(List<Rows.Row> run) {
         double step =
                 run.size() < 2 ? 1 : (run.get(run.size() - 1).t() - run.get(0).t()) / (run.size() - 1);
         return Math.max(0.001, Math.rint(step * 1000) / 1000);
-    }
-
-    private Stretch stretch(ProbeStretch kept) {
-        return new Stretch(kept, traces.find(kept.traceId()).orElseThrow());
     }
 
     /** A stretch that rows are added to. */
@@ -298,7 +278,7 @@ public class PushReadings {
             double from = run.get(0).t() - kept.clientStart();
             double to = run.get(run.size() - 1).t() - kept.clientStart();
             double last = traces.ends(trace).last();
-            if (!sending.instrument(kept.probe()).equals(trace.instrumentId())) {
+            if (!sending.by().instrument(kept.probe()).equals(trace.instrumentId())) {
                 return Optional.of("it reads on another instrument now");
             }
             if (from < last - SAME) {

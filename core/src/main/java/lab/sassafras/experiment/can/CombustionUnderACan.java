@@ -23,6 +23,7 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.slot.VesselKind;
 import lab.sassafras.statistics.Combination;
@@ -142,6 +143,11 @@ public final class CombustionUnderACan extends HeatBalanceExperiment {
                 Symbol.of("ΔH:corrected"),
                 BenchUnit.KILOJOULES_PER_MOLE,
                 heat -> heat.over(moles).over(Constants.JOULES_IN_KILOJOULE).over(reached)));
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new FlameUnderCan());
     }
 
     @Override

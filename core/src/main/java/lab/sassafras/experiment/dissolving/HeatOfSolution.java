@@ -25,6 +25,7 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.statistics.Combination;
 import lab.sassafras.substance.ChemicalFormula;
@@ -128,6 +129,11 @@ public final class HeatOfSolution extends HeatBalanceExperiment {
     @Override
     public Yardstick yardstick() {
         return new TabulatedDissolving("solute/formula");
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new SaltIntoWater());
     }
 
     @Override

@@ -25,6 +25,7 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Catalogue;
 import lab.sassafras.slot.Slots;
@@ -128,6 +129,11 @@ public final class HeatingCurve extends HeatBalanceExperiment {
     @Override
     public Yardstick yardstick() {
         return new MeltsOnShelf("sample/substance");
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new HeaterInSample());
     }
 
     @Override

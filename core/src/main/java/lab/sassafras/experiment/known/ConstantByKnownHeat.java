@@ -18,6 +18,7 @@ import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.VesselHolds;
@@ -95,6 +96,11 @@ public final class ConstantByKnownHeat extends HeatBalanceExperiment {
     @Override
     public Yardstick yardstick() {
         return new VesselHolds();
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new HeaterInWater());
     }
 
     @Override

@@ -16,6 +16,7 @@ import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Catalogue;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.TabulatedProperty;
@@ -92,6 +93,11 @@ public final class SpecificHeatOfLiquid extends HeatBalanceExperiment {
     @Override
     public Yardstick yardstick() {
         return TabulatedProperty.specificHeat("shelf/liquid");
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new HotSolidIntoLiquid());
     }
 
     @Override

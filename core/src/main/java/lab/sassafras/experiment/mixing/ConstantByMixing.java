@@ -16,6 +16,7 @@ import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.VesselHolds;
@@ -86,6 +87,11 @@ public final class ConstantByMixing extends HeatBalanceExperiment {
     @Override
     public Yardstick yardstick() {
         return new VesselHolds();
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new HotIntoCold());
     }
 
     @Override

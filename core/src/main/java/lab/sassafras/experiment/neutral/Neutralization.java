@@ -21,6 +21,7 @@ import lab.sassafras.expression.Expression.Input;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.ReagentKind;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.statistics.Combination;
@@ -131,6 +132,11 @@ public final class Neutralization extends HeatBalanceExperiment {
                 List.of(
                         new TabulatedReaction.Poured("acid/formula", "acid/concentration", "first/amount"),
                         new TabulatedReaction.Poured("base/formula", "base/concentration", "second/amount")));
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new BaseIntoAcid());
     }
 
     @Override

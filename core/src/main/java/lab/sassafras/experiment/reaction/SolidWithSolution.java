@@ -20,6 +20,7 @@ import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.ReagentKind;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.statistics.Combination;
@@ -122,6 +123,11 @@ public final class SolidWithSolution extends HeatBalanceExperiment {
                 "reaction/equation",
                 Optional.empty(),
                 List.of(new TabulatedReaction.Poured("solution/reagent", "solution/concentration", "poured/amount")));
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new ZincIntoCopperSulfate());
     }
 
     @Override

@@ -16,6 +16,7 @@ import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Catalogue;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.substance.Substance;
@@ -114,6 +115,11 @@ public final class SpecificHeatOfSolid extends HeatBalanceExperiment {
     @Override
     public Yardstick yardstick() {
         return new SolidsOnShelf("seen/known", "seen/colour", "seen/magnetic", "seen/density");
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new HotSolidIntoWater());
     }
 
     @Override

@@ -17,6 +17,7 @@ import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.TabulatedProperty;
 import lab.sassafras.yardstick.Yardstick;
@@ -86,6 +87,11 @@ public final class CondensingSteam extends HeatBalanceExperiment {
     @Override
     public Yardstick yardstick() {
         return TabulatedProperty.of("vaporization-of-water");
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new SteamIntoWater());
     }
 
     @Override

@@ -2,6 +2,7 @@ package lab.sassafras.experiment.bomb.calibrated;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Derived;
@@ -11,9 +12,11 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.bomb.InBomb;
+import lab.sassafras.experiment.bomb.PelletInBomb;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.VesselHolds;
@@ -59,6 +62,12 @@ public final class BombConstant extends InBomb {
     @Override
     public Yardstick yardstick() {
         return new VesselHolds();
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new PelletInBomb(
+                "", stage -> 26_434 + stage.error("certificate", 3), (stage, heat) -> stage.capacity()));
     }
 
     @Override

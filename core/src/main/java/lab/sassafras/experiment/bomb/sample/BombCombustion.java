@@ -16,6 +16,7 @@ import lab.sassafras.declaration.Step;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.Stoichiometry.Burning;
 import lab.sassafras.experiment.bomb.InBomb;
+import lab.sassafras.experiment.bomb.PelletInBomb;
 import lab.sassafras.expression.Constants;
 import lab.sassafras.expression.Expression;
 import lab.sassafras.expression.Expression.Input;
@@ -23,8 +24,10 @@ import lab.sassafras.expression.Expression.Named;
 import lab.sassafras.expression.Expression.Product;
 import lab.sassafras.expression.Symbol;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Slots;
 import lab.sassafras.statistics.Combination;
+import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.yardstick.TabulatedInBomb;
 import lab.sassafras.yardstick.Yardstick;
 
@@ -89,6 +92,14 @@ public final class BombCombustion extends InBomb {
     @Override
     public Yardstick yardstick() {
         return new TabulatedInBomb("sample/formula", "sample/state");
+    }
+
+    @Override
+    public Optional<Scene> scene() {
+        return Optional.of(new PelletInBomb(
+                "C12H22O11",
+                stage -> stage.once("heat", 16_300, 16_700),
+                (stage, heat) -> -heat * ChemicalFormula.read("C12H22O11").molarMass() / 1000));
     }
 
     @Override

@@ -1,0 +1,190 @@
+package lab.sassafras.simulate;
+
+import java.util.Optional;
+import java.util.Set;
+import lab.sassafras.measure.Instrument;
+
+/**
+ * What a scene is played with.
+ *
+ * @param seed        everything that is drawn follows from it
+ * @param trial       which trial, from 1
+ * @param slips       what goes wrong
+ * @param capacity    heat capacity of the calorimeter (J/°C)
+ * @param leak        what it loses to the room, its lid on (W/°C)
+ * @param balance     to weigh on
+ * @param thermometer to read with
+ * @param every       seconds between two readings of the curve (s)
+ * @param lag         time constant of the thermometer in a liquid (s)
+ */
+public record Bench(
+        long seed,
+        int trial,
+        Set<Slip> slips,
+        double capacity,
+        double leak,
+        Instrument balance,
+        Instrument thermometer,
+        double every,
+        double lag) {
+
+    /**
+     * {@return the same for another trial}
+     *
+     * @param other which, from 1
+     */
+    public Bench trial(int other) {
+        return new Bench(seed, other, slips, capacity, leak, balance, thermometer, every, lag);
+    }
+
+    /**
+     * {@return the same, where things go wrong}
+     *
+     * @param other what does
+     */
+    public Bench slipping(Set<Slip> other) {
+        return new Bench(seed, trial, other, capacity, leak, balance, thermometer, every, lag);
+    }
+
+    /**
+     * Plays a trial from its beginning to its end, hands taking the time they usually take.
+     *
+     * @param scene what is played
+     * @return what was written down, and what was true
+     */
+    public Played atOnce(Scene scene) {
+        Stage stage = new Stage(this, Optional.empty());
+        scene.play(stage);
+        return stage.played();
+    }
+
+    /**
+     * Plays a trial as far as it has come.
+     *
+     * @param scene what is played
+     * @param hand  when it did what it did so far, and how late it is
+     * @return how it stands
+     */
+    public Standing at(Scene scene, Hand hand) {
+        Stage stage = new Stage(this, Optional.of(hand));
+        Optional<Touch> next = Optional.empty();
+        try {
+            scene.play(stage);
+            stage.waitsForEver();
+        } catch (Stage.NotYet not) {
+            next = not.next();
+        }
+        return stage.standing(next);
+    }
+
+    /**
+     * What a hand did so far.
+     *
+     * @param touched when each touch was (s), in order
+     * @param now     how late it is (s)
+     */
+    public record Hand(java.util.List<Double> touched, double now) {}
+
+    /**
+     * What a hand does next.
+     *
+     * @param kind of touch
+     * @param path the slot it is for
+     * @param about how much, where something is poured or weighed (g); 0 elsewhere
+     */
+    public record Touch(Kind kind, String path, double about) {}
+
+    /** What hands do. */
+    public enum Kind {
+        /** Something is weighed. */
+        WEIGH,
+        /** The thermometer is put in, and read. */
+        READ,
+        /** Both are brought together, or a flame is lit. */
+        MARK
+    }
+
+    /**
+     * How a trial stands.
+     *
+     * @param now     (s)
+     * @param next    what the hand does next; empty where the trial is over
+     * @param written what instruments showed and labels said so far
+     * @param shows   what the thermometer shows (°C)
+     * @param fill    what the vessel holds (g)
+     * @param lid     whether its lid is on
+     * @param curve   what the thermometer showed
+     */
+    public record Standing(
+            double now,
+            Optional<Touch> next,
+            java.util.List<Written> written,
+            double shows,
+            double fill,
+            boolean lid,
+            java.util.List<Sample> curve) {}
+
+    /**
+     * One reading of the curve.
+     *
+     * @param seconds     (s)
+     * @param temperature as the thermometer shows it (°C)
+     */
+    public record Sample(double seconds, double temperature) {}
+
+    /** How something is known. */
+    public enum Way {
+        /** Read on an instrument. */
+        READ,
+        /** The full side of a weighing by difference. */
+        GROSS,
+        /** The empty side of a weighing by difference. */
+        TARE,
+        /** A volume that was measured out. */
+        VOLUME,
+        /** A word, a formula. */
+        STATED,
+        /** Said by a label or a packet, with its ±. */
+        ASSUMED
+    }
+
+    /**
+     * Something written down.
+     *
+     * @param path        of the slot, as the experiment declares it
+     * @param way         how it is known
+     * @param text        as it is written
+     * @param unit        symbol of its unit; empty for a word
+     * @param uncertainty of what a label says, as it is written; empty elsewhere
+     * @param on          what showed it
+     */
+    public record Written(
+            String path, Way way, String text, String unit, String uncertainty, Optional<Instrument> on) {}
+
+    /**
+     * Something that was true, and that nobody saw.
+     *
+     * @param what it is, in words
+     * @param value of it
+     * @param unit  symbol of its unit
+     */
+    public record Truth(String what, double value, String unit) {}
+
+    /**
+     * A trial that was played.
+     *
+     * @param written what was written down, in order
+     * @param curve   what the thermometer showed
+     * @param settled second from which on the thermometer had settled in what it stays in
+     * @param mixed   second at which the mixing was marked; NaN where it was not
+     * @param sought  the true value of what the experiment seeks, in the unit of its result
+     * @param truths  what else was true
+     */
+    public record Played(
+            java.util.List<Written> written,
+            java.util.List<Sample> curve,
+            double settled,
+            double mixed,
+            double sought,
+            java.util.List<Truth> truths) {}
+}

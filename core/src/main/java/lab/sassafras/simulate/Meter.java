@@ -1,0 +1,40 @@
+package lab.sassafras.simulate;
+
+import java.util.random.RandomGenerator;
+import lab.sassafras.measure.Correction;
+import lab.sassafras.measure.Instrument;
+
+/**
+ * An instrument of the simulated bench: its record says how far it may be off, a seed how far it is. True is reading +
+ * offset + gain · (reading − origin).
+ */
+final class Meter {
+
+    private final Instrument record;
+    private final double offset;
+    private final double gain;
+
+    Meter(Instrument record, RandomGenerator drawn) {
+        this.record = record;
+        Correction correction = record.correction();
+        boolean compared = !correction.points().isEmpty();
+        double usual = drawn.nextGaussian() * record.offsetUncertainty();
+        double part = (2 * drawn.nextDouble() - 1) * correction.gain();
+        this.offset = compared ? 0 : usual;
+        this.gain = compared ? 0 : part;
+    }
+
+    Instrument record() {
+        return record;
+    }
+
+    /** What it shows of a true value, with the error of one reading in it. */
+    double shows(double value, RandomGenerator drawn) {
+        double origin = record.kind().origin();
+        double exact = (value - offset + gain * origin) / (1 + gain);
+        double noise = record.readingUncertainty() > record.resolution() / Math.sqrt(12)
+                ? drawn.nextGaussian() * record.readingUncertainty()
+                : 0;
+        return Math.rint((exact + noise) / record.resolution()) * record.resolution();
+    }
+}

@@ -1,0 +1,209 @@
+package lab.sassafras.verdict;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SplittableRandom;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.sheet.BenchSheet;
+import lab.sassafras.simulate.Bench;
+import lab.sassafras.simulate.Slip;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Logged;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.TraceUse;
+import lab.sassafras.slot.VesselKind;
+
+/**
+ * Runs of the simulated bench, whose truth is known, worked out by the core: honest hands, every instrument as far off
+ * as its record says, the conventions those the physics of the scene obeys.
+ */
+public final class RoundTrip {
+
+    private static final String TRACE = "11111111-2222-3333-4444-555555555555";
+    /** Of a constant found at the simulated bench by a handful of trials (a part of it). */
+    private static final double CONSTANT = 0.03;
+
+    private RoundTrip() {}
+
+    /**
+     * What came of a run.
+     *
+     * @param sought    true value
+     * @param reduction of what was written down
+     */
+    record Outcome(double sought, Reduction reduction) {
+
+        Optional<Interval> interval() {
+            return reduction.result().map(Interval::of);
+        }
+
+        boolean inside() {
+            return interval()
+                    .filter(each -> each.low() <= sought && sought <= each.high())
+                    .isPresent();
+        }
+    }
+
+    /** Every experiment that is run at the simulated bench. */
+    static List<Experiment> all() {
+        return Experiments.all().stream()
+                .filter(each -> each.scene().isPresent())
+                .toList();
+    }
+
+    private static boolean bomb(Experiment experiment) {
+        return experiment.key().startsWith("bomb");
+    }
+
+    /** A bench of which only the seed is chosen. */
+    static Bench bench(Experiment experiment, long seed, Set<Slip> slips) {
+        SplittableRandom drawn =
+                new SplittableRandom(seed * 7919 + experiment.key().hashCode());
+        boolean bomb = bomb(experiment);
+        double capacity = bomb ? 1800 + 400 * drawn.nextDouble() : 6 + 6 * drawn.nextDouble();
+        Instrument balance = new Instrument(
+                "b1", "balance", InstrumentKind.BALANCE, BenchUnit.GRAMS, bomb ? 0.0001 : 0.01, 0, 4000, 0.005, 0);
+        Instrument thermometer = new Instrument(
+                "t1",
+                "thermometer",
+                InstrumentKind.THERMOMETER,
+                BenchUnit.DEGREES_CELSIUS,
+                bomb ? 0.001 : 0.01,
+                -10,
+                110,
+                bomb ? 0.02 : 0.1,
+                bomb ? 0.0008 : 0.015);
+        return new Bench(seed, 1, slips, capacity, 0.08, balance, thermometer, bomb ? 15 : 5, bomb ? 3 : 2);
+    }
+
+    static Outcome of(Experiment experiment, long seed, Set<Slip> slips, Conventions conventions) {
+        Bench bench = bench(experiment, seed, slips);
+        Bench.Played played = bench.atOnce(experiment.scene().orElseThrow());
+        return new Outcome(played.sought(), reduced(experiment, bench, played, conventions));
+    }
+
+    static Conventions obeyed(Experiment experiment) {
+        Map<String, String> schools = new HashMap<>();
+        experiment.conventions().forEach(question -> {
+            switch (question.key()) {
+                case "water" -> schools.put("water", "iapws");
+                case "solution" ->
+                    schools.put("solution", experiment.key().equals("constant-by-known-heat") ? "whole" : "measured");
+                case "change" -> schools.put("change", "integral");
+                default -> {}
+            }
+        });
+        return Conventions.of(schools);
+    }
+
+    private static Reduction reduced(Experiment experiment, Bench bench, Bench.Played played, Conventions conventions) {
+        Instrument thermometer = bench.thermometer();
+        List<Reading> readings = played.curve().stream()
+                .map(each -> new Reading(each.seconds(), each.temperature()))
+                .toList();
+        double error = new SplittableRandom(bench.seed() * 31 + 5).nextGaussian() * CONSTANT * bench.capacity();
+        double other = bench.slips().contains(Slip.OTHER_CUP) ? 3 : 1;
+        BenchSheet sheet = BenchSheet.of(experiment.key())
+                .in(new Calorimeter(
+                        "V-1",
+                        bomb(experiment) ? new VesselKind("bomb", "bomb calorimeter", 2000, 6000) : VesselKind.FOAM_CUP,
+                        experiment.calorimeter() == Calorimeter.Use.FINDS_CONSTANT
+                                ? Optional.empty()
+                                : Optional.of(new Calorimeter.Pinned(
+                                        "c",
+                                        Measured.independent(
+                                                other * (bench.capacity() + error), CONSTANT * bench.capacity()),
+                                        100,
+                                        "a simulated calibration"))))
+                .logging(Map.of(TRACE, new Logged("a trace", readings, Optional.of(thermometer))));
+        Set<String> told = new java.util.HashSet<>();
+        experiment.span().ifPresent(span -> told.addAll(List.of(span.start(), span.end())));
+        experiment.mixing().ifPresent(told::add);
+        double last = readings.get(readings.size() - 1).seconds();
+        List<String> none = new ArrayList<>();
+        for (Bench.Written each : played.written()) {
+            if (!told.contains(each.path())
+                    || conventions.named().getOrDefault("change", "").equals("extreme")) {
+                String group = each.path().split("/")[0];
+                String at = group + "[1]/" + each.path().split("/")[1];
+                if (each.way() == Bench.Way.ASSUMED) {
+                    sheet.assumed(at, each.text(), each.uncertainty(), each.unit());
+                } else {
+                    sheet.give(
+                            at,
+                            Role.valueOf(each.way().name()),
+                            each.text(),
+                            each.unit().isEmpty() ? null : each.unit(),
+                            each.on());
+                }
+            }
+        }
+        String clock = experiment.curves().keySet().stream().findFirst().orElse("curve/trace");
+        sheet.says(
+                clock.replace("/", "[1]/"),
+                (clock.equals("curve/trace")
+                                ? new TraceUse(TRACE, played.settled(), last, Math.rint(1000 * played.mixed()) / 1000)
+                                : TraceUse.whole(TRACE))
+                        .text());
+        return sheet.reduced(conventions);
+    }
+
+    /** The whole table: {@code RoundTrip 1000 1} for a thousand seeds from 1 on. */
+    public static void main(String[] arguments) {
+        int many = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 1000;
+        long first = arguments.length > 1 ? Long.parseLong(arguments[1]) : 1;
+        for (Experiment experiment : all()) {
+            if (arguments.length > 2 && !experiment.key().equals(arguments[2])) {
+                continue;
+            }
+            int inside = 0;
+            int none = 0;
+            double off = 0;
+            double squared = 0;
+            double half = 0;
+            long began = System.nanoTime();
+            for (long seed = first; seed < first + many; seed++) {
+                Outcome outcome = of(experiment, seed, Set.of(), obeyed(experiment));
+                Optional<Interval> interval = outcome.interval();
+                if (interval.isEmpty()) {
+                    none++;
+                    if (none == 1) {
+                        System.out.println(outcome.reduction().findings());
+                        System.out.println(outcome.reduction().trials().get(0).account());
+                    }
+                    continue;
+                }
+                inside += outcome.inside() ? 1 : 0;
+                double width = (interval.get().high() - interval.get().low()) / 2;
+                double middle = (interval.get().high() + interval.get().low()) / 2;
+                double apart = (middle - outcome.sought()) / width;
+                off += apart;
+                squared += apart * apart;
+                half += width / Math.abs(outcome.sought());
+            }
+            int with = many - none;
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-26s inside %5.1f %%  mean off %+.2f half-widths, rms %.2f (0.51 honest); half-width %.1f %%; none %d; %.1f ms%n",
+                    experiment.key(),
+                    100.0 * inside / with,
+                    off / with,
+                    Math.sqrt(squared / with),
+                    100 * half / with,
+                    none,
+                    (System.nanoTime() - began) / 1e6 / many);
+        }
+    }
+}
