@@ -1,7 +1,9 @@
 package lab.sassafras.simulate;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SplittableRandom;
 import lab.sassafras.measure.Instrument;
 
 /**
@@ -59,6 +61,26 @@ public record Bench(
     }
 
     /**
+     * {@return how far what is known with a ± lies off, in its own standard uncertainty}
+     *
+     * @param seed it follows from
+     */
+    public static double error(long seed) {
+        return new SplittableRandom(31 * seed + 5).nextGaussian();
+    }
+
+    /**
+     * {@return a trial at its end, hands having taken the time they usually take}
+     *
+     * @param scene what is played
+     */
+    public Standing over(Scene scene) {
+        Stage stage = new Stage(this, Optional.empty());
+        scene.play(stage);
+        return stage.standing(Optional.empty());
+    }
+
+    /**
      * Plays a trial as far as it has come.
      *
      * @param scene what is played
@@ -83,7 +105,7 @@ public record Bench(
      * @param touched when each touch was (s), in order
      * @param now     how late it is (s)
      */
-    public record Hand(java.util.List<Double> touched, double now) {}
+    public record Hand(List<Double> touched, double now) {}
 
     /**
      * What a hand does next.
@@ -114,15 +136,19 @@ public record Bench(
      * @param fill    what the vessel holds (g)
      * @param lid     whether its lid is on
      * @param curve   what the thermometer showed
+     * @param settled second from which on it had settled in what it stays in
+     * @param mixed   second at which the mixing was marked; NaN while it was not
      */
     public record Standing(
             double now,
             Optional<Touch> next,
-            java.util.List<Written> written,
+            List<Written> written,
             double shows,
             double fill,
             boolean lid,
-            java.util.List<Sample> curve) {}
+            List<Sample> curve,
+            double settled,
+            double mixed) {}
 
     /**
      * One reading of the curve.
@@ -181,10 +207,10 @@ public record Bench(
      * @param truths  what else was true
      */
     public record Played(
-            java.util.List<Written> written,
-            java.util.List<Sample> curve,
+            List<Written> written,
+            List<Sample> curve,
             double settled,
             double mixed,
             double sought,
-            java.util.List<Truth> truths) {}
+            List<Truth> truths) {}
 }

@@ -440,7 +440,9 @@ public final class Stage {
                 curve.isEmpty() ? roomTemperature : curve.get(curve.size() - 1).temperature(),
                 filled == probe ? 0 : world.mass(filled),
                 lid,
-                List.copyOf(curve));
+                List.copyOf(curve),
+                settled,
+                mixed);
     }
 
     private static int decimals(double resolution) {

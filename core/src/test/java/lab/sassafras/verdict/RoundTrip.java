@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.SplittableRandom;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
+import lab.sassafras.curve.Stated;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.BenchUnit;
@@ -155,7 +157,14 @@ public final class RoundTrip {
                 clock.replace("/", "[1]/"),
                 (clock.equals("curve/trace")
                                 ? new TraceUse(TRACE, played.settled(), last, Math.rint(1000 * played.mixed()) / 1000)
-                                : TraceUse.whole(TRACE))
+                                : new TraceUse(
+                                        TRACE,
+                                        Math.rint(played.mixed()),
+                                        last,
+                                        OptionalDouble.empty(),
+                                        Optional.empty(),
+                                        Stated.USUAL.once(),
+                                        Stated.USUAL.fraction()))
                         .text());
         return sheet.reduced(conventions);
     }

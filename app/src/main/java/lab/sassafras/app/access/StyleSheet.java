@@ -31,6 +31,7 @@ final class StyleSheet extends AbstractResourceResolver {
             "clock",
             "strip",
             "live",
+            "simulated",
             "table",
             "findings",
             "result",

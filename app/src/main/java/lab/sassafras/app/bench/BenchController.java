@@ -205,6 +205,7 @@ class BenchController {
             Actor actor,
             @RequestParam(defaultValue = "") String experiment,
             @RequestParam Optional<UUID> vessel,
+            @RequestParam(defaultValue = "false") boolean simulated,
             @RequestParam Map<String, String> chosen,
             HttpServletResponse response,
             Model model) {
@@ -213,11 +214,11 @@ class BenchController {
                 .forEach(kind -> Optional.ofNullable(chosen.get(field(kind)))
                         .filter(text -> !text.isBlank())
                         .ifPresent(text -> with.put(kind, Shelf.identity(text).orElse(NOBODYS))));
-        Answer<Entry> begun = beginning.begin(experiment, vessel, with, actor);
+        Answer<Entry> begun = beginning.begin(experiment, vessel, with, simulated, actor);
         if (begun.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(actor, experiment, ErrorMessages.of(begun.refusal().get()), model);
         }
-        return "redirect:/entries/" + begun.orThrow().id();
+        return "redirect:/entries/" + begun.orThrow().id() + (simulated ? "/simulated" : "");
     }
 }

@@ -41,6 +41,7 @@ class RunScreen {
     private final ClassPaces paces;
     private final PeriodKnows known;
     private final ProbesShown probes;
+    private final SimulatedShown simulated;
 
     RunScreen(
             EntryBook entryBook,
@@ -49,7 +50,9 @@ class RunScreen {
             WaitScreen waits,
             ClassPaces paces,
             PeriodKnows known,
-            ProbesShown probes) {
+            ProbesShown probes,
+            SimulatedShown simulated) {
+        this.simulated = simulated;
         this.probes = probes;
         this.known = known;
         this.paces = paces;
@@ -202,7 +205,8 @@ class RunScreen {
         model.addAttribute(
                 "scales",
                 now.map(ask -> new Scales(entry, ask, offered).pictures()).orElse(List.of()));
-        model.addAttribute("shown", now.map(ask -> shown(entry, ask)).orElse(List.of()));
+        model.addAttribute(
+                "shown", now.map(ask -> shown(entry, shown.trial(), ask)).orElse(List.of()));
         model.addAttribute(
                 "conflicts",
                 SheetFindings.of(entry.sheet()).stream()
@@ -211,8 +215,11 @@ class RunScreen {
                         .toList());
     }
 
-    /** What probes show of what is asked, where it is a number that is read. */
-    private List<ProbesShown.Shown> shown(EntrySheet entry, Tasks.Ask ask) {
+    /** What probes show of what is asked, where it is a number that is read; or what the simulated bench does. */
+    private List<ProbesShown.Shown> shown(EntrySheet entry, int trial, Tasks.Ask ask) {
+        if (entry.entry().simulated()) {
+            return simulated.at(entry, trial, ask.address());
+        }
         return slot(entry, ask).unit(ask.step().half().orElse(Role.READ)).stream()
                 .flatMap(unit ->
                         probes

@@ -5,7 +5,17 @@
  * refused stays in its field with the reason beside it.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"record", "people", "probes", "shelf", "sheet", "usecase", "access", "chart", "settings"
+        allowedDependencies = {
+            "record",
+            "people",
+            "probes",
+            "shelf",
+            "sheet",
+            "usecase",
+            "access",
+            "chart",
+            "settings",
+            "simulated"
         })
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.bench;

@@ -71,7 +71,8 @@ public class WhoMay {
                 "GET /entries/{id}/instruments",
                 "GET /entries/{id}/changes",
                 "GET /entries/{id}/live",
-                "GET /entries/{id}/live/changes");
+                "GET /entries/{id}/live/changes",
+                "GET /entries/{id}/simulated");
         lines(
                 all,
                 Right.WRITE_ENTRY,
@@ -85,6 +86,9 @@ public class WhoMay {
                 "POST /entries/{id}/clock/mixing",
                 "POST /entries/{id}/clock/trend",
                 "POST /entries/{id}/live/take",
+                "POST /entries/{id}/simulated",
+                "POST /entries/{id}/simulated/touch",
+                "POST /entries/{id}/simulated/record",
                 "POST /entries/{id}/clock/room",
                 "POST /entries/{id}/clock/file/typed",
                 "POST /entries/{id}/clock/file/keep",

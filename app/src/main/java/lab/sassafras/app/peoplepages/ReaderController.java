@@ -15,7 +15,7 @@ import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.ComeIn;
-import lab.sassafras.app.usecase.LetRead;
+import lab.sassafras.app.usecase.KeepPeople;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -30,15 +30,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 class ReaderController {
 
     private final ComeIn comeIn;
-    private final LetRead letRead;
+    private final KeepPeople people;
     private final WhoIsHere who;
     private final EntryBook entryBook;
     private final PeriodBook periodBook;
 
-    ReaderController(ComeIn comeIn, LetRead letRead, WhoIsHere who, EntryBook entryBook, PeriodBook periodBook) {
+    ReaderController(ComeIn comeIn, KeepPeople people, WhoIsHere who, EntryBook entryBook, PeriodBook periodBook) {
         this.periodBook = periodBook;
         this.comeIn = comeIn;
-        this.letRead = letRead;
+        this.people = people;
         this.who = who;
         this.entryBook = entryBook;
     }
@@ -71,19 +71,19 @@ class ReaderController {
     /** Makes a link, and shows it this once. */
     @PostMapping("/entries/{id}/readers")
     String make(@PathVariable UUID id, Model model, HttpServletRequest request) {
-        return shown(letRead.make(entry(id)).orThrow(), "this entry", "/entries/" + id + "/result", model, request);
+        return shown(people.letRead(entry(id)).orThrow(), "this entry", "/entries/" + id + "/result", model, request);
     }
 
     /** Makes a link to the hand-outs of a period, and shows it this once. */
     @PostMapping("/periods/{id}/readers")
     String makeOfPeriod(@PathVariable UUID id, Model model, HttpServletRequest request) {
-        String secret = letRead.make(period(id)).orThrow();
+        String secret = people.letRead(period(id)).orThrow();
         return shown(secret, "the hand-outs of this period", "/periods/" + id + "/handouts", model, request);
     }
 
     @PostMapping("/periods/{id}/readers/{link}")
     String revokeOfPeriod(@PathVariable UUID id, @PathVariable UUID link) {
-        letRead.revoke(period(id), link).orThrow();
+        people.letReadNoMore(period(id), link).orThrow();
         return "redirect:/periods/" + id + "/handouts";
     }
 
@@ -96,7 +96,7 @@ class ReaderController {
 
     @PostMapping("/entries/{id}/readers/{link}")
     String revoke(@PathVariable UUID id, @PathVariable UUID link) {
-        letRead.revoke(entry(id), link).orThrow();
+        people.letReadNoMore(entry(id), link).orThrow();
         return "redirect:/entries/" + id + "/result";
     }
 

@@ -62,6 +62,7 @@ public class Entry {
         this.instruments = plan.instruments().entrySet().stream()
                 .collect(Collectors.toUnmodifiableMap(each -> each.getKey().key(), Map.Entry::getValue));
         this.createdAt = createdAt;
+        this.simulated = plan.simulated();
     }
 
     /** What an entry is begun with. */
@@ -71,7 +72,20 @@ public class Entry {
             int shelfVersion,
             Optional<UUID> vesselId,
             Optional<UUID> calibrationId,
-            Map<InstrumentKind, UUID> instruments) {}
+            Map<InstrumentKind, UUID> instruments,
+            boolean simulated) {
+
+        /** One that is done by hands. */
+        public Plan(
+                String experiment,
+                int method,
+                int shelfVersion,
+                Optional<UUID> vesselId,
+                Optional<UUID> calibrationId,
+                Map<InstrumentKind, UUID> instruments) {
+            this(experiment, method, shelfVersion, vesselId, calibrationId, instruments, false);
+        }
+    }
 
     /** Whether no hand did it and no probe measured it, but a simulation. */
     public boolean simulated() {

@@ -99,6 +99,12 @@ public class Trace {
         this.broughtWith = broughtWith;
     }
 
+    /** The same, which no probe measured. */
+    Trace simulation() {
+        this.simulated = true;
+        return this;
+    }
+
     /** The trace of a run file it came with, itself for that one; empty where it was begun in this book. */
     public Optional<UUID> broughtWith() {
         return Optional.ofNullable(broughtWith);

@@ -114,6 +114,22 @@ public class Traces {
         return kept(new Trace(UUID.randomUUID(), bench, channel, instrument, every, begun, null), readings);
     }
 
+    /** What the thermometer of the simulated bench showed, from when its clock began. */
+    public Trace simulated(
+            Bench bench, Optional<UUID> instrument, double every, Instant begun, List<TraceChunk.Given> readings) {
+        return kept(
+                new Trace(
+                                UUID.randomUUID(),
+                                bench,
+                                Trace.Channel.ofFile("the simulated bench"),
+                                instrument,
+                                every,
+                                begun,
+                                null)
+                        .simulation(),
+                readings);
+    }
+
     /**
      * A trace as a run file tells it, with what was read of the room meanwhile, which stays with it and is of no other
      * run.

@@ -168,6 +168,8 @@ public class Clocks {
         return traces.of(bench).stream()
                 .filter(each ->
                         each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND) && each.ofTemperature())
+                // each belongs to the entry it was simulated for
+                .filter(each -> !each.simulated())
                 .filter(each -> !taken.contains(each.id().toString()))
                 .filter(each -> place(each).filter(at -> at != Place.CUP).isEmpty())
                 // of several probes the one that was said to be there comes before those nobody said anything of

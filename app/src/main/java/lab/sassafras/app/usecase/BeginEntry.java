@@ -48,12 +48,17 @@ public class BeginEntry {
      * @param experiment key of its experiment
      * @param vessel     in hand, if any
      * @param with       instruments in hand, by kind
+     * @param simulated  whether it is run at the simulated bench
      */
     @Needs(Right.BEGIN)
-    public Answer<Entry> begin(String experiment, Optional<UUID> vessel, Map<InstrumentKind, UUID> with, Actor actor) {
+    public Answer<Entry> begin(
+            String experiment, Optional<UUID> vessel, Map<InstrumentKind, UUID> with, boolean simulated, Actor actor) {
         return Answer.of(() -> {
             Experiment kind =
                     Experiments.find(experiment).orElseThrow(() -> new Refused("Choose an experiment to begin."));
+            if (simulated && kind.scene().isEmpty()) {
+                throw new Refused("“" + kind.words().title() + "” has nothing to run at the simulated bench.");
+            }
             if (!actor.bench().period().offers(experiment)) {
                 throw new Refused("“" + kind.words().title() + "” is not offered in this period. Ask your instructor.");
             }
@@ -84,8 +89,16 @@ public class BeginEntry {
             Entry begun = entryBook.begin(
                     actor.bench(),
                     new Entry.Plan(
-                            kind.key(), kind.method(), ReferenceShelf.VERSION, chosen.map(Vessel::id), pinned, with));
-            named(begun, kind, actor.bench());
+                            kind.key(),
+                            kind.method(),
+                            ReferenceShelf.VERSION,
+                            chosen.map(Vessel::id),
+                            pinned,
+                            with,
+                            simulated));
+            if (!simulated) {
+                named(begun, kind, actor.bench());
+            }
             return begun;
         });
     }

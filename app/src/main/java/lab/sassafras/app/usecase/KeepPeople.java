@@ -3,17 +3,22 @@ package lab.sassafras.app.usecase;
 import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.people.Instructors;
+import lab.sassafras.app.people.ReaderLinks;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.people.SignIns;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Period;
 
-/** Adds instructors, gives them another password, locks them out. */
+/** Adds instructors, gives them another password, locks them out; makes links to read by, and revokes them. */
 @UseCase(needs = Right.RUN_HOUSE, serves = Bringer.DECIDING)
 public class KeepPeople {
 
     private final Instructors instructors;
     private final SignIns signIns;
+    private final ReaderLinks links;
 
-    KeepPeople(Instructors instructors, SignIns signIns) {
+    KeepPeople(Instructors instructors, SignIns signIns, ReaderLinks links) {
+        this.links = links;
         this.instructors = instructors;
         this.signIns = signIns;
     }
@@ -66,5 +71,33 @@ public class KeepPeople {
     @Noted("signed an account out everywhere")
     public Answer<Boolean> everywhere(UUID person) {
         return Answer.of(() -> signIns.endAll(person));
+    }
+
+    /** Makes a link to an entry. @return its secret, told this once */
+    @Needs(Right.LEAD)
+    @Noted("made a link to read an entry")
+    public Answer<String> letRead(Entry entry) {
+        return Answer.of(() -> links.make(entry));
+    }
+
+    /** Revokes one; whoever reads by it is out at once. */
+    @Needs(Right.LEAD)
+    @Noted("revoked a link to read an entry")
+    public Answer<Boolean> letReadNoMore(Entry entry, UUID link) {
+        return Answer.of(() -> links.revoke(entry, link));
+    }
+
+    /** Makes a link to the hand-outs of a period. @return its secret, told this once */
+    @Needs(Right.LEAD)
+    @Noted("made a link to read hand-outs")
+    public Answer<String> letRead(Period period) {
+        return Answer.of(() -> links.make(period));
+    }
+
+    /** Revokes one; whoever reads by it is out at once. */
+    @Needs(Right.LEAD)
+    @Noted("revoked a link to read hand-outs")
+    public Answer<Boolean> letReadNoMore(Period period, UUID link) {
+        return Answer.of(() -> links.revoke(period, link));
     }
 }

@@ -6,6 +6,6 @@
  * translate between a form and a use case and keep nothing themselves.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"record", "people", "probes", "shelf", "sheet", "runfile", "settings"})
+        allowedDependencies = {"record", "people", "probes", "shelf", "sheet", "runfile", "settings", "simulated"})
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.usecase;
