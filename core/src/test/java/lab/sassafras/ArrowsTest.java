@@ -18,6 +18,7 @@ class ArrowsTest {
             "expression",
             "statistics",
             "substance",
+            "simulate",
             "account",
             "curve",
             "convention",
@@ -60,6 +61,22 @@ class ArrowsTest {
                         .filter(each -> each.length > 2)
                         .map(each -> each[2]))
                 .isSubsetOf(ROOMS);
+    }
+
+    /** A sign that is wrong in a formula cannot hide in the physics it is checked by. */
+    @Test
+    void theSimulatedBenchReadsNothingButUnitsAndSubstances() {
+        noClasses()
+                .that()
+                .resideInAPackage("lab.sassafras.simulate..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(ROOMS.stream()
+                        .filter(room ->
+                                !List.of("measure", "substance", "simulate").contains(room))
+                        .map(room -> "lab.sassafras." + room + "..")
+                        .toArray(String[]::new))
+                .check(core);
     }
 
     @Test

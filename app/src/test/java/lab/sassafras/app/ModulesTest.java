@@ -40,7 +40,8 @@ class ModulesTest {
             Map.entry("ObservationBook", Set.of("keep")),
             Map.entry("DecisionBook", Set.of("decide")),
             Map.entry("OriginBook", Set.of("note")),
-            Map.entry("Traces", Set.of("begin", "bringIn", "add", "readRoom", "pushed", "push")),
+            Map.entry("Traces", Set.of("begin", "bringIn", "add", "readRoom", "pushed", "push", "simulated")),
+            Map.entry("SimulatedBook", Set.of("begin", "touch")),
             Map.entry("Probes", Set.of("make", "revoke", "begin", "keep")),
             Map.entry("Paces", Set.of("choose", "wait")),
             Map.entry("Calorimeters", Set.of("add", "adopt", "rename", "decide")),
@@ -74,7 +75,7 @@ class ModulesTest {
     void onlyAUseCaseWrites() {
         classes()
                 .that(DescribedPredicate.not(
-                        resideInAnyPackage("..usecase..", "..record..", "..shelf..", "..probes..")))
+                        resideInAnyPackage("..usecase..", "..record..", "..shelf..", "..probes..", "..simulated..")))
                 .should(callNothingThatWrites())
                 .check(APP);
         assertThat(WRITES.keySet())

@@ -276,12 +276,12 @@ public enum CurveMethod {
         return outcome;
     }
 
-    /** Which reading after mixing lies furthest in the direction of the change, spikes aside. */
+    /** Which reading after mixing lies furthest from the last before, spikes aside, whichever way a fit would go. */
     private static int furthest(Baselines of) {
+        double start = of.temperatures[of.before - 1];
         int furthest = of.before;
-        double way = of.fit().at(LossModel.END) - of.fit().at(LossModel.START);
         for (int i = of.before; i < of.seconds.length; i++) {
-            if (!of.spike(i) && (of.temperatures[i] - of.temperatures[furthest]) * way > 0) {
+            if (!of.spike(i) && Math.abs(of.temperatures[i] - start) > Math.abs(of.temperatures[furthest] - start)) {
                 furthest = i;
             }
         }

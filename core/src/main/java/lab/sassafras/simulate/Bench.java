@@ -205,6 +205,7 @@ public record Bench(
      * @param mixed   second at which the mixing was marked; NaN where it was not
      * @param sought  the true value of what the experiment seeks, in the unit of its result
      * @param truths  what else was true
+     * @param known   key of the substance it truly was, where that is what is sought; empty elsewhere
      */
     public record Played(
             List<Written> written,
@@ -212,5 +213,6 @@ public record Bench(
             double settled,
             double mixed,
             double sought,
-            List<Truth> truths) {}
+            List<Truth> truths,
+            Optional<String> known) {}
 }

@@ -7,13 +7,18 @@ final class Digits {
 
     private Digits() {}
 
-    /** The first two neighbours of the whole digits that differ, exchanged; empty where there are none. */
+    /** Two neighbours that differ, exchanged: of the whole digits where there are such, else of those behind. */
     static Optional<String> exchanged(String text) {
         int end = text.indexOf('.') < 0 ? text.length() : text.indexOf('.');
-        for (int i = 0; i + 1 < end; i++) {
+        return exchanged(text, 0, end).or(() -> exchanged(text, end, text.length()));
+    }
+
+    private static Optional<String> exchanged(String text, int from, int to) {
+        for (int i = from; i + 1 < to; i++) {
             char one = text.charAt(i);
             char other = text.charAt(i + 1);
-            if (Character.isDigit(one) && Character.isDigit(other) && one != other && other != '0') {
+            boolean leads = i == 0 && other == '0';
+            if (Character.isDigit(one) && Character.isDigit(other) && one != other && !leads) {
                 return Optional.of(text.substring(0, i) + other + one + text.substring(i + 2));
             }
         }

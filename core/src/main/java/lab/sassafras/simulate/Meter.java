@@ -35,6 +35,10 @@ final class Meter {
         double noise = record.readingUncertainty() > record.resolution() / Math.sqrt(12)
                 ? drawn.nextGaussian() * record.readingUncertainty()
                 : 0;
-        return Math.rint((exact + noise) / record.resolution()) * record.resolution();
+        double steps = Math.rint((exact + noise) / record.resolution());
+        double inOne = 1 / record.resolution();
+        return inOne >= 1 && Math.abs(inOne - Math.rint(inOne)) < 1e-9
+                ? steps / Math.rint(inOne)
+                : steps * record.resolution();
     }
 }

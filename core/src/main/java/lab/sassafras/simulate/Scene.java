@@ -2,7 +2,7 @@ package lab.sassafras.simulate;
 
 import java.util.Set;
 
-/** How one trial of an experiment goes at the simulated bench: what is poured into what, and which slots its numbers stand for. */
+/** How one trial goes at the simulated bench: what is poured into what, and which slots its numbers stand for. */
 public interface Scene {
 
     /**

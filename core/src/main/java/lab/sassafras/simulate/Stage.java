@@ -5,6 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import lab.sassafras.substance.ChemicalEquation;
+import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Reference;
+import lab.sassafras.substance.ReferenceShelf;
 
 /** What one trial is played on: a world, hands that take their time, instruments, and what is written down. */
 public final class Stage {
@@ -37,6 +41,7 @@ public final class Stage {
     private double settled;
     private double mixed = Double.NaN;
     private double sought = Double.NaN;
+    private Optional<String> was = Optional.empty();
 
     Stage(Bench bench, Optional<Bench.Hand> hand) {
         this.bench = bench;
@@ -110,6 +115,42 @@ public final class Stage {
      */
     public double error(String what, double uncertainty) {
         return uncertainty * drawn(what).nextGaussian();
+    }
+
+    private double off(Reference reference) {
+        return reference.value() + error(reference.key(), reference.uncertainty());
+    }
+
+    /**
+     * {@return a value of the handbook, as far off as that is uncertain, the same in every trial}
+     *
+     * @param property its name on the shelf
+     */
+    public double known(String property) {
+        return off(ReferenceShelf.standard().property(property));
+    }
+
+    /**
+     * {@return the heat of a reaction by the handbook, as far off as that is uncertain (kJ per mole as written)}
+     *
+     * @param equation of it
+     */
+    public double heatOf(String equation) {
+        return off(
+                ReferenceShelf.standard().heat(ChemicalEquation.read(equation)).orElseThrow());
+    }
+
+    /**
+     * {@return the heat of a salt dissolving by the handbook, as far off as that is uncertain (kJ/mol)}
+     *
+     * @param formula of it
+     * @param waters  moles of water to each mole
+     */
+    public double heatOfSolution(String formula, double waters) {
+        return off(ReferenceShelf.standard()
+                .heatOfSolution(ChemicalFormula.read(formula), waters)
+                .orElseThrow()
+                .reference());
     }
 
     /**
@@ -373,6 +414,15 @@ public final class Stage {
     }
 
     /**
+     * What it truly was, which nobody was told.
+     *
+     * @param substance its key on the shelf
+     */
+    public void was(String substance) {
+        was = Optional.of(substance);
+    }
+
+    /**
      * Something is true that nobody sees.
      *
      * @param what  it is, in words
@@ -429,7 +479,8 @@ public final class Stage {
     }
 
     Bench.Played played() {
-        return new Bench.Played(List.copyOf(written), List.copyOf(curve), settled, mixed, sought, List.copyOf(truths));
+        return new Bench.Played(
+                List.copyOf(written), List.copyOf(curve), settled, mixed, sought, List.copyOf(truths), was);
     }
 
     Bench.Standing standing(Optional<Bench.Touch> next) {

@@ -200,6 +200,18 @@ public final class World {
     }
 
     /**
+     * A part of what a lump holds is lost, out of all there is.
+     *
+     * @param from  which
+     * @param share of it, 0 to 1
+     */
+    public void spill(Lump from, double share) {
+        for (int i = from.at(); i < from.at() + from.size(); i++) {
+            state[i] *= 1 - share;
+        }
+    }
+
+    /**
      * Pours all of it.
      *
      * @param from which

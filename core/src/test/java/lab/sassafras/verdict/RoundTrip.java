@@ -1,6 +1,5 @@
 package lab.sassafras.verdict;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -8,18 +7,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.SplittableRandom;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Stated;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
-import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.sheet.BenchSheet;
 import lab.sassafras.simulate.Bench;
+import lab.sassafras.simulate.Benches;
 import lab.sassafras.simulate.Slip;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Logged;
@@ -65,33 +62,8 @@ public final class RoundTrip {
                 .toList();
     }
 
-    private static boolean bomb(Experiment experiment) {
-        return experiment.key().startsWith("bomb");
-    }
-
-    /** A bench of which only the seed is chosen. */
-    static Bench bench(Experiment experiment, long seed, Set<Slip> slips) {
-        SplittableRandom drawn =
-                new SplittableRandom(seed * 7919 + experiment.key().hashCode());
-        boolean bomb = bomb(experiment);
-        double capacity = bomb ? 1800 + 400 * drawn.nextDouble() : 6 + 6 * drawn.nextDouble();
-        Instrument balance = new Instrument(
-                "b1", "balance", InstrumentKind.BALANCE, BenchUnit.GRAMS, bomb ? 0.0001 : 0.01, 0, 4000, 0.005, 0);
-        Instrument thermometer = new Instrument(
-                "t1",
-                "thermometer",
-                InstrumentKind.THERMOMETER,
-                BenchUnit.DEGREES_CELSIUS,
-                bomb ? 0.001 : 0.01,
-                -10,
-                110,
-                bomb ? 0.02 : 0.1,
-                bomb ? 0.0008 : 0.015);
-        return new Bench(seed, 1, slips, capacity, 0.08, balance, thermometer, bomb ? 15 : 5, bomb ? 3 : 2);
-    }
-
     static Outcome of(Experiment experiment, long seed, Set<Slip> slips, Conventions conventions) {
-        Bench bench = bench(experiment, seed, slips);
+        Bench bench = Benches.of(experiment, seed).slipping(slips);
         Bench.Played played = bench.atOnce(experiment.scene().orElseThrow());
         return new Outcome(played.sought(), reduced(experiment, bench, played, conventions));
     }
@@ -115,12 +87,14 @@ public final class RoundTrip {
         List<Reading> readings = played.curve().stream()
                 .map(each -> new Reading(each.seconds(), each.temperature()))
                 .toList();
-        double error = new SplittableRandom(bench.seed() * 31 + 5).nextGaussian() * CONSTANT * bench.capacity();
+        double error = Bench.error(bench.seed()) * CONSTANT * bench.capacity();
         double other = bench.slips().contains(Slip.OTHER_CUP) ? 3 : 1;
         BenchSheet sheet = BenchSheet.of(experiment.key())
                 .in(new Calorimeter(
                         "V-1",
-                        bomb(experiment) ? new VesselKind("bomb", "bomb calorimeter", 2000, 6000) : VesselKind.FOAM_CUP,
+                        Benches.bomb(experiment)
+                                ? new VesselKind("bomb", "bomb calorimeter", 2000, 6000)
+                                : VesselKind.FOAM_CUP,
                         experiment.calorimeter() == Calorimeter.Use.FINDS_CONSTANT
                                 ? Optional.empty()
                                 : Optional.of(new Calorimeter.Pinned(
@@ -134,7 +108,8 @@ public final class RoundTrip {
         experiment.span().ifPresent(span -> told.addAll(List.of(span.start(), span.end())));
         experiment.mixing().ifPresent(told::add);
         double last = readings.get(readings.size() - 1).seconds();
-        List<String> none = new ArrayList<>();
+        Optional.ofNullable(KNOWN.get(experiment.key()))
+                .ifPresent(path -> played.known().ifPresent(what -> sheet.says(path.replace("/", "[1]/"), what)));
         for (Bench.Written each : played.written()) {
             if (!told.contains(each.path())
                     || conventions.named().getOrDefault("change", "").equals("extreme")) {
@@ -169,8 +144,99 @@ public final class RoundTrip {
         return sheet.reduced(conventions);
     }
 
+    /** Of what is known where causes are asked: which solid it is, say. */
+    private static final Map<String, String> KNOWN = Map.of("specific-heat-of-solid", "seen/known");
+
+    /**
+     * How a slip was told of.
+     *
+     * @param moved seeds in which it moved the result by two honest half-widths
+     * @param named those in which it stands among the first three of what could have done it
+     * @param first what stands first instead, by how often
+     */
+    record Told(Experiment experiment, Slip slip, int seeds, int moved, int named, Map<String, Integer> first) {
+
+        double part() {
+            return moved == 0 ? 1 : (double) named / moved;
+        }
+    }
+
+    /** The causes that stand for a slip: the same, in an experiment's own words. */
+    private static final Map<Slip, Set<String>> CAUSES = Map.ofEntries(
+            Map.entry(Slip.CARRIED, Set.of("carried")),
+            Map.entry(Slip.SPLASH, Set.of("water-splashed", "splashed", "drops-left-behind", "not-all-poured")),
+            Map.entry(Slip.LID_OFF, Set.of("leaked", "open")),
+            Map.entry(Slip.UNDISSOLVED, Set.of("undissolved", "not-all-reacted")),
+            Map.entry(Slip.LATE_TRANSFER, Set.of("cooled-in-transit", "transit")),
+            Map.entry(Slip.DAMP, Set.of("wet-ice", "damp", "wet-steam")),
+            Map.entry(Slip.WICK_OPEN, Set.of("evaporated", "wick")),
+            Map.entry(Slip.SOOT, Set.of("soot", "unburnt")),
+            Map.entry(Slip.WRONG_BOTTLE, Set.of("wrong-bottle", "weaker", "concentration")),
+            Map.entry(Slip.MARK_LATE, Set.of("marked-late")),
+            Map.entry(Slip.OTHER_CUP, Set.of("calorimeter-ignored", "other-cup")),
+            Map.entry(Slip.DIGITS, Set.of("misread")),
+            Map.entry(Slip.HYDRATE, Set.of("hydrate")));
+
+    static Told told(Experiment experiment, Slip slip, int seeds, long from) {
+        int moved = 0;
+        int named = 0;
+        Map<String, Integer> first = new java.util.TreeMap<>();
+        for (long seed = from; seed < from + seeds; seed++) {
+            Outcome honest = of(experiment, seed, Set.of(), obeyed(experiment));
+            Outcome slipped = of(experiment, seed, Set.of(slip), obeyed(experiment));
+            if (honest.interval().isEmpty() || slipped.interval().isEmpty()) {
+                continue;
+            }
+            Interval was = honest.interval().get();
+            if (Math.abs(slipped.interval().get().value() - was.value()) < was.high() - was.low()) {
+                continue;
+            }
+            moved++;
+            List<ExplainingSize.Row> rows = ExplainingSize.rows(slipped.reduction().suspects().stream()
+                    .filter(ExplainingSize::believed)
+                    .toList());
+            List<String> three = rows.stream()
+                    .limit(3)
+                    .flatMap(row -> java.util.stream.Stream.concat(
+                            java.util.stream.Stream.of(row.first()), row.tied().stream()))
+                    .map(each -> each.suspect().key())
+                    .toList();
+            if (three.stream().anyMatch(CAUSES.getOrDefault(slip, Set.of())::contains)) {
+                named++;
+            } else {
+                first.merge(three.toString(), 1, Integer::sum);
+            }
+        }
+        return new Told(experiment, slip, seeds, moved, named, first);
+    }
+
+    private static void slips(int seeds, String only) {
+        for (Experiment experiment : all()) {
+            if (!only.isEmpty() && !experiment.key().equals(only)) {
+                continue;
+            }
+            System.out.println(experiment.key() + " is suspected of "
+                    + experiment.suspected().stream().map(each -> each.key()).toList());
+            experiment.scene().orElseThrow().slips().stream().sorted().forEach(slip -> {
+                Told told = told(experiment, slip, seeds, 1);
+                System.out.printf(
+                        Locale.ROOT,
+                        "  %-14s moved %d of %d, named %.0f %%  %s%n",
+                        slip.key(),
+                        told.moved(),
+                        seeds,
+                        100 * told.part(),
+                        told.first());
+            });
+        }
+    }
+
     /** The whole table: {@code RoundTrip 1000 1} for a thousand seeds from 1 on. */
     public static void main(String[] arguments) {
+        if (arguments.length > 0 && arguments[0].equals("slips")) {
+            slips(Integer.parseInt(arguments[1]), arguments.length > 2 ? arguments[2] : "");
+            return;
+        }
         int many = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 1000;
         long first = arguments.length > 1 ? Long.parseLong(arguments[1]) : 1;
         for (Experiment experiment : all()) {

@@ -114,7 +114,7 @@ class PeriodKnows {
         Entry entry = here.entry();
         List<EntryBook.Found> found = entryBook.standingAt(entry, at.toString());
         return found.stream()
-                .filter(each -> whoMay.reads(each.entry()))
+                .filter(each -> whoMay.reads(each.entry()) && each.entry().simulated() == entry.simulated())
                 .min(Comparator.comparing(
                         each -> !each.entry().bench().id().equals(entry.bench().id())))
                 .flatMap(each -> Role.of(each.observation().role())

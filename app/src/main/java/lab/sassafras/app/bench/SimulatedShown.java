@@ -51,7 +51,9 @@ class SimulatedShown {
                 .flatMap(each -> each.written().stream())
                 .map(each -> new SimulatedScreen.Shown(
                         words.label(each.path()),
-                        each.unit().isEmpty() ? spoken(entry, each) : figures.typed(each.text()) + " " + each.unit(),
+                        each.unit().isEmpty()
+                                ? spoken(entry, each)
+                                : SimulatedBenches.text(entry, each) + " " + each.unit(),
                         stands(entry, each, trial)))
                 .toList();
         boolean over = standing.isPresent() && now.next().isEmpty();
@@ -183,7 +185,7 @@ class SimulatedShown {
                         && SimulatedBenches.at(entry, each, trial).equals(address))
                 .flatMap(each -> Stream.of(new ProbesShown.Shown(
                         each.on().map(on -> "simulated " + on.kind().word()).orElse("simulated meter"),
-                        each.text(),
+                        SimulatedBenches.text(entry, each),
                         each.unit(),
                         true,
                         "as it was shown")))

@@ -122,8 +122,8 @@ class ExchangeController {
                 .contentType(type)
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
-                        "attachment; filename=\"" + entry.experiment() + "-" + bench + "-"
-                                + entry.period().heldOn() + "." + suffix + "\"")
+                        "attachment; filename=\"" + (entry.simulated() ? "simulated-" : "") + entry.experiment() + "-"
+                                + bench + "-" + entry.period().heldOn() + "." + suffix + "\"")
                 .body(body);
     }
 

@@ -63,7 +63,8 @@ final class ResultTable {
             throws IOException {
         printer.printRecord(
                 entry.entry().id(),
-                ForSpreadsheets.guarded(entry.entry().bench().name()),
+                ForSpreadsheets.guarded(
+                        entry.entry().bench().name() + (entry.entry().simulated() ? ", simulated" : "")),
                 entry.entry().createdAt(),
                 trial,
                 value.map(Written::value).map(ResultTable::number).orElse(""),

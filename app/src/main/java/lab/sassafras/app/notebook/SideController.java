@@ -104,7 +104,7 @@ class SideController {
         Map<UUID, Optional<BesideLine>> beside = lines.beside(entries, period, A_WHILE);
         Map<String, List<BesideLine>> groups = beside.values().stream()
                 .flatMap(Optional::stream)
-                .collect(Collectors.groupingBy(BesideLine::what, LinkedHashMap::new, Collectors.toList()));
+                .collect(Collectors.groupingBy(SideController::kind, LinkedHashMap::new, Collectors.toList()));
         model.addAttribute("period", period);
         model.addAttribute("title", kind.words().title());
         model.addAttribute(
@@ -116,6 +116,11 @@ class SideController {
         model.addAttribute(
                 "open", beside.values().stream().filter(Optional::isEmpty).count());
         return "beside";
+    }
+
+    /** Those that were simulated stand by themselves, with a mean of their own. */
+    private static String kind(BesideLine each) {
+        return each.entry().simulated() ? (each.what() + ", simulated").replaceFirst("^, s", "S") : each.what();
     }
 
     private static String label(BesideLine each) {

@@ -45,7 +45,8 @@ final class ToLookAt {
     private static Set<UUID> outliers(Collection<BesideLine> beside, Figures figures) {
         Map<String, List<BesideLine>> groups = beside.stream()
                 .collect(Collectors.groupingBy(
-                        each -> each.entry().experiment() + " " + each.what(),
+                        each -> each.entry().experiment() + " " + each.what() + " "
+                                + each.entry().simulated(),
                         LinkedHashMap::new,
                         Collectors.toList()));
         Set<UUID> apart = new HashSet<>();

@@ -58,7 +58,8 @@ public final class ObservationTable {
                                     Stream.of(
                                             entry.entry().id().toString(),
                                             entry.experiment().words().title(),
-                                            entry.entry().bench().name()),
+                                            entry.entry().bench().name()
+                                                    + (entry.entry().simulated() ? ", simulated" : "")),
                                     row(entry, each))
                             .map(ForSpreadsheets::guarded));
                 }
@@ -130,12 +131,17 @@ public final class ObservationTable {
                 struckBecause(entry, each));
     }
 
-    /** Why a value was struck out stands on its own row, and not on that of what came in its place. */
+    /**
+     * Where a value comes from that was not read by a hand, and why it was struck out: that stands on its own row, and
+     * not on that of what came in its place.
+     */
     private static String struckBecause(EntrySheet entry, Observation each) {
         return each.strikeOut()
                 ? each.reason().orElse("")
-                : entry.observations().strikerOf(each).stream()
-                        .flatMap(striker -> striker.reason().stream())
+                : Stream.concat(
+                                each.from().stream(),
+                                entry.observations().strikerOf(each).stream()
+                                        .flatMap(striker -> striker.reason().stream()))
                         .collect(Collectors.joining("; "));
     }
 }

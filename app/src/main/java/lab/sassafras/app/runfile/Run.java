@@ -45,6 +45,7 @@ import lab.sassafras.slot.Slot;
  *                     none
  * @param combination  what makes the result of the trials; empty for what the experiment usually does
  * @param paper        that it was copied from paper, and by whom; empty where it was not
+ * @param simulated    whether it was run at the simulated bench
  */
 public record Run(
         Experiment experiment,
@@ -66,6 +67,7 @@ public record Run(
         Map<String, Run> references,
         String combination,
         Optional<RunFile.PaperPart> paper,
+        boolean simulated,
         Map<String, Clocked> traces,
         String newer) {
 

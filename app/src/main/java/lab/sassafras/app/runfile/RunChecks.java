@@ -90,6 +90,7 @@ final class RunChecks {
                 combination(experiment),
                 Optional.ofNullable(file.paper())
                         .map(each -> new RunFile.PaperPart(each.reason(), name("paper.who", each.who(), NAME))),
+                Boolean.TRUE.equals(file.simulated()),
                 traces(),
                 newer());
     }

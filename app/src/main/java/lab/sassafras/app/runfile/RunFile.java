@@ -24,6 +24,7 @@ public record RunFile(
         @Nullable Map<String, String> conventions,
         @Nullable String combination,
         @Nullable PaperPart paper,
+        @Nullable Boolean simulated,
         List<InstrumentPart> instruments,
         @Nullable CalorimeterPart calorimeter,
         @Nullable Map<String, CalorimeterPart> calorimeters,
@@ -38,7 +39,7 @@ public record RunFile(
 
     public static final String FORMAT = "sassafras-run";
     public static final int VERSION = 2;
-    public static final int MINOR = 5;
+    public static final int MINOR = 6;
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record PeriodPart(

@@ -100,15 +100,17 @@ public class RunFileWriter {
         return new RunFile(
                 RunFile.FORMAT,
                 RunFile.VERSION,
-                !inHand.isEmpty()
-                                || clocked.values().stream()
-                                        .anyMatch(each -> each.source() != null
-                                                || each.unit() != null
-                                                || each.every() instanceof Double)
+                entry.entry().simulated()
                         ? RunFile.MINOR
-                        : entry.decisions().copiedFromPaper().isPresent()
-                                ? OF_PAPER
-                                : minor(clocked, observations, used, calorimeter, calorimeters.values()),
+                        : !inHand.isEmpty()
+                                        || clocked.values().stream()
+                                                .anyMatch(each -> each.source() != null
+                                                        || each.unit() != null
+                                                        || each.every() instanceof Double)
+                                ? IN_HAND
+                                : entry.decisions().copiedFromPaper().isPresent()
+                                        ? OF_PAPER
+                                        : minor(clocked, observations, used, calorimeter, calorimeters.values()),
                 entry.experiment().key(),
                 entry.entry().method(),
                 entry.entry().shelfVersion(),
@@ -121,6 +123,7 @@ public class RunFileWriter {
                         .copiedFromPaper()
                         .map(each -> new RunFile.PaperPart(each.reason(), each.who()))
                         .orElse(null),
+                entry.entry().simulated() ? true : null,
                 used,
                 calorimeter,
                 orAbsent(calorimeters),
@@ -133,6 +136,9 @@ public class RunFileWriter {
                 orAbsent(references),
                 orAbsent(clocked));
     }
+
+    /** The minor version that says what was taken in hand later, and where readings came from. */
+    private static final int IN_HAND = 5;
 
     /** The minor version that says a run was copied from paper. */
     private static final int OF_PAPER = 4;

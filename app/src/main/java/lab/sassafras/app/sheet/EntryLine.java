@@ -12,7 +12,8 @@ public record EntryLine(String id, String title, String when) {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMMM, HH:mm", Locale.ENGLISH);
 
     public static EntryLine of(Entry entry, ZoneId zone) {
-        String title = Experiments.findOrUnknown(entry.experiment()).words().title();
+        String title = Experiments.findOrUnknown(entry.experiment()).words().title()
+                + (entry.simulated() ? ", simulated" : "");
         return new EntryLine(entry.id().toString(), title, WrittenTime.of(entry.createdAt(), zone, WHEN));
     }
 }

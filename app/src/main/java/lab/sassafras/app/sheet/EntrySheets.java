@@ -177,6 +177,8 @@ public class EntrySheets {
         Map<String, Setting.Referenced> results = new LinkedHashMap<>();
         entryBook.of(entry.period()).stream()
                 .filter(other -> Experiments.find(other.experiment()).isPresent() && whoMay.reads(other))
+                // what is simulated is drawn on by what is, too
+                .filter(other -> other.simulated() == entry.simulated())
                 .filter(other -> !reaches(other, entry.id(), leadingBack, elsewhere))
                 .forEach(other -> results.put(other.id().toString(), referenced(of(other))));
         return results;

@@ -78,6 +78,13 @@ public class SimulatedBenches {
         return Address.of(written.path(), ofTrial ? trial : 1);
     }
 
+    /** {@return a number as its period writes it, a word as it is} */
+    public static String text(EntrySheet entry, Bench.Written written) {
+        return written.unit().isEmpty()
+                ? written.text()
+                : entry.entry().period().figures().sentence(written.text());
+    }
+
     /** {@return the run of an entry as it is now in a trial; empty where none was begun} */
     public Optional<Now> now(EntrySheet entry, int trial) {
         Optional<Scene> scene = entry.experiment().scene();

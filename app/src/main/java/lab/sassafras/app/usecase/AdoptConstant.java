@@ -32,6 +32,9 @@ public class AdoptConstant {
         return Answer.of(() -> {
             String why = Reason.checked(reason, "Say why this constant is adopted. Go back; nothing was changed.");
             Entry entry = sheet.entry();
+            if (entry.simulated()) {
+                throw new Refused("A constant found at the simulated bench belongs to no real vessel.");
+            }
             FoundConstant found = sheet.reduction()
                     .constant()
                     .orElseThrow(() -> new Refused("There is no constant to adopt yet: no trial is complete."));

@@ -146,7 +146,13 @@ public class BringInRun {
         Entry entry = entryBook.begin(
                 bench,
                 new Entry.Plan(
-                        run.experiment().key(), run.method(), run.shelf(), vessel.map(Vessel::id), pinned, defaults),
+                        run.experiment().key(),
+                        run.method(),
+                        run.shelf(),
+                        vessel.map(Vessel::id),
+                        pinned,
+                        defaults,
+                        run.simulated()),
                 run.begun());
         open(entry, run);
         run.inHand()

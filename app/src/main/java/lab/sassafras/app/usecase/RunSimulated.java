@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -19,6 +18,7 @@ import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.app.sheet.Ticks;
 import lab.sassafras.app.simulated.SimulatedBenches;
 import lab.sassafras.app.simulated.SimulatedBook;
 import lab.sassafras.app.simulated.SimulatedRun;
@@ -149,11 +149,12 @@ public class RunSimulated {
                 .orElseThrow(() -> new Refused("The simulated bench of this entry was not set up yet."));
     }
 
-    /** Records everything that was shown so far and does not stand in the data table, with the curve once all is done. */
+    /** Records what was shown so far and does not stand in the data table yet, with the curve once all is done. */
     public Answer<Integer> record(EntrySheet entry, int trial, Actor actor) {
-        return Answer.of(() -> Objects.requireNonNull(whole.execute(status -> recorded(entry, trial, actor))));
+        return Answer.of(() -> recorded(entry, trial, actor));
     }
 
+    /** Each in a commit of its own, so that the next is asked about with what was kept before. */
     private int recorded(EntrySheet entry, int trial, Actor actor) {
         Bench.Standing standing = now(entry, trial)
                 .standing()
@@ -164,7 +165,7 @@ public class RunSimulated {
             many += keep(sheets.of(entry.entry()), trial, each, actor) ? 1 : 0;
         }
         if (standing.next().isEmpty()) {
-            curve(sheets.of(entry.entry()), trial, standing, actor);
+            whole.executeWithoutResult(status -> curve(sheets.of(entry.entry()), trial, standing, actor));
         }
         return many;
     }
@@ -172,6 +173,7 @@ public class RunSimulated {
     private boolean keep(EntrySheet entry, int trial, Bench.Written each, Actor actor) {
         Address at = SimulatedBenches.at(entry, each, trial);
         Role role = Role.valueOf(each.way().name());
+        Ticks.check(entry, at);
         if (entry.sheet().line(at, role).isPresent()) {
             return false;
         }
@@ -181,10 +183,12 @@ public class RunSimulated {
                         UUID.randomUUID(),
                         at,
                         role,
-                        each.text(),
+                        SimulatedBenches.text(entry, each),
                         each.unit().isEmpty() ? null : each.unit(),
                         benches.ofShelf(each.on()),
-                        each.uncertainty().isEmpty() ? null : each.uncertainty(),
+                        each.uncertainty().isEmpty()
+                                ? null
+                                : entry.entry().period().figures().sentence(each.uncertainty()),
                         Optional.empty(),
                         SHOWN),
                 actor);

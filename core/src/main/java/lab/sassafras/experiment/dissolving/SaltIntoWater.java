@@ -1,7 +1,6 @@
 package lab.sassafras.experiment.dissolving;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import lab.sassafras.simulate.Flows;
 import lab.sassafras.simulate.Lump;
@@ -18,16 +17,12 @@ final class SaltIntoWater implements Scene {
      * A salt of the simulated bench.
      *
      * @param formula it has
-     * @param heat    of one mole dissolving (kJ/mol); near a handbook's, from memory, since any number would do
      * @param solid   specific heat of it (J/(g·°C))
      */
-    private record Salt(String formula, double heat, double solid) {}
+    private record Salt(String formula, double solid) {}
 
-    private static final List<Salt> SALTS = List.of(
-            new Salt("KCl", 17.3, 0.69),
-            new Salt("NH4NO3", 25.8, 1.74),
-            new Salt("CaCl2", -79.5, 0.66),
-            new Salt("LiCl", -36.2, 1.13));
+    private static final List<Salt> SALTS =
+            List.of(new Salt("KCl", 0.69), new Salt("NH4NO3", 1.74), new Salt("CaCl2", 0.66), new Salt("LiCl", 1.13));
 
     @Override
     public void play(Stage stage) {
@@ -38,8 +33,9 @@ final class SaltIntoWater implements Scene {
         double start = stage.roomTemperature() + stage.now("start", -0.4, 0.4);
         double solidMass = stage.weighs("solid/mass", 6);
         double molar = ChemicalFormula.read(salt.formula()).molarMass();
+        double heat = stage.heatOfSolution(salt.formula(), waterMass / 18.015 / (solidMass / molar));
         // taken to be water-free, it holds two waters and gives less than a mole of that would
-        double perGram = 1000 * (hydrate ? -44.8 / (molar + 2 * 18.015) : salt.heat() / molar);
+        double perGram = 1000 * (hydrate ? -44.8 / (molar + 2 * 18.015) : heat / molar);
         double solution = stage.now("specific heat", 3.95, 4.05);
         double partial = (solution * (waterMass + solidMass) - waterMass * Matter.WATER.capacity(start)) / solidMass;
         Matter grains = Matter.of(salt.solid());
@@ -51,7 +47,7 @@ final class SaltIntoWater implements Scene {
         stage.reads("water/start", 180);
         stage.marks("solid/added");
         if (stage.slips(Slip.SPLASH)) {
-            stage.world().pour(contents, stage.room(), 0.03, Map.of());
+            stage.world().spill(contents, 0.03);
         }
         stage.world().put(contents, grains, solidMass, start);
         stage.world()
@@ -66,7 +62,7 @@ final class SaltIntoWater implements Scene {
         stage.meter("constants/solution", solution, 3, "J/(g·°C)");
         stage.reads("solution/final", 420);
         stage.says("solution/dissolved", "all");
-        stage.seeks(salt.heat());
+        stage.seeks(heat);
     }
 
     @Override

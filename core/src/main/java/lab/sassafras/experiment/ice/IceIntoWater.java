@@ -1,6 +1,5 @@
 package lab.sassafras.experiment.ice;
 
-import java.util.Map;
 import java.util.Set;
 import lab.sassafras.simulate.Flows;
 import lab.sassafras.simulate.Lump;
@@ -8,16 +7,14 @@ import lab.sassafras.simulate.Matter;
 import lab.sassafras.simulate.Scene;
 import lab.sassafras.simulate.Slip;
 import lab.sassafras.simulate.Stage;
-import lab.sassafras.substance.ReferenceShelf;
 
 /** Dried ice is dropped into warm water in the calorimeter and melts. */
 final class IceIntoWater implements Scene {
 
     @Override
     public void play(Stage stage) {
-        double fusion = stage.once("fusion", 332, 335);
-        double solid =
-                ReferenceShelf.standard().property("specific-heat-of-ice").value();
+        double fusion = stage.known("fusion-of-ice");
+        double solid = stage.known("specific-heat-of-ice");
         Matter.Melting matter = new Matter.Melting(solid, 0, fusion, Matter.WATER.capacity(1), 0);
         Lump cup = stage.world().lump("cup", Matter.WATER);
         double waterMass = stage.weighs("water/mass", 120);
@@ -34,7 +31,7 @@ final class IceIntoWater implements Scene {
         stage.world().put(ice, matter, mass * (1 - wet), -Math.abs(0.1 * stage.error("ice", 1)));
         stage.world().put(cup, Matter.WATER, mass * wet, 0);
         if (stage.slips(Slip.SPLASH)) {
-            stage.world().pour(cup, stage.room(), 0.02, Map.of());
+            stage.world().spill(cup, 0.02);
         }
         stage.world().flow(Flows.melting(stage.world(), ice, matter, cup, () -> 6));
         stage.reads("mixed/final", 480);

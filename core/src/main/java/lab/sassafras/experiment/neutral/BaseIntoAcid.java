@@ -14,7 +14,7 @@ final class BaseIntoAcid implements Scene {
 
     @Override
     public void play(Stage stage) {
-        double heat = stage.once("heat", -57.5, -55.5);
+        double heat = stage.heatOf("HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)");
         stage.says("reaction/equation", "HCl(aq) + NaOH(aq) -> NaCl(aq) + H2O(l)");
         stage.says("reaction/strength", "strong");
         stage.says("acid/formula", "HCl");

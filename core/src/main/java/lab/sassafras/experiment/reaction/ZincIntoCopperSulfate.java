@@ -1,6 +1,5 @@
 package lab.sassafras.experiment.reaction;
 
-import java.util.Map;
 import java.util.Set;
 import lab.sassafras.simulate.Flows;
 import lab.sassafras.simulate.Lump;
@@ -14,7 +13,7 @@ final class ZincIntoCopperSulfate implements Scene {
 
     @Override
     public void play(Stage stage) {
-        double heat = stage.once("heat", -222, -212);
+        double heat = stage.heatOf("Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s)");
         stage.says("reaction/equation", "Zn(s) + Cu^2+(aq) -> Zn^2+(aq) + Cu(s)");
         stage.says("solution/reagent", "Cu^2+");
         stage.label("solution/concentration", 0.25, 4, 0.001, "mol/L");
@@ -33,7 +32,7 @@ final class ZincIntoCopperSulfate implements Scene {
         stage.reads("poured/start", 180);
         stage.marks("added/in");
         if (stage.slips(Slip.SPLASH)) {
-            stage.world().pour(cup, stage.room(), 0.05, Map.of());
+            stage.world().spill(cup, 0.05);
         }
         double moles = strength * poured / 1000 * (stage.slips(Slip.SPLASH) ? 0.95 : 1);
         stage.world().put(cup, solution, solid, start);
@@ -52,13 +51,6 @@ final class ZincIntoCopperSulfate implements Scene {
 
     @Override
     public Set<Slip> slips() {
-        return Set.of(
-                Slip.SPLASH,
-                Slip.LID_OFF,
-                Slip.UNDISSOLVED,
-                Slip.WRONG_BOTTLE,
-                Slip.OTHER_CUP,
-                Slip.MARK_LATE,
-                Slip.DIGITS);
+        return Set.of(Slip.SPLASH, Slip.LID_OFF, Slip.UNDISSOLVED, Slip.WRONG_BOTTLE, Slip.OTHER_CUP, Slip.MARK_LATE);
     }
 }

@@ -1,7 +1,6 @@
 package lab.sassafras.experiment.solid;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import lab.sassafras.simulate.Flow;
 import lab.sassafras.simulate.Flows;
@@ -11,6 +10,7 @@ import lab.sassafras.simulate.Scene;
 import lab.sassafras.simulate.Slip;
 import lab.sassafras.simulate.Stage;
 import lab.sassafras.substance.ReferenceShelf;
+import lab.sassafras.substance.Substance;
 
 /** A solid out of boiling water is dropped into the calorimeter. */
 final class HotSolidIntoWater implements Scene {
@@ -18,8 +18,8 @@ final class HotSolidIntoWater implements Scene {
     @Override
     public void play(Stage stage) {
         String which = stage.one("substance", List.of("copper", "aluminium", "zinc", "iron", "brass"));
-        double specificHeat =
-                ReferenceShelf.standard().find(which).orElseThrow().specificHeat();
+        Substance substance = ReferenceShelf.standard().find(which).orElseThrow();
+        double specificHeat = substance.specificHeat() + stage.error("substance", substance.uncertainty());
         stage.says("sample/name", "slug " + (char) ('A' + which.length()));
         double sampleMass = stage.weighs("sample/mass", 80);
         stage.says("sample/bath", "boiling");
@@ -48,10 +48,11 @@ final class HotSolidIntoWater implements Scene {
             stage.world().put(cup, Matter.WATER, 1.5, stage.world().temperature(bath));
         }
         if (stage.slips(Slip.SPLASH)) {
-            stage.world().pour(cup, stage.room(), 0.03, Map.of());
+            stage.world().spill(cup, 0.03);
         }
         stage.world().flow(Flows.exchange(sample, cup, () -> 6));
         stage.reads("mixed/final", 420);
+        stage.was(which);
         stage.truth("the solid is " + which, specificHeat, "J/(g·°C)");
         stage.seeks(specificHeat);
     }

@@ -14,7 +14,7 @@ final class SteamIntoWater implements Scene {
 
     @Override
     public void play(Stage stage) {
-        double vaporization = stage.once("vaporization", 2245, 2268);
+        double vaporization = stage.known("vaporization-of-water");
         Lump cup = stage.world().lump("cup", Matter.WATER);
         double waterMass = stage.weighs("water/mass", 200);
         stage.world().put(cup, Matter.WATER, waterMass, stage.roomTemperature() - stage.now("cool", 9, 11));
