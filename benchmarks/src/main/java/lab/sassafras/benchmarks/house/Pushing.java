@@ -31,7 +31,8 @@ import lab.sassafras.app.Hand;
 
 /**
  * What probes push: how many readings a second one script has acknowledged, beside plain JDBC that inserts the same
- * rows with the same commits; how soon a page hears of a reading while 32 benches push; what an hour of one bench's page
+ * rows with the same commits; how soon a page hears of a reading while 32 benches push; what an hour of one bench’s
+ * page
  * takes.
  */
 public final class Pushing {
