@@ -1,10 +1,13 @@
 package lab.sassafras.verdict;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.IntToDoubleFunction;
 import lab.sassafras.account.HeatBalance;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.SingleAccount;
@@ -31,6 +34,7 @@ import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Line;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.TraceUse;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.yardstick.Judged;
 
@@ -47,6 +51,9 @@ final class CauseEffect {
      * So much a vessel that was ignored is believed to have held, with lid, probe and stirrer (J/°C; common practice).
      */
     private static final double USUAL_IGNORED = 50;
+
+    /** The curve is read again for moments of mixing so far apart (s). No source. */
+    private static final double BETWEEN_MARKS = 5;
 
     /** At least this part of what was read on a balance is what was to be weighed (no source). */
     private static final double CONTENT = 0.1;
@@ -323,34 +330,45 @@ final class CauseEffect {
                                 false));
     }
 
-    /** Both temperatures moved along what is laid through the curve, by its slopes at mixing. */
+    /** The curve read once more with another moment of mixing, in steps; between them the result goes straight. */
     private Optional<Applied> marked(PossibleCause suspect) {
         Optional<CurveMethod> way = conventions.in(ConventionQuestion.CHANGE).way();
-        Optional<CurveMethod.Drift> drift =
-                way.flatMap(inForce -> sheet.curves().baselines(trial).map(inForce::drift));
-        if (drift.isEmpty()) {
+        Optional<Line> used = sheet.lines().stream()
+                .filter(line -> line.address().index() == trial
+                        && line.role() == Role.STATED
+                        && TraceUse.of(line.text()).isPresent())
+                .reduce((earlier, later) -> later);
+        if (way.isEmpty() || used.isEmpty() || sheet.curves().baselines(trial).isEmpty()) {
             return Optional.empty();
         }
+        TraceUse use = TraceUse.of(used.get().text()).orElseThrow();
         OptionalDouble begins =
                 sheet.curves().baselines(trial).map(Baselines::begins).orElse(OptionalDouble.empty());
-        double slope = byCurve("-start") * drift.get().start()
-                + byCurve("-end") * drift.get().end();
-        return slope == 0
-                ? Optional.empty()
-                : Optional.of(new Applied(
-                        step -> asItStands() + slope * step,
-                        begins.orElse(suspect.size()),
-                        Math.max(suspect.most(), Math.abs(begins.orElse(0))),
-                        BenchUnit.SECONDS.symbol(),
-                        false));
+        Map<Integer, Double> read = new HashMap<>(Map.of(0, asItStands()));
+        IntToDoubleFunction at = step -> read.computeIfAbsent(
+                step, any -> mixedAt(used.get().address(), use, use.mixing() + step * BETWEEN_MARKS));
+        return Optional.of(new Applied(
+                seconds -> {
+                    int below = (int) Math.floor(seconds / BETWEEN_MARKS);
+                    double past = seconds / BETWEEN_MARKS - below;
+                    return past == 0
+                            ? at.applyAsDouble(below)
+                            : (1 - past) * at.applyAsDouble(below) + past * at.applyAsDouble(below + 1);
+                },
+                begins.orElse(suspect.size()),
+                Math.max(suspect.most(), Math.abs(begins.orElse(0))),
+                BenchUnit.SECONDS.symbol(),
+                false));
     }
 
-    /** How the result hangs on a temperature read from the curve. */
-    private double byCurve(String which) {
-        return result.inputs().stream()
-                .filter(input -> input.key().startsWith("curve[") && input.key().endsWith(which))
-                .mapToDouble(result::derivative)
-                .sum();
+    private double mixedAt(Address place, TraceUse use, double seconds) {
+        if (!(seconds > use.from() && seconds < use.to())) {
+            return Double.NaN;
+        }
+        String text = use.mixedAt(Math.rint(seconds * 10) / 10).text();
+        return solved(sheet.supposing().answering(place, text))
+                .map(solved -> solved.estimate().value())
+                .orElse(Double.NaN);
     }
 
     private Optional<Applied> otherReagent() {

@@ -158,9 +158,16 @@ public record ExplainingSize(
         DoubleUnaryOperator moves = size -> changes.applyAsDouble(size) - applied.moved() * size;
         double size = towards(suspect, telling(suspect, applied, changes), moves, deviation);
         double nearer = moves.applyAsDouble(size);
+        boolean told = deviation
+                .filter(off -> suspect.cause() instanceof PossibleCause.Cause.Mark
+                        && Math.abs(off.size() - nearer) <= Math.min(off.allowed(), Math.abs(off.size()) / 2))
+                .isPresent();
         OptionalDouble explains = deviation.isEmpty() || applied.steps()
                 ? OptionalDouble.empty()
-                : reaching(deviation.get().size(), moves, size, nearer, applied.most());
+                // where the curve itself tells when it began, that is the size
+                : told
+                        ? OptionalDouble.of(size)
+                        : reaching(deviation.get().size(), moves, size, nearer, applied.most());
         double each = suspect.measure().each();
         return new ExplainingSize(
                 suspect,
