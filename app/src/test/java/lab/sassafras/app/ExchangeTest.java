@@ -206,11 +206,11 @@ class ExchangeTest extends HouseTest {
         String later = file.replaceFirst("\"minor\" : 0,", "\"minor\" : 7, \"weather\" : \"fair\",");
         assertThat(reduce(later).statusCode()).isEqualTo(200);
         assertThat(reduce(later.replaceFirst("\"minor\" : 7", "\"minor\" : 0")).body())
-                .contains("weather is not a field of a run file, version 2.5");
+                .contains("weather is not a field of a run file, version 2.6");
         Entry taken = imports.take(later.getBytes(java.nio.charset.StandardCharsets.UTF_8), "later.json", A_TEST)
                 .orThrow();
         assertThat(get("/entries/" + taken.id() + "/result?open=all").body())
-                .contains("later.json (format 2.7, of which this version reads 2.5; what it adds was not recorded)");
+                .contains("later.json (format 2.7, of which this version reads 2.6; what it adds was not recorded)");
     }
 
     /**

@@ -1,12 +1,8 @@
 package lab.sassafras.benchmarks;
 
 import java.util.List;
-import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.measure.Instrument;
-import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.simulate.Bench;
 import lab.sassafras.simulate.Scene;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -35,25 +31,7 @@ public class SimulatedBenchmark {
     private String experiment = "";
 
     private static Bench bench(long seed, boolean bomb) {
-        return new Bench(
-                seed,
-                1,
-                Set.of(),
-                bomb ? 1800 : 9,
-                0.08,
-                new Instrument("b", "balance", InstrumentKind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 4000, 0.01, 0),
-                new Instrument(
-                        "t",
-                        "thermometer",
-                        InstrumentKind.THERMOMETER,
-                        BenchUnit.DEGREES_CELSIUS,
-                        0.01,
-                        -10,
-                        110,
-                        0.1,
-                        0),
-                5,
-                2);
+        return Bench.usual(seed, bomb ? 1800 : 9);
     }
 
     private Scene scene() {

@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
 
 /**
  * What a scene is played with.
@@ -29,6 +31,53 @@ public record Bench(
         Instrument thermometer,
         double every,
         double lag) {
+
+    /** From this heat capacity on it is a bomb in its bucket, read to a thousandth of a degree (J/°C). */
+    private static final double BOMB = 1000;
+    /** What a usual calorimeter loses to the room (W/°C). No source. */
+    private static final double LEAK = 0.08;
+    /** A usual thermometer follows what it stands in within about this (s). No source. */
+    private static final double LAG = 2;
+
+    /**
+     * {@return a bench with usual instruments of no shelf, on which nothing goes wrong}
+     *
+     * @param seed     everything that is drawn follows from it
+     * @param capacity heat capacity of the calorimeter (J/°C)
+     */
+    public static Bench usual(long seed, double capacity) {
+        boolean bomb = capacity > BOMB;
+        return new Bench(
+                seed,
+                1,
+                Set.of(),
+                capacity,
+                LEAK,
+                instrument(InstrumentKind.BALANCE, BenchUnit.GRAMS, bomb ? 1e-4 : 0.01, 4000, 0.01),
+                instrument(
+                        InstrumentKind.THERMOMETER,
+                        BenchUnit.DEGREES_CELSIUS,
+                        bomb ? 1e-3 : 0.1,
+                        110,
+                        bomb ? 0.02 : 0.2),
+                bomb ? 15 : 5,
+                LAG);
+    }
+
+    private static Instrument instrument(InstrumentKind kind, BenchUnit unit, double step, double high, double offset) {
+        return new Instrument("simulated", "simulated " + kind.word(), kind, unit, step, -10, high, offset, 0);
+    }
+
+    /**
+     * {@return the same with other instruments}
+     *
+     * @param weighing to weigh on; empty for the one there is
+     * @param reading  to read with; empty for the one there is
+     */
+    public Bench with(Optional<Instrument> weighing, Optional<Instrument> reading) {
+        return new Bench(
+                seed, trial, slips, capacity, leak, weighing.orElse(balance), reading.orElse(thermometer), every, lag);
+    }
 
     /**
      * {@return the same for another trial}

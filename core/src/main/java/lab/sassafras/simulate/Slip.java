@@ -1,7 +1,9 @@
 package lab.sassafras.simulate;
 
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 
 /** What goes wrong at the simulated bench, on request. */
 public enum Slip {
@@ -30,7 +32,14 @@ public enum Slip {
     /** Two digits of a mass are exchanged as it is written down. */
     DIGITS("digits", "two digits were exchanged"),
     /** A hydrate was taken for what is written. */
-    HYDRATE("hydrate", "it was a hydrate");
+    HYDRATE("hydrate", "it was a hydrate"),
+    /** The probe touches what is hot or cold as both come together. */
+    SPIKE("spike", "the probe touched what was hot or cold"),
+    /** Some readings of the thermometer do not come. */
+    DROP_OUTS("drop-outs", "readings dropped out");
+
+    /** What may happen to any thermometer, whatever is played. */
+    private static final Set<Slip> OF_THERMOMETERS = Set.of(SPIKE, DROP_OUTS);
 
     private final String key;
     private final String words;
@@ -43,6 +52,17 @@ public enum Slip {
     /** {@return stable name, as it is stored} */
     public String key() {
         return key;
+    }
+
+    /**
+     * {@return what may go wrong as a scene is played}
+     *
+     * @param scene which
+     */
+    public static Set<Slip> in(Scene scene) {
+        Set<Slip> all = EnumSet.copyOf(OF_THERMOMETERS);
+        all.addAll(scene.slips());
+        return all;
     }
 
     /** {@return what happened, in words} */

@@ -15,6 +15,12 @@ public final class Stage {
 
     /** A hand takes so long for one thing, unless it is said otherwise (s). No source. */
     private static final double A_MOMENT = 20;
+    /** A probe that touched something shows so much more at first (°C), and rejoins after a while (s). No source. */
+    private static final double TOUCHED = 6;
+
+    private static final double REJOINS = 12;
+    /** Of readings that drop out, one in so many does (no source). */
+    private static final int DROPS = 8;
     /** A mark that comes late comes so late (s). No source. */
     private static final double LATE = 25;
     /** After so many time constants, and what its vessel takes, a thermometer shows what it stands in. No source. */
@@ -39,6 +45,7 @@ public final class Stage {
     private boolean lid = true;
     private boolean exchanged;
     private double settled;
+    private double together = Double.POSITIVE_INFINITY;
     private double mixed = Double.NaN;
     private double sought = Double.NaN;
     private Optional<String> was = Optional.empty();
@@ -322,14 +329,18 @@ public final class Stage {
      */
     public void reads(String path, double seconds) {
         touch(Bench.Kind.READ, path, 0, seconds);
-        double shown = thermometer.shows(world.temperature(probe), each(path + " thermometer"));
+        shown(path, thermometer, probe);
+    }
+
+    private void shown(String path, Meter by, Lump lump) {
+        double shown = by.shows(world.temperature(lump), each(path + " thermometer"));
         written.add(new Bench.Written(
                 path,
                 Bench.Way.READ,
-                text(shown, decimals(bench.thermometer().resolution())),
+                text(shown, decimals(by.record().resolution())),
                 "°C",
                 "",
-                Optional.of(bench.thermometer())));
+                Optional.of(by.record())));
     }
 
     /**
@@ -341,14 +352,7 @@ public final class Stage {
      */
     public void readsAside(String path, Lump lump, double seconds) {
         touch(Bench.Kind.READ, path, 0, seconds);
-        double shown = other.shows(world.temperature(lump), each(path + " thermometer"));
-        written.add(new Bench.Written(
-                path,
-                Bench.Way.READ,
-                text(shown, decimals(other.record().resolution())),
-                "°C",
-                "",
-                Optional.of(other.record())));
+        shown(path, other, lump);
     }
 
     /**
@@ -392,6 +396,7 @@ public final class Stage {
      */
     public void marks(String path) {
         touch(Bench.Kind.MARK, path, 0, A_MOMENT);
+        together = world.seconds();
         mixed = world.seconds() + (slips(Slip.MARK_LATE) ? LATE : 0);
     }
 
@@ -474,8 +479,14 @@ public final class Stage {
     }
 
     private void look(double seconds, double temperature) {
-        curve.add(new Bench.Sample(
-                Math.rint(seconds * 1000) / 1000, thermometer.shows(temperature, each("curve " + looked++))));
+        SplittableRandom drawn = each("curve " + looked++);
+        double since = seconds - together;
+        double rejoins = Math.max(REJOINS, 2 * bench.every());
+        double touched = slips(Slip.SPIKE) && since >= 0 && since < rejoins ? TOUCHED * (1 - since / rejoins) : 0;
+        double shown = thermometer.shows(temperature + touched, drawn);
+        if (!slips(Slip.DROP_OUTS) || drawn.nextInt(DROPS) > 0) {
+            curve.add(new Bench.Sample(Math.rint(seconds * 1000) / 1000, shown));
+        }
     }
 
     Bench.Played played() {

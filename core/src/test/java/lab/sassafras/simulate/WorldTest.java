@@ -230,7 +230,7 @@ class WorldTest {
                 .allSatisfy(each ->
                         assertThat(experiment.slot(each.path())).as(each.path()).isPresent());
         assertThat(honest.sought()).isFinite();
-        for (Slip slip : scene.slips()) {
+        for (Slip slip : Slip.in(scene)) {
             Bench.Played wrong = bench(experiment, 3).slipping(Set.of(slip)).atOnce(scene);
             boolean only = slip == Slip.OTHER_CUP;
             assertThat(wrong.equals(honest)).as(slip.key()).isEqualTo(only);

@@ -114,7 +114,7 @@ class SimulatedController {
         model.addAttribute(
                 "slips",
                 entry.experiment().scene().stream()
-                        .flatMap(scene -> scene.slips().stream())
+                        .flatMap(scene -> Slip.in(scene).stream())
                         .sorted()
                         .map(Wrong::of)
                         .toList());

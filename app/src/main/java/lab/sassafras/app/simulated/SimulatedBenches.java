@@ -9,7 +9,6 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.declaration.Cardinality;
-import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.simulate.Bench;
@@ -23,14 +22,6 @@ public class SimulatedBenches {
 
     /** No trial goes on longer on its own clock (s). */
     static final double LONGEST = 2 * 3600;
-
-    private static final String NOBODYS = "simulated";
-    /** A thermometer follows what it stands in within about this (s). No source. */
-    private static final double LAG = 2;
-    /** What a usual calorimeter loses to the room, for each J/°C it takes (W/J). No source. */
-    private static final double LEAK = 0.08;
-
-    private static final double BOMB = 1000;
 
     private final SimulatedBook book;
     private final Instruments instruments;
@@ -110,33 +101,13 @@ public class SimulatedBenches {
     }
 
     private Bench bench(EntrySheet entry, SimulatedRun run) {
-        boolean bomb = run.capacity() > BOMB;
-        return new Bench(
-                run.seed(),
-                1,
-                run.slips(),
-                run.capacity(),
-                LEAK,
-                inHand(entry, InstrumentKind.BALANCE)
-                        .orElseGet(
-                                () -> usual(InstrumentKind.BALANCE, BenchUnit.GRAMS, bomb ? 1e-4 : 0.01, 4000, 0.01)),
-                inHand(entry, InstrumentKind.THERMOMETER)
-                        .orElseGet(() -> usual(
-                                InstrumentKind.THERMOMETER,
-                                BenchUnit.DEGREES_CELSIUS,
-                                bomb ? 1e-3 : 0.1,
-                                110,
-                                bomb ? 0.02 : 0.2)),
-                bomb ? 15 : 5,
-                LAG);
+        return Bench.usual(run.seed(), run.capacity())
+                .slipping(run.slips())
+                .with(inHand(entry, InstrumentKind.BALANCE), inHand(entry, InstrumentKind.THERMOMETER));
     }
 
     private Optional<Instrument> inHand(EntrySheet entry, InstrumentKind kind) {
         return Optional.ofNullable(entry.hand().begun().get(kind)).flatMap(instruments::find);
-    }
-
-    private static Instrument usual(InstrumentKind kind, BenchUnit unit, double step, double high, double offset) {
-        return new Instrument(NOBODYS, "simulated " + kind.word(), kind, unit, step, -10, high, offset, 0);
     }
 
     /** {@return an instrument where it is one of the shelf} */

@@ -109,10 +109,9 @@ public class RunSimulated {
     }
 
     private static Set<Slip> wished(EntrySheet entry, Set<String> keys) {
-        Set<Slip> possible = entry.experiment()
+        Set<Slip> possible = Slip.in(entry.experiment()
                 .scene()
-                .orElseThrow(() -> new Refused("This experiment has nothing to run at the simulated bench."))
-                .slips();
+                .orElseThrow(() -> new Refused("This experiment has nothing to run at the simulated bench.")));
         Set<Slip> wished = java.util.EnumSet.noneOf(Slip.class);
         keys.forEach(key -> wished.add(Slip.of(key)
                 .filter(possible::contains)

@@ -10,14 +10,10 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.UUID;
 import lab.sassafras.app.Hand;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.measure.BenchUnit;
-import lab.sassafras.measure.Instrument;
-import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.simulate.Bench;
 
 /**
@@ -131,24 +127,6 @@ public final class Simulate {
     }
 
     private static Bench bench(long seed, boolean bomb) {
-        return new Bench(
-                seed,
-                1,
-                Set.of(),
-                bomb ? 1800 : 9,
-                0.08,
-                new Instrument("b", "balance", InstrumentKind.BALANCE, BenchUnit.GRAMS, 0.01, 0, 4000, 0.01, 0),
-                new Instrument(
-                        "t",
-                        "thermometer",
-                        InstrumentKind.THERMOMETER,
-                        BenchUnit.DEGREES_CELSIUS,
-                        bomb ? 0.001 : 0.1,
-                        -10,
-                        110,
-                        0.1,
-                        0),
-                bomb ? 15 : 5,
-                2);
+        return Bench.usual(seed, bomb ? 1800 : 9);
     }
 }
