@@ -85,8 +85,10 @@ public class SimulatedBenches {
     private Now now(EntrySheet entry, SimulatedRun run, Scene scene, int trial) {
         Bench bench = bench(entry, run).trial(trial);
         List<SimulatedTouch> touches = book.touches(run, trial);
-        double seconds =
-                touches.stream().findFirst().map(begun -> seconds(run, begun)).orElse(0.0);
+        double seconds = touches.stream()
+                .findFirst()
+                .map(begun -> seconds(run, begun, touches.get(touches.size() - 1)))
+                .orElse(0.0);
         List<Double> touched =
                 touches.stream().skip(1).map(SimulatedTouch::seconds).toList();
         Optional<Bench.Standing> standing = run.speed() == 0
@@ -95,9 +97,10 @@ public class SimulatedBenches {
         return new Now(run, scene, bench, touches.size(), seconds, standing);
     }
 
-    private double seconds(SimulatedRun run, SimulatedTouch begun) {
+    /** What was done was done: a clock that was set back stands where it was touched last. */
+    private double seconds(SimulatedRun run, SimulatedTouch begun, SimulatedTouch last) {
         double since = Duration.between(begun.madeAt(), clock.instant()).toMillis() / 1000.0;
-        return Math.max(0, Math.min(LONGEST, since * run.speed()));
+        return Math.max(last.seconds(), Math.min(LONGEST, since * run.speed()));
     }
 
     private Bench bench(EntrySheet entry, SimulatedRun run) {
