@@ -79,6 +79,14 @@ public record Bench(
                 seed, trial, slips, capacity, leak, weighing.orElse(balance), reading.orElse(thermometer), every, lag);
     }
 
+    /** A cup taken for another takes so many times as much. No source. */
+    private static final double OTHER = 2.5;
+
+    /** {@return what the calorimeter truly takes, which may be another than the one it is taken for (J/°C)} */
+    public double trueCapacity() {
+        return slips.contains(Slip.OTHER_CUP) ? OTHER * capacity : capacity;
+    }
+
     /**
      * {@return the same for another trial}
      *

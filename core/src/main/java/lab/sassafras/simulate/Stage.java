@@ -188,7 +188,7 @@ public final class Stage {
 
     /** {@return true heat capacity of the calorimeter, the thermometer in it (J/°C)} */
     public double capacity() {
-        return bench.capacity();
+        return bench.trueCapacity();
     }
 
     /**
@@ -207,7 +207,7 @@ public final class Stage {
      * @return its wall
      */
     public Lump calorimeter(Lump contents) {
-        return calorimeter(contents, bench.capacity() - 1, bench.leak(), 2.0);
+        return calorimeter(contents, capacity() - 1, bench.leak(), 2.0);
     }
 
     /**

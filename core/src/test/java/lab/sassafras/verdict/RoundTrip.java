@@ -88,7 +88,6 @@ public final class RoundTrip {
                 .map(each -> new Reading(each.seconds(), each.temperature()))
                 .toList();
         double error = Bench.error(bench.seed()) * CONSTANT * bench.capacity();
-        double other = bench.slips().contains(Slip.OTHER_CUP) ? 3 : 1;
         BenchSheet sheet = BenchSheet.of(experiment.key())
                 .in(new Calorimeter(
                         "V-1",
@@ -100,7 +99,7 @@ public final class RoundTrip {
                                 : Optional.of(new Calorimeter.Pinned(
                                         "c",
                                         Measured.independent(
-                                                other * (bench.capacity() + error), CONSTANT * bench.capacity()),
+                                                bench.capacity() + error, CONSTANT * bench.capacity()),
                                         100,
                                         "a simulated calibration"))))
                 .logging(Map.of(TRACE, new Logged("a trace", readings, Optional.of(thermometer))));

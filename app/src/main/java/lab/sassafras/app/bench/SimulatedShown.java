@@ -164,7 +164,7 @@ class SimulatedShown {
                         .orElse("no result yet")));
         truth.add(new SimulatedScreen.Truth(
                 "heat capacity of the calorimeter",
-                figures.significant(now.bench().capacity(), 3) + " J/°C",
+                figures.significant(now.bench().trueCapacity(), 3) + " J/°C",
                 entry.calibration().map(each -> each.written(figures)).orElse("not drawn on")));
         played.truths()
                 .forEach(each -> truth.add(new SimulatedScreen.Truth(

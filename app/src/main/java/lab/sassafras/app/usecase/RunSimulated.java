@@ -84,8 +84,9 @@ public class RunSimulated {
      */
     public Answer<Boolean> begin(EntrySheet entry, String speed, String seed, Set<String> slips, Actor actor) {
         return Answer.of(() -> {
+            long drawn = seed(seed);
             SimulatedRun.Given given =
-                    new SimulatedRun.Given(seed(seed), speed(speed), wished(entry, slips), capacity(entry, seed(seed)));
+                    new SimulatedRun.Given(drawn, speed(speed), wished(entry, slips), capacity(entry, drawn));
             if (!entry.entry().simulated()) {
                 throw new Refused("This entry is done by hands. Begin another one to run it at the simulated bench.");
             }
