@@ -98,8 +98,7 @@ public final class RoundTrip {
                                 ? Optional.empty()
                                 : Optional.of(new Calorimeter.Pinned(
                                         "c",
-                                        Measured.independent(
-                                                bench.capacity() + error, CONSTANT * bench.capacity()),
+                                        Measured.independent(bench.capacity() + error, CONSTANT * bench.capacity()),
                                         100,
                                         "a simulated calibration"))))
                 .logging(Map.of(TRACE, new Logged("a trace", readings, Optional.of(thermometer))));
