@@ -1,5 +1,5 @@
-/* While the server does not answer, what is read on a clock waits in this browser and is delivered in order, once each;
-   what is refused then stays with the reason, and what came after it goes on. */
+/* While the server does not answer, readings on a clock, marks, notes and the value in hand wait in this browser and are
+   delivered in order, once each; what is refused then stays with the reason, and what came after it goes on. */
 'use strict';
 
 const outbox = {
@@ -28,10 +28,10 @@ const outbox = {
       book.close();
     }
   },
+  entry() { return window.location.pathname.replace(/^(\/entries\/[^/]+).*/, '$1'); },
   /* What waits at this page's entry, in the order it was given. */
   async waiting() {
-    const entry = window.location.pathname.replace(/\/clock.*/, '');
-    return (await outbox.work('readonly', (store) => store.getAll())).filter((each) => each.entry === entry);
+    return (await outbox.work('readonly', (store) => store.getAll())).filter((each) => each.entry === outbox.entry());
   },
   key() {
     const bytes = crypto.getRandomValues(new Uint8Array(16));
@@ -40,17 +40,30 @@ const outbox = {
   },
   /* Whether what comes now has to wait behind what waits already. */
   async busy() { return (await outbox.waiting()).some((each) => !each.refused); },
-  /* Takes a form whose answer did not come; the form is ready for the next. */
-  async take(form, data, given) {
+  /* What a form gives, as a person would say it. */
+  words(form, data) {
+    if (form.dataset.outbox === 'note') { return `Note: ${data.get('text')}`; }
     const text = data.get('text');
-    const words = text ? `${data.get('time') || 'now'}, ${text} °C` : form.querySelector('h2, button').textContent.trim();
+    if (form.dataset.outbox === 'value') { return `${document.getElementById('ask-title').textContent} ${text || ''} ${data.get('unit') || ''}`.trim(); }
+    return text ? `${data.get('time') || 'now'}, ${text} °C` : form.querySelector('h2, button').textContent.trim();
+  },
+  /* Takes a form whose answer did not come. It is ready for the next; the one that asks for a value waits for its own. */
+  async take(form, data, given) {
+    const value = form.dataset.outbox === 'value';
     data.delete('ago');
     await outbox.work('readwrite', (store) => store.add({
-      entry: window.location.pathname.replace(/\/clock.*/, ''), action: form.action, body: data.toString(), given, words, refused: '',
+      entry: outbox.entry(), action: form.action, body: data.toString(), given, words: outbox.words(form, data), refused: '', value,
     }));
-    form.elements.key.value = outbox.key();
-    ['text', 'time'].forEach((name) => { if (form.elements[name]) { form.elements[name].value = ''; } });
+    if (value) { outbox.hold(form, true); } else {
+      form.elements.key.value = outbox.key();
+      ['text', 'time'].forEach((name) => { if (form.elements[name]) { form.elements[name].value = ''; } });
+    }
     await outbox.show();
+  },
+  /* A field whose value waits takes no other until that one is answered. */
+  hold(form, held) {
+    form.toggleAttribute('inert', held);
+    form.classList.toggle('is-held', held);
   },
   button(words, what) {
     const button = document.createElement('button');
@@ -73,8 +86,8 @@ const outbox = {
     const head = document.createElement('p');
     head.setAttribute('role', 'status');
     head.textContent = open.length === 0 ? ''
-      : `${open.length} not delivered since ${since}: the server does not answer. They wait in this browser; go on reading. `
-        + 'No next step is asked until they are.';
+      : `${open.length} not delivered since ${since}: the server does not answer. What is given waits in this browser. `
+        + 'No next step is asked until it is delivered.';
     const list = document.createElement('ul');
     waiting.forEach((each) => {
       const line = document.createElement('li');
@@ -98,19 +111,22 @@ const outbox = {
     // only an answer of this entry's own pages says that it was taken
     const own = new URL(answer.url).pathname.startsWith(item.entry);
     if (answer.status >= 500 || (answer.ok && !own)) { throw new Error('not now'); }
-    if (answer.ok) { await outbox.work('readwrite', (store) => store.delete(item.n)); return; }
+    if (answer.ok) { await outbox.work('readwrite', (store) => store.delete(item.n)); return item.value ? answer.url : ''; }
     const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
     const why = page.querySelector('.problem, main p');
     await outbox.work('readwrite', (store) => store.put({ ...item, refused: why ? why.textContent.trim() : 'It was refused.' }));
+    document.querySelectorAll('form.is-held').forEach((form) => outbox.hold(form, false));
+    return '';
   },
   /* One after another; the first that is not answered ends it for now. */
   async deliver() {
     if (outbox.going) { return; }
     outbox.going = true;
     let sent = 0;
+    let next = '';
     try {
       for (let open = await outbox.show(); open.length > 0; open = await outbox.show()) {
-        await outbox.send(open[0]);
+        next = await outbox.send(open[0]) || next;
         sent += 1;
       }
     } catch (away) {
@@ -118,11 +134,23 @@ const outbox = {
     }
     outbox.going = false;
     if (sent === 0) { return; }
+    const held = document.querySelector('form.is-held');
+    if (next && held) { window.sassafras.leave(held, next); return; }
     const typed = [...document.querySelectorAll('main input:not([type=hidden])')].some((each) => each.value !== each.defaultValue);
     if (typed) { await window.sassafras.renew('sheet').catch(() => {}); } else { window.location.reload(); }
   },
 };
 window.outbox = outbox;
+/* Loaded again while its value waits, the page asks for no other. */
+document.addEventListener('DOMContentLoaded', async () => {
+  const form = document.querySelector('form[data-outbox=value]');
+  const at = form && form.elements.at.value;
+  const waits = form && window.indexedDB && (await outbox.waiting()).find((each) => each.value && !each.refused
+    && new URLSearchParams(each.body).get('at') === at);
+  if (!waits) { return; }
+  if (form.elements.text) { form.elements.text.value = new URLSearchParams(waits.body).get('text'); }
+  outbox.hold(form, true);
+});
 if (window.indexedDB) {
   outbox.deliver();
   setInterval(outbox.deliver, outbox.pause);

@@ -20,7 +20,15 @@ const regions = {
     return true;
   },
 };
-window.sassafras = { renew: regions.renew };
+window.sassafras = {
+  renew: regions.renew,
+  /* On to another page, once what was typed into a form is kept. */
+  leave(form, address) {
+    drafts.forget(form);
+    drafts.waiting = true;
+    window.location.assign(address);
+  },
+};
 
 /* A chapter of a result is fetched when it is opened, and goes when it is closed; the others stay as they are, with what is
    typed in them. Without this, its heading is a link to the same page. */
@@ -315,8 +323,8 @@ document.addEventListener('alpine:init', () => {
     busy: false,
     arrived: Date.now(),
 
-    /* Keeps what was given. While the server does not answer, the value stays in its field and is tried again
-       under the same key, so that it is kept once. */
+    /* Keeps what was given. While the server does not answer it waits in the outbox, or in a browser without one in its
+       field, and is tried again under the same key, so that it is kept once. */
     async keep(event) {
       if (this.busy) { return; }
       this.busy = true;
@@ -372,7 +380,7 @@ document.addEventListener('alpine:init', () => {
       if (event.key === 'Enter' && event.ctrlKey && shown) { event.preventDefault(); shown.requestSubmit(); return; }
       if (event.ctrlKey || event.altKey || event.metaKey || document.querySelector('dialog[open]')) { return; }
       const field = event.target.closest('input, select, textarea');
-      const arrows = !(field && (field.tagName === 'SELECT' || field.type === 'radio'));
+      const arrows = !(field && (/SELECT|TEXTAREA/.test(field.tagName) || field.type === 'radio'));
       if (event.key === 'Enter' && event.target.id === 'pick') { event.preventDefault(); event.target.form.requestSubmit(); return; }
       if (event.key === 'ArrowUp' && arrows) { this.follow('before', event); }
       if (event.key === 'ArrowDown' && arrows) { this.follow('skip', event); }

@@ -11,6 +11,7 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.Period;
 import org.junit.jupiter.api.Tag;
@@ -56,23 +57,33 @@ class BadInputTest extends HouseTest {
         Entry begun = imported("4-still-at-the-bench.json");
         try (BenchBrowser browser = browser()) {
             browser.allowing("ERR_FAILED").join(begun.period().id(), "Hawthorn").open("/entries/" + begun.id());
-            int[] failures = {2};
-            browser.page().route("**/observations", route -> {
-                if (failures[0]-- > 0) {
-                    // the first is lost on the way there, the second on the way back
-                    if (failures[0] == 0) {
-                        route.fetch();
-                    }
-                    route.abort();
-                } else {
+            int[] asked = {0};
+            boolean[] back = {false};
+            browser.page().route(Pattern.compile(".*/(observations|notes)"), route -> {
+                if (back[0]) {
                     route.resume();
+                    return;
                 }
+                // the first is lost on the way there, those after it on the way back
+                if (asked[0]++ > 0) {
+                    route.fetch();
+                }
+                route.abort();
             });
             browser.type("21.4").enter();
-            browser.page()
-                    .waitForFunction("() => document.querySelector('.outbox').textContent.includes('Not kept yet')");
+            browser.page().waitForSelector(".outbox-panel:has-text('1 not delivered since')");
             assertThat(browser.page().inputValue("#text")).isEqualTo("21.4");
+            assertThat(browser.page().querySelector("form.answer").getAttribute("inert"))
+                    .as("no other value is taken in its place")
+                    .isNotNull();
+            browser.page().fill("#note", "The lid was off for a while.");
+            browser.page().click("button:has-text('Write it down')");
+            browser.page().waitForSelector(".outbox-panel:has-text('2 not delivered since')");
+            browser.page().waitForSelector(".outbox-panel:has-text('Note: The lid was off')");
+            assertThat(browser.axe()).isEmpty();
+            back[0] = true;
             browser.page().waitForFunction("() => document.querySelector('#ask-title').textContent.includes('Move')");
+            assertThat(browser.text(".notes")).containsOnlyOnce("The lid was off for a while.");
             assertThat(observationBook.of(begun.id()).at("water[1]/start"))
                     .singleElement()
                     .satisfies(kept -> assertThat(kept.text()).isEqualTo("21.4"));

@@ -203,14 +203,14 @@ class ExchangeTest extends HouseTest {
     @Test
     void aFileOfALaterMinorVersionIsReadAndWhatItAddsIsSaidToBeLost() throws IOException {
         String file = Files.readString(DOCS.resolve("examples/fusion-of-ice.json"));
-        String later = file.replaceFirst("\"minor\" : 0,", "\"minor\" : 7, \"weather\" : \"fair\",");
+        String later = file.replaceFirst("\"minor\" : 0,", "\"minor\" : 8, \"weather\" : \"fair\",");
         assertThat(reduce(later).statusCode()).isEqualTo(200);
-        assertThat(reduce(later.replaceFirst("\"minor\" : 7", "\"minor\" : 0")).body())
-                .contains("weather is not a field of a run file, version 2.6");
+        assertThat(reduce(later.replaceFirst("\"minor\" : 8", "\"minor\" : 0")).body())
+                .contains("weather is not a field of a run file, version 2.7");
         Entry taken = imports.take(later.getBytes(java.nio.charset.StandardCharsets.UTF_8), "later.json", A_TEST)
                 .orThrow();
         assertThat(get("/entries/" + taken.id() + "/result?open=all").body())
-                .contains("later.json (format 2.7, of which this version reads 2.6; what it adds was not recorded)");
+                .contains("later.json (format 2.8, of which this version reads 2.7; what it adds was not recorded)");
     }
 
     /**

@@ -26,6 +26,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.Revision;
+import lab.sassafras.app.record.Revisions;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.EntrySheets;
@@ -45,6 +47,9 @@ class LiveTest extends HouseTest {
 
     @Autowired
     private EntrySheets sheets;
+
+    @Autowired
+    private Revisions revisions;
 
     private Period period;
     private Bench bench;
@@ -137,6 +142,41 @@ class LiveTest extends HouseTest {
         assertThat(stands("cup", "moon", "").body()).contains("does not stand there");
         assertThat(stands("spoon", "cup", "").body()).contains("No such probe");
         assertThat(stands("cup", "cup", UUID.randomUUID().toString()).body()).contains("not here");
+    }
+
+    private UUID identity(String entry) {
+        return UUID.fromString(entry.replaceAll(".*/", ""));
+    }
+
+    private String use(String entry) {
+        return observationBook.of(identity(entry)).standing().stream()
+                .map(each -> each.text().replaceAll("^[0-9a-f-]{36} ", ""))
+                .filter(each -> each.startsWith("from"))
+                .findFirst()
+                .orElse("");
+    }
+
+    /** Nobody unplugs a probe between two trials: each is read from its own part, and what comes is of the newest. */
+    @Test
+    void aProbeThatGoesOnIsReadByOneTrialAfterTheOther() {
+        push("cup", 0, 500, t -> t < 225 ? mixed(t) : mixed(t - 250));
+        String first = begin();
+        mix(first, "1:40");
+        assertThat(use(first)).isEqualTo("from 0 to 86400 mixing 100");
+        String second = begin();
+        double later = 500 + (System.nanoTime() - pushed) / 1e9 + 1;
+        send(Stream.of(row("cup", later, 26)), later);
+        mix(second, "5:50");
+        assertThat(use(first)).isEqualTo("from 0 to 225 mixing 100");
+        assertThat(use(second)).isEqualTo("from 225 to 86400 mixing 350");
+        assertThat(hand.get(first + "/live").body())
+                .as("the highest is of its own part")
+                .contains("Turned at 2:");
+        Revision before = revisions.of(identity(first)).entry();
+        Revision standing = revisions.of(identity(second)).entry();
+        send(Stream.of(row("cup", later + 0.2, 26)), later + 0.2);
+        assertThat(revisions.of(identity(first)).entry()).isEqualTo(before);
+        assertThat(revisions.of(identity(second)).entry()).isNotEqualTo(standing);
     }
 
     @Test

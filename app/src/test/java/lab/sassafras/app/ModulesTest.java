@@ -38,6 +38,7 @@ class ModulesTest {
             Map.entry("PeriodBook", Set.of("open", "join", "rename", "remove", "settle")),
             Map.entry("EntryBook", Set.of("begin", "open")),
             Map.entry("ObservationBook", Set.of("keep")),
+            Map.entry("NoteBook", Set.of("write")),
             Map.entry("DecisionBook", Set.of("decide")),
             Map.entry("OriginBook", Set.of("note")),
             Map.entry("Traces", Set.of("begin", "bringIn", "add", "readRoom", "pushed", "push", "simulated")),

@@ -39,6 +39,7 @@ class WritingRoutesTest extends HouseTest {
     }
 
     private static final Map<String, Bringer> ROUTES = new TreeMap<>(Map.ofEntries(
+            Map.entry("/entries/{id}/notes", Bringer.ASKED),
             Map.entry("/entries/{id}/observations", Bringer.ASKED),
             Map.entry("/entries/{id}/table", Bringer.ASKED),
             Map.entry("/entries/{id}/table/paste", Bringer.ASKED),

@@ -31,8 +31,8 @@ public record TraceUse(
         double fraction) {
 
     private static final double LEAST_PART = 0.1;
-    /** A day (s). */
-    private static final double LONGEST = 86_400;
+    /** A day (s): nothing is read longer. */
+    public static final double LONGEST = 86_400;
 
     private static final String SECONDS = "(\\d{1,7}(?:\\.\\d{1,3})?)";
     private static final Pattern KEPT = Pattern.compile("([0-9a-z-]{1,40}) from " + SECONDS + " to " + SECONDS
@@ -172,6 +172,16 @@ public record TraceUse(
                     "A part of the change from 0.1 to 0.9, such as 0.6, 0.63, or 0.5 for a heater or a flame.");
         }
         return new TraceUse(trace, from, to, marked, windows, once, part);
+    }
+
+    /**
+     * {@return the same, of another stretch}
+     *
+     * @param first second that counts (s)
+     * @param last  second that counts (s)
+     */
+    public TraceUse between(double first, double last) {
+        return new TraceUse(trace, first, last, marked, windows, once, fraction);
     }
 
     /** {@return as it is kept} */

@@ -161,4 +161,99 @@ class UnfoldingTest {
                         Compared.of(Map.of("A", read(0, 60, t -> 22), "B", read(0, 60, t -> 20 + t / 20)), 0.01))
                 .hasMessageContaining("still moves");
     }
+
+    /** Readings every second without noise. */
+    private static List<Reading> exactly(double from, double to, DoubleUnaryOperator curve) {
+        List<Reading> all = new ArrayList<>();
+        for (double t = from; t <= to; t++) {
+            all.add(new Reading(t, curve.applyAsDouble(t)));
+        }
+        return all;
+    }
+
+    private static boolean leapt(double by, double ago, double afterMixing) {
+        OptionalDouble mixing = OptionalDouble.of(200 - ago - afterMixing);
+        return signs(exactly(0, 200, t -> t >= 200 - ago ? 30 + by : 30), mixing)
+                .equals(List.of(Kind.JUMP));
+    }
+
+    /** Each limit where it stands, and a little to the other side of it. */
+    @Test
+    void aLeapIsOneFromHalfADegreeForAMinuteAndNotAtTheMixing() {
+        assertThat(leapt(0.51, 10, 100)).isTrue();
+        assertThat(leapt(0.49, 10, 100)).isFalse();
+        assertThat(leapt(4, 60, 100)).isTrue();
+        assertThat(leapt(4, 61, 100)).isFalse();
+        assertThat(leapt(4, 10, 31)).isTrue();
+        assertThat(leapt(4, 10, 30)).isFalse();
+        assertThat(leapt(4, 40, -30)).isFalse();
+        assertThat(leapt(4, 40, -31)).isTrue();
+    }
+
+    /** Comes to the air within two seconds, from so far above it, and stands so far above it for so long. */
+    private static boolean out(double above, double from, double stands, double afterMixing) {
+        double since = 300 - stands;
+        return signs(exactly(0, 300, t -> 21 + (t >= since ? above : from)), OptionalDouble.of(since - afterMixing))
+                .contains(Kind.OUT);
+    }
+
+    @Test
+    void outOfItsLiquidIsWhatCameToTheRoomAndStandsThere() {
+        assertThat(out(0.39, 5, 60, 200)).isTrue();
+        assertThat(out(0.41, 5, 60, 200)).isFalse();
+        assertThat(out(0.2, 1.51, 60, 200)).isTrue();
+        assertThat(out(0.2, 1.49, 60, 200)).isFalse();
+        assertThat(out(0.2, 5, 15, 200)).isTrue();
+        assertThat(out(0.2, 5, 14, 200)).isFalse();
+        assertThat(out(0.2, 5, 60, 121)).isTrue();
+        assertThat(out(0.2, 5, 60, 120)).isFalse();
+        DoubleUnaryOperator slowly = t -> 21 + (t >= 250 ? 0.2 : t >= 130 ? 1 : 5);
+        assertThat(signs(exactly(0, 300, slowly), OptionalDouble.empty()))
+                .as("away from it two minutes before")
+                .doesNotContain(Kind.OUT);
+        assertThat(signs(exactly(0, 300, t -> 21 + (t >= 250 ? 0.2 : t > 130 ? 1 : 5)), OptionalDouble.empty()))
+                .contains(Kind.OUT);
+    }
+
+    private static boolean warmed(double by, double other, double ago) {
+        return Warmed.which(Map.of(
+                        "A",
+                        exactly(0, 60, t -> t <= 60 - ago ? 21 : 21 + by),
+                        "B",
+                        exactly(0, 60, t -> t < 50 ? 21 : 21 + other)))
+                .equals(java.util.Optional.of("A"));
+    }
+
+    @Test
+    void warmedIsWhatRisesHalfADegreeInHalfAMinuteAndThriceAnyOther() {
+        assertThat(warmed(0.51, 0, 20)).isTrue();
+        assertThat(warmed(0.49, 0, 20)).isFalse();
+        assertThat(warmed(0.61, 0.2, 20)).isTrue();
+        assertThat(warmed(0.59, 0.2, 20)).isFalse();
+        assertThat(warmed(0.8, 0, 30)).isTrue();
+        assertThat(warmed(0.8, 0, 31)).isFalse();
+        assertThat(Warmed.which(Map.of("A", exactly(0, 2, t -> 21 + t)))).isPresent();
+        assertThat(Warmed.which(Map.of("A", exactly(0, 1, t -> 21 + t)))).isEmpty();
+    }
+
+    private static void compare(double seconds, double apart, int every) {
+        DoubleUnaryOperator still = t -> 22;
+        Compared.of(
+                Map.of(
+                        "A",
+                        exactly(0, seconds, still).stream()
+                                .filter(each -> each.seconds() % every == 0)
+                                .toList(),
+                        "B",
+                        exactly(0, seconds, t -> 22 + apart)),
+                0.01);
+    }
+
+    @Test
+    void comparedIsWhatReadsTwentySecondsTogetherFiveTimesWithinThreeDegrees() {
+        compare(20, 2.99, 5);
+        assertThatThrownBy(() -> compare(19, 0, 1)).hasMessageContaining("20 s");
+        assertThatThrownBy(() -> compare(20, 3.01, 5)).hasMessageContaining("one beaker");
+        assertThatThrownBy(() -> compare(23, 0, 7)).hasMessageContaining("too seldom");
+    }
 }

@@ -19,6 +19,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** What the bench tells, kept as it is given; what was told before, struck out with a reason. */
 @Controller
@@ -59,6 +60,29 @@ class KeepController {
         }
         boolean half = Role.of(typed.role()).filter(Role::half).isPresent();
         return "redirect:/entries/" + id + "?after=" + written(address) + (half ? "&way=" + typed.role() : "");
+    }
+
+    /** Keeps a note; the same question stands beside it as before. */
+    @PostMapping("/entries/{id}/notes")
+    String note(
+            @PathVariable UUID id,
+            @RequestParam UUID key,
+            @RequestParam(defaultValue = "1") int trial,
+            @RequestParam(defaultValue = "") String text,
+            Actor actor,
+            HttpServletResponse response,
+            Model model) {
+        EntrySheet entry = screens.entry(id);
+        Answer<Boolean> answer = keeping.note(entry, key, text, actor);
+        int shown = RunScreen.trialOf(entry, Optional.of(trial), Optional.empty());
+        if (answer.refusal().isEmpty()) {
+            return "redirect:/entries/" + id + "?trial=" + shown;
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        RunScreen.View view =
+                RunScreen.View.asking(shown, new WrittenSheet(entry, shown).next(Optional.empty()), Optional.empty());
+        String why = ErrorMessages.of(answer.refusal().get());
+        return screens.render(entry, view.refusing(new RunScreen.Noted(text, why)), model);
     }
 
     /** Whether nothing was chosen from a list that may be left as it is: the work goes on, and nothing is kept. */

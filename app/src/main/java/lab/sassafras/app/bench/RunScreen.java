@@ -14,6 +14,7 @@ import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.Ticks;
+import lab.sassafras.app.sheet.WrittenNotes;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.declaration.Cardinality;
@@ -42,6 +43,7 @@ class RunScreen {
     private final PeriodKnows known;
     private final ProbesShown probes;
     private final SimulatedShown simulated;
+    private final WrittenNotes notes;
 
     RunScreen(
             EntryBook entryBook,
@@ -51,7 +53,9 @@ class RunScreen {
             ClassPaces paces,
             PeriodKnows known,
             ProbesShown probes,
-            SimulatedShown simulated) {
+            SimulatedShown simulated,
+            WrittenNotes notes) {
+        this.notes = notes;
         this.simulated = simulated;
         this.probes = probes;
         this.known = known;
@@ -71,6 +75,7 @@ class RunScreen {
      * @param typed   what was sent and refused
      * @param problem why; null where nothing was refused
      * @param question what is asked back before it is kept; null where nothing is
+     * @param note    a note that was refused, with why
      */
     record View(
             int trial,
@@ -78,19 +83,30 @@ class RunScreen {
             Optional<Role> way,
             Typed typed,
             @Nullable String problem,
-            @Nullable String question) {
+            @Nullable String question,
+            Noted note) {
 
         static View asking(int trial, Optional<Tasks.Ask> now, Optional<Role> way) {
-            return new View(trial, now, way, Typed.NOTHING, null, null);
+            return new View(trial, now, way, Typed.NOTHING, null, null, Noted.NOTHING);
         }
 
         View refusing(Typed sent, String why) {
-            return new View(trial, now, way, sent, why, null);
+            return new View(trial, now, way, sent, why, null, note);
         }
 
         View questioning(Typed sent, String what) {
-            return new View(trial, now, way, sent, null, what);
+            return new View(trial, now, way, sent, null, what, note);
         }
+
+        View refusing(Noted sent) {
+            return new View(trial, now, way, typed, problem, question, sent);
+        }
+    }
+
+    /** A note as it was sent, and why it was refused. */
+    record Noted(String text, String problem) {
+
+        static final Noted NOTHING = new Noted("", "");
     }
 
     /** @throws NotFound where there is no such entry */
@@ -134,7 +150,7 @@ class RunScreen {
         return "run";
     }
 
-    private static void sheet(EntrySheet entry, WrittenSheet screen, View shown, Model model) {
+    private void sheet(EntrySheet entry, WrittenSheet screen, View shown, Model model) {
         Optional<Address> onClock = Clocks.placeOf(entry, shown.trial());
         model.addAttribute("onClock", onClock.isPresent());
         model.addAttribute("entry", entry.entry());
@@ -165,6 +181,9 @@ class RunScreen {
                         .map(each -> screen.clock(each.madeAt()))
                         .orElse(null));
         model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
+        model.addAttribute("notes", notes.of(entry.entry()));
+        model.addAttribute("noteKey", UUID.randomUUID());
+        model.addAttribute("noted", shown.note());
     }
 
     private void asking(EntrySheet entry, WrittenSheet screen, View shown, Model model) {

@@ -29,6 +29,7 @@ import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.EntrySummaries;
 import lab.sassafras.app.sheet.EntrySummary;
+import lab.sassafras.app.sheet.WrittenNotes;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.sheet.WrittenTime;
 import org.springframework.http.HttpHeaders;
@@ -55,6 +56,7 @@ class NotebookController {
     private final EntrySummaries lines;
     private final EntrySheets sheets;
 
+    private final WrittenNotes notes;
     private final Revisions stamps;
     private final Clock clock;
 
@@ -63,9 +65,11 @@ class NotebookController {
             EntryBook entryBook,
             EntrySummaries lines,
             EntrySheets sheets,
+            WrittenNotes notes,
             Revisions stamps,
             Clock clock) {
         this.clock = clock;
+        this.notes = notes;
         this.stamps = stamps;
         this.periodBook = periodBook;
         this.entryBook = entryBook;
@@ -168,6 +172,7 @@ class NotebookController {
         model.addAttribute("table", AllTrials.of(sheet));
         model.addAttribute("vessel", sheet.vessel().orElse(null));
         model.addAttribute("calibration", sheet.calibration().orElse(null));
+        model.addAttribute("notes", notes.of(entry));
         return "print";
     }
 

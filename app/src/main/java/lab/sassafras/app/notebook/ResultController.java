@@ -17,6 +17,7 @@ import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.UnderOtherConventions;
+import lab.sassafras.app.sheet.WrittenNotes;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.app.shelf.Calibration;
@@ -53,6 +54,7 @@ class ResultController {
     private final FirstShown firstShown;
     private final Chapters chapters;
     private final UnderOtherConventions others;
+    private final WrittenNotes notes;
 
     ResultController(
             PeriodBook periodBook,
@@ -65,7 +67,9 @@ class ResultController {
             TakeDecision deciding,
             FirstShown firstShown,
             Chapters chapters,
-            UnderOtherConventions others) {
+            UnderOtherConventions others,
+            WrittenNotes notes) {
+        this.notes = notes;
         this.others = others;
         this.periodBook = periodBook;
         this.links = links;
@@ -111,6 +115,7 @@ class ResultController {
         model.addAttribute(
                 "former", others.former(entry).map(each -> said(entry, each)).orElse(null));
         model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
+        model.addAttribute("notes", notes.of(entry.entry()));
         model.addAttribute(
                 "broughtIn",
                 originBook

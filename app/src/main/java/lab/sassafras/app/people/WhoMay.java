@@ -76,6 +76,7 @@ public class WhoMay {
         lines(
                 all,
                 Right.WRITE_ENTRY,
+                "POST /entries/{id}/notes",
                 "POST /entries/{id}/observations",
                 "POST /entries/{id}/open",
                 "POST /entries/{id}/table",

@@ -15,8 +15,8 @@ import lab.sassafras.measure.Names;
 import lab.sassafras.measure.TimeBudget;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
-import tools.jackson.core.StreamReadFeature;
-import tools.jackson.databind.JsonNode;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -42,9 +42,8 @@ public record Rows(List<Row> rows, Left refused) {
 
     private static final double LONGEST = 1e12;
     private static final int LONGEST_NAME = 40;
-    private static final JsonMapper JSON = JsonMapper.builder()
-            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-            .build();
+    private static final String HALF = "is no JSON object; half a line perhaps";
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     /**
      * One row.
@@ -102,6 +101,7 @@ public record Rows(List<Row> rows, Left refused) {
             throw new TooMany();
         }
         List<Row> rows = new ArrayList<>();
+        Known known = new Known(new HashMap<>(), new HashMap<>());
         List<Refused> refused = new ArrayList<>();
         int many = 0;
         for (int i = 0; i < data.size(); i++) {
@@ -109,7 +109,7 @@ public record Rows(List<Row> rows, Left refused) {
                 TimeBudget.check();
             }
             try {
-                rows.add(row(csv ? between(heads, data.get(i)) : object(data.get(i))));
+                rows.add(row(csv ? between(heads, data.get(i)) : object(data.get(i)), known));
             } catch (Wrong wrong) {
                 many++;
                 if (refused.size() < TOLD) {
@@ -142,35 +142,36 @@ public record Rows(List<Row> rows, Left refused) {
     }
 
     private static Map<String, String> object(String line) {
-        JsonNode node;
-        try {
-            node = JSON.readTree(line);
-        } catch (JacksonException half) {
-            throw new Wrong("is no JSON object; half a line perhaps");
-        }
-        if (!node.isObject()) {
-            throw new Wrong("is no JSON object; half a line perhaps");
-        }
-        Map<String, String> row = new HashMap<>();
-        node.properties().forEach(each -> {
-            if (!HEADS.contains(each.getKey())) {
-                throw new Wrong("has a field that is not known: " + shortened(each.getKey()));
+        try (JsonParser parser = JSON.createParser(line)) {
+            if (parser.nextToken() != JsonToken.START_OBJECT) {
+                throw new Wrong(HALF);
             }
-            row.put(
-                    each.getKey(),
-                    each.getValue().isValueNode() ? each.getValue().asString() : "");
-        });
-        return row;
+            Map<String, String> row = new HashMap<>();
+            for (String name = parser.nextName(); name != null; name = parser.nextName()) {
+                if (!HEADS.contains(name)) {
+                    throw new Wrong("has a field that is not known: " + shortened(name));
+                }
+                boolean value = parser.nextToken().isScalarValue();
+                if (row.put(name, value ? parser.getString() : "") != null) {
+                    throw new Wrong(HALF);
+                }
+                parser.skipChildren();
+            }
+            if (parser.currentToken() != JsonToken.END_OBJECT || parser.nextToken() != null) {
+                throw new Wrong(HALF);
+            }
+            return row;
+        } catch (JacksonException half) {
+            throw new Wrong(HALF);
+        }
     }
 
-    private static Row row(Map<String, String> fields) {
-        String probe = fields.getOrDefault("probe", "").strip();
-        String name = probe.isEmpty() ? "probe" : named(probe);
-        String symbol = fields.getOrDefault("unit", "").strip();
-        BenchUnit unit = BenchUnit.of(symbol.isEmpty() ? BenchUnit.DEGREES_CELSIUS.symbol() : symbol)
-                .filter(each -> MEASURED.contains(each.dimension()))
-                .orElseThrow(() -> new Wrong(
-                        "“" + shortened(symbol) + "” is no unit of a temperature, a mass, a voltage or a current"));
+    /** Names and units of a batch that were looked at: its rows say the same again and again. */
+    private record Known(Map<String, String> names, Map<String, BenchUnit> units) {}
+
+    private static Row row(Map<String, String> fields, Known known) {
+        String name = known.names().computeIfAbsent(fields.getOrDefault("probe", ""), Rows::probe);
+        BenchUnit unit = known.units().computeIfAbsent(fields.getOrDefault("unit", ""), Rows::unit);
         double t = number("t", fields.get("t"));
         double value = unit.toBench(number("value", fields.get("value")));
         if (!(Math.abs(t) < LONGEST)) {
@@ -181,6 +182,17 @@ public record Rows(List<Row> rows, Left refused) {
                     + unit.symbol() + "; an overload perhaps");
         }
         return new Row(name, t, value, unit.benchUnit());
+    }
+
+    private static String probe(String typed) {
+        return typed.isBlank() ? "probe" : named(typed.strip());
+    }
+
+    private static BenchUnit unit(String typed) {
+        return BenchUnit.of(typed.isBlank() ? BenchUnit.DEGREES_CELSIUS.symbol() : typed.strip())
+                .filter(each -> MEASURED.contains(each.dimension()))
+                .orElseThrow(() -> new Wrong(
+                        "“" + shortened(typed) + "” is no unit of a temperature, a mass, a voltage or a current"));
     }
 
     private static String named(String probe) {

@@ -16,13 +16,24 @@ import org.springframework.stereotype.Component;
 @Component
 public class Revisions {
 
-    /**
-     * Readings on a clock of a bench, those of the room aside; of what a probe pushes only what an entry is read from,
-     * so that pushing makes no other result stale.
-     */
+    /** Readings on a clock of a bench, those of the room and what probes push aside. */
     private static final String OF_BENCH = "select count(*) from trace join trace_chunk on trace_id = trace.id "
-            + "where trace.bench_id = bench.id and trace.channel <> 'room' and (trace.channel <> 'probe' or exists "
-            + "(select 1 from observation where entry_id = entry.id and text like trace.id || ' %'))";
+            + "where trace.bench_id = bench.id and trace.channel not in ('room', 'probe')";
+
+    /** Until which second of it a trial is read from a trace, out of the text that says so. */
+    private static final String UNTIL =
+            "cast(regexp_substr(taken.text, ' to ([0-9.]+)', 1, 1, null, 1) as double precision)";
+
+    /**
+     * Of what a probe pushes, only what an entry is read from, and that only until the last second it is read to: what
+     * is pushed afterwards makes no result stale. A stretch runs forward, so that nothing comes before what came.
+     */
+    private static final String OF_PROBES = "select coalesce(sum(case when (select seconds[1] from trace_chunk "
+            + "where trace_id = trace.id order by seq desc fetch first row only) > " + UNTIL + " then 1000000000 "
+            + "else (select count(*) from trace_chunk where trace_id = trace.id) end), 0) "
+            + "from observation taken join trace on taken.text like trace.id || ' from %' "
+            + "where taken.entry_id = entry.id and trace.bench_id = bench.id and trace.channel = 'probe' "
+            + "and not exists (select 1 from strike where observation = taken.id)";
 
     /** Readings of the room in a period. */
     private static final String OF_ROOM = "select count(*) from trace join trace_chunk on trace_id = trace.id "
@@ -42,7 +53,9 @@ public class Revisions {
     private static final String COUNTED = "(select count(*) from observation where entry_id = entry.id), "
             + "(select count(*) from decision where entry_id = entry.id), "
             + "(select count(*) from opened where entry_id = entry.id) "
-            + "+ (select count(*) from instrument_in_hand where entry_id = entry.id), (" + OF_BENCH + ")";
+            + "+ (select count(*) from instrument_in_hand where entry_id = entry.id) "
+            + "+ (select count(*) from note where entry_id = entry.id), ("
+            + OF_BENCH + ") + (" + OF_PROBES + ")";
 
     private static final String ENTRIES = " from bench join entry on entry.bench_id = bench.id where ";
 

@@ -39,6 +39,7 @@ import lab.sassafras.slot.Slot;
  * @param parts        how many parts of each repeated group
  * @param observations all that was typed, in order, struck-out ones among them
  * @param decisions    trials left out or counted again, in order
+ * @param notes        what was seen, in words, in order
  * @param references   other runs this one draws on, by the file's name for them
  * @param traces       readings on a clock, by the file's name for them
  * @param newer        the later minor version it was written by, whose additions were not read; empty where there is
@@ -64,6 +65,7 @@ public record Run(
         Map<String, Integer> parts,
         List<Observed> observations,
         List<Decided> decisions,
+        List<Noted> notes,
         Map<String, Run> references,
         String combination,
         Optional<RunFile.PaperPart> paper,
@@ -82,6 +84,9 @@ public record Run(
 
     public record InPeriod(
             String title, LocalDate date, ZoneId zone, DecimalMark mark, Map<String, String> conventions) {}
+
+    /** What was seen, in words. */
+    public record Noted(String text, String who, Instant when) {}
 
     /** An instrument taken in hand at a place. */
     public record Held(String place, String instrument, String who, Instant when) {}

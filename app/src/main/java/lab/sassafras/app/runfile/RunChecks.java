@@ -86,6 +86,7 @@ final class RunChecks {
                 parts(experiment),
                 observations(),
                 decisions(),
+                notes(),
                 references,
                 combination(experiment),
                 Optional.ofNullable(file.paper())
@@ -316,6 +317,18 @@ final class RunChecks {
                     name("decisions[" + decisions.size() + "].who", each.who(), NAME)));
         }
         return decisions;
+    }
+
+    private List<Run.Noted> notes() {
+        List<Run.Noted> notes = new ArrayList<>();
+        for (RunFile.NotePart each : of(file.notes())) {
+            String here = "notes[" + notes.size() + "]";
+            notes.add(new Run.Noted(
+                    each.text(),
+                    name(here + ".who", each.who(), NAME),
+                    said(here + ".when", () -> BookTime.instant(each.when()))));
+        }
+        return notes;
     }
 
     private Map<String, Run.Clocked> traces() {

@@ -34,12 +34,13 @@ public record RunFile(
         @Nullable Map<String, Integer> parts,
         List<ObservationPart> observations,
         @Nullable List<DecisionPart> decisions,
+        @Nullable List<NotePart> notes,
         @Nullable Map<String, RunFile> references,
         @Nullable Map<String, TracePart> traces) {
 
     public static final String FORMAT = "sassafras-run";
     public static final int VERSION = 2;
-    public static final int MINOR = 6;
+    public static final int MINOR = 7;
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record PeriodPart(
@@ -123,6 +124,9 @@ public record RunFile(
 
     /** That the run was copied from paper. */
     public record PaperPart(String reason, String who) {}
+
+    /** What somebody saw, in words. */
+    public record NotePart(String text, String who, String when) {}
 
     /** A reading set aside. */
     public record AsidePart(double seconds, String reason, String who) {}

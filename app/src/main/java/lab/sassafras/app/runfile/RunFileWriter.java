@@ -15,6 +15,7 @@ import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Decisions;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.NoteBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
@@ -47,10 +48,12 @@ public class RunFileWriter {
     private final EntrySheets sheets;
     private final Instruments instruments;
     private final Traces traces;
+    private final NoteBook notes;
     private final JsonMapper json =
             JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
 
-    RunFileWriter(EntryBook entryBook, EntrySheets sheets, Instruments instruments, Traces traces) {
+    RunFileWriter(EntryBook entryBook, EntrySheets sheets, Instruments instruments, Traces traces, NoteBook notes) {
+        this.notes = notes;
         this.entryBook = entryBook;
         this.sheets = sheets;
         this.instruments = instruments;
@@ -97,20 +100,31 @@ public class RunFileWriter {
         names.references.forEach((id, name) -> references.put(
                 name, file(sheets.of(entryBook.find(UUID.fromString(id)).orElseThrow()))));
         String combination = entry.decisions().combination();
+        List<RunFile.NotePart> said = notes.of(entry.entry().id()).stream()
+                .map(each -> new RunFile.NotePart(
+                        each.text(), each.who(), each.madeAt().toString()))
+                .toList();
         return new RunFile(
                 RunFile.FORMAT,
                 RunFile.VERSION,
-                entry.entry().simulated()
-                        ? RunFile.MINOR
-                        : !inHand.isEmpty()
-                                        || clocked.values().stream()
-                                                .anyMatch(each -> each.source() != null
-                                                        || each.unit() != null
-                                                        || each.every() instanceof Double)
-                                ? IN_HAND
-                                : entry.decisions().copiedFromPaper().isPresent()
-                                        ? OF_PAPER
-                                        : minor(clocked, observations, used, calorimeter, calorimeters.values()),
+                !said.isEmpty()
+                        ? NOTED
+                        : entry.entry().simulated()
+                                ? SIMULATED
+                                : !inHand.isEmpty()
+                                                || clocked.values().stream()
+                                                        .anyMatch(each -> each.source() != null
+                                                                || each.unit() != null
+                                                                || each.every() instanceof Double)
+                                        ? IN_HAND
+                                        : entry.decisions().copiedFromPaper().isPresent()
+                                                ? OF_PAPER
+                                                : minor(
+                                                        clocked,
+                                                        observations,
+                                                        used,
+                                                        calorimeter,
+                                                        calorimeters.values()),
                 entry.experiment().key(),
                 entry.entry().method(),
                 entry.entry().shelfVersion(),
@@ -133,9 +147,16 @@ public class RunFileWriter {
                 orAbsent(setting.parts()),
                 observations,
                 decisions(entry),
+                said.isEmpty() ? null : said,
                 orAbsent(references),
                 orAbsent(clocked));
     }
+
+    /** The minor version that has notes. */
+    private static final int NOTED = 7;
+
+    /** The minor version that says a run is simulated. */
+    private static final int SIMULATED = 6;
 
     /** The minor version that says what was taken in hand later, and where readings came from. */
     private static final int IN_HAND = 5;

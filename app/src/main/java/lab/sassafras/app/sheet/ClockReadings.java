@@ -82,6 +82,15 @@ public record ClockReadings(Trace trace, List<Line> lines) {
         return new ClockReadings(trace, lines);
     }
 
+    /** Those between two seconds of it. */
+    ClockReadings between(double from, double to) {
+        return new ClockReadings(
+                trace,
+                lines.stream()
+                        .filter(each -> each.seconds() >= from && each.seconds() <= to)
+                        .toList());
+    }
+
     /** Those that count. */
     public List<Reading> counting() {
         return lines.stream()

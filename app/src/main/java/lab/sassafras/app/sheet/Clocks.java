@@ -13,7 +13,6 @@ import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.EntryBook;
-import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
@@ -22,7 +21,6 @@ import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.curve.Room;
 import lab.sassafras.curve.Told;
 import lab.sassafras.curve.Trend;
-import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.Address;
@@ -40,25 +38,25 @@ public class Clocks {
     private static final double USUAL_DISPLAY = 0.1;
 
     private final EntryBook entryBook;
-    private final ObservationBook observationBook;
     private final DecisionBook decisionBook;
     private final Traces traces;
     private final Instruments instruments;
     private final Probes probes;
+    private final Turns turns;
     private final Clock clock;
 
     Clocks(
             EntryBook entryBook,
-            ObservationBook observationBook,
             DecisionBook decisionBook,
             Traces traces,
             Instruments instruments,
             Probes probes,
+            Turns turns,
             Clock clock) {
+        this.turns = turns;
         this.probes = probes;
         this.instruments = instruments;
         this.entryBook = entryBook;
-        this.observationBook = observationBook;
         this.decisionBook = decisionBook;
         this.traces = traces;
         this.clock = clock;
@@ -120,8 +118,23 @@ public class Clocks {
         return use(entry, trial)
                 .map(TraceUse::trace)
                 .or(() -> placeOf(entry, trial).flatMap(address -> named(entry, address)))
-                .or(() -> free(entry.entry().bench()))
-                .flatMap(id -> readings(entry, id));
+                .or(() -> free(entry, trial))
+                .flatMap(id -> readings(entry, id))
+                .map(readings -> part(entry, trial, readings));
+    }
+
+    /** Of what a probe pushes on and on, the part that is of one trial. */
+    private ClockReadings part(EntrySheet entry, int trial, ClockReadings whole) {
+        if (!whole.trace().channel().equals(Trace.PROBE)) {
+            return whole;
+        }
+        Optional<TraceUse> use = use(entry, trial);
+        if (use.isPresent()) {
+            return whole.between(use.get().from(), use.get().to());
+        }
+        return turns.before(entry, trial, whole.trace(), TraceUse.LONGEST).isEmpty()
+                ? whole
+                : whole.between(turns.begunOn(entry, trial, whole.trace()), TraceUse.LONGEST);
     }
 
     /** The readings whose trend gives what stands at an address; empty while no clock was begun for it. */
@@ -151,29 +164,28 @@ public class Clocks {
                 .map(trace -> ClockReadings.of(trace, traces.readings(trace.id()), entry.decisions()));
     }
 
-    private Optional<String> free(Bench bench) {
-        Set<String> taken = entryBook.of(bench).stream()
-                .flatMap(entry -> EntrySheets.stated(
-                        Experiments.findOrUnknown(entry.experiment()),
-                        observationBook.of(entry.id()).standing(),
-                        Slot.Elsewhere.TRACE))
-                .flatMap(text -> TraceUse.of(text).stream())
-                .map(TraceUse::trace)
+    private Optional<String> free(EntrySheet entry, int trial) {
+        Bench bench = entry.entry().bench();
+        Set<String> taken =
+                turns.of(bench).stream().map(turn -> turn.use().trace()).collect(Collectors.toSet());
+        Set<String> named = entryBook.of(bench).stream()
+                .flatMap(each -> decisionBook.of(each.id()).clocks().values().stream())
                 .collect(Collectors.toSet());
-        entryBook
-                .of(bench)
-                .forEach(entry ->
-                        taken.addAll(decisionBook.of(entry.id()).clocks().values()));
         Instant oldest = clock.instant().minus(traces.longest());
         return traces.of(bench).stream()
                 .filter(each ->
                         each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND) && each.ofTemperature())
                 // each belongs to the entry it was simulated for
                 .filter(each -> !each.simulated())
-                .filter(each -> !taken.contains(each.id().toString()))
+                .filter(each -> !named.contains(each.id().toString()))
+                // a probe goes on from one trial to the next, a clock is begun for one
+                .filter(each -> !taken.contains(each.id().toString())
+                        || each.channel().equals(Trace.PROBE) && turns.goesOn(entry, trial, each))
                 .filter(each -> place(each).filter(at -> at != Place.CUP).isEmpty())
                 // of several probes the one that was said to be there comes before those nobody said anything of
-                .min(Comparator.comparing(each -> place(each).isEmpty()))
+                .min(Comparator.comparing(
+                                (Trace each) -> taken.contains(each.id().toString()))
+                        .thenComparing(each -> place(each).isEmpty()))
                 .map(each -> each.id().toString());
     }
 

@@ -18,6 +18,7 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Hands;
 import lab.sassafras.app.record.InstrumentInHand;
+import lab.sassafras.app.record.NoteBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.record.OriginBook;
@@ -63,6 +64,7 @@ public class BringInRun {
     private final PeriodBook periodBook;
     private final EntryBook entryBook;
     private final DecisionBook decisionBook;
+    private final NoteBook notes;
     private final ObservationBook observationBook;
     private final Instruments instruments;
     private final Hands hands;
@@ -76,6 +78,7 @@ public class BringInRun {
             PeriodBook periodBook,
             EntryBook entryBook,
             DecisionBook decisionBook,
+            NoteBook notes,
             ObservationBook observationBook,
             Instruments instruments,
             Hands hands,
@@ -87,6 +90,7 @@ public class BringInRun {
         this.periodBook = periodBook;
         this.entryBook = entryBook;
         this.decisionBook = decisionBook;
+        this.notes = notes;
         this.observationBook = observationBook;
         this.instruments = instruments;
         this.hands = hands;
@@ -194,6 +198,7 @@ public class BringInRun {
                         each.reason(),
                         each.who(),
                         from));
+        run.notes().forEach(each -> notes.write(UUID.randomUUID(), entry, each.text(), each.who(), each.when()));
         originBook.note(entry.id(), BroughtIn.What.ENTRY, from);
         return entry;
     }

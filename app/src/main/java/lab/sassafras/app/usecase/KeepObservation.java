@@ -11,6 +11,7 @@ import java.util.UUID;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.NoteBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.settings.HouseSettings;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -43,6 +44,7 @@ public class KeepObservation {
     private final Clock clock;
     private final EntrySheets sheets;
     private final Duration longest;
+    private final NoteBook notes;
     private final TransactionTemplate whole;
 
     KeepObservation(
@@ -50,9 +52,11 @@ public class KeepObservation {
             EntrySheets sheets,
             Instruments instruments,
             Clock clock,
+            NoteBook notes,
             HouseSettings settings,
             PlatformTransactionManager transactions) {
         this.way = way;
+        this.notes = notes;
         this.longest = settings.limits().clock();
         this.instruments = instruments;
         this.clock = clock;
@@ -87,6 +91,11 @@ public class KeepObservation {
             @Nullable String reason,
             boolean sure,
             long ago) {}
+
+    /** Keeps a note; nothing is worked out from it. */
+    public Answer<Boolean> note(EntrySheet entry, UUID key, String text, Actor actor) {
+        return Answer.of(() -> notes.write(key, entry.entry(), text.strip(), actor.name()));
+    }
 
     /** Keeps a value; asks first where it is doubtful and nobody is sure. */
     public Answer<UUID> keep(EntrySheet entry, Given given, Actor actor) {

@@ -13,6 +13,7 @@ import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.Ticks;
+import lab.sassafras.app.sheet.Turns;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.TemperatureChange;
@@ -42,6 +43,7 @@ public class TakeFromClock {
     private final DecisionBook decisionBook;
     private final EntrySheets sheets;
     private final Clocks clocks;
+    private final Turns turns;
     private final Instruments instruments;
     private final TransactionTemplate whole;
 
@@ -51,6 +53,7 @@ public class TakeFromClock {
             DecisionBook decisionBook,
             EntrySheets sheets,
             Clocks clocks,
+            Turns turns,
             Instruments instruments,
             PlatformTransactionManager transactions) {
         this.way = way;
@@ -58,6 +61,7 @@ public class TakeFromClock {
         this.decisionBook = decisionBook;
         this.sheets = sheets;
         this.clocks = clocks;
+        this.turns = turns;
         this.instruments = instruments;
         this.whole = new TransactionTemplate(transactions);
     }
@@ -78,7 +82,7 @@ public class TakeFromClock {
             double at = onClock.second(trace, time, ago);
             TraceUse use = Clocks.use(entry, trial)
                     .map(before -> before.mixedAt(at))
-                    .orElseGet(() -> TraceUse.whole(trace.id().toString(), at).waiting(waiting));
+                    .orElseGet(() -> first(entry, trial, trace, at, actor).waiting(waiting));
             keep(key, entry, trial, use, "mixing marked again", actor);
         });
     }
@@ -89,9 +93,31 @@ public class TakeFromClock {
             double at = ClockTime.read(time);
             TraceUse use = Clocks.use(entry, trial)
                     .map(each -> each.mixedAt(at))
-                    .orElseGet(() -> TraceUse.whole(readings.id().toString(), at));
+                    .orElseGet(() -> first(entry, trial, readings.trace(), at, actor));
             keep(UUID.randomUUID(), entry, trial, use, "mixing marked again", actor);
         });
+    }
+
+    /**
+     * The whole of a trace; where another trial is read from it already, as with a probe that goes on, only from where
+     * that one’s turn ends, which is kept with it.
+     */
+    private TraceUse first(EntrySheet entry, int trial, Trace trace, double at, Actor actor) {
+        TraceUse whole = TraceUse.whole(trace.id().toString(), at);
+        Optional<Turns.Turn> before = turns.before(entry, trial, trace, at);
+        if (before.isEmpty()) {
+            return whole;
+        }
+        double since = turns.since(entry, trial, trace, before.get(), at);
+        Turns.Turn other = before.get();
+        if (other.use().to() > since) {
+            EntrySheet earlier = sheets.of(other.entry());
+            TraceUse ended = other.use().between(other.use().from(), since);
+            // where it cannot be said of the other, this one is kept all the same
+            Answer.of(
+                    () -> kept(UUID.randomUUID(), earlier, other.place(), ended, "another trial begins there", actor));
+        }
+        return whole.between(since, TraceUse.LONGEST);
     }
 
     /** Keeps another use of the readings in the place of the one that stands, for a reason that must be given. */
@@ -115,7 +141,12 @@ public class TakeFromClock {
             return;
         }
         WayIn.beforeMixing(entry, trial);
-        Value value = Value.instead(key, address, Role.STATED, use.text(), null, before, reason);
+        kept(key, entry, address, use, reason, actor);
+    }
+
+    private void kept(UUID key, EntrySheet entry, Address address, TraceUse use, String reason, Actor actor) {
+        Value value =
+                Value.instead(key, address, Role.STATED, use.text(), null, WayIn.standing(entry, address), reason);
         way.kept(entry, value, WayIn.taken(way.filling(entry, address), value, actor), actor);
     }
 

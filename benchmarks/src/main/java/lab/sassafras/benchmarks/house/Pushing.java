@@ -3,6 +3,8 @@ package lab.sassafras.benchmarks.house;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.InetSocketAddress;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -25,8 +27,6 @@ import java.util.Queue;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import lab.sassafras.app.Hand;
 
 /**
@@ -38,22 +38,41 @@ import lab.sassafras.app.Hand;
 public final class Pushing {
 
     private static final int BATCH = 200;
-    private static final int BATCHES = 400;
-    private static final int TOKENS = 20;
+    private static final int BATCHES = 2_000;
+    /** So many go before those that are timed: a server that runs for weeks is not measured while it is compiled. */
+    private static final int WARM = 4_000;
+
+    private static final int ROUNDS = 2;
+    private static final int SENDERS = 10;
+    private static final int TOKENS_OF_ONE = 20;
     private static final int BENCHES = 32;
+    private static final int READERS = 8;
+    private static final int ONE_BY_ONE = 600;
     private static final int SECONDS = Integer.getInteger("seconds", 60);
 
-    private final HttpClient http = HttpClient.newHttpClient();
+    private static final HttpClient HTTP =
+            HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
 
     private Pushing() {}
 
     public static void main(String[] arguments) throws Exception {
         Pushing pushing = new Pushing();
         try (Server server = Server.start(Files.createTempDirectory("pushing"), Server.FULL_COMPILER, Map.of())) {
-            pushing.acknowledged(server);
+            List<String> tokens = tokens(server);
+            for (int round = 0; round < ROUNDS; round++) {
+                double ours = pushing.acknowledged(server, tokens);
+                double plain = plainJdbc();
+                System.out.printf(Locale.ROOT, "%-58s %.2f%n", "of plain JDBC", ours / plain);
+                double refused = unread(server);
+                System.out.printf(
+                        Locale.ROOT,
+                        "%-58s %.2f%n",
+                        "what that and plain JDBC would come to of plain JDBC",
+                        1 / (1 + plain / refused));
+            }
             pushing.anHour(server);
+            stopped(server);
         }
-        plainJdbc();
         for (int rows : new int[] {10, 1}) {
             try (Server server = Server.start(Files.createTempDirectory("pushing"), Server.FULL_COMPILER, Map.of())) {
                 pushing.listened(server, rows);
@@ -61,14 +80,14 @@ public final class Pushing {
         }
     }
 
-    private static String token(Hand hand) {
+    static String token(Hand hand) {
         return hand.post("/bench/probes", "name=a+script")
                 .body()
                 .replaceAll("(?s).*id=\"secret\" readonly value=\"([^\"]+)\".*", "$1");
     }
 
-    private int push(Server server, String token, String rows, double now) throws IOException, InterruptedException {
-        return http.send(
+    static int push(Server server, String token, String rows, double now) throws IOException, InterruptedException {
+        return HTTP.send(
                         HttpRequest.newBuilder(URI.create(server.base() + "/push/" + UUID.randomUUID() + "?now="
                                         + String.format(Locale.ROOT, "%.3f", now)))
                                 .header("Authorization", "Bearer " + token)
@@ -79,45 +98,83 @@ public final class Pushing {
                 .statusCode();
     }
 
-    private static String rows(double from, double every, int many) {
-        return IntStream.range(0, many)
-                .mapToObj(i -> String.format(
-                        Locale.ROOT,
-                        "{\"probe\": \"cup\", \"t\": %.3f, \"value\": %.2f}",
-                        from + every * i,
-                        21 + 0.01 * (i % 7)))
-                .collect(Collectors.joining("\n"));
+    /** Rows as a script prints them, cheaply: the script's own work is in what is measured. */
+    static String rows(double from, double every, int many) {
+        StringBuilder rows = new StringBuilder(48 * many);
+        for (int i = 0; i < many; i++) {
+            long thousandths = Math.round(1000 * (from + every * i));
+            rows.append(i == 0 ? "" : "\n")
+                    .append("{\"probe\": \"cup\", \"t\": ")
+                    .append(thousandths / 1000)
+                    .append('.')
+                    .append(String.valueOf(1000 + thousandths % 1000), 1, 4)
+                    .append(", \"value\": 21.0")
+                    .append(i % 7)
+                    .append('}');
+        }
+        return rows.toString();
     }
 
-    /** One script after another batch, by as many tokens as keep it below what one may. */
-    private void acknowledged(Server server) throws IOException, InterruptedException {
+    /** So many tokens that one script that takes them in turn stays below what each may. */
+    private static List<String> tokens(Server server) {
         String period = new Hand(server.base()).openPeriod("Pushing");
         List<String> tokens = new ArrayList<>();
-        for (int i = 0; i < TOKENS; i++) {
-            tokens.add(token(new Hand(server.base()).join(period, "Bench " + i)));
+        for (int i = 0; i < SENDERS; i++) {
+            Hand hand = new Hand(server.base()).join(period, "Bench " + i);
+            for (int j = 0; j < TOKENS_OF_ONE; j++) {
+                tokens.add(token(hand));
+            }
         }
+        return tokens;
+    }
+
+    /** One script, one batch after another. @return readings a second */
+    private double acknowledged(Server server, List<String> tokens) throws IOException, InterruptedException {
         long began = 0;
         int refused = 0;
-        for (int i = -BATCHES / 4; i < BATCHES; i++) {
+        for (int i = -WARM; i < BATCHES; i++) {
             if (i == 0) {
                 began = System.nanoTime();
+                refused = 0;
             }
             double now = System.nanoTime() / 1e9;
-            int status = push(server, tokens.get(Math.floorMod(i, TOKENS)), rows(now - BATCH * 1e-4, 1e-4, BATCH), now);
-            refused += status == 200 ? 0 : 1;
+            String token = tokens.get(Math.floorMod(i, tokens.size()));
+            refused += push(server, token, rows(now - BATCH * 1e-4, 1e-4, BATCH), now) == 200 ? 0 : 1;
         }
-        double seconds = (System.nanoTime() - began) / 1e9;
+        double each = BATCH * (BATCHES - refused) / ((System.nanoTime() - began) / 1e9);
         System.out.printf(
                 Locale.ROOT,
                 "%-58s %,.0f readings a second (%d of %d batches refused)%n",
                 "acknowledged over HTTP, 200 a batch",
-                BATCH * (BATCHES - refused) / seconds,
+                each,
                 refused,
                 BATCHES);
+        return each;
     }
 
-    /** The same rows, the same commits, and nothing else. */
-    private static void plainJdbc() throws SQLException, IOException {
+    /** The same batches, none of which is read: what the way there and back takes. @return readings a second */
+    private static double unread(Server server) throws IOException, InterruptedException {
+        long began = 0;
+        for (int i = -WARM; i < BATCHES; i++) {
+            if (i == 0) {
+                began = System.nanoTime();
+            }
+            double now = System.nanoTime() / 1e9;
+            HTTP.send(
+                    HttpRequest.newBuilder(URI.create(server.base() + "/push/none"))
+                            .header("Content-Type", "application/x-ndjson")
+                            .POST(BodyPublishers.ofString(rows(now - BATCH * 1e-4, 1e-4, BATCH)))
+                            .build(),
+                    BodyHandlers.discarding());
+        }
+        double each = BATCH * BATCHES / ((System.nanoTime() - began) / 1e9);
+        System.out.printf(
+                Locale.ROOT, "%-58s %,.0f readings a second%n", "the same batches over HTTP, refused at once", each);
+        return each;
+    }
+
+    /** The same rows, the same commits, and nothing else. @return readings a second */
+    private static double plainJdbc() throws SQLException, IOException {
         Path home = Files.createTempDirectory("plain");
         try (Connection database =
                 DriverManager.getConnection("jdbc:h2:file:" + home.resolve("plain") + ";WRITE_DELAY=0", "sa", "")) {
@@ -129,7 +186,7 @@ public final class Pushing {
             database.setAutoCommit(false);
             UUID trace = UUID.randomUUID();
             long began = 0;
-            for (int i = -BATCHES / 4; i < BATCHES; i++) {
+            for (int i = -WARM; i < BATCHES; i++) {
                 if (i == 0) {
                     began = System.nanoTime();
                 }
@@ -151,12 +208,10 @@ public final class Pushing {
                 }
                 database.commit();
             }
-            double seconds = (System.nanoTime() - began) / 1e9;
+            double each = BATCH * BATCHES / ((System.nanoTime() - began) / 1e9);
             System.out.printf(
-                    Locale.ROOT,
-                    "%-58s %,.0f readings a second%n",
-                    "plain JDBC, the same rows and commits",
-                    BATCH * BATCHES / seconds);
+                    Locale.ROOT, "%-58s %,.0f readings a second%n", "plain JDBC, the same rows and commits", each);
+            return each;
         }
     }
 
@@ -189,6 +244,51 @@ public final class Pushing {
         simplest.print("the bench's page");
         live.printBeside("the live curve of 36,000 readings", simplest);
         System.out.printf(Locale.ROOT, "%-58s %,d characters%n", "its page", bytes);
+    }
+
+    /** Pages that were opened and take nothing any more: what keeping takes meanwhile. */
+    private static void stopped(Server server) throws IOException, InterruptedException {
+        String period = new Hand(server.base()).openPeriod("Stopped");
+        Hand hand = new Hand(server.base()).join(period, "Alder");
+        String token = token(hand);
+        push(server, token, rows(0, 0.001, 10), 1);
+        String page = hand.get(hand.begin("heat-of-solution").replaceAll("\\?.*", "") + "/live")
+                .body();
+        String listens =
+                page.replaceAll("(?s).*data-listens=\"([^\"]+)\".*", "$1").replace("&amp;", "&");
+        double begun = System.nanoTime() / 1e9;
+        for (int round = 0; round < 2 * ROUNDS; round++) {
+            List<Socket> readers = new ArrayList<>();
+            for (int i = 0; round % 2 == 1 && i < READERS; i++) {
+                readers.add(taking(server, hand, listens + "&page=" + i));
+            }
+            Times kept = new Times();
+            for (int i = 0; i < ONE_BY_ONE; i++) {
+                double t = 1 + System.nanoTime() / 1e9 - begun;
+                long began = System.nanoTime();
+                int status = push(server, token, rows(t - 0.009, 0.001, 10), t);
+                kept.add(status == 200 ? (System.nanoTime() - began) / 1e6 : Double.NaN);
+                Thread.sleep(12);
+            }
+            kept.print("a batch of ten, " + readers.size() + " pages that take nothing");
+            System.out.printf(Locale.ROOT, "%-58s p99 %.1f ms%n", "", kept.percentile(99));
+            for (Socket each : readers) {
+                each.close();
+            }
+        }
+    }
+
+    /** A page that asks for its stream and reads nothing of it. */
+    private static Socket taking(Server server, Hand hand, String path) throws IOException {
+        URI base = URI.create(server.base());
+        Socket socket = new Socket();
+        socket.setReceiveBufferSize(1024);
+        socket.connect(new InetSocketAddress(base.getHost(), base.getPort()));
+        socket.getOutputStream()
+                .write(("GET " + path + " HTTP/1.1\r\nHost: " + base.getAuthority() + "\r\nCookie: " + hand.here()
+                                + "\r\n\r\n")
+                        .getBytes(StandardCharsets.US_ASCII));
+        return socket;
     }
 
     /** Benches that push ten a second, each with a page that listens: from push to page, and the heap meanwhile. */
@@ -227,6 +327,8 @@ public final class Pushing {
         // what was under way when a page was rendered is sent once more: let it be long ago
         Thread.sleep(3000);
         all.forEach(Thread::start);
+        Thread.sleep(1000L * SECONDS);
+        heard.clear();
         long early = 0;
         for (int second = 0; second < SECONDS; second++) {
             Thread.sleep(1000);

@@ -22,6 +22,11 @@ final class Times {
         all.add(milliseconds);
     }
 
+    /** Forgets those so far, as of a server that was not warm. */
+    void clear() {
+        all.clear();
+    }
+
     int count() {
         return all.size();
     }
