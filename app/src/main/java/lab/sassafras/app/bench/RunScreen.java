@@ -236,7 +236,7 @@ class RunScreen {
 
     /** What probes show of what is asked, where it is a number that is read; or what the simulated bench does. */
     private List<ProbesShown.Shown> shown(EntrySheet entry, int trial, Tasks.Ask ask) {
-        if (entry.entry().simulated()) {
+        if (entry.entry().simulated() && !entry.entry().bench().simulated()) {
             return simulated.at(entry, trial, ask.address());
         }
         return slot(entry, ask).unit(ask.step().half().orElse(Role.READ)).stream()

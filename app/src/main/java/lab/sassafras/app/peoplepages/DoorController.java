@@ -107,6 +107,7 @@ class DoorController {
     String joining(
             @RequestParam(defaultValue = "") String code,
             @RequestParam Optional<String> name,
+            @RequestParam(defaultValue = "false") boolean simulated,
             Model model,
             HttpServletRequest request,
             HttpServletResponse response) {
@@ -118,7 +119,7 @@ class DoorController {
             if (name.isEmpty()) {
                 return join(model, code, "", null);
             }
-            Answer<String> token = comeIn.join(code, name.get(), from);
+            Answer<String> token = comeIn.join(code, name.get(), simulated, from);
             if (token.refusal().isEmpty()) {
                 return in(token, request, response, "/bench");
             }

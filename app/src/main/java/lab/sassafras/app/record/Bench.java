@@ -40,7 +40,8 @@ public class Bench {
 
     protected Bench() {}
 
-    Bench(UUID id, Period period, String name, Instant createdAt) {
+    Bench(UUID id, Period period, String name, Instant createdAt, boolean simulated) {
+        this.simulated = simulated;
         this.id = id;
         this.period = period;
         call(name);

@@ -52,14 +52,24 @@ public class PeriodBook {
     /** The bench of that name in a period, new or already there. */
     @Transactional(propagation = Propagation.SUPPORTS)
     public Bench join(Period period, String name) {
+        return join(period, name, false);
+    }
+
+    /**
+     * The bench of that name, new or already there.
+     *
+     * @param simulated whether a new one is done by no hand
+     */
+    @Transactional(propagation = Propagation.SUPPORTS)
+    public Bench join(Period period, String name, boolean simulated) {
         return keeping.atomically(() -> benches(period).stream()
                 .filter(bench -> bench.name().equals(name))
                 .findFirst()
-                .orElseGet(() -> add(period, name)));
+                .orElseGet(() -> add(period, name, simulated)));
     }
 
-    private Bench add(Period period, String name) {
-        Bench bench = new Bench(UUID.randomUUID(), period, name, keeping.now());
+    private Bench add(Period period, String name, boolean simulated) {
+        Bench bench = new Bench(UUID.randomUUID(), period, name, keeping.now(), simulated);
         persons.addBench(bench.id(), period, name);
         return keeping.persisted(bench);
     }

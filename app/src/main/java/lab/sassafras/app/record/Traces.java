@@ -162,7 +162,8 @@ public class Traces {
      * @param every      how often it comes (s)
      */
     public Trace pushed(Bench bench, Trace.Channel of, Optional<UUID> instrument, double every, Instant begun) {
-        return kept(new Trace(UUID.randomUUID(), bench, of, instrument, every, begun, null), List.of());
+        Trace trace = new Trace(UUID.randomUUID(), bench, of, instrument, every, begun, null);
+        return kept(bench.simulated() ? trace.simulation() : trace, List.of());
     }
 
     /** Adds what a probe pushed to its bench, which was checked where it was read. */

@@ -175,8 +175,8 @@ public class Clocks {
         return traces.of(bench).stream()
                 .filter(each ->
                         each.begunAt().isAfter(oldest) && !each.channel().equals(Trace.TREND) && each.ofTemperature())
-                // each belongs to the entry it was simulated for
-                .filter(each -> !each.simulated())
+                // what was simulated in an entry belongs to it; at a simulated bench probes push as at any other
+                .filter(each -> !each.simulated() || each.channel().equals(Trace.PROBE))
                 .filter(each -> !named.contains(each.id().toString()))
                 // a probe goes on from one trial to the next, a clock is begun for one
                 .filter(each -> !taken.contains(each.id().toString())

@@ -95,7 +95,7 @@ public class BeginEntry {
                             chosen.map(Vessel::id),
                             pinned,
                             with,
-                            simulated));
+                            simulated || actor.bench().simulated()));
             if (!simulated) {
                 named(begun, kind, actor.bench());
             }

@@ -76,14 +76,22 @@ public class ComeIn {
      */
     public record Joining(Period period, List<String> benches) {}
 
-    /** The bench of that name, new or already there, comes in. @return its token */
-    public Answer<String> join(String code, String typedName, From from) {
+    /**
+     * The bench of that name, new or already there, comes in.
+     *
+     * @param simulated whether no hand is at it, but a simulation that pushes
+     * @return its token
+     */
+    public Answer<String> join(String code, String typedName, boolean simulated, From from) {
         return Answer.of(() -> {
             Period period = period(code, from);
             if (typedName.isBlank()) {
                 throw new Refused("Give your bench a name, such as Hawthorn or Bench 4.");
             }
-            Bench bench = periodBook.join(period, Names.checked(typedName, "A bench name", Names.LONGEST));
+            Bench bench = periodBook.join(period, Names.checked(typedName, "A bench name", Names.LONGEST), simulated);
+            if (simulated && !bench.simulated()) {
+                throw new Refused("A bench of that name is there already, and hands are at it.");
+            }
             audit.note(Audit.Kind.DOOR, Optional.of(bench.id()), Optional.of(period), "joined, on a " + from.device());
             return signIns.bench(bench, from.device());
         });

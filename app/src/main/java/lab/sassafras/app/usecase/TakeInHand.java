@@ -158,6 +158,9 @@ public class TakeInHand {
     @Noted("compared the probes of a bench")
     public Answer<Map<String, Double>> compare(Bench bench, String reference, Actor actor) {
         return Answer.of(() -> {
+            if (bench.simulated()) {
+                throw new Refused("At a simulated bench nothing is put right: no instrument of the shelf read it.");
+            }
             Instant now = clock.instant();
             Map<String, Reader> readers = new LinkedHashMap<>();
             for (ProbeToken token : probes.of(bench)) {

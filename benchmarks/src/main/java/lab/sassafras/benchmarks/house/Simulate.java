@@ -68,7 +68,8 @@ public final class Simulate {
 
     private static String token(String address, String code, String name) {
         Hand hand = Hand.stranger(address);
-        HttpResponse<String> joined = hand.post("/join", "code=" + Hand.encoded(code) + "&name=" + Hand.encoded(name));
+        HttpResponse<String> joined =
+                hand.post("/join", "code=" + Hand.encoded(code) + "&name=" + Hand.encoded(name) + "&simulated=true");
         if (joined.statusCode() / 100 != 3) {
             System.err.println("Nobody knows the code “" + code + "”, or its period is not open.");
             System.exit(1);
