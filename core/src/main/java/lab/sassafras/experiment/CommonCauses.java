@@ -24,6 +24,7 @@ final class CommonCauses {
             common.add(PossibleCause.markedLate().upTo(60).eitherWay());
             if (experiment.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT) {
                 common.add(PossibleCause.calorimeterIgnored());
+                common.add(PossibleCause.otherCup());
             }
         });
         common.add(PossibleCause.misread());

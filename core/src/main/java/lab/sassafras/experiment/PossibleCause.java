@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.sheet.Sheet;
+import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Line;
 import lab.sassafras.slot.Role;
 
@@ -80,7 +81,10 @@ public record PossibleCause(
         record AlongWith() implements Cause {}
 
         /** The calorimeter, where it is left out of the books (J/°C). */
-        record Calorimeter() implements Cause {}
+        record LeftOutCalorimeter() implements Cause {}
+
+        /** The calorimeter, whose constant is another than the one it is counted with (J/°C). */
+        record OtherConstant() implements Cause {}
 
         /** The moment both came together, later than marked where positive (s). */
         record Mark() implements Cause {}
@@ -227,8 +231,16 @@ public record PossibleCause(
 
     /** {@return the calorimeter being left out} */
     static PossibleCause calorimeterIgnored() {
-        return new PossibleCause("cup-ignored", new Cause.Calorimeter(), 0)
+        return new PossibleCause("cup-ignored", new Cause.LeftOutCalorimeter(), 0)
                 .where((sheet, trial) -> sheet.calorimeter(trial).isPresent());
+    }
+
+    /** {@return the constant belonging to another calorimeter than the one in which it was done} */
+    static PossibleCause otherCup() {
+        return new PossibleCause("other-cup", new Cause.OtherConstant(), 0)
+                .eitherWay()
+                .where((sheet, trial) ->
+                        sheet.calorimeter(trial).flatMap(Calorimeter::constant).isPresent());
     }
 
     /**

@@ -27,6 +27,8 @@ public enum Slip {
     WRONG_BOTTLE("wrong-bottle", "the wrong bottle was taken"),
     /** The mark of the mixing comes late. */
     MARK_LATE("mark-late", "the mixing was marked late"),
+    /** The mixing is not marked at all. */
+    MARK_FORGOTTEN("mark-forgotten", "the mixing was not marked"),
     /** The cup is another than the one whose constant is used. */
     OTHER_CUP("other-cup", "the constant belongs to another cup"),
     /** Two digits of a mass are exchanged as it is written down. */

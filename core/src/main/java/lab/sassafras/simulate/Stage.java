@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.DilutionHeats;
+import lab.sassafras.substance.Dissolution;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.substance.ReferenceShelf;
 
@@ -148,16 +150,23 @@ public final class Stage {
     }
 
     /**
-     * {@return the heat of a salt dissolving by the handbook, as far off as that is uncertain (kJ/mol)}
+     * {@return the heat of a salt dissolving at a dilution by the handbook, as far off as that is uncertain (kJ/mol)}
      *
      * @param formula of it
      * @param waters  moles of water to each mole
      */
     public double heatOfSolution(String formula, double waters) {
-        return off(ReferenceShelf.standard()
-                .heatOfSolution(ChemicalFormula.read(formula), waters)
-                .orElseThrow()
-                .reference());
+        ReferenceShelf shelf = ReferenceShelf.standard();
+        ChemicalFormula solid = ChemicalFormula.read(formula);
+        ChemicalFormula dissolved =
+                ChemicalEquation.dissolving(solid).products().get(0).formula();
+        Optional<Dissolution> infinite = shelf.heatOfSolution(solid, Double.MAX_VALUE);
+        Optional<DilutionHeats.Row> dilution = shelf.dilutionHeats().at(dissolved, waters + solid.boundWater());
+        return infinite.isPresent() && dilution.isPresent()
+                ? off(infinite.get().reference())
+                        + dilution.get().value()
+                        + error("dilution", dilution.get().uncertainty())
+                : off(shelf.heatOfSolution(solid, waters).orElseThrow().reference());
     }
 
     /**
@@ -397,7 +406,7 @@ public final class Stage {
     public void marks(String path) {
         touch(Bench.Kind.MARK, path, 0, A_MOMENT);
         together = world.seconds();
-        mixed = world.seconds() + (slips(Slip.MARK_LATE) ? LATE : 0);
+        mixed = slips(Slip.MARK_FORGOTTEN) ? Double.NaN : together + (slips(Slip.MARK_LATE) ? LATE : 0);
     }
 
     /**

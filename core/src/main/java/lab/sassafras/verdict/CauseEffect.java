@@ -35,6 +35,7 @@ import lab.sassafras.slot.Line;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Slot;
 import lab.sassafras.slot.TraceUse;
+import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.yardstick.Judged;
 
@@ -123,8 +124,11 @@ final class CauseEffect {
         if (cause instanceof Cause.AlongWith) {
             return withParties.get().map(books -> moved(books, ALONG, suspect, suspect.size()));
         }
-        if (cause instanceof Cause.Calorimeter) {
+        if (cause instanceof Cause.LeftOutCalorimeter) {
             return calorimeter();
+        }
+        if (cause instanceof Cause.OtherConstant) {
+            return otherConstant();
         }
         return cause instanceof Cause.Mark
                 ? marked(suspect)
@@ -308,11 +312,7 @@ final class CauseEffect {
     /** The vessel at what it is known to hold, or at what is middling for its kind. */
     private Optional<Applied> calorimeter() {
         Calorimeter vessel = sheet.calorimeter(trial).orElseThrow();
-        CalorimeterTreatment.Needs needs =
-                conventions.in(ConventionQuestion.CALORIMETER).needs();
-        boolean counted = needs == CalorimeterTreatment.Needs.MATERIAL
-                || needs != CalorimeterTreatment.Needs.NOTHING
-                        && vessel.constant().isPresent();
+        boolean counted = counted(vessel);
         double held = vessel.constant()
                 .map(pinned -> pinned.value().value())
                 .orElse(vessel.kind().typical());
@@ -326,6 +326,30 @@ final class CauseEffect {
                                 Math.max(
                                         held,
                                         Math.max(USUAL_IGNORED, vessel.kind().largest())),
+                                ALONG.unit().symbol(),
+                                false));
+    }
+
+    private boolean counted(Calorimeter vessel) {
+        CalorimeterTreatment.Needs needs =
+                conventions.in(ConventionQuestion.CALORIMETER).needs();
+        return needs == CalorimeterTreatment.Needs.MATERIAL
+                || needs != CalorimeterTreatment.Needs.NOTHING
+                        && vessel.constant().isPresent();
+    }
+
+    /** What the vessel takes beside the constant it is counted with: what a glass one does, or as much again. */
+    private Optional<Applied> otherConstant() {
+        Calorimeter vessel = sheet.calorimeter(trial).orElseThrow();
+        double held = vessel.constant().map(pinned -> pinned.value().value()).orElse(0.0);
+        return !counted(vessel) || held <= 0
+                ? Optional.empty()
+                : withParties
+                        .get()
+                        .map(books -> new Applied(
+                                step -> books.shifted(ALONG, step),
+                                Math.max(held, VesselKind.GLASS_BEAKER.typical()),
+                                Math.max(held, VesselKind.GLASS_BEAKER.largest()),
                                 ALONG.unit().symbol(),
                                 false));
     }

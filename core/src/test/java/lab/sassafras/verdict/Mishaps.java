@@ -615,7 +615,7 @@ final class Mishaps {
             truth.put("heat", size);
         } else if (cause instanceof Cause.AlongWith) {
             truth.put("along", size);
-        } else if (cause instanceof Cause.Calorimeter) {
+        } else if (cause instanceof Cause.LeftOutCalorimeter) {
             size = 50 * random.nextDouble();
             truth.put("along", size);
         } else if (cause instanceof Cause.OtherReagent) {

@@ -143,7 +143,8 @@ public final class RoundTrip {
     }
 
     /** Of what is known where causes are asked: which solid it is, say. */
-    private static final Map<String, String> KNOWN = Map.of("specific-heat-of-solid", "seen/known");
+    private static final Map<String, String> KNOWN =
+            Map.of("specific-heat-of-solid", "seen/known", "specific-heat-of-liquid", "shelf/liquid");
 
     /**
      * How a slip was told of.
@@ -164,7 +165,7 @@ public final class RoundTrip {
             Map.entry(Slip.CARRIED, Set.of("carried")),
             Map.entry(Slip.SPLASH, Set.of("water-splashed", "splashed", "drops-left-behind")),
             Map.entry(Slip.LID_OFF, Set.of("leaked", "lost-to-room")),
-            Map.entry(Slip.UNDISSOLVED, Set.of("undissolved", "oxide")),
+            Map.entry(Slip.UNDISSOLVED, Set.of("undissolved", "unreacted")),
             Map.entry(Slip.LATE_TRANSFER, Set.of("cooled-in-transit")),
             Map.entry(Slip.DAMP, Set.of("wet")),
             Map.entry(Slip.WICK_OPEN, Set.of("evaporated")),
@@ -174,6 +175,11 @@ public final class RoundTrip {
             Map.entry(Slip.OTHER_CUP, Set.of("other-cup")),
             Map.entry(Slip.DIGITS, Set.of("misread")),
             Map.entry(Slip.HYDRATE, Set.of("hydrate")));
+
+    /** Whether a cause is the one of a slip, or one no result tells from it. */
+    private static boolean names(Slip slip, String key) {
+        return CAUSES.getOrDefault(slip, Set.of()).stream().anyMatch(each -> each.equals(key) || Ties.tied(each, key));
+    }
 
     static Told told(Experiment experiment, Slip slip, int seeds, long from) {
         int moved = 0;
@@ -199,7 +205,7 @@ public final class RoundTrip {
                             java.util.stream.Stream.of(row.first()), row.tied().stream()))
                     .map(each -> each.suspect().key())
                     .toList();
-            if (three.stream().anyMatch(CAUSES.getOrDefault(slip, Set.of())::contains)) {
+            if (three.stream().anyMatch(each -> names(slip, each))) {
                 named++;
             } else {
                 first.merge(three.toString(), 1, Integer::sum);
@@ -215,17 +221,21 @@ public final class RoundTrip {
             }
             System.out.println(experiment.key() + " is suspected of "
                     + experiment.suspected().stream().map(each -> each.key()).toList());
-            experiment.scene().orElseThrow().slips().stream().sorted().forEach(slip -> {
-                Told told = told(experiment, slip, seeds, 1);
-                System.out.printf(
-                        Locale.ROOT,
-                        "  %-14s moved %d of %d, named %.0f %%  %s%n",
-                        slip.key(),
-                        told.moved(),
-                        seeds,
-                        100 * told.part(),
-                        told.first());
-            });
+            // without a mark there is no curve to work out: the entry says so, and asks for it
+            experiment.scene().orElseThrow().slips().stream()
+                    .filter(slip -> slip != Slip.MARK_FORGOTTEN)
+                    .sorted()
+                    .forEach(slip -> {
+                        Told told = told(experiment, slip, seeds, 1);
+                        System.out.printf(
+                                Locale.ROOT,
+                                "  %-14s moved %d of %d, named %.0f %%  %s%n",
+                                slip.key(),
+                                told.moved(),
+                                seeds,
+                                100 * told.part(),
+                                told.first());
+                    });
         }
     }
 

@@ -59,6 +59,6 @@ final class FlameUnderCan implements Scene {
 
     @Override
     public Set<Slip> slips() {
-        return Set.of(Slip.WICK_OPEN, Slip.SOOT, Slip.LID_OFF, Slip.OTHER_CUP, Slip.DIGITS);
+        return Set.of(Slip.WICK_OPEN, Slip.SOOT, Slip.LID_OFF, Slip.OTHER_CUP);
     }
 }

@@ -100,6 +100,7 @@ public final class HeatOfSolution extends HeatBalanceExperiment {
                 new PossibleCause("stuck", "solid/mass", -0.1),
                 PossibleCause.from("water/start", "leaked", "solution/final", 0.2),
                 new PossibleCause("drops-left-behind", "water/mass", -0.5).exceptPoured(),
+                new PossibleCause("water-splashed", "water/mass", -2).upTo(12),
                 new PossibleCause("moist", "solute/purity", -2).insteadOf(100).upTo(15),
                 new PossibleCause("undissolved", "solid/mass", -0.05).ofItself().upTo(0.3),
                 new PossibleCause("impure", "solute/purity", -3).insteadOf(100).upTo(20),

@@ -33,9 +33,14 @@ final class SaltIntoWater implements Scene {
         double start = stage.roomTemperature() + stage.now("start", -0.4, 0.4);
         double solidMass = stage.weighs("solid/mass", 6);
         double molar = ChemicalFormula.read(salt.formula()).molarMass();
-        double heat = stage.heatOfSolution(salt.formula(), waterMass / 18.015 / (solidMass / molar));
+        double waters = waterMass / 18.015;
+        double heat = stage.heatOfSolution(salt.formula(), waters / (solidMass / molar));
         // taken to be water-free, it holds two waters and gives less than a mole of that would
-        double perGram = 1000 * (hydrate ? -44.8 / (molar + 2 * 18.015) : heat / molar);
+        double wet = molar + 2 * 18.015;
+        double perGram = 1000
+                * (hydrate
+                        ? stage.heatOfSolution(salt.formula() + "·2H2O", waters / (solidMass / wet)) / wet
+                        : heat / molar);
         double solution = stage.now("specific heat", 3.95, 4.05);
         double partial = (solution * (waterMass + solidMass) - waterMass * Matter.WATER.capacity(start)) / solidMass;
         Matter grains = Matter.of(salt.solid());
@@ -47,7 +52,7 @@ final class SaltIntoWater implements Scene {
         stage.reads("water/start", 180);
         stage.marks("solid/added");
         if (stage.slips(Slip.SPLASH)) {
-            stage.world().spill(contents, 0.03);
+            stage.world().spill(contents, 0.08);
         }
         stage.world().put(contents, grains, solidMass, start);
         stage.world()
@@ -68,6 +73,13 @@ final class SaltIntoWater implements Scene {
     @Override
     public Set<Slip> slips() {
         return Set.of(
-                Slip.SPLASH, Slip.LID_OFF, Slip.UNDISSOLVED, Slip.HYDRATE, Slip.OTHER_CUP, Slip.MARK_LATE, Slip.DIGITS);
+                Slip.SPLASH,
+                Slip.LID_OFF,
+                Slip.UNDISSOLVED,
+                Slip.HYDRATE,
+                Slip.OTHER_CUP,
+                Slip.MARK_LATE,
+                Slip.MARK_FORGOTTEN,
+                Slip.DIGITS);
     }
 }

@@ -41,6 +41,7 @@ final class IceIntoWater implements Scene {
 
     @Override
     public Set<Slip> slips() {
-        return Set.of(Slip.DAMP, Slip.SPLASH, Slip.LID_OFF, Slip.OTHER_CUP, Slip.MARK_LATE, Slip.DIGITS);
+        return Set.of(
+                Slip.DAMP, Slip.SPLASH, Slip.LID_OFF, Slip.OTHER_CUP, Slip.MARK_LATE, Slip.MARK_FORGOTTEN, Slip.DIGITS);
     }
 }

@@ -1,5 +1,6 @@
 package lab.sassafras.experiment.liquid;
 
+import java.util.List;
 import java.util.Set;
 import lab.sassafras.simulate.Flow;
 import lab.sassafras.simulate.Flows;
@@ -14,11 +15,16 @@ import lab.sassafras.substance.Substance;
 /** A piece of copper out of a warm bath is dropped into another liquid in the calorimeter. */
 final class HotSolidIntoLiquid implements Scene {
 
+    private static final List<String> LIQUIDS = List.of("glycerol", "ethylene-glycol");
+
     @Override
     public void play(Stage stage) {
         Substance copper = ReferenceShelf.standard().find("copper").orElseThrow();
         double known = copper.specificHeat() + stage.error("copper", copper.uncertainty());
-        double sought = stage.once("liquid", 2.1, 2.9);
+        Substance poured =
+                ReferenceShelf.standard().find(stage.one("liquid", LIQUIDS)).orElseThrow();
+        stage.was(poured.key());
+        double sought = poured.specificHeat() + stage.error(poured.key(), poured.uncertainty());
         double solidMass = stage.weighs("solid/mass", 95);
         stage.says("solid/bath", "other");
         stage.says("shelf/solid", "copper");
@@ -47,6 +53,7 @@ final class HotSolidIntoLiquid implements Scene {
 
     @Override
     public Set<Slip> slips() {
-        return Set.of(Slip.LID_OFF, Slip.LATE_TRANSFER, Slip.OTHER_CUP, Slip.MARK_LATE, Slip.DIGITS);
+        return Set.of(
+                Slip.LID_OFF, Slip.LATE_TRANSFER, Slip.OTHER_CUP, Slip.MARK_LATE, Slip.MARK_FORGOTTEN, Slip.DIGITS);
     }
 }

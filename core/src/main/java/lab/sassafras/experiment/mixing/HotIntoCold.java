@@ -27,7 +27,7 @@ final class HotIntoCold implements Scene {
         stage.world().put(hot, Matter.WATER, hotMass, stage.now("hot", 52, 60));
         stage.readsAside("hot/start", hot, 20);
         if (stage.slips(Slip.LATE_TRANSFER)) {
-            Flow cools = Flows.exchange(hot, stage.room(), () -> 0.5);
+            Flow cools = Flows.exchange(hot, stage.room(), () -> 0.35);
             stage.world().flow(cools);
             stage.waits(40);
             stage.world().stop(cools);
@@ -40,6 +40,6 @@ final class HotIntoCold implements Scene {
 
     @Override
     public Set<Slip> slips() {
-        return Set.of(Slip.LATE_TRANSFER, Slip.SPLASH, Slip.LID_OFF, Slip.MARK_LATE, Slip.DIGITS);
+        return Set.of(Slip.LATE_TRANSFER, Slip.SPLASH, Slip.LID_OFF, Slip.MARK_LATE, Slip.MARK_FORGOTTEN, Slip.DIGITS);
     }
 }

@@ -49,6 +49,7 @@ final class BaseIntoAcid implements Scene {
 
     @Override
     public Set<Slip> slips() {
-        return Set.of(Slip.SPLASH, Slip.LID_OFF, Slip.WRONG_BOTTLE, Slip.OTHER_CUP, Slip.MARK_LATE);
+        return Set.of(
+                Slip.SPLASH, Slip.LID_OFF, Slip.WRONG_BOTTLE, Slip.OTHER_CUP, Slip.MARK_LATE, Slip.MARK_FORGOTTEN);
     }
 }

@@ -104,11 +104,11 @@ public final class Neutralization extends HeatBalanceExperiment {
                 new PossibleCause("drops-left-behind", "second/amount", -0.5).exceptPoured(),
                 new PossibleCause("acid-off", "acid/concentration", 0.02)
                         .ofItself()
-                        .upTo(0.25)
+                        .upTo(0.6)
                         .eitherWay(),
                 new PossibleCause("base-off", "base/concentration", 0.02)
                         .ofItself()
-                        .upTo(0.25)
+                        .upTo(0.6)
                         .eitherWay(),
                 PossibleCause.answered(
                         "weak-for-strong",

@@ -102,8 +102,11 @@ public final class SolidWithSolution extends HeatBalanceExperiment {
                 new PossibleCause("drops-left-behind", "poured/amount", -0.5).exceptPoured(),
                 new PossibleCause("solution-off", "solution/concentration", 0.02)
                         .ofItself()
-                        .upTo(0.1)
+                        .upTo(0.6)
                         .eitherWay(),
+                new PossibleCause("unreacted", "solution/concentration", -0.05)
+                        .ofItself()
+                        .upTo(0.3),
                 PossibleCause.otherReagent());
     }
 

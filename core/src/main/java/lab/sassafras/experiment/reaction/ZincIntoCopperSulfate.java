@@ -51,6 +51,13 @@ final class ZincIntoCopperSulfate implements Scene {
 
     @Override
     public Set<Slip> slips() {
-        return Set.of(Slip.SPLASH, Slip.LID_OFF, Slip.UNDISSOLVED, Slip.WRONG_BOTTLE, Slip.OTHER_CUP, Slip.MARK_LATE);
+        return Set.of(
+                Slip.SPLASH,
+                Slip.LID_OFF,
+                Slip.UNDISSOLVED,
+                Slip.WRONG_BOTTLE,
+                Slip.OTHER_CUP,
+                Slip.MARK_LATE,
+                Slip.MARK_FORGOTTEN);
     }
 }

@@ -49,7 +49,7 @@ final class HotSolidIntoWater implements Scene {
             stage.world().put(cup, Matter.WATER, 1.5, stage.world().temperature(bath));
         }
         if (stage.slips(Slip.SPLASH)) {
-            stage.world().spill(cup, 0.03);
+            stage.world().spill(cup, 0.025);
         }
         stage.world().flow(Flows.exchange(sample, cup, () -> 6));
         stage.reads("mixed/final", 420);
@@ -67,6 +67,7 @@ final class HotSolidIntoWater implements Scene {
                 Slip.LATE_TRANSFER,
                 Slip.OTHER_CUP,
                 Slip.MARK_LATE,
+                Slip.MARK_FORGOTTEN,
                 Slip.DIGITS);
     }
 }

@@ -92,7 +92,7 @@ public final class SpecificHeatOfSolid extends HeatBalanceExperiment {
                 PossibleCause.from("mixed/final", "cooled-in-transit", "sample/start", -2),
                 PossibleCause.from("water/start", "not-through", "sample/start", -5),
                 PossibleCause.from("water/start", "final-too-early", "mixed/final", 0.2),
-                new PossibleCause("water-splashed", "water/mass", -1),
+                new PossibleCause("water-splashed", "water/mass", -2),
                 new PossibleCause("carried", "sample/carried", 1),
                 new PossibleCause("wet-sample", "sample/mass", -0.5),
                 PossibleCause.answered(
