@@ -191,6 +191,7 @@ public record Bench(
      * @param written what instruments showed and labels said so far
      * @param shows   what the thermometer shows (°C)
      * @param fill    what the vessel holds (g)
+     * @param holds   what the vessel can hold (g)
      * @param lid     whether its lid is on
      * @param curve   what the thermometer showed
      * @param settled second from which on it had settled in what it stays in
@@ -202,6 +203,7 @@ public record Bench(
             List<Written> written,
             double shows,
             double fill,
+            double holds,
             boolean lid,
             List<Sample> curve,
             double settled,

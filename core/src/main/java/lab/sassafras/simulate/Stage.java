@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.DilutionHeats;
@@ -27,6 +28,8 @@ public final class Stage {
     private static final double LATE = 25;
     /** After so many time constants, and what its vessel takes, a thermometer shows what it stands in. No source. */
     private static final double SETTLES = 20;
+    /** A usual cup holds so much (g). No source. */
+    private static final double CUP = 250;
 
     private final Bench bench;
     private final Optional<Bench.Hand> hand;
@@ -42,6 +45,7 @@ public final class Stage {
     private final double roomTemperature;
     private Optional<Flow> dipped = Optional.empty();
     private Lump filled;
+    private double holds = CUP;
     private int touches;
     private int looked;
     private boolean lid = true;
@@ -241,12 +245,14 @@ public final class Stage {
     }
 
     /**
-     * The vessel that is looked at.
+     * The vessel that is looked at, where it is no cup.
      *
      * @param contents what it holds
+     * @param most     it can hold (g)
      */
-    public void filled(Lump contents) {
+    public void filled(Lump contents, double most) {
         filled = contents;
+        holds = most;
     }
 
     /**
@@ -467,6 +473,10 @@ public final class Stage {
     }
 
     private void run(double until) {
+        if (filled != probe && world.mass(filled) > holds) {
+            throw new Refused("The vessel holds " + Math.round(holds) + " g: with " + Math.round(world.mass(filled))
+                    + " g it runs over. Nothing is played.");
+        }
         double limit = hand.map(Bench.Hand::now).orElse(Double.POSITIVE_INFINITY);
         boolean late = until > limit;
         double to = Math.min(until, limit);
@@ -499,6 +509,9 @@ public final class Stage {
     }
 
     Bench.Played played() {
+        if (!Double.isFinite(sought) || written.isEmpty()) {
+            throw new Refused("Nothing is poured and nothing is read in this scene: there is nothing to play.");
+        }
         return new Bench.Played(
                 List.copyOf(written), List.copyOf(curve), settled, mixed, sought, List.copyOf(truths), was);
     }
@@ -510,6 +523,7 @@ public final class Stage {
                 List.copyOf(written),
                 curve.isEmpty() ? roomTemperature : curve.get(curve.size() - 1).temperature(),
                 filled == probe ? 0 : world.mass(filled),
+                holds,
                 lid,
                 List.copyOf(curve),
                 settled,

@@ -1,6 +1,7 @@
 package lab.sassafras.simulate;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.Refused;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -239,5 +241,41 @@ class WorldTest {
                 }
             });
         }
+    }
+
+    private static Scene scene(java.util.function.Consumer<Stage> plays) {
+        return new Scene() {
+            @Override
+            public void play(Stage stage) {
+                plays.accept(stage);
+            }
+
+            @Override
+            public Set<Slip> slips() {
+                return Set.of();
+            }
+        };
+    }
+
+    private static Scene pouring(double grams) {
+        return scene(stage -> {
+            Lump cup = stage.world().lump("cup", PLAIN, grams, 20);
+            stage.calorimeter(cup);
+            stage.dip(cup);
+            stage.reads("water/start", 60);
+            stage.seeks(1);
+        });
+    }
+
+    @Test
+    void whatCannotBePlayedIsSaidInWords() {
+        Bench bench = Bench.usual(1, 9);
+        assertThatThrownBy(() -> bench.atOnce(scene(stage -> {})))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("nothing to play");
+        assertThat(bench.atOnce(pouring(250)).written()).hasSize(1);
+        assertThatThrownBy(() -> bench.atOnce(pouring(251)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("holds 250 g: with 251 g it runs over");
     }
 }

@@ -26,10 +26,6 @@ class SimulatedShown {
 
     /** So much is shown of a curve at least (s). No source. */
     private static final double SHOWN = 300;
-    /** A vessel of which nothing more is known holds so much (g). No source. */
-    private static final double HOLDS = 250;
-
-    private static final double LARGE = 2600;
 
     private final SimulatedBenches benches;
 
@@ -68,7 +64,7 @@ class SimulatedShown {
                 ClockTime.write(Math.floor(time)),
                 standing.map(each -> figures.fixed(each.shows(), decimals(now))).orElse(""),
                 standing.map(each -> new SimulatedCup(
-                                        each.fill() / (each.fill() > HOLDS ? LARGE : HOLDS),
+                                        each.fill() / each.holds(),
                                         each.lid(),
                                         "The vessel holds " + Math.round(each.fill()) + " g, its lid "
                                                 + (each.lid() ? "on" : "off"))

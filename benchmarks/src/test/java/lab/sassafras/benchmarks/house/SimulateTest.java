@@ -3,6 +3,7 @@ package lab.sassafras.benchmarks.house;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -40,6 +41,37 @@ class SimulateTest {
             assertThat(hand.get(hand.begin("heat-of-solution")).body()).contains(MARKED);
             assertThat(real.get(real.begin("heat-of-solution")).body()).doesNotContain(MARKED);
         }
+    }
+
+    /** Only a seed and the seconds of touches are kept: what was shown before the server died is shown after it. */
+    @Test
+    void aServerKilledInTheMiddleGoesOnFromWhereItWas() throws Exception {
+        Path home = Files.createTempDirectory("simulated");
+        String entry;
+        String token;
+        String shown;
+        try (Server server = Server.start(home, Server.QUICK_START, Map.of())) {
+            Hand hand = new Hand(server.base()).join(new Hand(server.base()).openPeriod("Killed"), "Alder");
+            entry = hand.begin("heat-of-solution&simulated=true").replaceAll("\\?.*", "");
+            hand.post(entry, "speed=20+times+as+fast&seed=3");
+            hand.post(entry + "/touch", "trial=1&place=0");
+            shown = weighed(hand.get(entry).body());
+            token = hand.token();
+            server.kill();
+        }
+        try (Server server = Server.start(home, Server.QUICK_START, Map.of())) {
+            Hand hand = Hand.with(server.base(), token);
+            assertThat(weighed(hand.get(entry).body())).isEqualTo(shown);
+            hand.post(entry + "/touch", "trial=1&place=1");
+            assertThat(weighed(hand.get(entry).body())).isEqualTo(shown);
+        }
+    }
+
+    private static String weighed(String page) {
+        Matcher figure = Pattern.compile("<span class=\"figure\">(\\d+\\.\\d\\d g)</span>")
+                .matcher(page);
+        assertThat(figure.find()).isTrue();
+        return figure.group(1);
     }
 
     private static boolean pushes(Hand hand) {

@@ -18,6 +18,9 @@ import lab.sassafras.simulate.Stage;
  */
 public record PelletInBomb(String formula, ToDoubleFunction<Stage> heat, Sought sought) implements Scene {
 
+    /** A usual bucket holds so much (g). No source. */
+    private static final double BUCKET = 2600;
+
     /** What an experiment in a bomb seeks. */
     public interface Sought {
 
@@ -51,7 +54,7 @@ public record PelletInBomb(String formula, ToDoubleFunction<Stage> heat, Sought 
         Lump bomb = stage.world().lump("bomb", Matter.of(1), fuel);
         stage.world().put(bomb, bomb.first(), stage.capacity() - 1, start);
         stage.world().flow(Flows.exchange(bomb, bucket, () -> 60));
-        stage.filled(bucket);
+        stage.filled(bucket, BUCKET);
         stage.dip(bucket);
         stage.reads("bucket/start", 300);
         stage.marks("fired/at");

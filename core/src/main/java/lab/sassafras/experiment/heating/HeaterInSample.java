@@ -11,6 +11,9 @@ import lab.sassafras.simulate.Stage;
 /** A solid with a heater in it melts. */
 final class HeaterInSample implements Scene {
 
+    /** A usual tube holds so much (g). No source. */
+    private static final double TUBE = 60;
+
     @Override
     public void play(Stage stage) {
         double fusion = stage.once("fusion", 175, 188);
@@ -26,7 +29,7 @@ final class HeaterInSample implements Scene {
         Lump tube = stage.world().solid("tube", 12, stage.roomTemperature() + 2);
         stage.world().flow(Flows.exchange(sample, tube, () -> 3));
         stage.world().flow(Flows.exchange(tube, stage.room(), () -> 0.04));
-        stage.filled(sample);
+        stage.filled(sample, TUBE);
         stage.dip(sample);
         stage.readsAside("room/temperature", stage.room(), 20);
         stage.marks("run/curve");
