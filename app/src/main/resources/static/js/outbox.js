@@ -44,7 +44,8 @@ const outbox = {
   words(form, data) {
     if (form.dataset.outbox === 'note') { return `Note: ${data.get('text')}`; }
     const text = data.get('text');
-    if (form.dataset.outbox === 'value') { return `${document.getElementById('ask-title').textContent} ${text || ''} ${data.get('unit') || ''}`.trim(); }
+    const asked = document.getElementById('ask-title');
+    if (form.dataset.outbox === 'value') { return [asked.textContent, text, data.get('unit')].filter(Boolean).join(' '); }
     return text ? `${data.get('time') || 'now'}, ${text} °C` : form.querySelector('h2, button').textContent.trim();
   },
   /* Takes a form whose answer did not come. It is ready for the next; the one that asks for a value waits for its own. */

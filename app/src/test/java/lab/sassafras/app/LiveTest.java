@@ -17,6 +17,7 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.DoubleUnaryOperator;
 import java.util.regex.Matcher;
@@ -30,7 +31,10 @@ import lab.sassafras.app.record.Revision;
 import lab.sassafras.app.record.Revisions;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.Clocks;
+import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
+import lab.sassafras.curve.Room;
 import lab.sassafras.measure.Instrument;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
@@ -50,6 +54,9 @@ class LiveTest extends HouseTest {
 
     @Autowired
     private Revisions revisions;
+
+    @Autowired
+    private Clocks clocks;
 
     private Period period;
     private Bench bench;
@@ -142,6 +149,25 @@ class LiveTest extends HouseTest {
         assertThat(stands("cup", "moon", "").body()).contains("does not stand there");
         assertThat(stands("spoon", "cup", "").body()).contains("No such probe");
         assertThat(stands("cup", "cup", UUID.randomUUID().toString()).body()).contains("not here");
+    }
+
+    /** What a probe reads in the room while a trial runs is the room of that trial, and nothing else is. */
+    @Test
+    void aProbeInTheRoomIsReadForIt() {
+        push("air", 0, 400, t -> t < 300 ? 19.4 : 19.6);
+        push("cup", 0, 400, LiveTest::mixed);
+        stands("cup", "cup", "");
+        String entry = begin();
+        mix(entry, "1:40");
+        assertThat(room(entry)).isEmpty();
+        stands("air", "room", "");
+        assertThat(room(entry).orElseThrow().temperature()).isBetween(19.4, 19.5);
+        assertThat(hand.get(entry + "/run.json").body().replaceAll("\\s", "")).contains("\"room\":[19.4,");
+    }
+
+    private Optional<Room> room(String entry) {
+        EntrySheet sheet = sheets.of(entryBook.find(identity(entry)).orElseThrow());
+        return clocks.room(period, clocks.of(sheet, 1).orElseThrow());
     }
 
     private UUID identity(String entry) {

@@ -35,6 +35,10 @@ public class Revisions {
             + "where taken.entry_id = entry.id and trace.bench_id = bench.id and trace.channel = 'probe' "
             + "and not exists (select 1 from strike where observation = taken.id)";
 
+    /** Where the probes of a bench stand: one in the room is read for it. */
+    private static final String OF_PLACES = "select count(*) from probe_place join probe_token on probe_token.id = "
+            + "probe_place.token_id where probe_token.bench_id = bench.id";
+
     /** Readings of the room in a period. */
     private static final String OF_ROOM = "select count(*) from trace join trace_chunk on trace_id = trace.id "
             + "join bench source on source.id = trace.bench_id "
@@ -55,7 +59,7 @@ public class Revisions {
             + "(select count(*) from opened where entry_id = entry.id) "
             + "+ (select count(*) from instrument_in_hand where entry_id = entry.id) "
             + "+ (select count(*) from note where entry_id = entry.id), ("
-            + OF_BENCH + ") + (" + OF_PROBES + ")";
+            + OF_BENCH + ") + (" + OF_PROBES + ") + (" + OF_PLACES + ")";
 
     private static final String ENTRIES = " from bench join entry on entry.bench_id = bench.id where ";
 

@@ -21,6 +21,7 @@ import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
+import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.app.sheet.WrittenSheet;
@@ -49,10 +50,18 @@ public class RunFileWriter {
     private final Instruments instruments;
     private final Traces traces;
     private final NoteBook notes;
+    private final Clocks clocks;
     private final JsonMapper json =
             JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
 
-    RunFileWriter(EntryBook entryBook, EntrySheets sheets, Instruments instruments, Traces traces, NoteBook notes) {
+    RunFileWriter(
+            EntryBook entryBook,
+            EntrySheets sheets,
+            Instruments instruments,
+            Traces traces,
+            NoteBook notes,
+            Clocks clocks) {
+        this.clocks = clocks;
         this.notes = notes;
         this.entryBook = entryBook;
         this.sheets = sheets;
@@ -192,7 +201,7 @@ public class RunFileWriter {
         }
         List<RunFile.AsidePart> aside = decided(entry.decisions().readingsAside(id));
         List<RunFile.AsidePart> counted = decided(entry.decisions().readingsSure(id));
-        List<Double> room = traces.room(entry.entry().period(), trace, last);
+        List<Double> room = clocks.room(entry.entry().period(), trace, last);
         return new RunFile.TracePart(
                 trace.instrumentId().map(names::instrument).orElse(null),
                 number(trace.every()),

@@ -2,7 +2,11 @@ package lab.sassafras.app.sheet;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -14,10 +18,12 @@ import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.DecisionBook;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Room;
 import lab.sassafras.curve.Told;
 import lab.sassafras.curve.Trend;
@@ -36,6 +42,8 @@ public class Clocks {
 
     /** What a thermometer that is not on the shelf is taken to show (°C). */
     private static final double USUAL_DISPLAY = 0.1;
+    /** Of what a probe reads of the room one counts for each (s). No source. */
+    private static final double ONE_EACH = 30;
 
     private final EntryBook entryBook;
     private final DecisionBook decisionBook;
@@ -43,6 +51,7 @@ public class Clocks {
     private final Instruments instruments;
     private final Probes probes;
     private final Turns turns;
+    private final PeriodBook periodBook;
     private final Clock clock;
 
     Clocks(
@@ -52,8 +61,10 @@ public class Clocks {
             Instruments instruments,
             Probes probes,
             Turns turns,
+            PeriodBook periodBook,
             Clock clock) {
         this.turns = turns;
+        this.periodBook = periodBook;
         this.probes = probes;
         this.instruments = instruments;
         this.entryBook = entryBook;
@@ -197,7 +208,32 @@ public class Clocks {
 
     /** Temperature of the room while something was read on a clock, where that was read. */
     public Optional<Room> room(Period period, ClockReadings readings) {
-        return Room.of(traces.room(period, readings.trace(), last(readings)));
+        return Room.of(room(period, readings.trace(), last(readings)));
+    }
+
+    /**
+     * Temperatures of the room that are of a trace (°C): those that were typed, and what a probe of its bench read in
+     * the room while it ran.
+     *
+     * @param last second of its last reading
+     */
+    public List<Double> room(Period period, Trace of, double last) {
+        List<Double> all = new ArrayList<>(traces.room(period, of, last));
+        traces.of(periodBook.bench(of.benchId()).orElseThrow()).stream()
+                .filter(each -> each.ofTemperature() && place(each).equals(Optional.of(Place.ROOM)))
+                .forEach(each -> all.addAll(now(each, of.begunAt(), of.at(last))));
+        return all;
+    }
+
+    /** What a trace shows from one moment to another, one reading for each half minute. */
+    private List<Double> now(Trace trace, Instant from, Instant to) {
+        Map<Long, Double> shown = new LinkedHashMap<>();
+        traces.readings(trace.id()).stream()
+                .filter(each -> !trace.at(each.seconds()).isBefore(from)
+                        && !trace.at(each.seconds()).isAfter(to)
+                        && Reading.canBe(each.temperature()))
+                .forEach(each -> shown.putIfAbsent((long) (each.seconds() / ONE_EACH), each.temperature()));
+        return List.copyOf(shown.values());
     }
 
     /** Whether the room read now would be of what was read on a clock: not long after it, nor of a run brought in. */
