@@ -143,7 +143,7 @@ const outbox = {
 };
 window.outbox = outbox;
 /* Loaded again while its value waits, the page asks for no other. */
-document.addEventListener('DOMContentLoaded', async () => {
+outbox.resume = async () => {
   const form = document.querySelector('form[data-outbox=value]');
   const at = form && form.elements.at.value;
   const waits = form && window.indexedDB && (await outbox.waiting()).find((each) => each.value && !each.refused
@@ -151,8 +151,9 @@ document.addEventListener('DOMContentLoaded', async () => {
   if (!waits) { return; }
   if (form.elements.text) { form.elements.text.value = new URLSearchParams(waits.body).get('text'); }
   outbox.hold(form, true);
-});
+};
 if (window.indexedDB) {
+  outbox.resume().catch(() => {});
   outbox.deliver();
   setInterval(outbox.deliver, outbox.pause);
 }

@@ -30,6 +30,21 @@ window.sassafras = {
   },
 };
 
+/* What is needed once somebody gives something comes when the page is shown already, or as soon as somebody types. */
+const later = {
+  begun: false,
+  fetch() {
+    const main = document.querySelector('main[data-later]');
+    if (later.begun || !main) { return; }
+    later.begun = true;
+    const script = document.createElement('script');
+    script.src = main.dataset.later;
+    document.body.append(script);
+  },
+};
+window.addEventListener('load', () => setTimeout(later.fetch, 3000));
+document.addEventListener('input', later.fetch);
+
 /* A chapter of a result is fetched when it is opened, and goes when it is closed; the others stay as they are, with what is
    typed in them. Without this, its heading is a link to the same page. */
 const chapters = {
@@ -333,8 +348,8 @@ document.addEventListener('alpine:init', () => {
       const button = event.submitter;
       if (button && button.name) { data.set(button.name, button.value); }
       const given = Date.now();
-      const waits = window.outbox && window.indexedDB && form.matches('[data-outbox]');
-      if (waits && await window.outbox.busy().catch(() => false)) {
+      const waits = () => window.outbox && window.indexedDB && form.matches('[data-outbox]');
+      if (waits() && await window.outbox.busy().catch(() => false)) {
         await window.outbox.take(form, data, given);
         this.busy = false;
         return;
@@ -351,7 +366,7 @@ document.addEventListener('alpine:init', () => {
           await this.show(answer);
           return;
         } catch (unreachable) {
-          if (waits) {
+          if (waits()) {
             await window.outbox.take(form, data, given);
             this.busy = false;
             return;

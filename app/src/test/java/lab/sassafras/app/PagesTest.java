@@ -213,7 +213,7 @@ class PagesTest extends HouseTest {
                         .onRequestFinished(request -> (request.url().endsWith(page) ? itself : besides)
                                 .addAndGet(request.sizes().responseBodySize + request.sizes().responseHeadersSize));
                 browser.open(page).page().waitForLoadState(LoadState.NETWORKIDLE);
-                assertThat(besides.get()).as("beside " + page).isBetween(50_000, 126_000);
+                assertThat(besides.get()).as("beside " + page).isBetween(50_000, 122_000);
                 if (page.startsWith(own)) {
                     // it lists instruments that other tests put on the shelf: only the whole visit has a bound
                     assertThat(itself.get()).as(page).isGreaterThan(2_000);

@@ -55,6 +55,7 @@ class SimulateTest {
             entry = hand.begin("heat-of-solution&simulated=true").replaceAll("\\?.*", "");
             hand.post(entry, "speed=20+times+as+fast&seed=3");
             hand.post(entry + "/touch", "trial=1&place=0");
+            hand.post(entry + "/touch", "trial=1&place=1");
             shown = weighed(hand.get(entry).body());
             token = hand.token();
             server.kill();
@@ -62,7 +63,7 @@ class SimulateTest {
         try (Server server = Server.start(home, Server.QUICK_START, Map.of())) {
             Hand hand = Hand.with(server.base(), token);
             assertThat(weighed(hand.get(entry).body())).isEqualTo(shown);
-            hand.post(entry + "/touch", "trial=1&place=1");
+            hand.post(entry + "/touch", "trial=1&place=2");
             assertThat(weighed(hand.get(entry).body())).isEqualTo(shown);
         }
     }
