@@ -21,6 +21,9 @@ class OnlyAddedTest extends HouseTest {
     @Autowired
     private Paces paces;
 
+    @Autowired
+    private lab.sassafras.app.record.NoteBook notes;
+
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -75,5 +78,26 @@ class OnlyAddedTest extends HouseTest {
         observationBook.keep(key, entry.id(), given);
         observationBook.keep(key, entry.id(), given);
         assertThat(observationBook.of(entry.id()).at("water[1]/start")).hasSize(1);
+    }
+
+    /** The same is kept once, and another under its key is refused in words. */
+    @Test
+    void aNoteIsKeptOnceAndNoOtherUnderItsKey() {
+        Entry entry = imported("4-still-at-the-bench.json");
+        var key = java.util.UUID.randomUUID();
+        notes.write(key, entry, "x".repeat(1000), "Rowan");
+        notes.write(key, entry, "x".repeat(1000), "Rowan");
+        assertThat(notes.of(entry.id())).hasSize(1);
+        assertThatThrownBy(() -> notes.write(key, entry, "It turned cloudy.", "Rowan"))
+                .hasMessageContaining("Another note");
+        assertThatThrownBy(() -> notes.write(java.util.UUID.randomUUID(), entry, "x".repeat(1001), "Rowan"))
+                .hasMessageContaining("has 1001");
+        for (int i = 1; i < 200; i++) {
+            notes.write(java.util.UUID.randomUUID(), entry, "note " + i, "Rowan");
+        }
+        notes.write(key, entry, "x".repeat(1000), "Rowan");
+        assertThatThrownBy(() -> notes.write(java.util.UUID.randomUUID(), entry, "one more", "Rowan"))
+                .hasMessageContaining("at most 200");
+        assertThatThrownBy(() -> database.execute("delete from note")).hasStackTraceContaining("only ever added");
     }
 }

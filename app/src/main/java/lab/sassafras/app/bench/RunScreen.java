@@ -236,8 +236,11 @@ class RunScreen {
 
     /** What probes show of what is asked, where it is a number that is read; or what the simulated bench does. */
     private List<ProbesShown.Shown> shown(EntrySheet entry, int trial, Tasks.Ask ask) {
-        if (entry.entry().simulated() && !entry.entry().bench().simulated()) {
-            return simulated.at(entry, trial, ask.address());
+        if (entry.entry().simulated()) {
+            List<ProbesShown.Shown> own = simulated.at(entry, trial, ask.address());
+            if (!own.isEmpty() || !entry.entry().bench().simulated()) {
+                return own;
+            }
         }
         return slot(entry, ask).unit(ask.step().half().orElse(Role.READ)).stream()
                 .flatMap(unit ->

@@ -44,8 +44,8 @@ public class Note {
         this.madeAt = madeAt;
     }
 
-    UUID entryId() {
-        return entryId;
+    boolean says(UUID entry, String other) {
+        return entryId.equals(entry) && text.equals(other);
     }
 
     public String text() {

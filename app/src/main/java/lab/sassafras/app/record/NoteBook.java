@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import lab.sassafras.measure.Refused;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Notes at an entry. Adds and finds; never changes. */
@@ -34,20 +35,31 @@ public class NoteBook {
                 .getResultList();
     }
 
-    /** Writes a note now. Given twice under the same identity it is kept once. */
+    /**
+     * Writes a note now. Given twice under the same identity it is kept once.
+     *
+     * @throws Refused where it is empty or too long, there are too many, or another was kept under that identity
+     */
+    @Transactional(propagation = Propagation.SUPPORTS)
     public void write(UUID id, Entry entry, String text, String who) {
-        if (of(entry.id()).size() >= MOST) {
-            throw new Refused("An entry holds at most " + MOST + " notes.");
-        }
-        write(id, entry, text, who, keeping.now());
+        keeping.atomically(() -> {
+            Note known = entities.find(Note.class, id);
+            if (known != null && !known.says(entry.id(), text)) {
+                throw new Refused("Another note was written under the same key. Load the page again and write it "
+                        + "down once more.");
+            }
+            if (known == null && of(entry.id()).size() >= MOST) {
+                throw new Refused("An entry holds at most " + MOST + " notes.");
+            }
+            if (known == null) {
+                write(id, entry, text, who, keeping.now());
+            }
+            return id;
+        });
     }
 
     /** The same from a moment on, as a file tells. */
     public void write(UUID id, Entry entry, String text, String who, Instant at) {
-        Note known = entities.find(Note.class, id);
-        if (known != null && known.entryId().equals(entry.id())) {
-            return;
-        }
         if (text.isBlank() || text.length() > Note.LONGEST) {
             throw new Refused("A note has 1 to " + Note.LONGEST + " characters; this one has " + text.length() + ".");
         }

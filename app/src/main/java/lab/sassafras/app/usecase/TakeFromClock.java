@@ -82,8 +82,9 @@ public class TakeFromClock {
             double at = onClock.second(trace, time, ago);
             TraceUse use = Clocks.use(entry, trial)
                     .map(before -> before.mixedAt(at))
-                    .orElseGet(() -> first(entry, trial, trace, at, actor).waiting(waiting));
+                    .orElseGet(() -> first(entry, trial, trace, at).waiting(waiting));
             keep(key, entry, trial, use, "mixing marked again", actor);
+            endBefore(entry, trial, trace, use, actor);
         });
     }
 
@@ -93,31 +94,32 @@ public class TakeFromClock {
             double at = ClockTime.read(time);
             TraceUse use = Clocks.use(entry, trial)
                     .map(each -> each.mixedAt(at))
-                    .orElseGet(() -> first(entry, trial, readings.trace(), at, actor));
+                    .orElseGet(() -> first(entry, trial, readings.trace(), at));
             keep(UUID.randomUUID(), entry, trial, use, "mixing marked again", actor);
+            endBefore(entry, trial, readings.trace(), use, actor);
         });
     }
 
-    /**
-     * The whole of a trace; where another trial is read from it already, as with a probe that goes on, only from where
-     * that one’s turn ends, which is kept with it.
-     */
-    private TraceUse first(EntrySheet entry, int trial, Trace trace, double at, Actor actor) {
+    /** The whole of a trace; where another trial is read from it already, only what follows. */
+    private TraceUse first(EntrySheet entry, int trial, Trace trace, double at) {
         TraceUse whole = TraceUse.whole(trace.id().toString(), at);
-        Optional<Turns.Turn> before = turns.before(entry, trial, trace, at);
-        if (before.isEmpty()) {
-            return whole;
-        }
-        double since = turns.since(entry, trial, trace, before.get(), at);
-        Turns.Turn other = before.get();
-        if (other.use().to() > since) {
-            EntrySheet earlier = sheets.of(other.entry());
-            TraceUse ended = other.use().between(other.use().from(), since);
-            // where it cannot be said of the other, this one is kept all the same
-            Answer.of(
-                    () -> kept(UUID.randomUUID(), earlier, other.place(), ended, "another trial begins there", actor));
-        }
-        return whole.between(since, TraceUse.LONGEST);
+        return turns.before(entry, trial, trace, at)
+                .map(before -> whole.between(turns.since(entry, trial, trace, before, at), TraceUse.LONGEST))
+                .orElse(whole);
+    }
+
+    /** What the trial before is read from ends where this one begins, once that is kept. */
+    private void endBefore(EntrySheet entry, int trial, Trace trace, TraceUse use, Actor actor) {
+        turns.before(entry, trial, trace, use.mixing())
+                .filter(other ->
+                        use.from() > other.use().mixing() && other.use().to() > use.from())
+                .ifPresent(other -> kept(
+                        UUID.randomUUID(),
+                        sheets.of(other.entry()),
+                        other.place(),
+                        other.use().between(other.use().from(), use.from()),
+                        "another trial begins there",
+                        actor));
     }
 
     /** Keeps another use of the readings in the place of the one that stands, for a reason that must be given. */
