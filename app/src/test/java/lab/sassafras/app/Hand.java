@@ -131,9 +131,9 @@ public final class Hand {
     /** Whether a stream is opened to it: 1 where it is, 3 to the door, 4 where there is none, F where it is refused. */
     String listens(String path) {
         try {
-            int status = http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofInputStream())
-                    .statusCode();
-            return Map.of(302, "3", 404, "4", 403, "F").getOrDefault(status, "1");
+            HttpResponse<?> said = http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofInputStream());
+            boolean door = said.headers().firstValue("Location").orElse("").contains("/door");
+            return door ? "3" : Map.of(404, "4", 403, "F").getOrDefault(said.statusCode(), "1");
         } catch (IOException gone) {
             throw new UncheckedIOException(gone);
         } catch (InterruptedException stopped) {

@@ -151,6 +151,23 @@ class LiveTest extends HouseTest {
         assertThat(stands("cup", "cup", UUID.randomUUID().toString()).body()).contains("not here");
     }
 
+    /** Before an entry is begun the bench shows what pushes to it, and that trial is read from it then. */
+    @Test
+    void whatPushesIsSeenBeforeAnEntryIsBegun() throws Exception {
+        assertThat(hand.get("/bench/live").body()).contains("Nothing pushes to this bench yet");
+        push("cup", 0, 60, t -> 21.3);
+        String page = hand.get("/bench/live?whole=true").body();
+        assertThat(page)
+                .contains("“cup”, 61 readings recorded", "<h2>Settled</h2>", "read for the trial that is begun next")
+                .doesNotContain("clock/mixing", "Mixed at another");
+        try (BufferedReader stream =
+                stream(found(page, "data-listens=\"([^\"]+)\"").replace("&amp;", "&"))) {
+            push("cup", 21.4);
+            assertThat(until(stream, "\"shows\":\"21.4\"")).contains("event:points");
+        }
+        assertThat(hand.get(begin() + "/live").body()).contains("“cup”, 62 readings recorded");
+    }
+
     /** What a probe reads in the room while a trial runs is the room of that trial, and nothing else is. */
     @Test
     void aProbeInTheRoomIsReadForIt() {

@@ -17,12 +17,12 @@ import lab.sassafras.app.probes.ProbePlace;
 import lab.sassafras.app.probes.ProbeStretch;
 import lab.sassafras.app.probes.Probes;
 import lab.sassafras.app.record.Arrivals;
+import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.app.record.TraceChunk;
 import lab.sassafras.app.record.Traces;
 import lab.sassafras.app.sheet.ClockReadings;
 import lab.sassafras.app.sheet.Clocks;
-import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Steady;
@@ -167,10 +167,10 @@ class LiveBench {
     }
 
     /** {@return the bench as it is now; empty where nothing pushed temperatures to it} */
-    Optional<Now> now(EntrySheet entry, int trial) {
+    Optional<Now> now(LivePlace place) {
         long row = arrivals.newest();
-        Optional<ClockReadings> own = clocks.of(entry, trial);
-        List<Trace> pushed = traces.of(entry.entry().bench()).stream()
+        Optional<ClockReadings> own = place.entry().flatMap(entry -> clocks.of(entry, place.trial()));
+        List<Trace> pushed = traces.of(place.bench()).stream()
                 .filter(each -> each.channel().equals(Trace.PROBE) && each.ofTemperature())
                 .limit(MOST_STRETCHES)
                 .toList();
@@ -191,8 +191,11 @@ class LiveBench {
                     series,
                     // a run that is over is shown as it ended
                     now - last > SHOWN ? last : now,
-                    Clocks.mixed(entry, trial).map(OptionalDouble::of).orElse(OptionalDouble.empty()),
-                    room(entry, series));
+                    place.entry()
+                            .flatMap(entry -> Clocks.mixed(entry, place.trial()))
+                            .map(OptionalDouble::of)
+                            .orElse(OptionalDouble.empty()),
+                    room(place.period(), series));
         });
     }
 
@@ -237,7 +240,7 @@ class LiveBench {
     }
 
     /** By a probe in the air, or else as it was read last in the period. */
-    private OptionalDouble room(EntrySheet entry, List<Series> series) {
+    private OptionalDouble room(Period period, List<Series> series) {
         OptionalDouble probe = series.stream()
                 .filter(each -> each.standing().place().equals(Optional.of(Place.ROOM)))
                 .flatMap(each -> each.last().stream())
@@ -245,7 +248,7 @@ class LiveBench {
                 .findFirst();
         return probe.isPresent()
                 ? probe
-                : traces.room(entry.entry().period()).stream()
+                : traces.room(period).stream()
                         .mapToDouble(TraceChunk.Read::temperature)
                         .reduce((earlier, later) -> later);
     }

@@ -17,8 +17,6 @@ import lab.sassafras.app.chart.LivePicture;
 import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Arrivals;
-import lab.sassafras.app.record.Entry;
-import lab.sassafras.app.sheet.Clocks;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.shelf.Instruments;
 import lab.sassafras.app.usecase.Answer;
@@ -71,8 +69,19 @@ class LiveController {
             @RequestParam Optional<Double> to,
             @RequestParam(defaultValue = "false") boolean whole,
             Model model) {
-        EntrySheet entry = screens.onClock(id, trial);
-        return render(entry, trial, new LiveBench.Wish(from, to, whole), null, model);
+        return render(
+                LivePlace.of(screens.onClock(id, trial), trial), new LiveBench.Wish(from, to, whole), null, model);
+    }
+
+    /** What pushes to the bench, before an entry is begun too. */
+    @GetMapping("/bench/live")
+    String live(
+            @RequestParam Optional<Double> from,
+            @RequestParam Optional<Double> to,
+            @RequestParam(defaultValue = "false") boolean whole,
+            Actor actor,
+            Model model) {
+        return render(LivePlace.of(actor.bench()), new LiveBench.Wish(from, to, whole), null, model);
     }
 
     /** What comes meanwhile, in the coordinates of the picture that the page shows. */
@@ -80,43 +89,74 @@ class LiveController {
     void changes(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "1") int trial,
-            @RequestParam(defaultValue = "0") long after,
-            @RequestParam(defaultValue = "0") double first,
-            @RequestParam(defaultValue = "600") double last,
-            @RequestParam(defaultValue = "0") double low,
-            @RequestParam(defaultValue = "100") double high,
-            @RequestParam(defaultValue = "true") boolean following,
-            @RequestParam(defaultValue = "") String page,
+            Shown shown,
             Visitor visitor,
             HttpServletRequest request,
             HttpServletResponse response)
             throws IOException {
-        EntrySheet entry = screens.onClock(id, trial);
-        LivePicture.Look look = new LivePicture.Look(first, last, low, high);
+        listen(LivePlace.of(screens.onClock(id, trial), trial), shown, visitor, request, response);
+    }
+
+    @GetMapping("/bench/live/changes")
+    void changes(Shown shown, Actor actor, Visitor visitor, HttpServletRequest request, HttpServletResponse response)
+            throws IOException {
+        listen(LivePlace.of(actor.bench()), shown, visitor, request, response);
+    }
+
+    /**
+     * What a page that listens shows.
+     *
+     * @param after     the newest row of readings it has
+     * @param first     second it shows
+     * @param last      second it shows
+     * @param low       temperature at its foot (°C)
+     * @param high      temperature at its head (°C)
+     * @param following whether it moves on with the time
+     * @param page      its own name for itself
+     */
+    record Shown(
+            Optional<Long> after,
+            Optional<Double> first,
+            Optional<Double> last,
+            Optional<Double> low,
+            Optional<Double> high,
+            Optional<Boolean> following,
+            Optional<String> page) {
+
+        LivePicture.Look look() {
+            return new LivePicture.Look(first.orElse(0.0), last.orElse(600.0), low.orElse(0.0), high.orElse(100.0));
+        }
+    }
+
+    private void listen(
+            LivePlace place, Shown shown, Visitor visitor, HttpServletRequest request, HttpServletResponse response)
+            throws IOException {
+        LivePicture.Look look = shown.look();
         if (!look.possible()) {
             throw new NotFound("There is no such part of the time.");
         }
-        Optional<LiveBench.Now> now = benches.now(entry, trial);
-        long had = lastHad(request).orElse(after);
-        Entry of = entry.entry();
+        Optional<LiveBench.Now> now = benches.now(place);
+        UUID bench = place.bench().id();
         LiveFrames frames = new LiveFrames(
                 arrivals,
                 new LiveFrames.Page(
-                        of.bench().id(),
+                        bench,
                         look,
-                        following,
-                        arrivals.pushed(of.bench().id()),
+                        shown.following.orElse(true),
+                        arrivals.pushed(bench),
                         now.map(each -> each.series().get(0).decimals()).orElse(1),
                         now.map(LiveBench.Now::parts).orElse(Map.of())),
-                had,
-                of.period().figures());
+                lastHad(request).orElse(shown.after.orElse(0L)),
+                place.period().figures());
+        Set<UUID> topics =
+                place.entry().map(each -> Set.of(each.entry().id(), bench)).orElse(Set.of(bench));
         changes.listen(
                 visitor,
-                of.period(),
-                page,
+                place.period(),
+                shown.page.orElse(""),
                 request,
                 response,
-                new Streams.Heard(Set.of(of.id(), of.bench().id()), "live", false, Optional.of(frames)));
+                new Streams.Heard(topics, "live", false, Optional.of(frames)));
     }
 
     private static Optional<Long> lastHad(HttpServletRequest request) {
@@ -136,8 +176,9 @@ class LiveController {
             HttpServletResponse response,
             Model model) {
         EntrySheet entry = screens.onClock(id, trial);
-        Figures figures = entry.entry().period().figures();
-        Optional<LiveScreen.Take> shown = benches.now(entry, trial).flatMap(now -> words.take(now, figures));
+        LivePlace place = LivePlace.of(entry, trial);
+        Figures figures = place.period().figures();
+        Optional<LiveScreen.Take> shown = benches.now(place).flatMap(now -> words.take(now, figures));
         String from = shown.filter(
                         each -> each.start().equals(start) && each.end().equals(end))
                 .map(LiveScreen.Take::from)
@@ -146,45 +187,26 @@ class LiveController {
         if (answer.refusal().isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return render(
-                    entry,
-                    trial,
+                    place,
                     new LiveBench.Wish(Optional.empty(), Optional.empty(), false),
                     ErrorMessages.of(answer.refusal().get()),
                     model);
         }
-        return "redirect:/entries/" + id + "/live?trial=" + trial;
+        return "redirect:" + place.path() + place.query();
     }
 
-    private String render(EntrySheet entry, int trial, LiveBench.Wish wish, @Nullable String problem, Model model) {
-        model.addAttribute("entry", entry.entry());
-        model.addAttribute("title", entry.experiment().words().title());
-        model.addAttribute("vessel", entry.vessel().map(each -> each.name()).orElse(""));
-        model.addAttribute("trial", trial);
-        model.addAttribute("trials", entry.sheet().trials());
+    private String render(LivePlace place, LiveBench.Wish wish, @Nullable String problem, Model model) {
+        model.addAttribute("place", place);
+        model.addAttribute("entry", place.entry().map(EntrySheet::entry).orElse(null));
         model.addAttribute("problem", problem);
-        Optional<String> moment = Clocks.toldWhole(entry, trial)
-                ? Optional.empty()
-                : entry.experiment().mixing();
-        String flag = moment.map(entry.experiment().words()::label).orElse("mixed");
-        model.addAttribute(
-                "mix", moment.map(each -> entry.experiment().words().ask(each)).orElse(""));
-        model.addAttribute(
-                "caution",
-                moment.flatMap(entry.experiment().words()::caution)
-                        .map(entry.entry().period().figures()::sentence)
-                        .orElse(""));
         model.addAttribute("key", UUID.randomUUID());
         model.addAttribute(
-                "live",
-                benches.now(entry, trial)
-                        .map(now -> screen(entry, trial, now, wish, flag, moment.isPresent()))
-                        .orElse(null));
+                "live", benches.now(place).map(now -> screen(place, now, wish)).orElse(null));
         return "live";
     }
 
-    private LiveScreen screen(
-            EntrySheet entry, int trial, LiveBench.Now now, LiveBench.Wish wish, String flag, boolean mixes) {
-        Figures figures = entry.entry().period().figures();
+    private LiveScreen screen(LivePlace place, LiveBench.Now now, LiveBench.Wish wish) {
+        Figures figures = place.period().figures();
         LivePicture.Look look = now.look(wish);
         if (!look.possible()) {
             throw new NotFound("There is no such part of the time.");
@@ -194,28 +216,26 @@ class LiveController {
                 look,
                 now.pictured(),
                 now.mixing().isPresent()
-                        ? List.of(new LivePicture.Moment(now.mixing().getAsDouble(), flag))
+                        ? List.of(new LivePicture.Moment(now.mixing().getAsDouble(), place.flag()))
                         : List.of(),
                 now.now(),
                 "Temperatures of " + now.series().size() + (now.series().size() == 1 ? " probe" : " probes") + " from "
                         + ClockTime.write(look.first()) + " to " + ClockTime.write(look.last()) + ". "
                         + stands.get(0).title() + ".");
-        boolean taken = entry.experiment()
-                .span()
-                .filter(span -> entry.experiment().slot(span.end()).isPresent())
-                .isPresent();
         return new LiveScreen(
                 head(now),
                 picture,
                 figures,
-                listens(entry, trial, now, look, wish),
+                listens(place, now, look, wish),
                 looks(look, wish),
                 shows(now, figures),
                 stands,
                 words.signs(now),
                 probes(now, figures),
-                taken ? words.take(now, figures) : Optional.empty(),
-                mixes && now.mixing().isEmpty() && now.own().isPresent(),
+                place.taken() ? words.take(now, figures) : Optional.empty(),
+                place.moment().isPresent()
+                        && now.mixing().isEmpty()
+                        && now.own().isPresent(),
                 now.origin().id().toString());
     }
 
@@ -232,13 +252,12 @@ class LiveController {
         return "“" + now.series().get(0).name() + "”, " + readings + " readings recorded";
     }
 
-    private static String listens(
-            EntrySheet entry, int trial, LiveBench.Now now, LivePicture.Look look, LiveBench.Wish wish) {
+    private static String listens(LivePlace place, LiveBench.Now now, LivePicture.Look look, LiveBench.Wish wish) {
         return String.format(
                 Locale.ROOT,
-                "/entries/%s/live/changes?trial=%d&after=%d&first=%s&last=%s&low=%s&high=%s&following=%s",
-                entry.entry().id(),
-                trial,
+                "%s/changes%s&after=%d&first=%s&last=%s&low=%s&high=%s&following=%s",
+                place.path(),
+                place.query(),
                 now.row(),
                 look.first(),
                 look.last(),

@@ -43,7 +43,7 @@ public class WhoMay {
         // by the word that only who can read the folder of the book knows
         lines(all, Right.ANYONE, "POST /keeping/back-up", "POST /keeping/instructor");
         lines(all, Right.HAVE_SEAT, "GET /bench", "POST /bench/leave");
-        lines(all, Right.HAVE_SEAT, "GET /bench/probes");
+        lines(all, Right.HAVE_SEAT, "GET /bench/probes", "GET /bench/live", "GET /bench/live/changes");
         lines(
                 all,
                 Right.BEGIN,
