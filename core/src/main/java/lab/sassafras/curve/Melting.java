@@ -20,6 +20,11 @@ public record Melting() implements CurvePurpose {
     private static final double CLEAR = 0.12;
 
     private static final double ABOVE_NOISE = 6;
+    /** So many times the noise about its first reading it stands still (no source). */
+    private static final double STILL = 3;
+    /** It stood at first, where it took so many times as long for that as on its way (no source). */
+    private static final double STOOD = 3;
+
     /** A thermometer shown to its last step is no steadier than this part of the step (no source). */
     private static final double STEADIEST = 0.45;
     /**
@@ -62,8 +67,11 @@ public record Melting() implements CurvePurpose {
             return Plateau.NONE;
         }
         Slow at = slow.get();
-        List<Reading> before =
-                clear(readings.subList(0, at.from()), readings.get(0).temperature(), at);
+        double noise = Math.max(at.noise(), STEADIEST * stretch.display());
+        List<Reading> before = clear(
+                sinceItMoved(readings.subList(0, at.from()), noise),
+                readings.get(0).temperature(),
+                at);
         List<Reading> after = clear(
                 readings.subList(at.to(), readings.size()),
                 readings.get(readings.size() - 1).temperature(),
@@ -72,7 +80,6 @@ public record Melting() implements CurvePurpose {
             return new Told.None("Before and after the plateau it takes at least " + FEWEST_ASIDE
                     + " readings clear of it. Read more often, begin colder, or go on longer.");
         }
-        double noise = Math.max(at.noise(), STEADIEST * stretch.display());
         return Approach.of(before, noise)
                 .flatMap(from -> Approach.of(after, noise)
                         .map(to -> told(
@@ -144,6 +151,23 @@ public record Melting() implements CurvePurpose {
     private static double lasts(Stretch stretch, int from, int to) {
         return stretch.readings().get(to).seconds()
                 - stretch.readings().get(from).seconds();
+    }
+
+    /** The stretch before, without the readings in which nothing heated or cooled it yet. */
+    private static List<Reading> sinceItMoved(List<Reading> before, double noise) {
+        double first = before.isEmpty() ? 0 : before.get(0).temperature();
+        int still = before.size() - 1;
+        while (still > 0 && Math.abs(before.get(still).temperature() - first) > STILL * noise) {
+            still--;
+        }
+        if (still <= 0 || still > before.size() - FEWEST_ASIDE) {
+            return before;
+        }
+        Reading last = before.get(before.size() - 1);
+        Reading left = before.get(still);
+        double took = (last.seconds() - left.seconds()) / Math.abs(last.temperature() - left.temperature());
+        boolean stood = left.seconds() - before.get(0).seconds() > STOOD * took * STILL * noise;
+        return stood ? before.subList(still, before.size()) : before;
     }
 
     /** Of one side, what lies on the way the temperature took and clear of the level. */

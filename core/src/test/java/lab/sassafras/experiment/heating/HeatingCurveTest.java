@@ -111,6 +111,28 @@ class HeatingCurveTest {
         assertThat(solution.derived()).as("nothing was passed").hasSize(1);
     }
 
+    /** The same from the room’s temperature, recorded for a while before the heater is on. */
+    @ParameterizedTest
+    @CsvSource({"0", "40", "120", "600"})
+    void readingsBeforeTheHeaterIsOnTellNoRate(double on) {
+        double solid = on + until(29.76, 21, 22.2, 3, 0.02);
+        double melted = solid + 60 * 80.2 / (3 - 0.02 * 8.76);
+        Solution solution = solution(logged(
+                        20,
+                        melted + 250,
+                        seconds -> seconds < on
+                                ? 21
+                                : seconds < solid
+                                        ? warmed(21, 22.2, 3, 0.02, seconds - on)
+                                        : seconds < melted ? 29.76 : warmed(29.76, 24, 3, 0.02, seconds - melted))
+                .mass("sample[1]/mass", "60.00")
+                .says("sample[1]/way", "heater")
+                .reads("heater[1]/voltage", "3.000", "V")
+                .reads("heater[1]/current", "1.000", "A")
+                .assumed("room[1]/loss", "0.020", "0.002", "W/°C"));
+        assertThat(solution.estimate().value()).isCloseTo(80.2, within(1.0));
+    }
+
     /**
      * Naphthalene left to cool from 95 °C, supercooled by 3 °C: 15.0 g, 148.7 J/g at 80.26 °C (CRC Handbook, from
      * memory), 1.7 J/(g·°C) solid and 1.8 liquid; 0.060 W/°C lost.
