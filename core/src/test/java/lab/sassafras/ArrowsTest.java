@@ -30,7 +30,8 @@ class ArrowsTest {
             "yardstick",
             "experiment",
             "calibration",
-            "verdict");
+            "verdict",
+            "plan");
 
     private final JavaClasses core = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -10,8 +10,24 @@ import java.util.List;
  * @param words   in a sentence, without article
  * @param typical a middling constant, for saying what ignoring it does (J/°C)
  * @param largest the largest constant to believe without asking (J/°C)
+ * @param holds   what one holds to its brim (mL)
  */
-public record VesselKind(String key, String words, double typical, double largest) {
+public record VesselKind(String key, String words, double typical, double largest, double holds) {
+
+    /** What a usual cup holds (mL). Common practice, no source. */
+    private static final double CUP = 250;
+
+    /**
+     * One that holds what a usual cup does.
+     *
+     * @param key     stable name, for files
+     * @param words   in a sentence, without article
+     * @param typical a middling constant (J/°C)
+     * @param largest the largest constant to believe without asking (J/°C)
+     */
+    public VesselKind(String key, String words, double typical, double largest) {
+        this(key, words, typical, largest, CUP);
+    }
 
     /** One thin cup. */
     public static final VesselKind FOAM_CUP = new VesselKind("foam-cup", "foam cup", 5, 15);
@@ -21,9 +37,9 @@ public record VesselKind(String key, String words, double typical, double larges
     /** Glass. */
     public static final VesselKind GLASS_BEAKER = new VesselKind("glass-beaker", "glass beaker", 60, 250);
     /** Metal. */
-    public static final VesselKind METAL_CUP = new VesselKind("metal-cup", "metal cup", 60, 400);
+    public static final VesselKind METAL_CUP = new VesselKind("metal-cup", "metal cup", 60, 400, 350);
     /** Double walls. */
-    public static final VesselKind VACUUM_FLASK = new VesselKind("vacuum-flask", "vacuum flask", 50, 200);
+    public static final VesselKind VACUUM_FLASK = new VesselKind("vacuum-flask", "vacuum flask", 50, 200, 500);
 
     private static final List<VesselKind> STANDARD =
             List.of(FOAM_CUP, NESTED_FOAM_CUPS, GLASS_BEAKER, METAL_CUP, VACUUM_FLASK);
@@ -45,6 +61,6 @@ public record VesselKind(String key, String words, double typical, double larges
      * @param key stable name
      */
     public static VesselKind unknown(String key) {
-        return new VesselKind(key, "vessel of a kind not known here", 0, Double.MAX_VALUE);
+        return new VesselKind(key, "vessel of a kind not known here", 0, Double.MAX_VALUE, Double.MAX_VALUE);
     }
 }

@@ -3,6 +3,7 @@ package lab.sassafras.yardstick;
 import java.util.List;
 import java.util.Optional;
 import lab.sassafras.draft.CycleReactions;
+import lab.sassafras.measure.Measured;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.substance.ChemicalEquation;
 
@@ -26,6 +27,11 @@ public interface Yardstick {
     /** {@return whether a run that is done well comes to its reference, and not to a part of it} */
     default boolean expected() {
         return true;
+    }
+
+    /** {@return which part of its reference a run usually comes to, with what that differs by} */
+    default Measured usualPart() {
+        return Measured.exact(1);
     }
 
     /**

@@ -31,7 +31,7 @@ import lab.sassafras.slot.VesselKind;
 public abstract class InBomb extends HeatBalanceExperiment {
 
     /** A bomb in its bucket, without the water: about 2 kJ/°C is usual (common practice, no source). */
-    public static final VesselKind BOMB = new VesselKind("bomb", "bomb calorimeter", 2000, 6000);
+    public static final VesselKind BOMB = new VesselKind("bomb", "bomb calorimeter", 2000, 6000, 3000);
 
     /** Where the pellet stands. */
     protected static final String PELLET = "pellet/mass";

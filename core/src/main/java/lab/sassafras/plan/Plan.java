@@ -1,0 +1,344 @@
+package lab.sassafras.plan;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.declaration.Span;
+import lab.sassafras.declaration.Step;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.sheet.Admission;
+import lab.sassafras.sheet.Sheet;
+import lab.sassafras.simulate.Bench;
+import lab.sassafras.slot.Address;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.GivenValue;
+import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
+
+/**
+ * What is had for one trial of an experiment.
+ *
+ * @param experiment that is planned
+ * @param setting    what surrounds it: the vessel with its constant, the handbook
+ * @param had        by the path of a slot, in the order of the work
+ * @param reads      instruments it is read on, by kind
+ */
+public record Plan(
+        Experiment experiment, Setting setting, Map<String, Had> had, Map<InstrumentKind, Instrument> reads) {
+
+    /** A slot’s number in a plan is no further from what one weighs out than this (a part of it; no source). */
+    private static final double ROUND = 0.05;
+
+    /**
+     * Keeps copies of what could change.
+     *
+     * @param experiment that is planned
+     * @param setting    what surrounds it: the vessel with its constant, the handbook
+     * @param had        by the path of a slot, in the order of the work
+     * @param reads      instruments it is read on, by kind
+     */
+    public Plan {
+        had = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(had));
+        reads = Map.copyOf(reads);
+    }
+
+    /**
+     * One thing that is had.
+     *
+     * @param role        it will have on the sheet
+     * @param text        as one types it
+     * @param unit        symbol of its unit; empty for a word
+     * @param uncertainty standard uncertainty of what a label says, as one types it; empty elsewhere
+     */
+    public record Had(Role role, String text, String unit, String uncertainty) {
+
+        /** {@return whether it is a number one may change} */
+        public boolean number() {
+            return role != Role.STATED;
+        }
+
+        /**
+         * {@return the same of another amount}
+         *
+         * @param other as one types it
+         */
+        public Had of(String other) {
+            return new Had(role, other, unit, uncertainty);
+        }
+    }
+
+    /** {@return whether a run of an experiment can be planned: it has amounts and a temperature to expect}
+     *
+     * @param experiment one of them
+     */
+    public static boolean possible(Experiment experiment) {
+        return experiment.span().isPresent() && experiment.scene().isPresent();
+    }
+
+    /**
+     * {@return what an experiment is usually done with}
+     *
+     * @param experiment that is planned
+     * @param setting    what surrounds it
+     * @param reads      instruments it is read on, by kind
+     * @throws Refused where nothing of it can be planned
+     */
+    public static Plan usual(Experiment experiment, Setting setting, Map<InstrumentKind, Instrument> reads) {
+        if (!possible(experiment)) {
+            throw new Refused("“" + experiment.words().title() + "” has no temperature that could be expected.");
+        }
+        Bench.Played played = Bench.usual(1, experiment.takes().get(0).typical())
+                .atOnce(experiment.scene().orElseThrow());
+        Map<String, Had> had = new LinkedHashMap<>();
+        Map<String, Double> gross = new LinkedHashMap<>();
+        for (Bench.Written each : played.written()) {
+            switch (each.way()) {
+                case GROSS -> gross.put(each.path(), Double.parseDouble(each.text()));
+                case TARE ->
+                    had.put(
+                            each.path(),
+                            new Had(
+                                    Role.READ,
+                                    Round.about(
+                                            gross.getOrDefault(each.path(), 0.0) - Double.parseDouble(each.text()),
+                                            ROUND),
+                                    each.unit(),
+                                    ""));
+                case STATED -> had.put(each.path(), new Had(Role.STATED, each.text(), "", ""));
+                case ASSUMED ->
+                    had.put(each.path(), new Had(Role.ASSUMED, each.text(), each.unit(), each.uncertainty()));
+                case VOLUME -> had.put(each.path(), new Had(Role.VOLUME, rounded(each), each.unit(), ""));
+                case READ -> had.put(each.path(), new Had(Role.READ, rounded(each), each.unit(), ""));
+            }
+        }
+        experiment.span().ifPresent(span -> had.remove(span.end()));
+        experiment.sampleName().ifPresent(had::remove);
+        played.known()
+                .ifPresent(what -> named(experiment, setting, had)
+                        .forEach(path -> had.put(path, new Had(Role.STATED, what, "", ""))));
+        return new Plan(experiment, setting, had, reads);
+    }
+
+    /** Where it is said which substance of the shelf it is, and the usual run does not. */
+    private static List<String> named(Experiment experiment, Setting setting, Map<String, Had> had) {
+        return experiment.procedure().stream()
+                .filter(step -> step.offer() == Step.Offer.ASKED && !had.containsKey(step.path()))
+                .map(Step::path)
+                .filter(path -> experiment
+                        .slot(path)
+                        .filter(slot -> slot.field() == Slot.Field.PICK
+                                && slot.elsewhere().isEmpty()
+                                && !slot.options(experiment.words(), path, setting)
+                                        .isEmpty())
+                        .isPresent())
+                .toList();
+    }
+
+    /** As one weighs it out, pours it, or sets it. */
+    private static String rounded(Bench.Written each) {
+        boolean amount = BenchUnit.of(each.unit())
+                .filter(unit -> unit.dimension().equals(Dimension.MASS)
+                        || unit.dimension().equals(Dimension.VOLUME)
+                        || unit.dimension().equals(Dimension.TEMPERATURE))
+                .isPresent();
+        return !amount ? each.text() : Round.about(Double.parseDouble(each.text()), ROUND);
+    }
+
+    /**
+     * {@return the same with another amount or substance in one place}
+     *
+     * @param path of the slot
+     * @param text as one types it
+     */
+    public Plan with(String path, String text) {
+        Map<String, Had> other = new LinkedHashMap<>(had);
+        other.put(path, one(path).of(text));
+        return new Plan(experiment, setting, other, reads);
+    }
+
+    /**
+     * {@return what is had in one place}
+     *
+     * @param path of the slot
+     * @throws Refused where the plan has no such place
+     */
+    public Had one(String path) {
+        return Optional.ofNullable(had.get(path))
+                .orElseThrow(() -> new Refused("This plan has no place called " + path + "."));
+    }
+
+    /**
+     * {@return the same read on another instrument}
+     *
+     * @param other instrument
+     */
+    public Plan with(Instrument other) {
+        Map<InstrumentKind, Instrument> all = new LinkedHashMap<>(reads);
+        all.put(other.kind(), other);
+        return new Plan(experiment, setting, had, all);
+    }
+
+    /**
+     * {@return the same in another vessel}
+     *
+     * @param vessel with its constant
+     */
+    public Plan with(Calorimeter vessel) {
+        return new Plan(experiment, setting.with(vessel), had, reads);
+    }
+
+    /** {@return the temperatures between which the contents go} */
+    public Span span() {
+        return experiment.span().orElseThrow();
+    }
+
+    /** {@return the schools in force} */
+    public Conventions conventions() {
+        return setting.conventions();
+    }
+
+    /** {@return where amounts and temperatures stand that one may change, in order} */
+    public List<String> amounts() {
+        return had.entrySet().stream()
+                .filter(each -> each.getValue().number())
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    /**
+     * {@return the number in one place (bench unit); empty where there is none}
+     *
+     * @param path of the slot
+     */
+    public OptionalDouble amount(String path) {
+        Had one = had.get(path);
+        return one == null || !one.number()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(line(path, one).value());
+    }
+
+    /**
+     * {@return whether a temperature stands there}
+     *
+     * @param path of the slot
+     */
+    public boolean temperature(String path) {
+        return of(path, Dimension.TEMPERATURE);
+    }
+
+    /** Whether a hand weighs, measures or sets it. */
+    boolean weighed(String path) {
+        return of(path, Dimension.MASS) || of(path, Dimension.VOLUME) || of(path, Dimension.TEMPERATURE);
+    }
+
+    private boolean of(String path, Dimension dimension) {
+        return Optional.ofNullable(had.get(path))
+                .flatMap(each -> BenchUnit.of(each.unit()))
+                .filter(unit -> unit.dimension().equals(dimension))
+                .isPresent();
+    }
+
+    /** The address of a slot in the first trial. */
+    static Address at(String path) {
+        return Address.of(path, 1);
+    }
+
+    /** The sheet as it will stand before the final temperature is read. */
+    Sheet sheet() {
+        return sheet(Set.of());
+    }
+
+    /** The same without some of it. */
+    Sheet sheet(Set<String> without) {
+        List<Line> lines = new ArrayList<>();
+        had.forEach((path, one) -> {
+            if (!without.contains(path)) {
+                lines.add(line(path, one));
+            }
+        });
+        return new Sheet(experiment, lines, setting);
+    }
+
+    /**
+     * What a place is expected to hold, with the uncertainty of what it will be read on.
+     *
+     * @throws Refused in plain words where it cannot stand there
+     */
+    private Line line(String path, Had one) {
+        Sheet empty = new Sheet(experiment, List.of(), setting);
+        Line typed = new Admission(empty)
+                .accept(
+                        at(path),
+                        one.role(),
+                        new GivenValue(
+                                one.text(),
+                                one.unit().isEmpty() ? null : one.unit(),
+                                Optional.empty(),
+                                one.uncertainty().isEmpty() ? null : one.uncertainty(),
+                                ""));
+        return one.role() == Role.READ || one.role() == Role.VOLUME ? expected(typed) : typed;
+    }
+
+    private Line expected(Line typed) {
+        Optional<Instrument> on = on(typed.unit());
+        return new Line(
+                typed.address(),
+                typed.role(),
+                typed.text(),
+                typed.value(),
+                on.map(each -> decimals(each.resolution())).orElse(typed.decimals()),
+                on.map(Instrument::resolution).orElse(typed.lastDigit()),
+                typed.unit(),
+                on,
+                typed.uncertainty(),
+                "");
+    }
+
+    /** The final temperature at the value it is expected to have. */
+    Line ending(double temperature) {
+        Optional<Instrument> on = on(Optional.of(BenchUnit.DEGREES_CELSIUS));
+        double step = on.map(Instrument::resolution).orElse(0.1);
+        return new Line(
+                at(span().end()),
+                Role.READ,
+                "",
+                temperature,
+                decimals(step),
+                step,
+                Optional.of(BenchUnit.DEGREES_CELSIUS),
+                on,
+                OptionalDouble.empty(),
+                "");
+    }
+
+    private Optional<Instrument> on(Optional<BenchUnit> unit) {
+        Optional<Dimension> dimension = unit.map(BenchUnit::dimension);
+        return reads.entrySet().stream()
+                .filter(each ->
+                        dimension.filter(each.getKey().dimension()::equals).isPresent())
+                .map(Map.Entry::getValue)
+                .findFirst();
+    }
+
+    private static int decimals(double resolution) {
+        return (int) Math.max(0, Math.ceil(-Math.log10(resolution) - 1e-9));
+    }
+
+    /** {@return everything that is had, by path} */
+    public Set<String> paths() {
+        return new LinkedHashSet<>(had.keySet());
+    }
+}

@@ -1,0 +1,323 @@
+package lab.sassafras.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import lab.sassafras.account.Finding;
+import lab.sassafras.expression.Estimate;
+import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.VesselKind;
+import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Hazard;
+import lab.sassafras.substance.Saturation;
+import lab.sassafras.substance.Substance;
+
+/** What stands in the way of a plan, reckoned from it. */
+public final class Warnings {
+
+    /** A vessel is not filled nearer to its brim than this part of it (no source). */
+    private static final double FULL = 0.9;
+    /** Below this a thermometer’s bulb is hardly covered in a usual cup (mL; no source). */
+    private static final double COVERED = 40;
+    /** So much liquid for each millilitre of a solid covers it (no source). */
+    private static final double LIQUID_TO_SOLID = 1.5;
+    /** Of a solid whose density is not known here (g/mL; no source). */
+    private static final double DENSE = 2;
+    /** What ends nearer to the boiling point of water than this loses steam (°C; no source). */
+    private static final double STEAMS = 15;
+
+    private static final double BOILS = 100;
+    /** Somebody waits about so long from one temperature to the other (s), in a room so warm (°C). No source. */
+    private static final double LASTS = 180;
+
+    private static final double ROOM = 22;
+    /** What a usual calorimeter loses (W/°C). No source. */
+    private static final double LEAK = 0.08;
+    /** A loss that is smaller than this part of the change is not spoken of (no source). */
+    private static final double WORTH = 0.01;
+    /** Of what makes up the ± one thing is spoken of where it is more than this part (no source). */
+    private static final double MOST = 0.5;
+
+    private static final List<String> REACT_WITH_WATER =
+            List.of("lithium", "sodium", "potassium", "rubidium", "caesium", "calcium", "strontium", "barium");
+
+    private Warnings() {}
+
+    /** Whether a plan stays in its thermometer’s range and its vessel. */
+    static boolean fits(Plan plan, Quick quick) {
+        double end = plan.amount(plan.span().start()).orElseThrow() + quick.change();
+        Instrument thermometer = plan.reads().get(InstrumentKind.THERMOMETER);
+        return (thermometer == null || thermometer.covers(end)) && volume(plan) <= FULL * holds(plan);
+    }
+
+    /**
+     * {@return what to know of a plan, the weightiest first}
+     *
+     * @param expectation of it
+     */
+    public static List<Finding> of(Expectation expectation) {
+        Plan plan = expectation.plan();
+        List<Finding> all = new ArrayList<>();
+        range(expectation, all);
+        volume(plan, all);
+        dissolved(expectation, all);
+        if (expectation.end().high() > BOILS - STEAMS) {
+            all.add(Finding.question(
+                    "plan.boiling",
+                    "It ends at " + fixed(plan, expectation.end().value())
+                            + " °C: that near to boiling, water goes off as steam and takes heat with it."));
+        }
+        weightiest(expectation, all);
+        losses(expectation, all);
+        return all;
+    }
+
+    private static String fixed(Plan plan, double temperature) {
+        return plan.setting().figures().fixed(temperature, 1);
+    }
+
+    private static void range(Expectation expectation, List<Finding> all) {
+        Plan plan = expectation.plan();
+        Instrument on = plan.reads().get(InstrumentKind.THERMOMETER);
+        if (on == null) {
+            return;
+        }
+        Figures figures = plan.setting().figures();
+        String ends = on.name() + " reads from " + figures.plain(on.low()) + " to " + figures.plain(on.high()) + " °C";
+        for (String path : plan.amounts()) {
+            double value = plan.amount(path).orElseThrow();
+            if (plan.temperature(path) && plan.one(path).role() == Role.READ && !on.covers(value)) {
+                all.add(Finding.question(
+                        "plan.range",
+                        ends + ": “" + plan.experiment().words().label(path) + "” at " + figures.plain(value)
+                                + " °C is beyond it. Another thermometer for that, and its offset is its own."));
+            }
+        }
+        if (!on.covers(expectation.end().low()) || !on.covers(expectation.end().high())) {
+            all.add(Finding.question(
+                    "plan.range",
+                    ends + ", and it may end between "
+                            + fixed(plan, expectation.end().low()) + " and "
+                            + fixed(plan, expectation.end().high()) + " °C."));
+        }
+    }
+
+    private static double holds(Plan plan) {
+        return plan.setting().calorimeter().map(each -> each.kind().holds()).orElse(Double.MAX_VALUE);
+    }
+
+    /** What comes together (mL). */
+    private static double volume(Plan plan) {
+        return liquid(plan) + solid(plan);
+    }
+
+    private static double liquid(Plan plan) {
+        return sum(plan, true);
+    }
+
+    private static double solid(Plan plan) {
+        double density = plan.had().values().stream()
+                .filter(each -> each.role() == Role.STATED)
+                .flatMap(each -> plan.setting().shelf().find(each.text()).stream())
+                .filter(each -> each.kind().solid())
+                .mapToDouble(Substance::density)
+                .findFirst()
+                .orElse(DENSE);
+        return sum(plan, false) / density;
+    }
+
+    private static double sum(Plan plan, boolean liquids) {
+        return plan.amounts().stream()
+                .filter(path -> !plan.temperature(path)
+                        && Set.of("g", "mL").contains(plan.one(path).unit())
+                        && liquids
+                                == plan.experiment()
+                                        .slot(path)
+                                        .filter(slot -> slot.roles().contains(Role.VOLUME))
+                                        .isPresent())
+                .mapToDouble(path -> plan.amount(path).orElseThrow())
+                .sum();
+    }
+
+    private static void volume(Plan plan, List<Finding> all) {
+        double volume = volume(plan);
+        double holds = holds(plan);
+        String vessel = plan.setting()
+                .calorimeter()
+                .map(each -> each.kind())
+                .map(VesselKind::one)
+                .orElse("the vessel");
+        Figures figures = plan.setting().figures();
+        if (volume > holds) {
+            all.add(Finding.refuse(
+                    "plan.overflow",
+                    "About " + figures.fixed(volume, 0) + " mL run over: " + vessel + " holds "
+                            + figures.fixed(holds, 0) + " mL."));
+        } else if (volume > FULL * holds) {
+            all.add(Finding.question(
+                    "plan.full",
+                    "With about " + figures.fixed(volume, 0) + " mL " + vessel + " of " + figures.fixed(holds, 0)
+                            + " mL is full to the brim: stirring spills it."));
+        }
+        if (liquid(plan) < COVERED) {
+            all.add(Finding.question(
+                    "plan.shallow",
+                    "With " + figures.fixed(liquid(plan), 0)
+                            + " mL the thermometer’s bulb is hardly covered. Take more, or a narrower vessel."));
+        }
+        if (solid(plan) * LIQUID_TO_SOLID > liquid(plan)) {
+            all.add(Finding.question(
+                    "plan.uncovered",
+                    "The solid takes up about " + figures.fixed(solid(plan), 0) + " mL: "
+                            + figures.fixed(liquid(plan), 0) + " mL of liquid may not cover it."));
+        }
+    }
+
+    private static void dissolved(Expectation expectation, List<Finding> all) {
+        Plan plan = expectation.plan();
+        double water = liquid(plan);
+        for (String path : plan.had().keySet()) {
+            plan.experiment().procedure().stream()
+                    .filter(step -> step.path().equals(path))
+                    .flatMap(step -> step.exposed().stream())
+                    .findFirst()
+                    .flatMap(formula -> Optional.ofNullable(plan.had().get(formula)))
+                    .ifPresent(solute -> all.addAll(soluble(
+                            expectation, solute.text(), plan.amount(path).orElseThrow(), water)));
+        }
+    }
+
+    private static List<Finding> soluble(Expectation expectation, String formula, double grams, double water) {
+        Plan plan = expectation.plan();
+        if (water <= 0) {
+            return List.of();
+        }
+        Optional<Saturation> limit = Saturation.of(ChemicalFormula.read(formula));
+        if (limit.isEmpty()) {
+            return List.of(Finding.note(
+                    "plan.solubility-unknown", "How much of " + formula + " dissolves is not known here."));
+        }
+        double end = Math.min(expectation.end().low(), expectation.end().high());
+        double most = limit.get().gramsAt(end) * water / 100;
+        return grams <= most
+                ? List.of()
+                : List.of(Finding.question(
+                        "plan.solubility",
+                        "At " + fixed(plan, end) + " °C the water holds about "
+                                + plan.setting().figures().significant(most, 2) + " g of "
+                                + limit.get().name() + ": of the "
+                                + plan.setting().figures().plain(grams) + " g some will not dissolve."));
+    }
+
+    /** What makes up most of the ±. */
+    private static void weightiest(Expectation expectation, List<Finding> all) {
+        Estimate estimate = expectation.estimate();
+        estimate.contributions().stream()
+                .filter(each -> each.shareOf(estimate) > MOST)
+                .findFirst()
+                .ifPresent(each -> all.add(Finding.note(
+                        "plan.weightiest",
+                        Math.round(100 * each.shareOf(estimate)) + " % of the ± comes from “" + each.label() + "”.")));
+    }
+
+    /** At which start the losses of before and after cancel, and what that saves. */
+    private static void losses(Expectation expectation, List<Finding> all) {
+        double capacity = expectation.heat() / Math.max(1e-9, Math.abs(expectation.change()));
+        double off = LEAK * LASTS * (expectation.end().value() - ROOM) / capacity;
+        if (Math.abs(off) > WORTH * Math.abs(expectation.change())) {
+            Plan plan = expectation.plan();
+            double start = ROOM - expectation.change();
+            all.add(Finding.note(
+                    "plan.losses",
+                    String.format(
+                            Locale.ROOT,
+                            "In three minutes to a room of %s °C about %s °C are %s. Begun at %s °C it would end near the room’s "
+                                    + "temperature, and hardly any would be.",
+                            plan.setting().figures().plain(ROOM),
+                            plan.setting().figures().significant(Math.abs(off), 1),
+                            off > 0 ? "lost" : "gained",
+                            fixed(plan, start))));
+        }
+    }
+
+    /**
+     * {@return why a plan may not be done at all; none where it may}
+     *
+     * @param plan      what is had
+     * @param strongest acids and bases that are allowed (mol/L)
+     */
+    public static List<Finding> refusals(Plan plan, double strongest) {
+        List<Finding> all = new ArrayList<>();
+        List<String> named = plan.had().values().stream()
+                .filter(each -> each.role() == Role.STATED)
+                .map(Plan.Had::text)
+                .toList();
+        if (named.stream().anyMatch(Warnings::hydrofluoric)) {
+            all.add(
+                    Finding.refuse(
+                            "plan.hydrofluoric",
+                            "Hydrofluoric acid and fluorides that make it with acid are not planned here. A splash of it can kill."));
+        }
+        boolean caustic =
+                named.stream().flatMap(each -> Hazard.in(each).stream()).anyMatch(each -> each.acidOrBase());
+        plan.had().forEach((path, each) -> {
+            boolean strength = BenchUnit.MOLES_PER_LITRE.symbol().equals(each.unit());
+            if (caustic && strength && plan.amount(path).orElseThrow() > strongest) {
+                all.add(Finding.refuse(
+                                "plan.strength",
+                                "“" + plan.experiment().words().label(path) + "” is above the "
+                                        + plan.setting().figures().plain(strongest)
+                                        + " mol/L that are allowed for acids and bases.")
+                        .at(Plan.at(path).toString()));
+            }
+        });
+        boolean water = plan.had().keySet().stream().anyMatch(each -> each.startsWith("water/"));
+        named.stream()
+                .flatMap(each -> plan.setting().shelf().find(each).stream())
+                .filter(each -> water && REACT_WITH_WATER.contains(each.key()))
+                .forEach(each -> all.add(Finding.refuse(
+                        "plan.reacts", each.name() + " reacts with water, and may ignite. It is not put into it.")));
+        hotInto(plan, named, all);
+        return all;
+    }
+
+    private static boolean hydrofluoric(String text) {
+        return text.matches("(.*[^A-Za-z])?HF([^a-z].*)?");
+    }
+
+    /** A solid hotter than the liquid boils at, a flammable liquid near a plate or a flame. */
+    private static void hotInto(Plan plan, List<String> named, List<Finding> all) {
+        double hottest = plan.amounts().stream()
+                .filter(path -> plan.temperature(path) && plan.one(path).role() == Role.READ)
+                .mapToDouble(path -> plan.amount(path).orElseThrow())
+                .max()
+                .orElse(0);
+        named.stream()
+                .flatMap(each -> plan.setting().shelf().find(each).stream())
+                .filter(each -> !each.kind().solid())
+                .flatMap(each -> Hazard.of(each.key()).stream())
+                .forEach(liquid -> {
+                    if (hottest > liquid.boils()) {
+                        all.add(Finding.refuse(
+                                "plan.boils",
+                                "Something at " + plan.setting().figures().plain(hottest) + " °C is hotter than "
+                                        + liquid.name() + " boils at ("
+                                        + plan.setting().figures().plain(liquid.boils())
+                                        + " °C): it would spurt."));
+                    }
+                    if (liquid.flammable() && named.contains("boiling")) {
+                        all.add(Finding.refuse(
+                                "plan.flammable",
+                                liquid.name()
+                                        + " is flammable: nothing is heated on a plate or a flame beside it. Take the "
+                                        + "solid from a bath of hot water made elsewhere."));
+                    }
+                });
+    }
+}

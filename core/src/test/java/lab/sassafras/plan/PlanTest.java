@@ -1,0 +1,270 @@
+package lab.sassafras.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Stream;
+import lab.sassafras.account.Finding;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.substance.Reference;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What a plan says beforehand, by hand reckoning and by the account itself. */
+class PlanTest {
+
+    private static Stream<String> planned() {
+        return Experiments.all().stream().filter(Plan::possible).map(Experiment::key);
+    }
+
+    private static List<String> codes(List<Finding> findings) {
+        return findings.stream().map(Finding::code).toList();
+    }
+
+    private static List<String> warned(Plan plan) {
+        return codes(Warnings.of(Plans.expected(plan)));
+    }
+
+    @Test
+    void twelveExperimentsCanBePlanned() {
+        assertThat(planned()).hasSize(12);
+        assertThatThrownBy(() -> Plan.usual(
+                        Experiments.find("cycle").orElseThrow(),
+                        Plans.brass().setting(),
+                        Plans.brass().reads()))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("no temperature that could be expected");
+    }
+
+    /** Put back at the temperature that is expected, the account gives what the result should be. */
+    @ParameterizedTest
+    @MethodSource("planned")
+    void theAccountGivesTheReferenceAtTheTemperatureExpected(String experiment) {
+        Expectation expected = Plans.expected(Plans.of(experiment));
+        assertThat(expected.result().value() / expected.reference().value()).isCloseTo(1, within(2e-4));
+        assertThat(expected.end().low()).isLessThan(expected.end().value());
+        assertThat(expected.relative()).isGreaterThan(0);
+        assertThat(expected.heat()).isGreaterThan(0);
+    }
+
+    /**
+     * 32 g of brass (0.377 J/(g·°C)) at 99 °C into 90 g of water at 21 °C in a cup of 5 J/°C. By hand, 4.184:
+     * (12.06·99 + 381.6·21)/(12.06 + 381.6) = 23.39 °C.
+     */
+    @Test
+    void brassIntoWaterEndsWhereAHandReckonsIt() {
+        Expectation expected = Plans.expected(Plans.brass());
+        double brass = 32 * expected.reference().value();
+        double water = 90 * 4.184 + 5;
+        assertThat(expected.end().value()).isCloseTo((brass * 99 + water * 21) / (brass + water), within(0.01));
+        assertThat(expected.change()).isCloseTo(2.39, within(0.02));
+        assertThat(expected.heat()).isCloseTo(brass * (99 - expected.end().value()), within(2.0));
+    }
+
+    /** Ice at 0 °C to bring 351 g of water from 24 to 4 °C: 83.7 g with 334 J/g and 4.184, no cup (common example). */
+    @Test
+    void iceForAWantedChangeIsSought() {
+        Plan plan = Plans.of("fusion-of-ice")
+                .with(new Calorimeter("none", lab.sassafras.slot.VesselKind.FOAM_CUP, Optional.empty()))
+                .with("water/mass", "351")
+                .with("water/start", "24")
+                .with("ice/start", "0");
+        Sought ice = Sought.of(plan, "ice/mass", Sought.Wish.CHANGE, -20);
+        assertThat(ice.meets()).isTrue();
+        double fusion = Plans.expected(plan).reference().value();
+        assertThat(ice.exact()).isCloseTo(351 * 4.184 * 20 / (fusion + 4.184 * 4), within(0.05));
+        assertThat(ice.exact()).isCloseTo(83.7, within(0.2));
+        assertThat(ice.amount()).isEqualTo("84");
+    }
+
+    @Test
+    void whatIsSoughtComesToWhatWasWantedAndElseTheNearestIsTold() {
+        Sought mass = Sought.of(Plans.brass(), "sample/mass", Sought.Wish.CHANGE, 4);
+        assertThat(Plans.expected(Plans.brass().with("sample/mass", String.valueOf(mass.exact())))
+                        .change())
+                .isCloseTo(4, within(1e-3));
+        Sought well = Sought.of(Plans.brass(), "sample/mass", Sought.Wish.WITHIN, 0.09);
+        assertThat(Plans.expected(Plans.brass().with("sample/mass", String.valueOf(well.exact())))
+                        .relative())
+                .isCloseTo(0.09, within(0.002));
+        Sought never = Sought.of(Plans.brass(), "sample/mass", Sought.Wish.CHANGE, 500);
+        assertThat(never.meets()).isFalse();
+        assertThat(never.comes()).isBetween(20.0, 78.0);
+        assertThatThrownBy(() -> Sought.of(Plans.brass(), "spoon/mass", Sought.Wish.CHANGE, 4))
+                .isInstanceOf(Refused.class);
+    }
+
+    /** The best single change and the best pair, against all of them worked out whole, on plans drawn by a seed. */
+    @Test
+    void whatHelpsMostIsWhatBruteForceFinds() {
+        Random random = new Random(25);
+        List<String> all = planned().filter(each -> !each.startsWith("bomb")).toList();
+        for (int i = 0; i < 20; i++) {
+            Plan plan = Plans.of(all.get(i % all.size()));
+            for (String path : plan.amounts()) {
+                double had = plan.amount(path).orElseThrow();
+                if (plan.had().get(path).unit().equals("g")) {
+                    plan = plan.with(path, Round.plain(had * (0.8 + 0.4 * random.nextDouble())));
+                }
+            }
+            Plan drawn = random.nextBoolean() ? plan.with(Plans.KITCHEN) : plan;
+            Reference reference = Plans.expected(drawn).reference();
+            List<Help.Gain> gains = Help.most(drawn, reference, Plans.SHELF);
+            List<Help.Change> changes = Help.changes(drawn, Plans.SHELF);
+            List<Double> singles = new ArrayList<>();
+            List<Double> pairs = new ArrayList<>();
+            for (Help.Change one : changes) {
+                brute(one.in(drawn), reference).ifPresent(singles::add);
+                for (Help.Change two : changes) {
+                    boolean other = one.instrument().isPresent()
+                            ? two.instrument().isEmpty()
+                                    || !two.instrument()
+                                            .get()
+                                            .kind()
+                                            .equals(one.instrument().get().kind())
+                            : !two.path().equals(one.path());
+                    if (other) {
+                        brute(two.in(one.in(drawn)), reference).ifPresent(pairs::add);
+                    }
+                }
+            }
+            double now = Quick.of(drawn, reference).orElseThrow().relative();
+            assertThat(best(gains, 1)).isEqualTo(lowest(singles, now));
+            assertThat(best(gains, 2)).isEqualTo(lowest(pairs, now));
+        }
+    }
+
+    private static Optional<Double> brute(Plan plan, Reference reference) {
+        return Quick.of(plan, reference)
+                .filter(each -> Warnings.fits(plan, each))
+                .map(Quick::relative);
+    }
+
+    private static double best(List<Help.Gain> gains, int changes) {
+        return gains.stream()
+                .filter(each -> each.changes().size() == changes)
+                .mapToDouble(Help.Gain::relative)
+                .min()
+                .orElse(Double.NaN);
+    }
+
+    private static double lowest(List<Double> all, double below) {
+        return all.stream()
+                .mapToDouble(each -> each)
+                .filter(each -> each < below)
+                .min()
+                .orElse(Double.NaN);
+    }
+
+    @Test
+    void whatItIsForHasAChance() {
+        Expectation coarse = Plans.expected(Plans.brass());
+        Expectation fine = Plans.expected(Plans.brass().with(Plans.FINE).with("sample/mass", "80"));
+        Purpose iron = new Purpose.Apart("iron");
+        assertThat(iron.by(coarse).enough()).isFalse();
+        assertThat(iron.by(fine).enough()).isTrue();
+        assertThat(iron.by(fine).asks()).isCloseTo((0.449 - 0.377) / 2 / 0.377, within(0.01));
+        assertThat(new Purpose.Within(9).by(coarse).chance())
+                .isLessThan(new Purpose.Within(9).by(fine).chance());
+        assertThat(new Purpose.Within(100 * fine.relative()).by(fine).chance()).isCloseTo(0.95, within(0.005));
+        assertThat(new Purpose.Sign()
+                        .by(Plans.expected(Plans.of("heat-of-solution")))
+                        .enough())
+                .isTrue();
+    }
+
+    /** No amounts tell copper from zinc: 0.385 and 0.388 J/(g·°C). */
+    @Test
+    void whereNoAmountsTellItIsSaidWhatElseWould() {
+        Purpose.Served served = new Purpose.Apart("zinc")
+                .by(Plans.expected(Plans.brass().with("seen/known", "copper").with(Plans.FINE)));
+        assertThat(served.hopeless()).isTrue();
+        assertThat(served.enough()).isFalse();
+        assertThat(served.beside())
+                .anyMatch(each -> each.startsWith("density"))
+                .anyMatch(each -> each.startsWith("colour"));
+        assertThat(new Purpose.Apart("iron").by(Plans.expected(Plans.brass())).hopeless())
+                .isFalse();
+    }
+
+    @Test
+    void whatStandsInTheWayIsReckoned() {
+        assertThat(warned(Plans.brass())).contains("plan.range").doesNotContain("plan.full", "plan.shallow");
+        assertThat(warned(Plans.brass().with(Plans.FINE))).doesNotContain("plan.range");
+        assertThat(warned(Plans.brass().with("water/mass", "222"))).contains("plan.full");
+        assertThat(warned(Plans.brass().with("water/mass", "220"))).doesNotContain("plan.full");
+        assertThat(warned(Plans.brass().with("water/mass", "247"))).contains("plan.overflow");
+        assertThat(warned(Plans.brass().with("water/mass", "245"))).doesNotContain("plan.overflow");
+        assertThat(warned(Plans.brass().with("water/mass", "39"))).contains("plan.shallow");
+        assertThat(warned(Plans.brass().with("water/mass", "40"))).doesNotContain("plan.shallow");
+        assertThat(warned(Plans.brass().with("water/mass", "50").with("sample/mass", "290")))
+                .contains("plan.uncovered");
+        assertThat(warned(Plans.brass().with("water/mass", "50").with("sample/mass", "270")))
+                .doesNotContain("plan.uncovered");
+        assertThat(warned(Plans.of("condensing-steam").with("water/start", "61")))
+                .doesNotContain("plan.boiling");
+        assertThat(warned(Plans.of("condensing-steam").with("water/start", "64")))
+                .contains("plan.boiling");
+        assertThat(warned(Plans.of("fusion-of-ice"))).contains("plan.losses");
+    }
+
+    /** Potassium chloride: 35.5 g to 100 g of water at 25 °C, 0.3 more for each degree (from memory). */
+    @ParameterizedTest
+    @CsvSource({"KCl, 30, false", "KCl, 33, true", "KNO3, 15, false", "KNO3, 30, true"})
+    void whatDoesNotDissolveAtTheEndIsTold(String salt, String grams, boolean told) {
+        Plan plan = Plans.of("heat-of-solution").with("solute/formula", salt).with("solid/mass", grams);
+        assertThat(warned(plan).contains("plan.solubility")).isEqualTo(told);
+    }
+
+    @Test
+    void whatHurtsIsRefused() {
+        Plan acid = Plans.of("neutralization");
+        assertThat(codes(Warnings.refusals(acid, 2))).isEmpty();
+        assertThat(Warnings.refusals(acid.with("acid/concentration", "2.1"), 2))
+                .singleElement()
+                .satisfies(each -> assertThat(each.about()).isEqualTo("acid[1]/concentration"));
+        assertThat(codes(Warnings.refusals(acid.with("reaction/equation", "HF(aq) + NaOH(aq) -> NaF(aq) + H2O(l)"), 2)))
+                .contains("plan.hydrofluoric");
+        Plan liquid = Plans.of("specific-heat-of-liquid");
+        assertThat(codes(Warnings.refusals(liquid.with("shelf/liquid", "acetone"), 2)))
+                .contains("plan.boils");
+        assertThat(codes(
+                        Warnings.refusals(liquid.with("shelf/liquid", "ethanol").with("solid/bath", "boiling"), 2)))
+                .contains("plan.flammable")
+                .doesNotContain("plan.boils");
+        assertThat(codes(Warnings.refusals(liquid, 2))).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "32.4, 0.05, 32",
+        "83.69, 0.01, 84",
+        "99.31, 0.05, 100",
+        "0.862, 0.05, 0.9",
+        "-4.04, 0.05, -4",
+        "0, 0.05, 0"
+    })
+    void amountsAreAsOneWeighsThemOut(double value, double part, String text) {
+        assertThat(Round.about(value, part)).isEqualTo(text);
+    }
+
+    @Test
+    void whatCannotBeIsRefusedInWords() {
+        assertThatThrownBy(() -> Plans.brass().with("sample/mass", "-5").amount("sample/mass"))
+                .isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> Plans.brass().with("sample/mass", "much").amount("sample/mass"))
+                .isInstanceOf(Refused.class);
+        assertThat(Expectation.of(Plans.brass().with("sample/mass", "0")).expectation())
+                .isEmpty();
+    }
+}
