@@ -215,7 +215,8 @@ class PlanTest {
                 .doesNotContain("plan.boiling");
         assertThat(warned(Plans.of("condensing-steam").with("water/start", "64")))
                 .contains("plan.boiling");
-        assertThat(warned(Plans.of("fusion-of-ice"))).contains("plan.losses");
+        assertThat(warned(Plans.of("condensing-steam"))).contains("plan.losses");
+        assertThat(warned(Plans.of("fusion-of-ice"))).as("0.1 of 20 °C").doesNotContain("plan.losses");
     }
 
     /** Potassium chloride: 35.5 g to 100 g of water at 25 °C, 0.3 more for each degree (from memory). */
