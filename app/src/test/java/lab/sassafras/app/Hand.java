@@ -128,6 +128,11 @@ public final class Hand {
         return answer;
     }
 
+    /** A region of a page, as its script asks for it. */
+    String region(String path, String region) {
+        return send(request(path).header("X-Region", region).GET()).body();
+    }
+
     /** Whether a stream is opened to it: 1 where it is, 3 to the door, 4 where there is none, F where it is refused. */
     String listens(String path) {
         try {

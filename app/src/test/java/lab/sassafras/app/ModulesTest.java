@@ -47,7 +47,8 @@ class ModulesTest {
             Map.entry("Paces", Set.of("choose", "wait")),
             Map.entry("Calorimeters", Set.of("add", "adopt", "rename", "decide")),
             Map.entry("Instruments", Set.of("add")),
-            Map.entry("OwnSubstances", Set.of("add", "decide")));
+            Map.entry("OwnSubstances", Set.of("add", "decide")),
+            Map.entry("PlanBook", Set.of("keep", "confirm", "layOut", "takeAway")));
 
     private static final JavaClasses APP = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

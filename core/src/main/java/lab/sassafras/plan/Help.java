@@ -2,8 +2,12 @@ package lab.sassafras.plan;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.slot.Slot;
@@ -18,7 +22,6 @@ public final class Help {
     private static final double[] WARMER = {-10, -5, 5, 10, 20};
 
     private static final double ROUND = 0.04;
-    /** Singles that pairs are made of: the best of them, since the rest help nothing together either. */
     private static final int SHOWN = 3;
 
     private Help() {}
@@ -82,41 +85,52 @@ public final class Help {
     }
 
     /**
-     * {@return what reduces the interval most, the best first: three single changes and three pairs of different ones}
+     * {@return what reduces the interval most, the best first: three places changed singly and three pairs of them, each
+     * as it helps most}
      *
      * @param plan      what is had
      * @param reference what its result should be
      * @param shelf     instruments that are there
      */
     public static List<Gain> most(Plan plan, Reference reference, List<Instrument> shelf) {
-        double now = Quick.of(plan, reference).map(Quick::relative).orElse(Double.POSITIVE_INFINITY);
+        Quick now = Quick.of(plan, reference).orElse(new Quick(0, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY));
         List<Change> all = changes(plan, shelf);
         List<Gain> singles = new ArrayList<>();
-        all.forEach(each -> gain(plan, reference, List.of(each)).ifPresent(singles::add));
+        all.forEach(each -> gain(plan, reference, now, List.of(each)).ifPresent(singles::add));
         List<Gain> pairs = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
             for (int j = i + 1; j < all.size(); j++) {
                 if (!all.get(i).of().equals(all.get(j).of())) {
-                    gain(plan, reference, List.of(all.get(i), all.get(j))).ifPresent(pairs::add);
+                    gain(plan, reference, now, List.of(all.get(i), all.get(j))).ifPresent(pairs::add);
                 }
             }
         }
         return Stream.of(singles, pairs)
-                .flatMap(some -> some.stream()
-                        .filter(each -> each.relative() < now)
-                        .sorted(Comparator.comparingDouble(Gain::relative))
-                        .limit(SHOWN))
+                .flatMap(some -> best(some).stream().limit(SHOWN))
                 .toList();
     }
 
-    private static Optional<Gain> gain(Plan plan, Reference reference, List<Change> changes) {
+    /** Of those that are about the same places the best, the best of all first. */
+    private static List<Gain> best(List<Gain> some) {
+        Map<Set<String>, Gain> by = new LinkedHashMap<>();
+        some.stream()
+                .sorted(Comparator.comparingDouble(Gain::relative))
+                .forEach(each ->
+                        by.putIfAbsent(each.changes().stream().map(Change::of).collect(Collectors.toSet()), each));
+        return List.copyOf(by.values());
+    }
+
+    /** What is gained; none where it only looks so, because another share of the ± is better known how well. */
+    private static Optional<Gain> gain(Plan plan, Reference reference, Quick now, List<Change> changes) {
         Plan other = plan;
         for (Change each : changes) {
             other = each.in(other);
         }
         Plan changed = other;
         return Quick.of(changed, reference)
-                .filter(each -> Warnings.fits(changed, each))
+                .filter(each -> Warnings.fits(changed, each)
+                        && each.relative() < now.relative()
+                        && each.standard() < now.standard())
                 .map(each -> new Gain(changes, each.relative()));
     }
 }

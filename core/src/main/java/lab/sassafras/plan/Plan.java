@@ -170,6 +170,16 @@ public record Plan(
     }
 
     /**
+     * Looks whether what is had in one place can stand there.
+     *
+     * @param path of the slot
+     * @throws Refused in plain words where it cannot
+     */
+    public void check(String path) {
+        line(path, one(path));
+    }
+
+    /**
      * {@return what is had in one place}
      *
      * @param path of the slot

@@ -98,8 +98,12 @@ public sealed interface Purpose {
                     beside(plan, plan.one(path).text(), other));
         }
 
-        /** Where a plan names the substance. */
-        static Optional<String> place(Plan plan) {
+        /**
+         * {@return where a plan names the substance; empty where it names none}
+         *
+         * @param plan what is had
+         */
+        public static Optional<String> place(Plan plan) {
             Optional<String> picked = named(plan, Slot.Field.PICK);
             return picked.isPresent() ? picked : named(plan, Slot.Field.WORDS);
         }

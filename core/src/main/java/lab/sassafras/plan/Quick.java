@@ -9,8 +9,14 @@ import lab.sassafras.sheet.Sheet;
 import lab.sassafras.substance.Reference;
 import lab.sassafras.verdict.Interval;
 
-/** The two numbers a plan is looked through for, without all the rest, its reference being given. */
-record Quick(double change, double relative) {
+/**
+ * The numbers a plan is looked through for, without all the rest, its reference being given.
+ *
+ * @param change   of temperature (°C)
+ * @param relative half the 95 % interval of the result, a part of it
+ * @param standard its standard uncertainty, a part of it
+ */
+record Quick(double change, double relative, double standard) {
 
     /** {@return both; empty where the account cannot be solved so} */
     static java.util.Optional<Quick> of(Plan plan, Reference reference) {
@@ -29,7 +35,10 @@ record Quick(double change, double relative) {
                         Sheet whole = sheet.supposing().with(plan.ending(end.value()));
                         return Expectation.account(plan, whole)
                                 .estimate(whole.bindings())
-                                .map(result -> new Quick(end.value() - start.getAsDouble(), relative(result)));
+                                .map(result -> new Quick(
+                                        end.value() - start.getAsDouble(),
+                                        relative(result),
+                                        result.uncertainty() / Math.abs(result.value())));
                     });
         } catch (Refused cannotBe) {
             return java.util.Optional.empty();

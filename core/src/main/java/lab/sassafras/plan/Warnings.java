@@ -277,7 +277,9 @@ public final class Warnings {
                         .at(Plan.at(path).toString()));
             }
         });
-        boolean water = plan.had().keySet().stream().anyMatch(each -> each.startsWith("water/"));
+        boolean water = named.stream()
+                .flatMap(each -> plan.setting().shelf().find(each).stream())
+                .allMatch(each -> each.kind().solid() || each.key().equals("water"));
         named.stream()
                 .flatMap(each -> plan.setting().shelf().find(each).stream())
                 .filter(each -> water && REACT_WITH_WATER.contains(each.key()))

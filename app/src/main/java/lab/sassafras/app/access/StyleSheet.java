@@ -32,6 +32,7 @@ final class StyleSheet extends AbstractResourceResolver {
             "strip",
             "live",
             "simulated",
+            "plan",
             "table",
             "findings",
             "result",

@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.app.access.NotFound;
+import lab.sassafras.app.plans.Planned;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.sheet.ClassPaces;
@@ -44,6 +45,7 @@ class RunScreen {
     private final ProbesShown probes;
     private final SimulatedShown simulated;
     private final WrittenNotes notes;
+    private final Planned planned;
 
     RunScreen(
             EntryBook entryBook,
@@ -54,7 +56,9 @@ class RunScreen {
             PeriodKnows known,
             ProbesShown probes,
             SimulatedShown simulated,
-            WrittenNotes notes) {
+            WrittenNotes notes,
+            Planned planned) {
+        this.planned = planned;
         this.notes = notes;
         this.simulated = simulated;
         this.probes = probes;
@@ -181,6 +185,15 @@ class RunScreen {
                         .map(each -> screen.clock(each.madeAt()))
                         .orElse(null));
         model.addAttribute("leftovers", WrittenSheet.leftovers(entry));
+        model.addAttribute(
+                "planned",
+                entry.sheet().setting().withheld()
+                        ? null
+                        : planned.words(
+                                        entry.entry().period(),
+                                        entry.experiment().key(),
+                                        Optional.empty())
+                                .orElse(null));
         model.addAttribute("notes", notes.of(entry.entry()));
         model.addAttribute("noteKey", UUID.randomUUID());
         model.addAttribute("noted", shown.note());

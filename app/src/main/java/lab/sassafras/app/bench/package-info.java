@@ -9,6 +9,7 @@
             "record",
             "people",
             "probes",
+            "plans",
             "shelf",
             "sheet",
             "usecase",

@@ -8,6 +8,7 @@ import java.util.UUID;
 import lab.sassafras.account.Finding;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.people.ReaderLinks;
+import lab.sassafras.app.plans.Planned;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Decision;
 import lab.sassafras.app.record.Entry;
@@ -55,6 +56,7 @@ class ResultController {
     private final Chapters chapters;
     private final UnderOtherConventions others;
     private final WrittenNotes notes;
+    private final Planned planned;
 
     ResultController(
             PeriodBook periodBook,
@@ -68,7 +70,9 @@ class ResultController {
             FirstShown firstShown,
             Chapters chapters,
             UnderOtherConventions others,
-            WrittenNotes notes) {
+            WrittenNotes notes,
+            Planned planned) {
+        this.planned = planned;
         this.notes = notes;
         this.others = others;
         this.periodBook = periodBook;
@@ -97,6 +101,7 @@ class ResultController {
         model.addAttribute("entry", entry.entry());
         model.addAttribute("words", entry.experiment().words());
         model.addAttribute("view", view);
+        model.addAttribute("planned", planned(entry, view).orElse(null));
         OpenChapters opened = OpenChapters.of(open, kept);
         if (open.isPresent()) {
             response.addHeader(HttpHeaders.SET_COOKIE, opened.cookie().toString());
@@ -171,6 +176,19 @@ class ResultController {
                         .map(Calibration::id)
                         .orElse(null));
         return "result";
+    }
+
+    /** What the plan expected beside what the trial that is shown came to. */
+    private Optional<String> planned(EntrySheet entry, ResultView view) {
+        return view.withheld()
+                ? Optional.empty()
+                : planned.words(
+                        entry.entry().period(),
+                        entry.experiment().key(),
+                        entry.experiment()
+                                .finalReading()
+                                .flatMap(path -> entry.sheet().reading(path, view.shownTrial()))
+                                .map(read -> read.value()));
     }
 
     /** What the result was before the conventions of its period were set anew. */

@@ -5,6 +5,6 @@
  * that a later method that gives another can be told. A page shows what the core found and decides nothing itself.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"record", "people", "shelf", "sheet", "usecase", "chart", "access"})
+        allowedDependencies = {"record", "people", "shelf", "sheet", "usecase", "chart", "access", "plans"})
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.notebook;

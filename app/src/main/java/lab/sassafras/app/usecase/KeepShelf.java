@@ -4,6 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.people.Right;
+import lab.sassafras.app.plans.HazardSheet;
+import lab.sassafras.app.plans.KeptPlan;
+import lab.sassafras.app.plans.PlanBook;
+import lab.sassafras.app.plans.PlanFile;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.shelf.Calibration;
@@ -20,7 +24,7 @@ import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.VesselKind;
 
-/** Adds to the shelf, calls what stands there otherwise, and says what of it may be used. */
+/** Adds to the shelf and the prep room, calls what stands there otherwise, and says what of it may be used. */
 @UseCase(needs = Right.RUN_HOUSE, serves = Bringer.DECIDING)
 public class KeepShelf {
 
@@ -28,12 +32,29 @@ public class KeepShelf {
     private final Instruments instruments;
     private final OwnSubstances own;
     private final OwnReferences references;
+    private final PlanBook plans;
 
-    KeepShelf(Calorimeters calorimeters, Instruments instruments, OwnSubstances own, OwnReferences references) {
+    KeepShelf(
+            Calorimeters calorimeters,
+            Instruments instruments,
+            OwnSubstances own,
+            OwnReferences references,
+            PlanBook plans) {
+        this.plans = plans;
         this.references = references;
         this.calorimeters = calorimeters;
         this.instruments = instruments;
         this.own = own;
+    }
+
+    /** Keeps a plan, as a copy of another where it is one. */
+    public Answer<KeptPlan> plan(UUID id, PlanFile plan, Optional<UUID> copyOf, Actor actor) {
+        return Answer.of(() -> plans.keep(id, plan, copyOf, actor.name()));
+    }
+
+    /** Sets what a bottle’s safety data sheet says beside what is remembered. */
+    public Answer<HazardSheet> confirm(String substance, String signal, String statements, String sheet, Actor actor) {
+        return Answer.of(() -> plans.confirm(substance, signal, statements, sheet, actor.name()));
     }
 
     /** Adds vessels of one kind, all of them or none. Refused where one of that name and kind is here already. */

@@ -13,6 +13,8 @@ import lab.sassafras.app.people.Right;
 import lab.sassafras.app.people.SignIn;
 import lab.sassafras.app.people.SignIns;
 import lab.sassafras.app.people.Visitor;
+import lab.sassafras.app.plans.KeptPlan;
+import lab.sassafras.app.plans.PlanBook;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
@@ -34,8 +36,10 @@ public class SetUpPeriod {
     private final SignIns signIns;
     private final Codes codes;
     private final Shelves shelves;
+    private final PlanBook plans;
 
-    SetUpPeriod(PeriodBook periodBook, SignIns signIns, Codes codes, Shelves shelves) {
+    SetUpPeriod(PeriodBook periodBook, SignIns signIns, Codes codes, Shelves shelves, PlanBook plans) {
+        this.plans = plans;
         this.shelves = shelves;
         this.periodBook = periodBook;
         this.signIns = signIns;
@@ -79,6 +83,17 @@ public class SetUpPeriod {
             }
             codes.renew(period);
             return period;
+        });
+    }
+
+    /** Leads a period by a plan. */
+    @Noted("laid out a plan")
+    public Answer<Boolean> layOut(Period period, KeptPlan plan, Actor actor) {
+        return Answer.of(() -> {
+            if (!period.open() && period.state() != Period.State.DRAFT) {
+                throw new Refused("This period is over: it is led by no plan any more.");
+            }
+            plans.layOut(period, plan, actor.name());
         });
     }
 

@@ -6,6 +6,16 @@
  * translate between a form and a use case and keep nothing themselves.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"record", "people", "probes", "shelf", "sheet", "runfile", "settings", "simulated"})
+        allowedDependencies = {
+            "record",
+            "people",
+            "probes",
+            "shelf",
+            "sheet",
+            "runfile",
+            "settings",
+            "simulated",
+            "plans"
+        })
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.usecase;

@@ -1,0 +1,430 @@
+package lab.sassafras.app.planpages;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import lab.sassafras.app.plans.PlanFile;
+import lab.sassafras.app.shelf.Calibration;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Vessel;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
+import lab.sassafras.measure.Measured;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.plan.Plan;
+import lab.sassafras.plan.Purpose;
+import lab.sassafras.plan.Sought;
+import lab.sassafras.slot.Calorimeter;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Setting;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.VesselKind;
+import lab.sassafras.substance.ReferenceShelf;
+import org.jspecify.annotations.Nullable;
+
+/** What somebody typed about a plan, read into one; what of it cannot be stands beside its field. */
+public final class PlanForm {
+
+    static final String PLACE = "at-";
+    private static final String ANY = "kind:";
+    /** What is ticked off before a run says nothing about it. */
+    private static final String DONE = "done";
+
+    private static final int LONGEST = 80;
+    /** Of one that is on no shelf (°C, g). No source. */
+    private static final double STEP = 0.1;
+
+    private static final double BOMB_STEP = 0.001;
+    private static final double GRAM_STEP = 0.01;
+
+    private final Experiment experiment;
+    private final Shelf shelf;
+    private final Map<String, String> typed;
+    private final Figures figures;
+    private final Map<String, String> wrong = new LinkedHashMap<>();
+    private final Plan plan;
+
+    PlanForm(Experiment experiment, Map<String, String> typed, Shelf shelf, Figures figures) {
+        this.experiment = experiment;
+        this.shelf = shelf;
+        this.typed = new LinkedHashMap<>(typed);
+        this.figures = figures;
+        this.plan = read();
+    }
+
+    /** A kept plan as it would be typed. */
+    static Map<String, String> typed(PlanFile file) {
+        Map<String, String> typed = new LinkedHashMap<>();
+        file.had().forEach((path, had) -> typed.put(PLACE + path, had.text()));
+        file.reads().forEach((kind, instrument) -> typed.put(kind, instrument.key()));
+        typed.put(
+                "vessel",
+                file.vessel().key().isEmpty()
+                        ? ANY + file.vessel().kind()
+                        : file.vessel().key());
+        PlanFile.Purpose purpose = file.purpose();
+        if (purpose != null) {
+            typed.put("purpose", purpose.kind());
+            typed.put("other", purpose.other());
+            typed.put("percent", Figures.POINT.plain(purpose.percent()));
+        }
+        return typed;
+    }
+
+    /** One thing that may be chosen. */
+    public record Choice(String value, String words, boolean chosen) {}
+
+    /**
+     * A field of the plan.
+     *
+     * @param name    of the input
+     * @param label   in words
+     * @param value   as it stands
+     * @param unit    beside it; empty for a word
+     * @param choices where it is one of several; none where it is typed
+     * @param problem what is wrong with it
+     */
+    public record Field(
+            String name,
+            String label,
+            String value,
+            String unit,
+            List<Choice> choices,
+            @Nullable String problem) {}
+
+    private Plan read() {
+        Calorimeter vessel = vessel();
+        Setting setting = new Setting(
+                        Optional.of(vessel), Map.of(), 1, Map.of(), Set.of(), Map.of(), figures, Conventions.standard())
+                .with(shelf.handbook(ReferenceShelf.VERSION));
+        Map<InstrumentKind, Instrument> reads = new LinkedHashMap<>();
+        InstrumentKind.usual().stream()
+                .filter(kind -> !kind.equals(InstrumentKind.CYLINDER))
+                .forEach(kind -> reads.put(kind, instrument(kind)));
+        Plan had = Plan.usual(experiment, setting, reads);
+        for (String path : had.paths()) {
+            String text = value(PLACE + path).strip();
+            if (!text.isEmpty() && text.length() <= LONGEST) {
+                Plan other = had.with(path, text);
+                try {
+                    other.check(path);
+                    had = other;
+                } catch (Refused refused) {
+                    wrong.put(PLACE + path, refused.getMessage());
+                }
+            } else if (text.length() > LONGEST) {
+                wrong.put(PLACE + path, "At most " + LONGEST + " characters.");
+            }
+        }
+        return had;
+    }
+
+    private Calorimeter vessel() {
+        String chosen = value("vessel");
+        Optional<Vessel> known = Shelf.identity(chosen).flatMap(shelf::vessel);
+        if (known.isEmpty() && Shelf.identity(chosen).isPresent()) {
+            wrong.put("vessel", "That vessel is not on the shelf any more; a usual one stands in for it.");
+        }
+        Optional<Vessel> first = chosen.isEmpty()
+                ? vessels().stream()
+                        .filter(each -> shelf.inUse(each).isPresent())
+                        .findFirst()
+                        .or(() -> vessels().stream().findFirst())
+                : known;
+        return first.map(this::calorimeter)
+                .orElseGet(() -> usual(
+                        chosen.startsWith(ANY)
+                                ? Experiments.vessel(chosen.substring(ANY.length()))
+                                : Optional.empty()));
+    }
+
+    private List<Vessel> vessels() {
+        return shelf.vesselsOffered().stream()
+                .filter(each -> experiment.takes().contains(each.kind()))
+                .toList();
+    }
+
+    private Calorimeter calorimeter(Vessel vessel) {
+        Optional<Calorimeter.Pinned> constant = shelf.inUse(vessel).map(Calibration::pinned);
+        return constant.isPresent()
+                ? new Calorimeter(vessel.name(), vessel.kind(), constant)
+                : unknown(vessel.name(), vessel.kind());
+    }
+
+    private Calorimeter usual(Optional<VesselKind> kind) {
+        VesselKind of = kind.filter(experiment.takes()::contains)
+                .orElse(experiment.takes().get(0));
+        return unknown("any " + of.words(), of);
+    }
+
+    /** One whose constant nobody found: a middling one, as far off as such may be. */
+    private Calorimeter unknown(String name, VesselKind kind) {
+        return experiment.calorimeter() == Calorimeter.Use.FINDS_CONSTANT
+                ? new Calorimeter(name, kind, Optional.empty())
+                : new Calorimeter(
+                        name,
+                        kind,
+                        Optional.of(new Calorimeter.Pinned(
+                                "usual",
+                                Measured.independent(kind.typical(), (kind.largest() - kind.typical()) / 2),
+                                0,
+                                "what " + kind.one() + " usually has")));
+    }
+
+    private List<Instrument> instruments(InstrumentKind kind) {
+        return shelf.instrumentsOffered().stream()
+                .filter(each -> each.kind().equals(kind))
+                .toList();
+    }
+
+    private Instrument instrument(InstrumentKind kind) {
+        List<Instrument> all = instruments(kind);
+        String chosen = value(kind.key());
+        Optional<Instrument> found =
+                all.stream().filter(each -> each.key().equals(chosen)).findFirst();
+        if (found.isEmpty() && !chosen.isEmpty() && !chosen.equals(ANY)) {
+            wrong.put(
+                    kind.key(), "That " + kind.word() + " is not on the shelf any more; a usual one stands in for it.");
+        }
+        return found.or(() -> chosen.isEmpty() ? all.stream().findFirst() : Optional.empty())
+                .orElseGet(() -> any(kind));
+    }
+
+    /** One that is on no shelf. */
+    private Instrument any(InstrumentKind kind) {
+        boolean bomb = experiment.takes().get(0).typical() > 1000;
+        double step = kind.equals(InstrumentKind.BALANCE) ? GRAM_STEP : bomb ? BOMB_STEP : STEP;
+        return new Instrument(
+                ANY, "any " + kind.word(), kind, kind.unit(), step, kind.low(), bomb ? 4000 : kind.high(), step, 0);
+    }
+
+    /** The plan as it is typed; what cannot be in it is left as is usual. */
+    Plan plan() {
+        return plan;
+    }
+
+    /** {@return instruments of the shelf that a plan may be read on instead} */
+    List<Instrument> helpers() {
+        return InstrumentKind.usual().stream()
+                .flatMap(kind -> instruments(kind).stream())
+                .toList();
+    }
+
+    public String value(String field) {
+        return typed.getOrDefault(field, "");
+    }
+
+    public @Nullable String problem(String field) {
+        return wrong.get(field);
+    }
+
+    /** Whether anything typed cannot be. */
+    boolean wrong() {
+        return !wrong.isEmpty();
+    }
+
+    /** {@return what is had, in the order of the work} */
+    public List<Field> fields() {
+        List<Field> fields = new ArrayList<>();
+        plan.had().forEach((path, had) -> {
+            if (had.role() != Role.STATED || !had.text().equals(DONE)) {
+                String name = PLACE + path;
+                String value = value(name).isEmpty() ? had.text() : value(name);
+                fields.add(new Field(
+                        name, experiment.words().label(path), value, had.unit(), choices(path, value), problem(name)));
+            }
+        });
+        return fields;
+    }
+
+    private List<Choice> choices(String path, String value) {
+        return experiment
+                .slot(path)
+                .filter(slot -> slot.field() == Slot.Field.PICK || slot.field() == Slot.Field.CHOICE)
+                .map(slot -> slot.options(experiment.words(), path, plan.setting()).stream()
+                        .map(each -> new Choice(
+                                each.value(), each.words(), each.value().equals(value)))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    /** {@return the vessels to choose of} */
+    public List<Choice> vesselChoices() {
+        List<Choice> all = new ArrayList<>();
+        String now = plan.setting().calorimeter().map(Calorimeter::name).orElse("");
+        vessels()
+                .forEach(each -> all.add(new Choice(
+                        each.id().toString(),
+                        each.name() + ", " + each.kind().words(),
+                        each.name().equals(now))));
+        experiment
+                .takes()
+                .forEach(kind -> all.add(
+                        new Choice(ANY + kind.key(), "any " + kind.words(), now.equals("any " + kind.words()))));
+        return all;
+    }
+
+    /** What it is read on, a list for each kind. */
+    public List<Field> readings() {
+        List<Field> fields = new ArrayList<>();
+        plan.reads().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey(
+                        java.util.Comparator.comparing(InstrumentKind::key).reversed()))
+                .forEach(each -> {
+                    InstrumentKind kind = each.getKey();
+                    List<Choice> choices = new ArrayList<>();
+                    instruments(kind)
+                            .forEach(one -> choices.add(new Choice(
+                                    one.key(),
+                                    one.name() + ", reads " + figures.plain(one.resolution()) + " "
+                                            + one.unit().symbol(),
+                                    one.key().equals(each.getValue().key()))));
+                    Instrument any = any(kind);
+                    choices.add(new Choice(
+                            ANY,
+                            "any " + kind.word() + " that reads " + figures.plain(any.resolution()) + " "
+                                    + any.unit().symbol(),
+                            each.getValue().key().equals(ANY)));
+                    fields.add(new Field(
+                            kind.key(), kind.word(), each.getValue().key(), "", choices, problem(kind.key())));
+                });
+        return fields;
+    }
+
+    /** {@return what it is for; empty where nobody said, or not whole} */
+    Optional<Purpose> purpose() {
+        try {
+            return switch (value("purpose")) {
+                case "apart" ->
+                    value("other").isBlank()
+                            ? Optional.empty()
+                            : Optional.of(new Purpose.Apart(value("other").strip()));
+                case "within" ->
+                    value("percent").isBlank()
+                            ? Optional.empty()
+                            : Optional.of(
+                                    new Purpose.Within(positive("percent", "Say a number of per cent above nought.")));
+                case "sign" -> Optional.of(new Purpose.Sign());
+                default -> Optional.empty();
+            };
+        } catch (Refused refused) {
+            return Optional.empty();
+        }
+    }
+
+    private double positive(String field, String otherwise) {
+        try {
+            double value = TypedNumber.read(value(field), figures.mark()).value();
+            if (value > 0 && value <= 1000) {
+                return value;
+            }
+        } catch (Refused none) {
+            // said below
+        }
+        wrong.put(field, otherwise);
+        throw new Refused(otherwise);
+    }
+
+    /** What is sought of it. */
+    public record Wanted(String path, Sought.Wish wish, double much) {}
+
+    /** {@return which amount is sought, and for what; empty where none is} */
+    Optional<Wanted> wanted() {
+        String path = value("sought");
+        if (path.isEmpty() || value("wanted").isBlank()) {
+            return Optional.empty();
+        }
+        boolean change = !value("wish").equals("within");
+        try {
+            double much = TypedNumber.read(value("wanted"), figures.mark()).value();
+            if (much == 0 || Math.abs(much) > 1000) {
+                throw new Refused("Say what is wanted, in degrees or in per cent.");
+            }
+            return Optional.of(new Wanted(
+                    path, change ? Sought.Wish.CHANGE : Sought.Wish.WITHIN, change ? much : Math.abs(much) / 100));
+        } catch (Refused refused) {
+            wrong.put("wanted", refused.getMessage());
+            return Optional.empty();
+        }
+    }
+
+    /** {@return amounts one of which may be sought} */
+    public List<Choice> seekable() {
+        return plan.amounts().stream()
+                .map(path -> new Choice(path, experiment.words().label(path), path.equals(value("sought"))))
+                .toList();
+    }
+
+    /** {@return what it may be told from: everything that could stand in its place} */
+    public List<Choice> others() {
+        return Purpose.Apart.place(plan)
+                .map(path -> choices(path, value("other")).stream()
+                        .filter(each -> !each.value().equals(plan.one(path).text()))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    /** {@return whether it may be told from something else at all} */
+    public boolean tells() {
+        return Purpose.Apart.place(plan).isPresent();
+    }
+
+    /** {@return the plan as a file} */
+    PlanFile file(String name, @Nullable Map<String, Double> expected) {
+        Map<String, PlanFile.Had> had = new LinkedHashMap<>();
+        plan.had()
+                .forEach((path, one) ->
+                        had.put(path, new PlanFile.Had(one.role().key(), one.text(), one.unit(), one.uncertainty())));
+        Map<String, PlanFile.Instrument> reads = new LinkedHashMap<>();
+        plan.reads()
+                .forEach((kind, each) -> reads.put(
+                        kind.key(),
+                        new PlanFile.Instrument(
+                                each.key(),
+                                each.name(),
+                                each.resolution(),
+                                each.low(),
+                                each.high(),
+                                each.offsetUncertainty())));
+        Calorimeter vessel = plan.setting().calorimeter().orElseThrow();
+        String key = vesselChoices().stream()
+                .filter(each -> each.chosen() && !each.value().startsWith(ANY))
+                .map(Choice::value)
+                .findFirst()
+                .orElse("");
+        String purpose = purpose().isPresent() ? value("purpose") : "";
+        return new PlanFile(
+                PlanFile.FORMAT,
+                PlanFile.VERSION,
+                name,
+                experiment.key(),
+                had,
+                reads,
+                new PlanFile.Vessel(
+                        key,
+                        vessel.name(),
+                        vessel.kind().key(),
+                        vessel.constant().map(each -> each.value().value()).orElse(null),
+                        vessel.constant()
+                                .map(each -> each.value().uncertainty())
+                                .orElse(null)),
+                purpose.isEmpty()
+                        ? null
+                        : new PlanFile.Purpose(
+                                purpose,
+                                purpose.equals("apart") ? value("other") : "",
+                                purpose.equals("within")
+                                        ? TypedNumber.read(value("percent"), figures.mark())
+                                                .value()
+                                        : 0),
+                expected);
+    }
+}

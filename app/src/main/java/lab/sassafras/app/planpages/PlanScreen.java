@@ -1,0 +1,286 @@
+package lab.sassafras.app.planpages;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import lab.sassafras.account.Finding;
+import lab.sassafras.app.chart.CoursePicture;
+import lab.sassafras.app.chart.ExpectedPicture;
+import lab.sassafras.app.chart.GainPicture;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
+import lab.sassafras.measure.InstrumentKind;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.plan.Course;
+import lab.sassafras.plan.Expectation;
+import lab.sassafras.plan.Help;
+import lab.sassafras.plan.Plan;
+import lab.sassafras.plan.Purpose;
+import lab.sassafras.plan.Sought;
+import lab.sassafras.plan.Warnings;
+import lab.sassafras.slot.Role;
+
+/** A plan as the page shows it, in words and pictures. */
+final class PlanScreen {
+
+    /** Acids and bases above this are refused (mol/L). Common practice, no source. */
+    static final double STRONGEST = 2;
+
+    private static final int BUDGET = 5;
+    /** A result that is only expected is told to so many digits. */
+    private static final int RESULT_DIGITS = 3;
+
+    private final PlanForm form;
+    private final Plan plan;
+    private final Figures figures;
+
+    PlanScreen(PlanForm form, Figures figures) {
+        this.form = form;
+        this.plan = form.plan();
+        this.figures = figures;
+    }
+
+    /**
+     * What is to be expected.
+     *
+     * @param end     final temperature
+     * @param change  of temperature, with the heat that goes over, in words
+     * @param picture of the temperatures
+     * @param summary of the picture
+     * @param known   how well the result will be known, in words
+     * @param serves  whether it does what it is for, in words; empty where nobody said
+     * @param beside  what else would tell
+     * @param by      what the result should be, and where that is from
+     */
+    public record Expected(
+            String end,
+            String change,
+            ExpectedPicture picture,
+            String summary,
+            String known,
+            String serves,
+            List<String> beside,
+            String by) {}
+
+    /**
+     * What would help.
+     *
+     * @param rows    in words, each with what it comes to and where it is taken
+     * @param picture of them
+     * @param now     half the interval as it is, in words
+     * @param parts   what the ± is made of
+     * @param course  the curve to expect
+     */
+    public record Helps(List<Row> rows, GainPicture picture, String now, List<Part> parts, CoursePicture course) {}
+
+    /** One or two things done otherwise. */
+    public record Row(String words, String comes, Map<String, String> take) {
+
+        /** What is added to the address of the plan to take it over: the later of two of a name counts. */
+        public String changes() {
+            return take.entrySet().stream()
+                    .map(each -> "&" + encoded(each.getKey()) + "=" + encoded(each.getValue()))
+                    .collect(Collectors.joining());
+        }
+    }
+
+    /** A part of the ±. */
+    public record Part(String words, int percent) {}
+
+    /**
+     * An amount that was sought.
+     *
+     * @param words what was found
+     * @param path  of it
+     * @param text  to take
+     */
+    public record Found(String words, String path, String text) {
+
+        /** What is added to the address of the plan to take it over. */
+        public String changes() {
+            return "&" + encoded(PlanForm.PLACE + path) + "=" + encoded(text);
+        }
+    }
+
+    private static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+
+    /** Either what is to be expected, or why nothing is; with what to know. */
+    record Reckoned(Optional<Expectation> expectation, List<Finding> findings) {}
+
+    Reckoned reckoned() {
+        List<Finding> refusals = Warnings.refusals(plan, STRONGEST);
+        try {
+            Expectation.Outcome outcome = Expectation.of(plan);
+            List<Finding> all = new ArrayList<>(refusals);
+            outcome.expectation().ifPresent(each -> all.addAll(Warnings.of(each)));
+            outcome.findings().stream()
+                    .filter(each -> outcome.expectation().isEmpty()
+                            || each.grade() != Finding.Grade.NOTE
+                            || each.code().startsWith("reagents."))
+                    .forEach(all::add);
+            all.sort(java.util.Comparator.comparing(Finding::grade));
+            return new Reckoned(refusals.isEmpty() ? outcome.expectation() : Optional.empty(), all);
+        } catch (Refused refused) {
+            return new Reckoned(Optional.empty(), List.of(Finding.refuse("plan.refused", refused.getMessage())));
+        }
+    }
+
+    Expected expected(Expectation expectation) {
+        double end = expectation.end().value();
+        int decimals = Math.max(1, Figures.decimalsFor(expectation.end().half()) - 1);
+        String low = figures.fixed(expectation.end().low(), decimals);
+        String high = figures.fixed(expectation.end().high(), decimals);
+        List<ExpectedPicture.Named> starts = starts();
+        Instrument thermometer = plan.reads().get(InstrumentKind.THERMOMETER);
+        ExpectedPicture picture = ExpectedPicture.of(
+                starts,
+                new ExpectedPicture.Named(
+                        "ends at " + figures.fixed(end, decimals) + ", between " + low + " and " + high, end),
+                new double[] {expectation.end().low(), expectation.end().high()},
+                thermometer == null
+                        ? List.of()
+                        : List.of(
+                                new ExpectedPicture.Named(
+                                        thermometer.name() + " ends at " + figures.plain(thermometer.high()),
+                                        thermometer.high()),
+                                new ExpectedPicture.Named(
+                                        thermometer.name() + " begins at " + figures.plain(thermometer.low()),
+                                        thermometer.low())),
+                figures::plain);
+        Optional<Purpose.Served> served = served(expectation);
+        return new Expected(
+                figures.fixed(end, decimals),
+                "expected in the end, a change of " + figures.signed(expectation.change(), decimals) + " °C; "
+                        + figures.significant(expectation.heat() / 1000, 3) + " kJ go over",
+                picture,
+                "Starts at "
+                        + starts.stream()
+                                .map(each -> figures.plain(each.temperature()))
+                                .collect(Collectors.joining(", "))
+                        + " °C, ends between " + low + " and " + high + " °C.",
+                result(expectation) + " within ± " + percent(expectation.relative()) + " (95 %)"
+                        + served.filter(each -> each.asks() < 1)
+                                .map(each -> ". The purpose asks for " + percent(each.asks()))
+                                .orElse("")
+                        + ".",
+                served.map(PlanScreen::serves).orElse(""),
+                served.filter(each -> !each.enough())
+                        .map(Purpose.Served::beside)
+                        .orElse(List.of()),
+                expectation.reference().name() + " " + result(expectation) + ", "
+                        + expectation.reference().sourceInWords());
+    }
+
+    private String result(Expectation expectation) {
+        return figures.significant(expectation.result().value(), RESULT_DIGITS) + " "
+                + expectation.unit().symbol();
+    }
+
+    private String percent(double part) {
+        return figures.significant(100 * part, 2) + " %";
+    }
+
+    private List<ExpectedPicture.Named> starts() {
+        return plan.amounts().stream()
+                .filter(path -> plan.temperature(path) && plan.one(path).role() != Role.STATED)
+                .map(path -> {
+                    double at = plan.amount(path).orElseThrow();
+                    return new ExpectedPicture.Named(
+                            plan.experiment().words().label(path) + " " + figures.plain(at), at);
+                })
+                .toList();
+    }
+
+    private Optional<Purpose.Served> served(Expectation expectation) {
+        try {
+            return form.purpose().map(each -> each.by(expectation));
+        } catch (Refused cannotBe) {
+            return Optional.empty();
+        }
+    }
+
+    private static String serves(Purpose.Served served) {
+        String chance = served.chance() > 0.995 ? "more than 99 %" : Math.round(100 * served.chance()) + " %";
+        if (served.hopeless()) {
+            return "No amounts will do: the handbook’s own values lie too near to each other (a chance of " + chance
+                    + ").";
+        }
+        return served.enough()
+                ? "It will do, with a chance of " + chance + "."
+                : "It will not do: the chance is " + chance + ", where 95 % is wanted.";
+    }
+
+    Helps helps(Expectation expectation) {
+        List<Help.Gain> gains = Help.most(plan, expectation.reference(), form.helpers());
+        double now = 100 * expectation.relative();
+        Optional<Double> asks =
+                served(expectation).map(each -> 100 * each.asks()).filter(each -> each < 100);
+        return new Helps(
+                gains.stream().map(this::row).toList(),
+                GainPicture.of(
+                        now,
+                        asks,
+                        gains.stream().map(each -> 100 * each.relative()).toList()),
+                percent(expectation.relative()),
+                expectation.estimate().contributions().stream()
+                        .limit(BUDGET)
+                        .map(each ->
+                                new Part(each.label(), (int) Math.round(100 * each.shareOf(expectation.estimate()))))
+                        .filter(each -> each.percent() > 0)
+                        .toList(),
+                CoursePicture.of(Course.of(expectation), figures::plain));
+    }
+
+    private Row row(Help.Gain gain) {
+        Map<String, String> take = new java.util.LinkedHashMap<>();
+        String words = gain.changes().stream()
+                .map(each -> {
+                    each.instrument()
+                            .ifPresentOrElse(
+                                    one -> take.put(one.kind().key(), one.key()),
+                                    () -> take.put(PlanForm.PLACE + each.path(), each.text()));
+                    return words(each);
+                })
+                .collect(Collectors.joining("; "));
+        return new Row(words, "± " + percent(gain.relative()), take);
+    }
+
+    private String words(Help.Change change) {
+        if (change.instrument().isPresent()) {
+            Instrument other = change.instrument().get();
+            Instrument now = plan.reads().getOrDefault(other.kind(), other);
+            return other.name() + ", reads " + figures.plain(other.resolution()) + " "
+                    + other.unit().symbol() + ", instead of " + now.name();
+        }
+        Plan.Had had = plan.one(change.path());
+        return plan.experiment().words().label(change.path()) + ": " + figures.typed(change.text()) + " " + had.unit()
+                + " instead of " + figures.typed(had.text());
+    }
+
+    Optional<Found> found() {
+        return form.wanted().map(wanted -> {
+            try {
+                Sought sought = Sought.of(plan, wanted.path(), wanted.wish(), wanted.much());
+                String unit = plan.one(wanted.path()).unit();
+                String comes = wanted.wish() == Sought.Wish.CHANGE
+                        ? "a change of " + figures.signed(sought.comes(), 1) + " °C"
+                        : "± " + percent(sought.comes());
+                return new Found(
+                        sought.meets()
+                                ? "About " + figures.typed(sought.amount()) + " " + unit + " come to " + comes + "."
+                                : "No amount reaches it. The nearest is about " + figures.typed(sought.amount()) + " "
+                                        + unit + ", which comes to " + comes + ".",
+                        wanted.path(),
+                        sought.amount());
+            } catch (Refused refused) {
+                return new Found(refused.getMessage(), "", "");
+            }
+        });
+    }
+}

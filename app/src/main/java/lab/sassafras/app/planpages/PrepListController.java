@@ -1,0 +1,250 @@
+package lab.sassafras.app.planpages;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import lab.sassafras.app.access.ErrorMessages;
+import lab.sassafras.app.access.NotFound;
+import lab.sassafras.app.plans.HazardSheet;
+import lab.sassafras.app.plans.KeptPlan;
+import lab.sassafras.app.plans.PlanBook;
+import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.ForSpreadsheets;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
+import lab.sassafras.app.usecase.Answer;
+import lab.sassafras.app.usecase.KeepShelf;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.plan.Plan;
+import lab.sassafras.plan.Prepared;
+import lab.sassafras.substance.Hazard;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** What to prepare of a plan, on one page and as a file; and what is known of the hazards of what is in it. */
+@Controller
+class PrepListController {
+
+    private static final CSVFormat FORMAT = CSVFormat.RFC4180
+            .builder()
+            .setHeader("kind", "what", "amount", "unit", "how")
+            .get();
+    private static final int DIGITS = 3;
+
+    private final PlanBook plans;
+    private final Shelves shelves;
+    private final HazardsShown hazards;
+    private final KeepShelf keeping;
+
+    PrepListController(PlanBook plans, Shelves shelves, HazardsShown hazards, KeepShelf keeping) {
+        this.plans = plans;
+        this.shelves = shelves;
+        this.hazards = hazards;
+        this.keeping = keeping;
+    }
+
+    /** One line as it is shown. */
+    public record Row(String what, String amount, String how, String shelf) {}
+
+    @GetMapping("/plans/{id}/list")
+    String list(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "8") String benches,
+            @RequestParam(defaultValue = "3") String trials,
+            @RequestParam(defaultValue = "20") String spare,
+            HttpServletResponse response,
+            Model model) {
+        KeptPlan kept = kept(id);
+        model.addAttribute("plan", kept);
+        model.addAttribute(
+                "title", Experiments.findOrUnknown(kept.experiment()).words().title());
+        model.addAttribute("typed", Map.of("benches", benches, "trials", trials, "spare", spare));
+        try {
+            Prepared prepared = prepared(kept, benches, trials, spare);
+            model.addAttribute("kinds", kinds(kept, prepared));
+            model.addAttribute("hazards", hazards.of(prepared.substances()));
+        } catch (Refused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("problem", refused.getMessage());
+            model.addAttribute("kinds", Map.of());
+            model.addAttribute("hazards", List.of());
+        }
+        return "preplist";
+    }
+
+    private KeptPlan kept(UUID id) {
+        return plans.find(id).orElseThrow(() -> new NotFound("There is no plan at that address."));
+    }
+
+    private Prepared prepared(KeptPlan kept, String benches, String trials, String spare) {
+        return Prepared.of(plan(kept), whole(benches), whole(trials), whole(spare));
+    }
+
+    private Plan plan(KeptPlan kept) {
+        return new PlanForm(
+                        Experiments.find(kept.experiment())
+                                .filter(Plan::possible)
+                                .orElseThrow(() -> new Refused("This plan is of an experiment not known here.")),
+                        PlanForm.typed(kept.file()),
+                        shelves.now(),
+                        Figures.POINT)
+                .plan();
+    }
+
+    private static int whole(String text) {
+        return text.strip().matches("\\d{1,4}") ? Integer.parseInt(text.strip()) : -1;
+    }
+
+    private Map<String, List<Row>> kinds(KeptPlan kept, Prepared prepared) {
+        Map<String, List<Row>> kinds = new LinkedHashMap<>();
+        prepared.lines()
+                .forEach(each -> kinds.computeIfAbsent(each.kind().words(), any -> new java.util.ArrayList<>())
+                        .add(new Row(each.what(), amount(each), each.how(), onShelf(kept, each))));
+        return kinds;
+    }
+
+    private static String amount(Prepared.Line line) {
+        return line.amount() == 0
+                ? ""
+                : line.unit().isEmpty()
+                        ? Figures.POINT.fixed(line.amount(), 0)
+                        : Figures.POINT.significant(line.amount(), DIGITS) + " " + line.unit();
+    }
+
+    /** How many of a piece of gear the shelf has, where that is fewer than wanted. */
+    private String onShelf(KeptPlan kept, Prepared.Line line) {
+        if (line.kind() != Prepared.Kind.GEAR) {
+            return "";
+        }
+        Shelf shelf = shelves.now();
+        String kind = kept.file().vessel().kind();
+        long vessels = shelf.vesselsOffered().stream()
+                .filter(each -> each.kind().key().equals(kind)
+                        && line.what().startsWith(each.kind().words()))
+                .count();
+        long instruments = shelf.instrumentsOffered().stream()
+                .filter(each -> line.what().startsWith(each.kind().word()))
+                .count();
+        long there = Math.max(vessels, instruments);
+        return there > 0 && there < line.amount()
+                ? "the shelf has " + there + ": " + Math.round(line.amount() - there) + " short"
+                : there > 0 ? "the shelf has " + there : "";
+    }
+
+    @GetMapping("/plans/{id}/list.csv")
+    ResponseEntity<byte[]> file(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "8") String benches,
+            @RequestParam(defaultValue = "3") String trials,
+            @RequestParam(defaultValue = "20") String spare) {
+        StringBuilder table = new StringBuilder();
+        try (CSVPrinter printer = new CSVPrinter(table, FORMAT)) {
+            Prepared prepared = prepared(kept(id), benches, trials, spare);
+            for (Prepared.Line each : prepared.lines()) {
+                printer.printRecord(Stream.of(
+                                each.kind().words(),
+                                each.what(),
+                                each.amount() == 0 ? "" : Figures.POINT.plain(each.amount()),
+                                each.unit(),
+                                each.how())
+                        .map(ForSpreadsheets::guarded));
+            }
+            for (HazardsShown.Shown each : hazards.of(prepared.substances())) {
+                printer.printRecord(Stream.of(
+                                "Hazards",
+                                each.name(),
+                                "",
+                                "",
+                                Stream.concat(
+                                                Stream.of(each.standing(), each.signal()),
+                                                Stream.concat(each.does().stream(), each.minds().stream())
+                                                        .map(one -> one.code() + " " + one.words()))
+                                        .filter(one -> !one.isEmpty())
+                                        .collect(Collectors.joining(". ")))
+                        .map(ForSpreadsheets::guarded));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"what-to-prepare.csv\"")
+                .body(table.toString().getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Left every substance that is remembered, right the one taken down, with the form of its sheet. */
+    @GetMapping("/hazards")
+    String hazards(@RequestParam(defaultValue = "") String substance, Model model) {
+        return hazards(substance, null, Map.of(), model);
+    }
+
+    private String hazards(
+            String substance,
+            @org.jspecify.annotations.Nullable String problem,
+            Map<String, String> typed,
+            Model model) {
+        model.addAttribute(
+                "all",
+                Hazard.all().stream()
+                        .map(PrepListController::named)
+                        .map(hazards::of)
+                        .toList());
+        model.addAttribute("taken", substance.isEmpty() ? null : hazards.of(substance));
+        model.addAttribute("problem", problem);
+        model.addAttribute("typed", typed);
+        return "hazards";
+    }
+
+    private static String named(Hazard each) {
+        return each.formula().isEmpty() ? each.key() : each.formula();
+    }
+
+    /** Sets what the bottle's sheet says beside what is remembered. */
+    @PostMapping("/hazards")
+    String confirm(
+            @RequestParam String substance,
+            @RequestParam Map<String, String> typed,
+            Actor actor,
+            HttpServletResponse response,
+            Model model) {
+        Answer<HazardSheet> kept = Optional.of(substance)
+                .filter(each -> !each.isBlank() && each.length() <= 60)
+                .map(each -> keeping.confirm(
+                        each,
+                        typed.getOrDefault("signal", ""),
+                        typed.getOrDefault("statements", ""),
+                        typed.getOrDefault("sheet", ""),
+                        actor))
+                .orElseGet(() -> new Answer.NotKept<>(new Refused("Say which substance it is.")));
+        if (kept instanceof Answer.Kept) {
+            return "redirect:"
+                    + org.springframework.web.util.UriComponentsBuilder.fromPath("/hazards")
+                            .queryParam("substance", "{substance}")
+                            .encode()
+                            .buildAndExpand(substance)
+                            .toUriString();
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        return hazards(substance, kept.refusal().map(ErrorMessages::of).orElse(""), typed, model);
+    }
+}

@@ -1,0 +1,46 @@
+package lab.sassafras.app.plans;
+
+import java.util.Map;
+import java.util.Optional;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.measure.Figures;
+import org.springframework.stereotype.Component;
+
+/** What the plan of a period expects of a run in it, in words. */
+@Component
+public class Planned {
+
+    private static final double FAR = 1e-9;
+
+    private final PlanBook plans;
+
+    Planned(PlanBook plans) {
+        this.plans = plans;
+    }
+
+    /**
+     * {@return what is expected, and how what was read stands to it; empty where the period is led by no plan}
+     *
+     * @param read final temperature that was read (°C); empty while it is not
+     */
+    public Optional<String> words(Period period, String experiment, Optional<Double> read) {
+        return plans.laidOut(period, experiment).flatMap(plan -> {
+            Map<String, Double> expected =
+                    Optional.ofNullable(plan.file().expected()).orElse(Map.of());
+            Double end = expected.get(PlanFile.END);
+            Double low = expected.get(PlanFile.LOW);
+            Double high = expected.get(PlanFile.HIGH);
+            if (end == null || low == null || high == null) {
+                return Optional.empty();
+            }
+            Figures figures = period.figures();
+            int decimals = Math.max(1, Figures.decimalsFor((high - low) / 2) - 1);
+            String came = read.map(at -> " It came to " + figures.plain(at) + " °C: "
+                            + (at >= low - FAR && at <= high + FAR ? "as planned." : "not as planned."))
+                    .orElse("");
+            return Optional.of("The plan “" + plan.name() + "” expects " + figures.fixed(end, decimals)
+                    + " °C in the end, between " + figures.fixed(low, decimals) + " and "
+                    + figures.fixed(high, decimals) + "." + came);
+        });
+    }
+}

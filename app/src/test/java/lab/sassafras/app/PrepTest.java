@@ -1,0 +1,249 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import lab.sassafras.app.plans.PlanFile;
+import lab.sassafras.app.record.Period;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+
+/** The prep room, by its pages and files. */
+class PrepTest extends HouseTest {
+
+    private static final String SOLID = "/prep/specific-heat-of-solid";
+    private static final Map<String, String> BRASS = Map.of(
+            "at-seen/known", "brass",
+            "at-sample/mass", "32",
+            "at-sample/start", "99",
+            "at-water/mass", "90",
+            "at-water/start", "21",
+            "vessel", "kind:foam-cup",
+            "THERMOMETER", "kind:",
+            "BALANCE", "kind:");
+
+    private Hand hand;
+
+    @BeforeEach
+    void comeIn() {
+        hand = new Hand(address(""));
+    }
+
+    private static String typed(Map<String, String> fields) {
+        return fields.entrySet().stream()
+                .map(each -> Hand.encoded(each.getKey()) + "=" + Hand.encoded(each.getValue()))
+                .collect(Collectors.joining("&"));
+    }
+
+    private String kept(String name, String... more) {
+        HttpResponse<String> said =
+                hand.post(SOLID, typed(BRASS) + "&name=" + Hand.encoded(name) + String.join("", more));
+        assertThat(said.statusCode()).as(said.body()).isEqualTo(302);
+        return Hand.location(said);
+    }
+
+    private static String found(String text, String pattern) {
+        Matcher found = Pattern.compile(pattern).matcher(text);
+        assertThat(found.find()).as(pattern).isTrue();
+        return found.group(1);
+    }
+
+    /** By hand: (32·0.380·99 + (90·4.184 + 5)·21)/(32·0.380 + 90·4.184 + 5) = 23.4 °C. */
+    @Test
+    void aPlanSaysWhatIsToBeExpected() {
+        String page = hand.get(SOLID + "?" + typed(BRASS) + "&purpose=apart&other=iron&sought=sample/mass&wanted=4")
+                .body();
+        assertThat(page)
+                .contains(
+                        ">23.4</span> °C",
+                        "a change of +2.4 °C",
+                        "0.380 J/(g·°C) within ±",
+                        "The purpose asks for 9.1 %")
+                .contains("It will do, with a chance of", "come to a change of +4.0 °C", "What would help most")
+                .contains("The curve to expect", "not known here: read its sheet");
+        assertThat(hand.get(SOLID + "?" + typed(BRASS) + "&purpose=apart&other=copper")
+                        .body())
+                .contains("No amounts will do", "colour");
+    }
+
+    /** As a script asks while somebody types: the number without what takes longer. */
+    @Test
+    void theNumberComesBeforeWhatWouldHelp() {
+        String path = SOLID + "?" + typed(BRASS);
+        assertThat(hand.region(path, "expected")).contains(">23.4</span> °C").doesNotContain("What would help most");
+        assertThat(hand.region(path, "help")).contains("What would help most").doesNotContain("23.4</span> °C");
+    }
+
+    @Test
+    void whatCannotBeStandsBesideItsField() {
+        String page = hand.get(SOLID
+                        + "?at-sample/mass=-5&at-water/mass=much&at-seen/known=moonstone&sought=sample/mass&wanted=0")
+                .body();
+        assertThat(page)
+                .contains("value=\"-5\"", "value=\"much\"", "“moonstone” is not a solid on the reference shelf")
+                .contains("Say what is wanted, in degrees or in per cent.");
+        assertThat(hand.post(SOLID, "name=x&at-sample/mass=-5").statusCode()).isEqualTo(422);
+        assertThat(hand.post(SOLID, "name=&" + typed(BRASS)).body()).contains("A name");
+        assertThat(hand.get(SOLID + "?at-sample/mass=0").body()).contains("Nothing can be expected of this");
+        assertThat(hand.get(SOLID + "?" + typed(BRASS) + "&sought=sample/mass&wanted=500")
+                        .body())
+                .contains("No amount reaches it. The nearest is about");
+        assertThat(hand.get(SOLID + "?vessel=" + UUID.randomUUID()).body()).contains("not on the shelf any more");
+        assertThat(hand.get("/prep/cycle").statusCode()).isEqualTo(404);
+        assertThat(hand.get("/prep/neutralization?at-acid/concentration=6").body())
+                .contains("above the 2 mol/L that are allowed", "Nothing can be expected of this");
+    }
+
+    @Test
+    void aPlanIsKeptOnceCopiedAndStandsBesideAnother() {
+        String key = "&key=" + UUID.randomUUID();
+        String one = kept("brass, once", key, "&purpose=within&percent=9");
+        assertThat(kept("brass, once", key)).isEqualTo(one);
+        assertThat(hand.get(one).body()).contains("brass, once", "value=\"32\"", "The purpose asks for 9.0 %");
+        String other = kept("brass, twice", "&at-sample/mass=64&copy=" + one.replaceAll(".*/", ""));
+        assertThat(hand.get(other).body()).as("the later of two counts").contains("value=\"64\"");
+        String both = hand.get(
+                        "/plans/beside?one=" + one.replaceAll(".*/", "") + "&other=" + other.replaceAll(".*/", ""))
+                .body();
+        assertThat(both).contains("brass, once", "brass, twice", ">23.4</span>", ">25.6</span>");
+        assertThat(hand.get("/prep").body()).contains("brass, once", "brass, twice");
+        assertThat(hand.get("/plans/" + UUID.randomUUID()).statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aPlanGoesThroughItsFile() {
+        String file = hand.get(kept("through a file") + "/plan.json").body();
+        PlanFile read = PlanFile.read(file);
+        assertThat(read.had().get("sample/mass").text()).isEqualTo("32");
+        assertThat(read.expected())
+                .hasEntrySatisfying(PlanFile.END, end -> assertThat(end).isBetween(23.3, 23.5));
+        String again = Hand.location(hand.post("/prep", "file=" + Hand.encoded(file)));
+        assertThat(hand.get(again + "/plan.json").body()).isEqualTo(file);
+        for (String wrong : List.of(
+                "",
+                "{",
+                "[]",
+                "null",
+                "{\"format\":\"of another\"}",
+                file.replace("\"1.0\"", "\"2.0\""),
+                file.replace("specific-heat-of-solid", "tasting"))) {
+            HttpResponse<String> said = hand.post("/prep", "file=" + Hand.encoded(wrong));
+            assertThat(said.statusCode()).as(wrong).isEqualTo(422);
+        }
+        assertThat(hand.post("/prep", "file=" + Hand.encoded(file.replace("\"1.0\"", "\"1.7\"")))
+                        .statusCode())
+                .as("a later minor version is read")
+                .isEqualTo(302);
+    }
+
+    @Test
+    void theListIsForEveryBench() {
+        String plan = kept("to be listed");
+        assertThat(hand.get(plan + "/list?benches=8&trials=3&spare=20").body())
+                .contains("922 g", "brass", "eye protection", "not known here: read its sheet");
+        String table = hand.get(plan + "/list.csv?benches=8&trials=3&spare=20").body();
+        assertThat(table).startsWith("kind,what,amount,unit,how\r\n").contains("921.6,g,", "Hazards,");
+        HttpResponse<String> none = hand.get(plan + "/list?benches=0&trials=many");
+        assertThat(none.statusCode()).isEqualTo(422);
+        assertThat(none.body()).contains("1 to 60 benches", "value=\"many\"");
+    }
+
+    @Test
+    void aHazardIsUnconfirmedUntilItsSheetIsSetBeside() {
+        assertThat(hand.get("/hazards?substance=KNO3").body()).contains("unconfirmed: from memory", "H272");
+        assertThat(hand.post("/hazards", "substance=KNO3&signal=Danger&statements=burns&sheet=x")
+                        .body())
+                .contains("codes such as H314", "value=\"burns\"");
+        assertThat(hand.post("/hazards", "substance=KNO3&signal=Loud&statements=&sheet=x")
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(hand.post("/hazards", "substance=KNO3&signal=&statements=&sheet=")
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(hand.post(
+                                "/hazards",
+                                "substance=KNO3&signal=Danger&statements=H271+P210&sheet="
+                                        + Hand.encoded("a supplier, 3 May"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(hand.get("/hazards?substance=KNO3").body())
+                .contains("by its sheet: a supplier, 3 May", "H271")
+                .doesNotContain("H272");
+        assertThat(hand.get("/prep/heat-of-solution?at-solute/formula=KNO3").body())
+                .contains("by its sheet: a supplier, 3 May");
+    }
+
+    /** Benches of a period that is led by a plan see what it expects, and their results stand beside it. */
+    @Test
+    void aPeriodIsLedByAPlan() {
+        Period period = period("Led by a plan");
+        String plan = kept("for tonight");
+        Hand bench = new Hand(address("")).join("/periods/" + period.id(), "Alder");
+        String entry = bench.begin("specific-heat-of-solid").replaceAll("\\?.*", "");
+        assertThat(bench.get(entry).body()).doesNotContain("for tonight");
+        assertThat(hand.post(plan + "/periods", "period=" + period.id()).statusCode())
+                .isEqualTo(302);
+        assertThat(hand.get(plan).body()).contains("is led by it");
+        assertThat(bench.get(entry).body()).contains("The plan “for tonight” expects 23.4 °C in the end");
+        bench.post(entry + "/observations", "at=mixed%5B1%5D/final&role=read&unit=%C2%B0C&text=23.5");
+        assertThat(bench.get(entry + "/result").body()).contains("It came to 23.5 °C: as planned.");
+        assertThat(hand.post(plan + "/periods", "period=" + UUID.randomUUID()).statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    @Tag("browser")
+    void theNumberChangesAsOneTypesAndWhatHelpsIsTakenByOneTouch() {
+        try (BenchBrowser browser = browser()) {
+            Page page = browser.open(SOLID + "?" + typed(BRASS)).page();
+            page.waitForSelector(".gain-take a");
+            assertThat(browser.text("#expected-title")).contains("23.4");
+            page.fill("[name='at-sample/mass']", "64");
+            page.waitForFunction("() => document.getElementById('expected-title').textContent.includes('25.6')");
+            page.waitForSelector(".gain-take a");
+            assertThat(page.url()).contains("64");
+            page.fill("[name='at-sample/mass']", "-1");
+            page.waitForFunction("() => document.querySelector('.findings, #expected-title')");
+            assertThat(page.inputValue("[name='at-sample/mass']")).isEqualTo("-1");
+            page.fill("[name='at-sample/mass']", "64");
+            page.waitForFunction("() => document.getElementById('expected-title').textContent.includes('25.6')");
+            page.waitForSelector(".gain-take a");
+            String before = values(page);
+            page.click(".gains li:first-child .gain-take a");
+            page.waitForFunction(
+                    "(before) => JSON.stringify([...document.querySelectorAll('#plan input, #plan select')]"
+                            + ".map((each) => each.value)) !== before",
+                    before);
+            page.fill("#name", "as it was taken");
+            page.click("#keep button");
+            page.waitForURL("**/plans/**");
+            assertThat(browser.text("main")).contains("as it was taken");
+            for (int[] size : new int[][] {{1280, 800}, {820, 1180}, {390, 844}}) {
+                page.setViewportSize(size[0], size[1]);
+                String own = kept("looked at " + size[0]);
+                for (String path :
+                        List.of("/prep", SOLID + "?" + typed(BRASS), own + "/list", "/hazards?substance=HCl")) {
+                    browser.open(path);
+                    assertThat(browser.axe()).as(path + " at " + size[0]).isEmpty();
+                    assertThat((Integer) page.evaluate("() => document.documentElement.scrollWidth"))
+                            .as(path)
+                            .isLessThanOrEqualTo(size[0]);
+                }
+            }
+        }
+    }
+
+    private static String values(Page page) {
+        return String.valueOf(
+                page.evaluate(
+                        "() => JSON.stringify([...document.querySelectorAll('#plan input, #plan select')].map((each) => each.value))"));
+    }
+}

@@ -1,0 +1,68 @@
+package lab.sassafras.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import lab.sassafras.simulate.Bench;
+
+/**
+ * The curve to expect: its shape as an honest run at the simulated bench has it, between the temperatures of a plan.
+ *
+ * @param readings in order of time, from some time before both come together
+ * @param mixed    when they do (s)
+ */
+public record Course(List<Point> readings, double mixed) {
+
+    private static final int MOST = 240;
+    private static final double BEFORE = 90;
+
+    /**
+     * One reading.
+     *
+     * @param seconds on the clock of the run (s)
+     * @param low     lower end of what is expected then (°C)
+     * @param middle  expected (°C)
+     * @param high    upper end (°C)
+     */
+    public record Point(double seconds, double low, double middle, double high) {}
+
+    /**
+     * {@return the curve to expect}
+     *
+     * @param expectation of a plan
+     */
+    public static Course of(Expectation expectation) {
+        Plan plan = expectation.plan();
+        Bench.Played played = Bench.usual(
+                        1,
+                        plan.setting()
+                                .calorimeter()
+                                .map(each -> each.kind().typical())
+                                .orElse(5.0))
+                .atOnce(plan.experiment().scene().orElseThrow());
+        List<Bench.Sample> curve = played.curve().stream()
+                .filter(each -> each.seconds() >= Math.max(played.settled(), played.mixed() - BEFORE))
+                .toList();
+        double from = curve.stream()
+                .filter(each -> each.seconds() <= played.mixed())
+                .reduce((earlier, later) -> later)
+                .orElse(curve.get(0))
+                .temperature();
+        double to = curve.stream()
+                .filter(each -> each.seconds() > played.mixed())
+                .mapToDouble(Bench.Sample::temperature)
+                .reduce((one, other) -> Math.abs(one - from) >= Math.abs(other - from) ? one : other)
+                .orElse(from);
+        double start = expectation.end().value() - expectation.change();
+        List<Point> points = new ArrayList<>();
+        int step = Math.max(1, curve.size() / MOST);
+        for (int i = 0; i < curve.size(); i += step) {
+            double part = to == from ? 0 : (curve.get(i).temperature() - from) / (to - from);
+            points.add(new Point(
+                    curve.get(i).seconds(),
+                    start + part * (expectation.end().low() - start),
+                    start + part * expectation.change(),
+                    start + part * (expectation.end().high() - start)));
+        }
+        return new Course(List.copyOf(points), played.mixed());
+    }
+}

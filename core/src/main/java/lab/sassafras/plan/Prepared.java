@@ -1,0 +1,355 @@
+package lab.sassafras.plan;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.InstrumentKind;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.slot.QuantitySlot;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Slot;
+import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.Hazard;
+import lab.sassafras.substance.Stock;
+
+/**
+ * What is to be prepared of a plan for so many benches and trials.
+ *
+ * @param lines      by kind, in order
+ * @param substances named by the plan, as it names them
+ */
+public record Prepared(List<Line> lines, List<String> substances) {
+
+    /** What kind of thing is prepared. */
+    public enum Kind {
+        /** Weighed out. */
+        SOLID("Solids"),
+        /** Made, or diluted. */
+        SOLUTION("Solutions"),
+        /** Water, ice, another liquid. */
+        LIQUID("Water and other liquids"),
+        /** Vessels, instruments, plates. */
+        GEAR("Glassware and instruments"),
+        /** For eyes and hands. */
+        PROTECTION("Protective equipment"),
+        /** Where it goes afterwards. */
+        WASTE("Waste");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        /** {@return the heading it stands under} */
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * One thing.
+     *
+     * @param kind   of it
+     * @param what   it is
+     * @param amount of it in all, to spare too
+     * @param unit   of the amount; empty for pieces
+     * @param how    it is made, or what to mind
+     */
+    public record Line(Kind kind, String what, double amount, String unit, String how) {}
+
+    /** Most benches, and most trials of each. */
+    public static final int MOST = 60;
+
+    /** Ice melts while it waits: so many times as much. No source. */
+    private static final double MELTS = 1.5;
+    /** Benches to a balance, and to a hot plate. No source. */
+    private static final int SHARE = 4;
+    /** From here on a hand is burnt (°C). Common practice, no source. */
+    private static final double HOT = 50;
+    /** What a plate gives of its rating to the water on it, and what such a plate is rated (W). No source. */
+    private static final double PLATE = 0.6 * 1000;
+
+    private static final double ROOM = 22;
+
+    /**
+     * {@return what is to be prepared}
+     *
+     * @param plan    what is had for one trial
+     * @param benches how many
+     * @param trials  at each
+     * @param spare   more than that, in per cent
+     * @throws Refused where so many cannot be prepared for
+     */
+    public static Prepared of(Plan plan, int benches, int trials, double spare) {
+        if (benches < 1 || benches > MOST || trials < 1 || trials > MOST || !(spare >= 0 && spare <= 200)) {
+            throw new Refused("Prepare for 1 to " + MOST + " benches, 1 to " + MOST
+                    + " trials at each, and 0 to 200 % to spare.");
+        }
+        return new Making(plan, benches, benches * trials * (1 + spare / 100)).prepared();
+    }
+
+    /** Works the list out. */
+    private static final class Making {
+
+        private final Plan plan;
+        private final int benches;
+        private final double times;
+        private final Figures figures;
+        private final List<Line> lines = new ArrayList<>();
+        private final Set<String> substances = new LinkedHashSet<>();
+
+        Making(Plan plan, int benches, double times) {
+            this.plan = plan;
+            this.benches = benches;
+            this.times = times;
+            this.figures = plan.setting().figures();
+        }
+
+        Prepared prepared() {
+            plan.had().forEach((path, had) -> {
+                if (had.role() == Role.STATED) {
+                    named(path, had.text());
+                } else if (!plan.temperature(path)) {
+                    amount(path, had);
+                }
+            });
+            gear();
+            protection();
+            waste();
+            lines.sort(java.util.Comparator.comparing(Line::kind));
+            return new Prepared(List.copyOf(lines), List.copyOf(substances));
+        }
+
+        /** A formula, an equation or a thing of the shelf is a substance; an answer to a question is none. */
+        private void named(String path, String text) {
+            Optional<Slot> slot = plan.experiment().slot(path);
+            boolean substance = slot.filter(each ->
+                            each.field() == Slot.Field.PICK || each.field() == Slot.Field.WORDS && !each.namesSample())
+                    .isPresent();
+            if (substance) {
+                Hazard.named(text).stream()
+                        .filter(each -> Hazard.of(each).isPresent()
+                                || plan.setting().shelf().find(each).isPresent()
+                                || formula(each).isPresent())
+                        .forEach(substances::add);
+            }
+        }
+
+        private static Optional<ChemicalFormula> formula(String text) {
+            try {
+                return Optional.of(ChemicalFormula.read(text));
+            } catch (Refused none) {
+                return Optional.empty();
+            }
+        }
+
+        private void amount(String path, Plan.Had had) {
+            double each = plan.amount(path).orElseThrow();
+            String label = plan.experiment().words().label(path);
+            Slot slot = plan.experiment().slot(path).orElseThrow();
+            String start = path.replaceAll("/.*", "/start");
+            double at = plan.had().containsKey(start) ? plan.amount(start).orElse(ROOM) : ROOM;
+            boolean frozen = at <= 0;
+            Optional<QuantitySlot.Dissolved> dissolved =
+                    slot.dissolved().filter(of -> plan.had().containsKey(of.formula()));
+            if (dissolved.isPresent() && had.role() == Role.VOLUME) {
+                solution(label, each * times, dissolved.get());
+            } else if (slot.roles().contains(Role.VOLUME)) {
+                boolean told = plan.had().containsKey(start);
+                lines.add(new Line(
+                        Kind.LIQUID,
+                        label + (told ? ", at " + figures.plain(at) + " °C" : ""),
+                        each * times,
+                        had.unit(),
+                        at > HOT ? heating(each * times, at) : ""));
+            } else if (had.unit().equals("g")) {
+                lines.add(new Line(
+                        frozen ? Kind.LIQUID : Kind.SOLID,
+                        label + of(path),
+                        each * times * (frozen ? MELTS : 1),
+                        "g",
+                        frozen ? "Half as much again melts while it waits." : ""));
+            }
+        }
+
+        /** How long it takes on a plate. */
+        private String heating(double grams, double to) {
+            double minutes = grams * 4.184 * (to - ROOM) / PLATE / 60;
+            return "From " + figures.plain(ROOM) + " °C on one plate of 1 kW about "
+                    + figures.fixed(Math.ceil(minutes), 0) + " min.";
+        }
+
+        /** Which substance it is, where the plan names one. */
+        private String of(String path) {
+            return plan.experiment().procedure().stream()
+                    .filter(step -> step.path().equals(path))
+                    .flatMap(step -> step.exposed().stream())
+                    .findFirst()
+                    .or(() -> Purpose.Apart.place(plan))
+                    .flatMap(place -> Optional.ofNullable(plan.had().get(place)))
+                    .map(had -> ", "
+                            + plan.setting()
+                                    .shelf()
+                                    .find(had.text())
+                                    .map(each -> each.name())
+                                    .orElse(had.text()))
+                    .orElse("");
+        }
+
+        private void solution(String label, double millilitres, QuantitySlot.Dissolved of) {
+            String formula = plan.one(of.formula()).text();
+            double concentration = plan.amount(of.concentration()).orElse(0);
+            lines.add(new Line(
+                    Kind.SOLUTION,
+                    label + ", " + formula + " " + figures.plain(concentration) + " mol/L",
+                    millilitres,
+                    "mL",
+                    recipe(formula, concentration, millilitres)));
+        }
+
+        private String recipe(String formula, double concentration, double millilitres) {
+            Optional<Stock> stock = Stock.of(formula);
+            if (stock.isPresent()) {
+                double strong = dilution(concentration, millilitres, stock.get().concentration());
+                String order = stock.get().formula().text().equals("NH3")
+                        ? "under the hood"
+                        : "acid into water, never the other way, a little at a time";
+                return figures.significant(strong, 3) + " mL of " + stock.get().name() + " ("
+                        + figures.significant(stock.get().concentration(), 3)
+                        + " mol/L; go by the bottle’s label) into about "
+                        + figures.significant(millilitres * 0.6, 2) + " mL of water, " + order
+                        + "; cool, then fill up to "
+                        + figures.significant(millilitres, 3) + " mL.";
+            }
+            Optional<ChemicalFormula> solid = formula(salt(formula));
+            if (solid.isEmpty()) {
+                return "How it is made is not known here.";
+            }
+            double grams = solid(concentration, millilitres, solid.get().molarMass());
+            return figures.significant(grams, 3) + " g of " + solid.get().text()
+                    + " into about " + figures.significant(millilitres * 0.6, 2)
+                    + " mL of water; stir until it is clear"
+                    + (Hazard.of(formula).filter(Hazard::strong).isPresent() ? ", it grows hot" : "")
+                    + ", cool, then fill up to " + figures.significant(millilitres, 3) + " mL.";
+        }
+
+        /** An ion is weighed out as its usual salt. */
+        private static String salt(String formula) {
+            Map<String, String> usual =
+                    new LinkedHashMap<>(Map.of("Cu^2+", "CuSO4·5H2O", "Ag+", "AgNO3", "Zn^2+", "ZnSO4·7H2O"));
+            return usual.getOrDefault(formula, formula);
+        }
+
+        private void gear() {
+            plan.setting()
+                    .calorimeter()
+                    .ifPresent(vessel -> lines.add(new Line(
+                            Kind.GEAR, vessel.kind().words() + ", with a lid", benches, "", "one to a bench")));
+            plan.reads().forEach((kind, each) -> {
+                boolean shared = kind.equals(InstrumentKind.BALANCE);
+                lines.add(new Line(
+                        Kind.GEAR,
+                        kind.word() + " that reads " + figures.plain(each.resolution()) + " "
+                                + each.unit().symbol(),
+                        shared ? Math.ceil((double) benches / SHARE) : benches,
+                        "",
+                        shared ? "one to " + SHARE + " benches" : "one to a bench"));
+            });
+            if (hot()) {
+                lines.add(new Line(
+                        Kind.GEAR,
+                        "hot plate with a beaker, or a bath",
+                        Math.ceil((double) benches / SHARE),
+                        "",
+                        "leave room in the beaker: what is put in lifts the water"));
+            }
+            if (plan.had().values().stream().anyMatch(each -> each.role() == Role.VOLUME)) {
+                lines.add(new Line(Kind.GEAR, "measuring cylinder", benches, "", "one to a bench"));
+            }
+        }
+
+        private boolean hot() {
+            return plan.amounts().stream()
+                    .anyMatch(
+                            path -> plan.temperature(path) && plan.amount(path).orElseThrow() > HOT);
+        }
+
+        private List<Hazard> hazards() {
+            return substances.stream().flatMap(each -> Hazard.of(each).stream()).toList();
+        }
+
+        private void protection() {
+            lines.add(new Line(Kind.PROTECTION, "eye protection", 0, "", "for everybody in the room"));
+            if (hazards().stream().anyMatch(each -> !each.hazard().isEmpty())) {
+                lines.add(new Line(
+                        Kind.PROTECTION, "gloves that withstand what is handled", 0, "", "look in its sheet which"));
+            }
+            if (hazards().stream().anyMatch(Hazard::strong)) {
+                lines.add(new Line(Kind.PROTECTION, "rinsing water for eyes within reach", 0, "", "strong corrosives"));
+            }
+            if (hot()) {
+                lines.add(new Line(
+                        Kind.PROTECTION,
+                        "tongs or gloves against heat",
+                        benches,
+                        "",
+                        "above " + figures.plain(HOT) + " °C"));
+            }
+        }
+
+        private void waste() {
+            boolean metals = hazards().stream()
+                    .anyMatch(each ->
+                            each.hazard().contains("H410") || each.hazard().contains("H411"));
+            boolean flammable = hazards().stream().anyMatch(Hazard::flammable);
+            boolean caustic = hazards().stream().anyMatch(Hazard::acidOrBase);
+            if (metals) {
+                lines.add(new Line(Kind.WASTE, "harmful to water life", 0, "", "collected, never down the drain"));
+            }
+            if (flammable) {
+                lines.add(
+                        new Line(Kind.WASTE, "flammable liquids", 0, "", "collected apart, closed, away from flames"));
+            }
+            if (caustic) {
+                lines.add(new Line(
+                        Kind.WASTE, "acids and bases", 0, "", "collected apart, neutralized by who is trained for it"));
+            }
+            if (!metals && !flammable && !caustic) {
+                lines.add(new Line(
+                        Kind.WASTE,
+                        "what the lab’s own rules say",
+                        0,
+                        "",
+                        "nothing here is remembered as needing a canister"));
+            }
+        }
+    }
+
+    /**
+     * {@return how much of a strong solution makes a weaker one (mL)}
+     *
+     * @param concentration of the weaker (mol/L)
+     * @param millilitres   of it
+     * @param strong        concentration of the strong one (mol/L)
+     */
+    static double dilution(double concentration, double millilitres, double strong) {
+        return concentration * millilitres / strong;
+    }
+
+    /**
+     * {@return how much of a solid makes a solution (g)}
+     *
+     * @param concentration of the solution (mol/L)
+     * @param millilitres   of it
+     * @param molarMass     of the solid, its water of crystallization in it (g/mol)
+     */
+    static double solid(double concentration, double millilitres, double molarMass) {
+        return concentration * millilitres / 1000 * molarMass;
+    }
+}
