@@ -3,7 +3,14 @@ package lab.sassafras.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -113,7 +120,7 @@ class PrepTest extends HouseTest {
         String both = hand.get(
                         "/plans/beside?one=" + one.replaceAll(".*/", "") + "&other=" + other.replaceAll(".*/", ""))
                 .body();
-        assertThat(both).contains("brass, once", "brass, twice", ">23.4</span>", ">25.6</span>");
+        assertThat(both).contains("brass, once", "brass, twice", ">23.4</span>", ">25.7</span>");
         assertThat(hand.get("/prep").body()).contains("brass, once", "brass, twice");
         assertThat(hand.get("/plans/" + UUID.randomUUID()).statusCode()).isEqualTo(404);
     }
@@ -142,6 +149,22 @@ class PrepTest extends HouseTest {
                         .statusCode())
                 .as("a later minor version is read")
                 .isEqualTo(302);
+    }
+
+    /** The example of the document is one by its schema, and so is what is written. */
+    @Test
+    void theExampleOfTheDocumentIsReadAsItStands() throws IOException {
+        String example = found(Files.readString(Path.of("../docs/plan-file.md")), "(?s)```json\\n(.*?)```");
+        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(
+                        Files.readString(Path.of("src/main/resources/schema/plan-file.schema.json")), InputFormat.JSON);
+        String plan = Hand.location(hand.post("/prep", "file=" + Hand.encoded(example)));
+        for (String file : List.of(example, hand.get(plan + "/plan.json").body())) {
+            assertThat(schema.validate(file, InputFormat.JSON)).isEmpty();
+        }
+        assertThat(schema.validate(example.replace("sassafras-plan", "another"), InputFormat.JSON))
+                .isNotEmpty();
+        assertThat(hand.get(plan).body()).contains("Brass, 32 g", ">23.4</span> °C", "The purpose asks for 9.1 %");
     }
 
     @Test
@@ -207,14 +230,14 @@ class PrepTest extends HouseTest {
             page.waitForSelector(".gain-take a");
             assertThat(browser.text("#expected-title")).contains("23.4");
             page.fill("[name='at-sample/mass']", "64");
-            page.waitForFunction("() => document.getElementById('expected-title').textContent.includes('25.6')");
+            page.waitForFunction("() => document.getElementById('expected-title').textContent.includes('25.7')");
             page.waitForSelector(".gain-take a");
             assertThat(page.url()).contains("64");
             page.fill("[name='at-sample/mass']", "-1");
             page.waitForFunction("() => document.querySelector('.findings, #expected-title')");
             assertThat(page.inputValue("[name='at-sample/mass']")).isEqualTo("-1");
             page.fill("[name='at-sample/mass']", "64");
-            page.waitForFunction("() => document.getElementById('expected-title').textContent.includes('25.6')");
+            page.waitForFunction("() => document.getElementById('expected-title').textContent.includes('25.7')");
             page.waitForSelector(".gain-take a");
             String before = values(page);
             page.click(".gains li:first-child .gain-take a");

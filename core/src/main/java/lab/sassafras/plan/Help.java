@@ -85,8 +85,8 @@ public final class Help {
     }
 
     /**
-     * {@return what reduces the interval most, the best first: three places changed singly and three pairs of them, each
-     * as it helps most}
+     * {@return what reduces the interval most, the best first: three places changed singly and three pairs of them,
+     * each as it helps most}
      *
      * @param plan      what is had
      * @param reference what its result should be

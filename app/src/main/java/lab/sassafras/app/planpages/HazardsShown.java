@@ -13,7 +13,7 @@ import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.substance.Substance;
 import org.springframework.stereotype.Component;
 
-/** What is known of the hazards of a substance: by the bottle's sheet where somebody set it beside, else from memory. */
+/** What is known of a substance's hazards: by its sheet where somebody set that beside, else from memory. */
 @Component
 public class HazardsShown {
 

@@ -98,7 +98,17 @@ public final class PlanForm {
             String value,
             String unit,
             List<Choice> choices,
-            @Nullable String problem) {}
+            @Nullable String problem) {
+
+        /** As it is read, and not typed. */
+        public String shown() {
+            return choices.stream()
+                    .filter(Choice::chosen)
+                    .map(Choice::words)
+                    .findFirst()
+                    .orElse(value);
+        }
+    }
 
     private Plan read() {
         Calorimeter vessel = vessel();

@@ -164,7 +164,7 @@ class PrepListController {
                 printer.printRecord(Stream.of(
                                 each.kind().words(),
                                 each.what(),
-                                each.amount() == 0 ? "" : Figures.POINT.plain(each.amount()),
+                                each.amount() == 0 ? "" : Figures.POINT.significant(each.amount(), DIGITS + 1),
                                 each.unit(),
                                 each.how())
                         .map(ForSpreadsheets::guarded));
