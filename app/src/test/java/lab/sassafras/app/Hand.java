@@ -129,7 +129,7 @@ public final class Hand {
     }
 
     /** A region of a page, as its script asks for it. */
-    String region(String path, String region) {
+    public String region(String path, String region) {
         return send(request(path).header("X-Region", region).GET()).body();
     }
 

@@ -222,6 +222,26 @@ class PrepTest extends HouseTest {
                 .isEqualTo(404);
     }
 
+    /** Before a hand moves something that burns, it is ticked that this was read. */
+    @Test
+    void whatBurnsIsTickedBeforeTheRunBegins() {
+        Period period = period("Acid and base");
+        Hand bench = new Hand(address("")).join("/periods/" + period.id(), "Alder");
+        String plan = Hand.location(hand.post("/prep/neutralization", "name=acid"));
+        hand.post(plan + "/periods", "period=" + period.id());
+        HttpResponse<String> asked = bench.post("/entries", "experiment=neutralization");
+        assertThat(asked.statusCode()).isEqualTo(422);
+        assertThat(asked.body()).contains("hydrochloric acid: May be corrosive", "name=\"minded\"");
+        assertThat(bench.post("/entries", "experiment=neutralization&minded=true")
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(bench.post("/entries", "experiment=neutralization&simulated=true")
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(bench.post("/entries", "experiment=fusion-of-ice").statusCode())
+                .isEqualTo(302);
+    }
+
     @Test
     @Tag("browser")
     void theNumberChangesAsOneTypesAndWhatHelpsIsTakenByOneTouch() {

@@ -104,7 +104,7 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/shelf/own/{id}", Bringer.AROUND),
             Map.entry("/prep", Bringer.AROUND),
             Map.entry("/prep/{experiment}", Bringer.AROUND),
-            Map.entry("/plans/{id}/periods", Bringer.AROUND),
+            Map.entry("/plans/{plan}/periods", Bringer.AROUND),
             Map.entry("/hazards", Bringer.AROUND),
             Map.entry("/shelf/vessels", Bringer.AROUND),
             Map.entry("/shelf/vessels/{id}/constant", Bringer.AROUND),

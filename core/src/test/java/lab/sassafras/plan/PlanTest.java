@@ -15,6 +15,7 @@ import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.substance.Reference;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -69,6 +70,19 @@ class PlanTest {
         assertThat(expected.end().value()).isCloseTo((brass * 99 + water * 21) / (brass + water), within(0.01));
         assertThat(expected.change()).isCloseTo(2.39, within(0.02));
         assertThat(expected.heat()).isCloseTo(brass * (99 - expected.end().value()), within(2.0));
+    }
+
+    /**
+     * A seeded sample of what {@code ./bench plans} does two thousand times: runs whose instruments, labels and
+     * constants are drawn scatter as it was foreseen, and end where it was foreseen.
+     */
+    @Tag("long")
+    @ParameterizedTest
+    @MethodSource("planned")
+    void runsScatterAsForeseen(String experiment) {
+        Foreseen found = Foreseen.of(Plans.of(experiment), 1000, 25);
+        assertThat(found.ratio()).isBetween(0.88, 1.12);
+        assertThat(found.met()).isBetween(0.88, 0.99);
     }
 
     /** Ice at 0 °C to bring 351 g of water from 24 to 4 °C: 83.7 g with 334 J/g and 4.184, no cup (common example). */

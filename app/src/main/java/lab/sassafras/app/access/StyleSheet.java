@@ -32,7 +32,6 @@ final class StyleSheet extends AbstractResourceResolver {
             "strip",
             "live",
             "simulated",
-            "plan",
             "table",
             "findings",
             "result",

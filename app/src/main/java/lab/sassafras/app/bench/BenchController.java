@@ -206,6 +206,7 @@ class BenchController {
             @RequestParam(defaultValue = "") String experiment,
             @RequestParam Optional<UUID> vessel,
             @RequestParam(defaultValue = "false") boolean simulated,
+            @RequestParam(defaultValue = "false") boolean minded,
             @RequestParam Map<String, String> chosen,
             HttpServletResponse response,
             Model model) {
@@ -214,10 +215,12 @@ class BenchController {
                 .forEach(kind -> Optional.ofNullable(chosen.get(field(kind)))
                         .filter(text -> !text.isBlank())
                         .ifPresent(text -> with.put(kind, Shelf.identity(text).orElse(NOBODYS))));
-        Answer<Entry> begun = beginning.begin(experiment, vessel, with, simulated, actor);
-        if (begun.refusal().isPresent()) {
+        Answer<Entry> begun = beginning.begin(experiment, vessel, with, simulated, minded, actor);
+        model.addAttribute("asked", begun.question().orElse(null));
+        if (!(begun instanceof Answer.Kept)) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(actor, experiment, ErrorMessages.of(begun.refusal().get()), model);
+            return page(
+                    actor, experiment, begun.refusal().map(ErrorMessages::of).orElse(null), model);
         }
         return "redirect:/entries/" + begun.orThrow().id() + (simulated ? "/simulated" : "");
     }

@@ -15,6 +15,7 @@ import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.chart.LivePicture;
 import lab.sassafras.app.people.Visitor;
+import lab.sassafras.app.plans.Planned;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Arrivals;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -43,6 +44,7 @@ class LiveController {
     private final Instruments instruments;
     private final TakeFromClock taking;
     private final Changes changes;
+    private final Planned planned;
 
     LiveController(
             RunScreen screens,
@@ -51,7 +53,9 @@ class LiveController {
             Arrivals arrivals,
             Instruments instruments,
             TakeFromClock taking,
-            Changes changes) {
+            Changes changes,
+            Planned planned) {
+        this.planned = planned;
         this.screens = screens;
         this.benches = benches;
         this.words = words;
@@ -221,7 +225,12 @@ class LiveController {
                 now.now(),
                 "Temperatures of " + now.series().size() + (now.series().size() == 1 ? " probe" : " probes") + " from "
                         + ClockTime.write(look.first()) + " to " + ClockTime.write(look.last()) + ". "
-                        + stands.get(0).title() + ".");
+                        + stands.get(0).title() + ".",
+                place.entry()
+                        .filter(each -> !each.sheet().setting().withheld())
+                        .flatMap(each ->
+                                planned.ends(place.period(), each.experiment().key()))
+                        .map(each -> new LivePicture.Band(each.low(), each.high())));
         return new LiveScreen(
                 head(now),
                 picture,

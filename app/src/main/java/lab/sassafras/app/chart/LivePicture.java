@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import lab.sassafras.curve.ClockTime;
 import lab.sassafras.curve.Reading;
@@ -18,8 +19,18 @@ import lab.sassafras.measure.Figures;
  * @param mixing  when both came together (s), and what is said there; empty while that is not marked
  * @param now     second of now
  * @param summary the whole in a sentence, for those who cannot see it
+ * @param expected where a plan expects it to end; empty where none does
  */
-public record LivePicture(Look look, List<Probe> probes, List<Moment> mixing, double now, String summary) {
+public record LivePicture(
+        Look look, List<Probe> probes, List<Moment> mixing, double now, String summary, Optional<Band> expected) {
+
+    /** Of which nothing is expected. */
+    public LivePicture(Look look, List<Probe> probes, List<Moment> mixing, double now, String summary) {
+        this(look, probes, mixing, now, summary, Optional.empty());
+    }
+
+    /** Two temperatures between which something is expected (°C). */
+    public record Band(double low, double high) {}
 
     private static final int WIDTH = 1120;
     private static final int HEIGHT = 400;
@@ -185,6 +196,8 @@ public record LivePicture(Look look, List<Probe> probes, List<Moment> mixing, do
         mixing.stream()
                 .filter(each -> each.seconds() >= look.first() && each.seconds() <= look.last())
                 .forEach(each -> picture.add(flag(each)));
+        expected.filter(each -> each.high() > look.low() && each.low() < look.high())
+                .ifPresent(each -> band(picture, each));
         for (int i = 0; i < probes.size(); i++) {
             picture.add(Svg.group()
                     .with("class", "marks kind-" + i % KINDS)
@@ -193,6 +206,28 @@ public record LivePicture(Look look, List<Probe> probes, List<Moment> mixing, do
         }
         String at = look.across(look.across().within(now));
         return picture.add(Svg.upright("now-line", at, TOP, BOTTOM)).written();
+    }
+
+    /** Faintly behind what is read, from the mixing on where that is marked. */
+    private void band(Svg picture, Band ends) {
+        StraightScale up = look.up();
+        double from = mixing.isEmpty()
+                ? look.first()
+                : look.across().within(mixing.get(0).seconds());
+        double head = up.place(up.within(ends.high()));
+        picture.add(
+                Svg.path(
+                        "expected-band",
+                        String.format(
+                                Locale.ROOT,
+                                "M%s %.1fH%dV%.1fH%sz",
+                                look.across(from),
+                                head,
+                                RIGHT,
+                                up.place(up.within(ends.low())),
+                                look.across(from))),
+                Svg.text("small", RIGHT - 4, String.format(Locale.ROOT, "%.1f", head - 4), "expected in the end")
+                        .end());
     }
 
     /** A round part of the time, of which no more than ten are on it (s). */

@@ -38,6 +38,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -52,6 +53,8 @@ class PlanController {
     private static final String NONE = "There is no plan at that address.";
     /** What a plan is reckoned for beside the number, asked for after it. */
     private static final String HELP = "help";
+
+    static final String PANEL = "/css/plan.css";
 
     private final Shelves shelves;
     private final PlanBook plans;
@@ -80,6 +83,12 @@ class PlanController {
 
     /** An experiment that can be planned. */
     public record Offered(String key, String title, String lead) {}
+
+    /** How its pages look, which no other page needs. */
+    @ModelAttribute("panel")
+    String panel() {
+        return PANEL;
+    }
 
     @GetMapping("/prep")
     String room(Model model) {
@@ -226,9 +235,9 @@ class PlanController {
         return all;
     }
 
-    @GetMapping("/plans/{id}")
+    @GetMapping("/plans/{plan}")
     String kept(
-            @PathVariable UUID id,
+            @PathVariable("plan") UUID id,
             @RequestHeader(name = "X-Region", defaultValue = "") String region,
             Optional<Actor> actor,
             Model model) {
@@ -237,8 +246,8 @@ class PlanController {
                 form(kept.experiment(), PlanForm.typed(kept.file()), actor), Optional.of(kept), region, actor, model);
     }
 
-    @GetMapping("/plans/{id}/plan.json")
-    ResponseEntity<byte[]> file(@PathVariable UUID id) {
+    @GetMapping("/plans/{plan}/plan.json")
+    ResponseEntity<byte[]> file(@PathVariable("plan") UUID id) {
         KeptPlan kept = plans.find(id).orElseThrow(() -> new NotFound(NONE));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
@@ -247,8 +256,8 @@ class PlanController {
     }
 
     /** Leads a period by it. */
-    @PostMapping("/plans/{id}/periods")
-    String layOut(@PathVariable UUID id, @RequestParam UUID period, Actor actor) {
+    @PostMapping("/plans/{plan}/periods")
+    String layOut(@PathVariable("plan") UUID id, @RequestParam UUID period, Actor actor) {
         KeptPlan kept = plans.find(id).orElseThrow(() -> new NotFound(NONE));
         Period of = periodBook.find(period).orElseThrow(() -> new NotFound("There is no lab period at that address."));
         periods.layOut(of, kept, actor).orThrow();

@@ -37,6 +37,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -63,12 +64,18 @@ class PrepListController {
         this.keeping = keeping;
     }
 
+    /** How its pages look, which no other page needs. */
+    @ModelAttribute("panel")
+    String panel() {
+        return PlanController.PANEL;
+    }
+
     /** One line as it is shown. */
     public record Row(String what, String amount, String how, String shelf) {}
 
-    @GetMapping("/plans/{id}/list")
+    @GetMapping("/plans/{plan}/list")
     String list(
-            @PathVariable UUID id,
+            @PathVariable("plan") UUID id,
             @RequestParam(defaultValue = "8") String benches,
             @RequestParam(defaultValue = "3") String trials,
             @RequestParam(defaultValue = "20") String spare,
@@ -151,9 +158,9 @@ class PrepListController {
                 : there > 0 ? "the shelf has " + there : "";
     }
 
-    @GetMapping("/plans/{id}/list.csv")
+    @GetMapping("/plans/{plan}/list.csv")
     ResponseEntity<byte[]> file(
-            @PathVariable UUID id,
+            @PathVariable("plan") UUID id,
             @RequestParam(defaultValue = "8") String benches,
             @RequestParam(defaultValue = "3") String trials,
             @RequestParam(defaultValue = "20") String spare) {

@@ -1,9 +1,12 @@
 package lab.sassafras.app.plans;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.substance.Hazard;
 import org.springframework.stereotype.Component;
 
 /** What the plan of a period expects of a run in it, in words. */
@@ -16,6 +19,32 @@ public class Planned {
 
     Planned(PlanBook plans) {
         this.plans = plans;
+    }
+
+    /** Ends of where a run is expected to end (°C). */
+    public record Ends(double low, double high) {}
+
+    /** {@return where a run is expected to end; empty where the period is led by no plan} */
+    public Optional<Ends> ends(Period period, String experiment) {
+        return plans.laidOut(period, experiment).flatMap(plan -> {
+            Map<String, Double> expected =
+                    Optional.ofNullable(plan.file().expected()).orElse(Map.of());
+            Double low = expected.get(PlanFile.LOW);
+            Double high = expected.get(PlanFile.HIGH);
+            return low == null || high == null ? Optional.empty() : Optional.of(new Ends(low, high));
+        });
+    }
+
+    /** {@return what of a plan’s substances burns, poisons or ignites, each with its words; none without a plan} */
+    public List<String> strong(Period period, String experiment) {
+        return plans.laidOut(period, experiment).stream()
+                .flatMap(plan -> plan.file().had().values().stream())
+                .flatMap(had -> Hazard.in(had.text()).stream())
+                .filter(Hazard::strong)
+                .distinct()
+                .map(each -> each.name() + ": "
+                        + each.hazard().stream().map(Hazard::words).collect(Collectors.joining(", ")))
+                .toList();
     }
 
     /**

@@ -1,10 +1,12 @@
 package lab.sassafras.app.usecase;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lab.sassafras.app.people.Right;
+import lab.sassafras.app.plans.Planned;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
@@ -35,8 +37,10 @@ public class BeginEntry {
     private final EntryBook entryBook;
     private final ObservationBook observations;
     private final Shelves shelves;
+    private final Planned planned;
 
-    BeginEntry(EntryBook entryBook, ObservationBook observations, Shelves shelves) {
+    BeginEntry(EntryBook entryBook, ObservationBook observations, Shelves shelves, Planned planned) {
+        this.planned = planned;
         this.observations = observations;
         this.entryBook = entryBook;
         this.shelves = shelves;
@@ -49,10 +53,23 @@ public class BeginEntry {
      * @param vessel     in hand, if any
      * @param with       instruments in hand, by kind
      * @param simulated  whether it is run at the simulated bench
+     * @param minded     whether it was ticked that the hazards of what the period’s plan names were read
      */
     @Needs(Right.BEGIN)
     public Answer<Entry> begin(
-            String experiment, Optional<UUID> vessel, Map<InstrumentKind, UUID> with, boolean simulated, Actor actor) {
+            String experiment,
+            Optional<UUID> vessel,
+            Map<InstrumentKind, UUID> with,
+            boolean simulated,
+            boolean minded,
+            Actor actor) {
+        List<String> strong =
+                simulated || minded ? List.of() : planned.strong(actor.bench().period(), experiment);
+        if (!strong.isEmpty()) {
+            return new Answer.Asked<>("Before this begins: " + String.join("; ", strong)
+                    + ". Wear what protects eyes and hands, know where the rinsing water is, and read the sheets of the "
+                    + "bottles. Your lab’s own rules and your instructor come first.");
+        }
         return Answer.of(() -> {
             Experiment kind =
                     Experiments.find(experiment).orElseThrow(() -> new Refused("Choose an experiment to begin."));

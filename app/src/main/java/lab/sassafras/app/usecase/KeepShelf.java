@@ -48,11 +48,13 @@ public class KeepShelf {
     }
 
     /** Keeps a plan, as a copy of another where it is one. */
+    @Needs(Right.LEAD)
     public Answer<KeptPlan> plan(UUID id, PlanFile plan, Optional<UUID> copyOf, Actor actor) {
         return Answer.of(() -> plans.keep(id, plan, copyOf, actor.name()));
     }
 
     /** Sets what a bottle’s safety data sheet says beside what is remembered. */
+    @Needs(Right.LEAD)
     public Answer<HazardSheet> confirm(String substance, String signal, String statements, String sheet, Actor actor) {
         return Answer.of(() -> plans.confirm(substance, signal, statements, sheet, actor.name()));
     }
