@@ -96,12 +96,19 @@ public final class Help {
         Quick now = Quick.of(plan, reference).orElse(new Quick(0, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY));
         List<Change> all = changes(plan, shelf);
         List<Gain> singles = new ArrayList<>();
-        all.forEach(each -> gain(plan, reference, now, List.of(each)).ifPresent(singles::add));
+        List<Double> alone = new ArrayList<>();
+        for (Change each : all) {
+            Optional<Quick> then = quick(plan, reference, List.of(each));
+            alone.add(Math.min(now.standard(), then.map(Quick::standard).orElse(Double.POSITIVE_INFINITY)));
+            gain(then, now, now.standard(), List.of(each)).ifPresent(singles::add);
+        }
         List<Gain> pairs = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
             for (int j = i + 1; j < all.size(); j++) {
                 if (!all.get(i).of().equals(all.get(j).of())) {
-                    gain(plan, reference, now, List.of(all.get(i), all.get(j))).ifPresent(pairs::add);
+                    List<Change> both = List.of(all.get(i), all.get(j));
+                    gain(quick(plan, reference, both), now, Math.min(alone.get(i), alone.get(j)), both)
+                            .ifPresent(pairs::add);
                 }
             }
         }
@@ -120,17 +127,21 @@ public final class Help {
         return List.copyOf(by.values());
     }
 
-    /** What is gained; none where it only looks so, because another share of the ± is better known how well. */
-    private static Optional<Gain> gain(Plan plan, Reference reference, Quick now, List<Change> changes) {
+    /**
+     * What is gained; none where it only looks so, because another share of the ± is better known how well, or where
+     * one of two does not help the other.
+     */
+    private static Optional<Gain> gain(Optional<Quick> then, Quick now, double standard, List<Change> changes) {
+        return then.filter(each -> each.relative() < now.relative() && each.standard() < standard)
+                .map(each -> new Gain(changes, each.relative()));
+    }
+
+    private static Optional<Quick> quick(Plan plan, Reference reference, List<Change> changes) {
         Plan other = plan;
         for (Change each : changes) {
             other = each.in(other);
         }
         Plan changed = other;
-        return Quick.of(changed, reference)
-                .filter(each -> Warnings.fits(changed, each)
-                        && each.relative() < now.relative()
-                        && each.standard() < now.standard())
-                .map(each -> new Gain(changes, each.relative()));
+        return Quick.of(changed, reference).filter(each -> Warnings.fits(changed, each));
     }
 }

@@ -139,7 +139,7 @@ class PlanTest {
             List<Double> singles = new ArrayList<>();
             List<Double> pairs = new ArrayList<>();
             for (Help.Change one : changes) {
-                brute(one.in(drawn), reference, now).ifPresent(singles::add);
+                brute(one.in(drawn), reference, now, now.standard()).ifPresent(singles::add);
                 for (Help.Change two : changes) {
                     boolean other = one.instrument().isPresent()
                             ? two.instrument().isEmpty()
@@ -149,7 +149,13 @@ class PlanTest {
                                             .equals(one.instrument().get().kind())
                             : !two.path().equals(one.path());
                     if (other) {
-                        brute(two.in(one.in(drawn)), reference, now).ifPresent(pairs::add);
+                        double least = Stream.of(one, two)
+                                .flatMap(each -> Quick.of(each.in(drawn), reference)
+                                        .filter(alone -> Warnings.fits(each.in(drawn), alone))
+                                        .stream())
+                                .mapToDouble(Quick::standard)
+                                .reduce(now.standard(), Math::min);
+                        brute(two.in(one.in(drawn)), reference, now, least).ifPresent(pairs::add);
                     }
                 }
             }
@@ -158,11 +164,10 @@ class PlanTest {
         }
     }
 
-    private static Optional<Double> brute(Plan plan, Reference reference, Quick now) {
+    private static Optional<Double> brute(Plan plan, Reference reference, Quick now, double standard) {
         return Quick.of(plan, reference)
-                .filter(each -> Warnings.fits(plan, each)
-                        && each.relative() < now.relative()
-                        && each.standard() < now.standard())
+                .filter(each ->
+                        Warnings.fits(plan, each) && each.relative() < now.relative() && each.standard() < standard)
                 .map(Quick::relative);
     }
 
