@@ -12,10 +12,9 @@ import lab.sassafras.sheet.Sheet;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.Reference;
-import lab.sassafras.verdict.Agreement;
 import lab.sassafras.verdict.Interval;
 import lab.sassafras.verdict.Reduction;
-import lab.sassafras.verdict.Verdict;
+import lab.sassafras.yardstick.Judged;
 
 /**
  * What is to be expected of a run as it is planned.
@@ -123,9 +122,14 @@ public record Expectation(
         }
         double start = plan.amount(plan.span().start()).orElse(20);
         for (double guess : GUESSES) {
-            Reduction supposed = Reduction.of(sheet.supposing().with(plan.ending(start + guess)), plan.conventions());
-            Optional<Reference> found =
-                    supposed.verdict().flatMap(Verdict::agreement).map(Agreement::reference);
+            Sheet supposed = sheet.supposing().with(plan.ending(start + guess));
+            Optional<Reference> found = account(plan, supposed)
+                    .solve(supposed.bindings())
+                    .solution()
+                    .flatMap(solved -> plan.experiment()
+                            .yardstick()
+                            .parts(new Judged(supposed, 1, solved.estimate(), solved, 1))
+                            .reference());
             if (found.isPresent()) {
                 return found.map(
                         each -> usual(each, plan.experiment().yardstick().usualPart()));
