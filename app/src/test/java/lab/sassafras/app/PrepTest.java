@@ -214,10 +214,12 @@ class PrepTest extends HouseTest {
         assertThat(bench.get(entry).body()).doesNotContain("for tonight");
         assertThat(hand.post(plan + "/periods", "period=" + period.id()).statusCode())
                 .isEqualTo(302);
-        assertThat(hand.get(plan).body()).contains("is led by it");
+        assertThat(hand.get(plan).body()).contains("Take it away");
         assertThat(bench.get(entry).body()).contains("The plan “for tonight” expects 23.4 °C in the end");
         bench.post(entry + "/observations", "at=mixed%5B1%5D/final&role=read&unit=%C2%B0C&text=23.5");
         assertThat(bench.get(entry + "/result").body()).contains("It came to 23.5 °C: as planned.");
+        hand.post(plan + "/periods", "here=false&period=" + period.id());
+        assertThat(bench.get(entry).body()).doesNotContain("for tonight");
         assertThat(hand.post(plan + "/periods", "period=" + UUID.randomUUID()).statusCode())
                 .isEqualTo(404);
     }

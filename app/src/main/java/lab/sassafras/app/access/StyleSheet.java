@@ -30,7 +30,6 @@ final class StyleSheet extends AbstractResourceResolver {
             "asking",
             "clock",
             "strip",
-            "live",
             "simulated",
             "table",
             "findings",

@@ -255,12 +255,16 @@ class PlanController {
                 .body(kept.file().written().getBytes(StandardCharsets.UTF_8));
     }
 
-    /** Leads a period by it. */
+    /** Leads a period by it, or no more. */
     @PostMapping("/plans/{plan}/periods")
-    String layOut(@PathVariable("plan") UUID id, @RequestParam UUID period, Actor actor) {
+    String layOut(
+            @PathVariable("plan") UUID id,
+            @RequestParam UUID period,
+            @RequestParam(defaultValue = "true") boolean here,
+            Actor actor) {
         KeptPlan kept = plans.find(id).orElseThrow(() -> new NotFound(NONE));
         Period of = periodBook.find(period).orElseThrow(() -> new NotFound("There is no lab period at that address."));
-        periods.layOut(of, kept, actor).orThrow();
+        periods.layOut(of, kept, here, actor).orThrow();
         return "redirect:/plans/" + id;
     }
 

@@ -86,14 +86,18 @@ public class SetUpPeriod {
         });
     }
 
-    /** Leads a period by a plan. */
-    @Noted("laid out a plan")
-    public Answer<Boolean> layOut(Period period, KeptPlan plan, Actor actor) {
+    /** Leads a period by a plan, or by none any more. */
+    @Noted(value = "laid out a plan", otherwise = "took a plan away")
+    public Answer<Boolean> layOut(Period period, KeptPlan plan, boolean here, Actor actor) {
         return Answer.of(() -> {
             if (!period.open() && period.state() != Period.State.DRAFT) {
                 throw new Refused("This period is over: it is led by no plan any more.");
             }
-            plans.layOut(period, plan, actor.name());
+            if (here) {
+                plans.layOut(period, plan, actor.name());
+            } else {
+                plans.takeAway(period, plan.experiment(), actor.name());
+            }
         });
     }
 
