@@ -104,6 +104,9 @@ class PrepTest extends HouseTest {
                         .body())
                 .contains("No amount reaches it. The nearest is about");
         assertThat(hand.get(SOLID + "?vessel=" + UUID.randomUUID()).body()).contains("not on the shelf any more");
+        assertThat(hand.post("/prep/neutralization", "name=x&at-acid/concentration=6")
+                        .body())
+                .contains("above the 2 mol/L", "Nothing was kept");
         assertThat(hand.get("/prep/cycle").statusCode()).isEqualTo(404);
         assertThat(hand.get("/prep/neutralization?at-acid/concentration=6").body())
                 .contains("above the 2 mol/L that are allowed", "Nothing can be expected of this");
@@ -113,7 +116,10 @@ class PrepTest extends HouseTest {
     void aPlanIsKeptOnceCopiedAndStandsBesideAnother() {
         String key = "&key=" + UUID.randomUUID();
         String one = kept("brass, once", key, "&purpose=within&percent=9");
-        assertThat(kept("brass, once", key)).isEqualTo(one);
+        assertThat(kept("brass, once", key, "&purpose=within&percent=9")).isEqualTo(one);
+        assertThat(hand.post(SOLID, typed(BRASS) + "&name=brass,+once" + key).body())
+                .as("for another purpose")
+                .contains("Another plan was kept under the same key");
         assertThat(hand.get(one).body()).contains("brass, once", "value=\"32\"", "The purpose asks for 9.0 %");
         String other = kept("brass, twice", "&at-sample/mass=64&copy=" + one.replaceAll(".*/", ""));
         assertThat(hand.get(other).body()).as("the later of two counts").contains("value=\"64\"");
@@ -134,7 +140,15 @@ class PrepTest extends HouseTest {
                 .hasEntrySatisfying(PlanFile.END, end -> assertThat(end).isBetween(23.3, 23.5));
         String again = Hand.location(hand.post("/prep", "file=" + Hand.encoded(file)));
         assertThat(hand.get(again + "/plan.json").body()).isEqualTo(file);
+        String lying = Hand.location(hand.post(
+                "/prep", "file=" + Hand.encoded(file.replaceAll("(final temperature, °C\" : )[\\d.]+", "$199"))));
+        assertThat(hand.get(lying + "/plan.json").body()).as("reckoned here").isEqualTo(file);
+        assertThat(hand.post(SOLID, "name=other&key=" + lying.replaceAll(".*/", ""))
+                        .statusCode())
+                .as("another under its key")
+                .isEqualTo(422);
         for (String wrong : List.of(
+                file.replace("\"32\"", "\"-5\""),
                 "",
                 "{",
                 "[]",
@@ -233,7 +247,8 @@ class PrepTest extends HouseTest {
         hand.post(plan + "/periods", "period=" + period.id());
         HttpResponse<String> asked = bench.post("/entries", "experiment=neutralization");
         assertThat(asked.statusCode()).isEqualTo(422);
-        assertThat(asked.body()).contains("hydrochloric acid: May be corrosive", "name=\"minded\"");
+        assertThat(asked.body())
+                .contains("hydrochloric acid: May be corrosive", "(unconfirmed, from memory)", "name=\"minded\"");
         assertThat(bench.post("/entries", "experiment=neutralization&minded=true")
                         .statusCode())
                 .isEqualTo(302);

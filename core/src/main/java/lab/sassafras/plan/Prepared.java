@@ -1,7 +1,6 @@
 package lab.sassafras.plan;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -76,6 +75,9 @@ public record Prepared(List<Line> lines, List<String> substances) {
     private static final double PLATE = 0.6 * 1000;
 
     private static final double ROOM = 22;
+    /** An ion is weighed out as its usual salt. */
+    private static final Map<String, String> SALTS =
+            Map.of("Cu^2+", "CuSO4·5H2O", "Ag+", "AgNO3", "Zn^2+", "ZnSO4·7H2O");
 
     /**
      * {@return what is to be prepared}
@@ -91,7 +93,20 @@ public record Prepared(List<Line> lines, List<String> substances) {
             throw new Refused("Prepare for 1 to " + MOST + " benches, 1 to " + MOST
                     + " trials at each, and 0 to 200 % to spare.");
         }
+        // what may not be done is not prepared either, whoever asks
+        Warnings.refusals(plan).stream().findFirst().ifPresent(why -> {
+            throw new Refused(why.message());
+        });
         return new Making(plan, benches, benches * trials * (1 + spare / 100)).prepared();
+    }
+
+    /**
+     * {@return substances a plan names, as it names them, whether it may be done or not}
+     *
+     * @param plan what is had
+     */
+    public static List<String> substances(Plan plan) {
+        return new Making(plan, 1, 1).prepared().substances();
     }
 
     /** Works the list out. */
@@ -136,16 +151,8 @@ public record Prepared(List<Line> lines, List<String> substances) {
                 Hazard.named(text).stream()
                         .filter(each -> Hazard.of(each).isPresent()
                                 || plan.setting().shelf().find(each).isPresent()
-                                || formula(each).isPresent())
+                                || ChemicalFormula.of(each).isPresent())
                         .forEach(substances::add);
-            }
-        }
-
-        private static Optional<ChemicalFormula> formula(String text) {
-            try {
-                return Optional.of(ChemicalFormula.read(text));
-            } catch (Refused none) {
-                return Optional.empty();
             }
         }
 
@@ -217,6 +224,9 @@ public record Prepared(List<Line> lines, List<String> substances) {
             Optional<Stock> stock = Stock.of(formula);
             if (stock.isPresent()) {
                 double strong = dilution(concentration, millilitres, stock.get().concentration());
+                if (strong > millilitres) {
+                    return "It is stronger than it is sold: how it is made is not known here.";
+                }
                 String order = stock.get().formula().text().equals("NH3")
                         ? "under the hood"
                         : "acid into water, never the other way, a little at a time";
@@ -227,7 +237,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
                         + "; cool, then fill up to "
                         + figures.significant(millilitres, 3) + " mL.";
             }
-            Optional<ChemicalFormula> solid = formula(salt(formula));
+            Optional<ChemicalFormula> solid = ChemicalFormula.of(SALTS.getOrDefault(formula, formula));
             if (solid.isEmpty()) {
                 return "How it is made is not known here.";
             }
@@ -235,15 +245,12 @@ public record Prepared(List<Line> lines, List<String> substances) {
             return figures.significant(grams, 3) + " g of " + solid.get().text()
                     + " into about " + figures.significant(millilitres * 0.6, 2)
                     + " mL of water; stir until it is clear"
-                    + (Hazard.of(formula).filter(Hazard::strong).isPresent() ? ", it grows hot" : "")
+                    + (Hazard.of(formula)
+                                    .filter(each -> each.acidOrBase() && each.strong())
+                                    .isPresent()
+                            ? ", it grows hot"
+                            : "")
                     + ", cool, then fill up to " + figures.significant(millilitres, 3) + " mL.";
-        }
-
-        /** An ion is weighed out as its usual salt. */
-        private static String salt(String formula) {
-            Map<String, String> usual =
-                    new LinkedHashMap<>(Map.of("Cu^2+", "CuSO4·5H2O", "Ag+", "AgNO3", "Zn^2+", "ZnSO4·7H2O"));
-            return usual.getOrDefault(formula, formula);
         }
 
         private void gear() {

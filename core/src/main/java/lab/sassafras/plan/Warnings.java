@@ -3,8 +3,10 @@ package lab.sassafras.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
@@ -44,8 +46,13 @@ public final class Warnings {
     /** Of what makes up the ± one thing is spoken of where it is more than this part (no source). */
     private static final double MOST = 0.5;
 
-    private static final List<String> REACT_WITH_WATER =
-            List.of("lithium", "sodium", "potassium", "rubidium", "caesium", "calcium", "strontium", "barium");
+    /** Acids and bases above this are not planned (mol/L). Common practice, no source. */
+    private static final double STRONGEST = 2;
+
+    /** Metals that ignite in water and in anything watery. */
+    private static final Set<String> ALKALI = Set.of("Li", "Na", "K", "Rb", "Cs");
+    /** Metals that react with water, where it is only to warm or cool them. */
+    private static final Set<String> EARTHS = Set.of("Ca", "Sr", "Ba");
 
     private Warnings() {}
 
@@ -249,16 +256,19 @@ public final class Warnings {
     /**
      * {@return why a plan may not be done at all; none where it may}
      *
-     * @param plan      what is had
-     * @param strongest acids and bases that are allowed (mol/L)
+     * @param plan what is had
      */
-    public static List<Finding> refusals(Plan plan, double strongest) {
+    public static List<Finding> refusals(Plan plan) {
         List<Finding> all = new ArrayList<>();
         List<String> named = plan.had().values().stream()
                 .filter(each -> each.role() == Role.STATED)
                 .map(Plan.Had::text)
                 .toList();
-        if (named.stream().anyMatch(Warnings::hydrofluoric)) {
+        List<ChemicalFormula> species = named.stream()
+                .flatMap(each -> Hazard.named(each).stream())
+                .flatMap(each -> ChemicalFormula.of(each).stream())
+                .toList();
+        if (hydrofluoric(named, species)) {
             all.add(
                     Finding.refuse(
                             "plan.hydrofluoric",
@@ -268,29 +278,45 @@ public final class Warnings {
                 named.stream().flatMap(each -> Hazard.in(each).stream()).anyMatch(each -> each.acidOrBase());
         plan.had().forEach((path, each) -> {
             boolean strength = BenchUnit.MOLES_PER_LITRE.symbol().equals(each.unit());
-            if (caustic && strength && plan.amount(path).orElseThrow() > strongest) {
+            if (caustic && strength && plan.amount(path).orElseThrow() > STRONGEST) {
                 all.add(Finding.refuse(
                                 "plan.strength",
                                 "“" + plan.experiment().words().label(path) + "” is above the "
-                                        + plan.setting().figures().plain(strongest)
+                                        + plan.setting().figures().plain(STRONGEST)
                                         + " mol/L that are allowed for acids and bases.")
                         .at(Plan.at(path).toString()));
             }
         });
-        boolean water = named.stream()
-                .flatMap(each -> plan.setting().shelf().find(each).stream())
-                .allMatch(each -> each.kind().solid() || each.key().equals("water"));
-        named.stream()
-                .flatMap(each -> plan.setting().shelf().find(each).stream())
-                .filter(each -> water && REACT_WITH_WATER.contains(each.key()))
-                .forEach(each -> all.add(Finding.refuse(
-                        "plan.reacts", each.name() + " reacts with water, and may ignite. It is not put into it.")));
+        reacts(plan, named, species)
+                .ifPresent(metal -> all.add(Finding.refuse(
+                        "plan.reacts", metal + " reacts with water, and may ignite. It is not put into it.")));
         hotInto(plan, named, all);
         return all;
     }
 
-    private static boolean hydrofluoric(String text) {
-        return text.matches("(.*[^A-Za-z])?HF([^a-z].*)?");
+    /** Named itself, or made of a fluoride by an acid that is named. */
+    private static boolean hydrofluoric(List<String> named, List<ChemicalFormula> species) {
+        boolean acid = named.stream()
+                .flatMap(each -> Hazard.in(each).stream())
+                .anyMatch(each -> each.kind().equals("acid"));
+        return species.stream()
+                .map(ChemicalFormula::atoms)
+                .filter(atoms -> atoms.containsKey("F"))
+                .anyMatch(atoms -> atoms.equals(Map.of("H", 1, "F", 1)) || acid && !atoms.containsKey("C"));
+    }
+
+    private static Optional<String> reacts(Plan plan, List<String> named, List<ChemicalFormula> species) {
+        List<Substance> shelf = named.stream()
+                .flatMap(each -> plan.setting().shelf().find(each).stream())
+                .toList();
+        boolean water = shelf.stream()
+                .allMatch(each -> each.kind().solid() || each.key().equals("water"));
+        return Stream.concat(
+                        species.stream().map(ChemicalFormula::text).filter(ALKALI::contains),
+                        shelf.stream()
+                                .map(Substance::formula)
+                                .filter(each -> water && EARTHS.contains(each) || ALKALI.contains(each)))
+                .findFirst();
     }
 
     /** A solid hotter than the liquid boils at, a flammable liquid near a plate or a flame. */

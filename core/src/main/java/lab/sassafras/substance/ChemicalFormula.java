@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lab.sassafras.measure.Measured;
@@ -109,6 +110,19 @@ public record ChemicalFormula(String text, Map<String, Integer> atoms, int charg
         String sign = charged.group(3) == null ? charged.group(4) : charged.group(3);
         int size = charged.group(2) == null || charged.group(2).isEmpty() ? 1 : Integer.parseInt(charged.group(2));
         return sign.equals("+") ? size : -size;
+    }
+
+    /**
+     * {@return the formula a text is; empty where it is none}
+     *
+     * @param text as typed
+     */
+    public static Optional<ChemicalFormula> of(String text) {
+        try {
+            return Optional.of(read(text));
+        } catch (Refused none) {
+            return Optional.empty();
+        }
     }
 
     /**

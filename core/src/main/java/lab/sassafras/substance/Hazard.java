@@ -79,7 +79,16 @@ public record Hazard(
 
     /** {@return whether a tick is asked for before anything of it is handled} */
     public boolean strong() {
-        return hazard.stream().flatMap(each -> Arrays.stream(each.split("\\+"))).anyMatch(STRONG::contains);
+        return strong(hazard);
+    }
+
+    /**
+     * {@return whether statements ask for that}
+     *
+     * @param codes of them
+     */
+    public static boolean strong(List<String> codes) {
+        return codes.stream().flatMap(each -> Arrays.stream(each.split("\\+"))).anyMatch(STRONG::contains);
     }
 
     /** {@return what it does and what to do, each with its words} */

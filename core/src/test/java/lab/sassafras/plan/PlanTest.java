@@ -247,20 +247,30 @@ class PlanTest {
     @Test
     void whatHurtsIsRefused() {
         Plan acid = Plans.of("neutralization");
-        assertThat(codes(Warnings.refusals(acid, 2))).isEmpty();
-        assertThat(Warnings.refusals(acid.with("acid/concentration", "2.1"), 2))
+        assertThat(codes(Warnings.refusals(acid))).isEmpty();
+        assertThat(Warnings.refusals(acid.with("acid/concentration", "2.1")))
                 .singleElement()
                 .satisfies(each -> assertThat(each.about()).isEqualTo("acid[1]/concentration"));
-        assertThat(codes(Warnings.refusals(acid.with("reaction/equation", "HF(aq) + NaOH(aq) -> NaF(aq) + H2O(l)"), 2)))
+        assertThat(codes(Warnings.refusals(acid.with("reaction/equation", "HF(aq) + NaOH(aq) -> NaF(aq) + H2O(l)"))))
                 .contains("plan.hydrofluoric");
+        assertThat(codes(Warnings.refusals(acid.with("acid/concentration", "2"))))
+                .isEmpty();
+        assertThat(codes(Warnings.refusals(acid.with("base/formula", "NaF"))))
+                .as("a fluoride with an acid")
+                .contains("plan.hydrofluoric");
+        assertThat(codes(Warnings.refusals(Plans.of("solid-with-solution").with("solid/formula", "Na"))))
+                .contains("plan.reacts");
+        assertThatThrownBy(() -> Prepared.of(acid.with("acid/concentration", "6"), 1, 1, 0))
+                .as("nor is it prepared")
+                .isInstanceOf(Refused.class);
         Plan liquid = Plans.of("specific-heat-of-liquid");
-        assertThat(codes(Warnings.refusals(liquid.with("shelf/liquid", "acetone"), 2)))
+        assertThat(codes(Warnings.refusals(liquid.with("shelf/liquid", "acetone"))))
                 .contains("plan.boils");
         assertThat(codes(
-                        Warnings.refusals(liquid.with("shelf/liquid", "ethanol").with("solid/bath", "boiling"), 2)))
+                        Warnings.refusals(liquid.with("shelf/liquid", "ethanol").with("solid/bath", "boiling"))))
                 .contains("plan.flammable")
                 .doesNotContain("plan.boils");
-        assertThat(codes(Warnings.refusals(liquid, 2))).isEmpty();
+        assertThat(codes(Warnings.refusals(liquid))).isEmpty();
     }
 
     @ParameterizedTest

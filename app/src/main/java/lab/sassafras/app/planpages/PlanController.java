@@ -170,9 +170,7 @@ class PlanController {
     }
 
     private List<HazardsShown.Shown> hazards(PlanForm form, String region) {
-        return region.isEmpty() || region.equals(HELP)
-                ? hazards.of(Prepared.of(form.plan(), 1, 1, 0).substances())
-                : List.of();
+        return region.isEmpty() || region.equals(HELP) ? hazards.of(Prepared.substances(form.plan())) : List.of();
     }
 
     /** The address of the same plan, to which something else is added. */
@@ -197,8 +195,9 @@ class PlanController {
             Model model) {
         PlanForm form = form(experiment, last(typed), Optional.of(actor));
         String why;
-        if (form.wrong()) {
-            why = "Something of it cannot be: it stands beside its field. Nothing was kept.";
+        Optional<String> not = form.cannotBe();
+        if (not.isPresent()) {
+            why = not.get();
         } else {
             Answer<KeptPlan> kept = keeping.plan(
                     identity(key).orElseGet(UUID::randomUUID),
@@ -322,8 +321,13 @@ class PlanController {
         Answer<KeptPlan> kept;
         try {
             PlanFile read = PlanFile.read(file);
-            form(read.experiment(), PlanForm.typed(read), Optional.of(actor));
-            kept = keeping.plan(UUID.randomUUID(), read, Optional.empty(), actor);
+            PlanForm form = form(read.experiment(), PlanForm.typed(read), Optional.of(actor));
+            form.cannotBe().ifPresent(why -> {
+                throw new Refused(why);
+            });
+            // what a file says is expected is another program's word: it is reckoned here
+            kept = keeping.plan(
+                    UUID.randomUUID(), form.file(read.name(), reckoned(form, actor)), Optional.empty(), actor);
         } catch (Refused | NotFound not) {
             kept = new Answer.NotKept<>(not);
         }

@@ -22,6 +22,7 @@ import lab.sassafras.measure.TypedNumber;
 import lab.sassafras.plan.Plan;
 import lab.sassafras.plan.Purpose;
 import lab.sassafras.plan.Sought;
+import lab.sassafras.plan.Warnings;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Setting;
@@ -236,9 +237,16 @@ public final class PlanForm {
         return wrong.get(field);
     }
 
-    /** Whether anything typed cannot be. */
-    boolean wrong() {
-        return !wrong.isEmpty();
+    /** {@return why it cannot be kept; empty where it can. What stands in for a thing of the shelf is only said} */
+    Optional<String> cannotBe() {
+        return wrong.entrySet().stream()
+                .filter(each -> each.getKey().startsWith(PLACE))
+                .map(each -> "“" + experiment.words().label(each.getKey().substring(PLACE.length())) + "”: "
+                        + each.getValue() + " Nothing was kept.")
+                .findFirst()
+                .or(() -> Warnings.refusals(plan).stream()
+                        .findFirst()
+                        .map(each -> each.message() + " Nothing was kept."));
     }
 
     /** {@return what is had, in the order of the work} */

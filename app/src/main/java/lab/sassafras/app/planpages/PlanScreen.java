@@ -27,9 +27,6 @@ import lab.sassafras.slot.Role;
 /** A plan as the page shows it, in words and pictures. */
 final class PlanScreen {
 
-    /** Acids and bases above this are refused (mol/L). Common practice, no source. */
-    static final double STRONGEST = 2;
-
     private static final int BUDGET = 5;
     /** A result that is only expected is told to so many digits. */
     private static final int RESULT_DIGITS = 3;
@@ -114,7 +111,7 @@ final class PlanScreen {
     record Reckoned(Optional<Expectation> expectation, List<Finding> findings) {}
 
     Reckoned reckoned() {
-        List<Finding> refusals = Warnings.refusals(plan, STRONGEST);
+        List<Finding> refusals = Warnings.refusals(plan);
         try {
             Expectation.Outcome outcome = Expectation.of(plan);
             List<Finding> all = new ArrayList<>(refusals);

@@ -64,12 +64,15 @@ public class PlanBook {
      * @throws Refused where its name is none, or it is too long
      */
     public KeptPlan keep(UUID id, PlanFile file, Optional<UUID> copyOf, String who) {
+        PlanFile named = file.called(Names.checked(file.name().strip(), "A name", Names.LONGEST));
         KeptPlan known = entities.find(KeptPlan.class, id);
+        if (known != null && !known.file().same(named)) {
+            throw new Refused("Another plan was kept under the same key. Load the page again and keep it once more.");
+        }
         if (known != null) {
             return known;
         }
         room.check();
-        PlanFile named = file.called(Names.checked(file.name().strip(), "A name", Names.LONGEST));
         if (named.written().length() > PlanFile.LONGEST) {
             throw new Refused("This plan is longer than one can be.");
         }

@@ -117,6 +117,15 @@ public record PlanFile(
         reads = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(reads));
     }
 
+    /** {@return whether it is the same plan, whatever was reckoned of it} */
+    boolean same(PlanFile other) {
+        return given().equals(other.given());
+    }
+
+    private PlanFile given() {
+        return new PlanFile(format, version, name, experiment, had, reads, vessel, purpose, null);
+    }
+
     /** As it stands in a file. */
     public String written() {
         return JSON.writeValueAsString(this);

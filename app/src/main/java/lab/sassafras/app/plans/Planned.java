@@ -35,16 +35,33 @@ public class Planned {
         });
     }
 
-    /** {@return what of a plan’s substances burns, poisons or ignites, each with its words; none without a plan} */
+    /**
+     * {@return what of a plan’s substances burns, poisons or ignites, each with its words and how far they may be
+     * believed; none without a plan}
+     */
     public List<String> strong(Period period, String experiment) {
         return plans.laidOut(period, experiment).stream()
                 .flatMap(plan -> plan.file().had().values().stream())
-                .flatMap(had -> Hazard.in(had.text()).stream())
-                .filter(Hazard::strong)
+                .flatMap(had -> Hazard.named(had.text()).stream())
                 .distinct()
-                .map(each -> each.name() + ": "
-                        + each.hazard().stream().map(Hazard::words).collect(Collectors.joining(", ")))
+                .flatMap(each -> strong(each).stream())
                 .toList();
+    }
+
+    private Optional<String> strong(String substance) {
+        Optional<HazardSheet> sheet = plans.sheet(substance);
+        Optional<Hazard> remembered = Hazard.of(substance);
+        List<String> codes = sheet.map(HazardSheet::codes)
+                .or(() -> remembered.map(Hazard::hazard))
+                .orElse(List.of());
+        return Hazard.strong(codes)
+                ? Optional.of(remembered.map(Hazard::name).orElse(substance) + ": "
+                        + codes.stream()
+                                .filter(each -> each.startsWith("H"))
+                                .map(Hazard::words)
+                                .collect(Collectors.joining(", "))
+                        + (sheet.isPresent() ? " (by its sheet)" : " (unconfirmed, from memory)"))
+                : Optional.empty();
     }
 
     /**
