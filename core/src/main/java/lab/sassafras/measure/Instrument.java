@@ -133,6 +133,11 @@ public record Instrument(
                 other, name, kind, unit, resolution, low, high, offsetUncertainty, readingUncertainty, correction);
     }
 
+    /** {@return digits after the mark that it shows} */
+    public int decimals() {
+        return (int) Math.max(0, Math.ceil(-Math.log10(resolution) - 1e-9));
+    }
+
     /** {@return standard uncertainty of one reading, without the shared offset (bench unit)} */
     public double standardUncertainty() {
         return readingUncertainty > 0 ? readingUncertainty : resolution / Math.sqrt(12);

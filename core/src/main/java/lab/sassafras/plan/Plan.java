@@ -1,19 +1,19 @@
 package lab.sassafras.plan;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Refused;
@@ -41,6 +41,8 @@ public record Plan(
 
     /** A slot’s number in a plan is no further from what one weighs out than this (a part of it; no source). */
     private static final double ROUND = 0.05;
+    /** Of a thermometer of which nothing is said (°C). */
+    private static final double STEP = 0.1;
 
     /**
      * Keeps copies of what could change.
@@ -51,7 +53,7 @@ public record Plan(
      * @param reads      instruments it is read on, by kind
      */
     public Plan {
-        had = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(had));
+        had = Collections.unmodifiableMap(new LinkedHashMap<>(had));
         reads = Map.copyOf(reads);
     }
 
@@ -158,14 +160,17 @@ public record Plan(
     }
 
     /**
-     * {@return the same with another amount or substance in one place}
+     * {@return the same with another amount or substance in one place; a substance as its place reads it, so that a
+     * name is as good as a formula}
      *
      * @param path of the slot
      * @param text as one types it
+     * @throws Refused where no such substance can stand there
      */
     public Plan with(String path, String text) {
+        Had typed = one(path).of(text);
         Map<String, Had> other = new LinkedHashMap<>(had);
-        other.put(path, one(path).of(text));
+        other.put(path, typed.number() ? typed : typed.of(line(path, typed).text()));
         return new Plan(experiment, setting, other, reads);
     }
 
@@ -268,17 +273,8 @@ public record Plan(
 
     /** The sheet as it will stand before the final temperature is read. */
     Sheet sheet() {
-        return sheet(Set.of());
-    }
-
-    /** The same without some of it. */
-    Sheet sheet(Set<String> without) {
         List<Line> lines = new ArrayList<>();
-        had.forEach((path, one) -> {
-            if (!without.contains(path)) {
-                lines.add(line(path, one));
-            }
-        });
+        had.forEach((path, one) -> lines.add(line(path, one)));
         return new Sheet(experiment, lines, setting);
     }
 
@@ -288,7 +284,8 @@ public record Plan(
      * @throws Refused in plain words where it cannot stand there
      */
     private Line line(String path, Had one) {
-        Sheet empty = new Sheet(experiment, List.of(), setting);
+        // a plan is written with points, whatever a period writes
+        Sheet empty = new Sheet(experiment, List.of(), setting.writing(Figures.POINT));
         Line typed = new Admission(empty)
                 .accept(
                         at(path),
@@ -309,7 +306,7 @@ public record Plan(
                 typed.role(),
                 typed.text(),
                 typed.value(),
-                on.map(each -> decimals(each.resolution())).orElse(typed.decimals()),
+                on.map(Instrument::decimals).orElse(typed.decimals()),
                 on.map(Instrument::resolution).orElse(typed.lastDigit()),
                 typed.unit(),
                 on,
@@ -320,13 +317,13 @@ public record Plan(
     /** The final temperature at the value it is expected to have. */
     Line ending(double temperature) {
         Optional<Instrument> on = on(Optional.of(BenchUnit.DEGREES_CELSIUS));
-        double step = on.map(Instrument::resolution).orElse(0.1);
+        double step = on.map(Instrument::resolution).orElse(STEP);
         return new Line(
                 at(span().end()),
                 Role.READ,
                 "",
                 temperature,
-                decimals(step),
+                on.map(Instrument::decimals).orElse(1),
                 step,
                 Optional.of(BenchUnit.DEGREES_CELSIUS),
                 on,
@@ -341,14 +338,5 @@ public record Plan(
                         dimension.filter(each.getKey().dimension()::equals).isPresent())
                 .map(Map.Entry::getValue)
                 .findFirst();
-    }
-
-    private static int decimals(double resolution) {
-        return (int) Math.max(0, Math.ceil(-Math.log10(resolution) - 1e-9));
-    }
-
-    /** {@return everything that is had, by path} */
-    public Set<String> paths() {
-        return new LinkedHashSet<>(had.keySet());
     }
 }

@@ -313,8 +313,7 @@ public final class Stage {
      */
     public void balance(String path, double mass) {
         String shown = text(
-                balance.shows(mass, each(path + " balance")),
-                decimals(bench.balance().resolution()));
+                balance.shows(mass, each(path + " balance")), bench.balance().decimals());
         if (slips(Slip.DIGITS) && !exchanged) {
             Optional<String> other = Digits.exchanged(shown);
             exchanged = other.isPresent();
@@ -350,12 +349,7 @@ public final class Stage {
     private void shown(String path, Meter by, Lump lump) {
         double shown = by.shows(world.temperature(lump), each(path + " thermometer"));
         written.add(new Bench.Written(
-                path,
-                Bench.Way.READ,
-                text(shown, decimals(by.record().resolution())),
-                "°C",
-                "",
-                Optional.of(by.record())));
+                path, Bench.Way.READ, text(shown, by.record().decimals()), "°C", "", Optional.of(by.record())));
     }
 
     /**
@@ -396,9 +390,7 @@ public final class Stage {
         written.add(new Bench.Written(
                 path,
                 full ? Bench.Way.GROSS : Bench.Way.TARE,
-                text(
-                        balance.shows(mass, each(path + full)),
-                        decimals(bench.balance().resolution())),
+                text(balance.shows(mass, each(path + full)), bench.balance().decimals()),
                 "g",
                 "",
                 Optional.of(bench.balance())));
@@ -528,10 +520,6 @@ public final class Stage {
                 List.copyOf(curve),
                 settled,
                 mixed);
-    }
-
-    private static int decimals(double resolution) {
-        return (int) Math.max(0, Math.ceil(-Math.log10(resolution) - 1e-9));
     }
 
     private static String text(double value, int decimals) {

@@ -12,6 +12,8 @@ import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.DecimalMark;
+import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.substance.Reference;
@@ -271,6 +273,22 @@ class PlanTest {
                 .contains("plan.flammable")
                 .doesNotContain("plan.boils");
         assertThat(codes(Warnings.refusals(liquid))).isEmpty();
+    }
+
+    /** A name is as good as a formula, for what is refused too; and a period that writes commas plans as well. */
+    @Test
+    void namesAndCommasPlanAsWell() {
+        Plan named = Plans.of("heat-of-solution").with("solute/formula", "potassium chloride");
+        assertThat(named.one("solute/formula").text()).isEqualTo("KCl");
+        assertThat(warned(named.with("solid/mass", "33"))).contains("plan.solubility");
+        assertThat(codes(Warnings.refusals(Plans.of("neutralization")
+                        .with("base/formula", "sodium hydroxide")
+                        .with("base/concentration", "3"))))
+                .contains("plan.strength");
+        Plan point = Plans.of("neutralization");
+        Plan comma =
+                Plan.usual(point.experiment(), point.setting().writing(new Figures(DecimalMark.COMMA)), point.reads());
+        assertThat(Plans.expected(comma).end()).isEqualTo(Plans.expected(point).end());
     }
 
     @ParameterizedTest

@@ -16,7 +16,6 @@ import lab.sassafras.app.plans.KeptPlan;
 import lab.sassafras.app.plans.PlanBook;
 import lab.sassafras.app.plans.PlanFile;
 import lab.sassafras.app.record.Actor;
-import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.shelf.Shelves;
@@ -126,9 +125,8 @@ class PlanController {
             @PathVariable String experiment,
             @RequestParam MultiValueMap<String, String> typed,
             @RequestHeader(name = "X-Region", defaultValue = "") String region,
-            Optional<Actor> actor,
             Model model) {
-        return show(form(experiment, last(typed), actor), Optional.empty(), region, actor, model);
+        return show(form(experiment, last(typed)), Optional.empty(), region, model);
     }
 
     /** What is taken over stands behind what stood there. */
@@ -138,15 +136,15 @@ class PlanController {
         return all;
     }
 
-    private PlanForm form(String experiment, Map<String, String> typed, Optional<Actor> actor) {
+    private PlanForm form(String experiment, Map<String, String> typed) {
         Experiment of = Experiments.find(experiment)
                 .filter(Plan::possible)
                 .orElseThrow(() -> new NotFound("There is nothing to plan at that address."));
-        return new PlanForm(of, typed, shelves.now(), figures(actor));
+        return new PlanForm(of, typed, shelves.now(), Figures.POINT);
     }
 
-    private String show(PlanForm form, Optional<KeptPlan> kept, String region, Optional<Actor> actor, Model model) {
-        PlanScreen screen = new PlanScreen(form, figures(actor));
+    private String show(PlanForm form, Optional<KeptPlan> kept, String region, Model model) {
+        PlanScreen screen = new PlanScreen(form, Figures.POINT);
         PlanScreen.Reckoned reckoned = screen.reckoned();
         model.addAttribute("form", form);
         model.addAttribute("experiment", form.plan().experiment().key());
@@ -193,17 +191,14 @@ class PlanController {
             Actor actor,
             HttpServletResponse response,
             Model model) {
-        PlanForm form = form(experiment, last(typed), Optional.of(actor));
+        PlanForm form = form(experiment, last(typed));
         String why;
         Optional<String> not = form.cannotBe();
         if (not.isPresent()) {
             why = not.get();
         } else {
             Answer<KeptPlan> kept = keeping.plan(
-                    identity(key).orElseGet(UUID::randomUUID),
-                    form.file(name, reckoned(form, actor)),
-                    identity(copy),
-                    actor);
+                    identity(key).orElseGet(UUID::randomUUID), form.file(name, reckoned(form)), identity(copy), actor);
             if (kept instanceof Answer.Kept<KeptPlan> done) {
                 return "redirect:/plans/" + done.what().id();
             }
@@ -212,25 +207,22 @@ class PlanController {
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("name", name);
         model.addAttribute("problem", why);
-        return show(form, Optional.empty(), "", Optional.of(actor), model);
+        return show(form, Optional.empty(), "", model);
     }
 
-    private Map<String, Double> reckoned(PlanForm form, Actor actor) {
+    private Map<String, Double> reckoned(PlanForm form) {
         Map<String, Double> all = new LinkedHashMap<>();
-        new PlanScreen(form, figures(Optional.of(actor)))
-                .reckoned()
-                .expectation()
-                .ifPresent(each -> {
-                    all.put(PlanFile.END, each.end().value());
-                    all.put(PlanFile.LOW, each.end().low());
-                    all.put(PlanFile.HIGH, each.end().high());
-                    all.put("change of temperature, °C", each.change());
-                    all.put("heat, J", each.heat());
-                    all.put("result, " + each.unit().symbol(), each.result().value());
-                    all.put(
-                            "half its 95 % interval, " + each.unit().symbol(),
-                            each.result().half());
-                });
+        new PlanScreen(form, Figures.POINT).reckoned().expectation().ifPresent(each -> {
+            all.put(PlanFile.END, each.end().value());
+            all.put(PlanFile.LOW, each.end().low());
+            all.put(PlanFile.HIGH, each.end().high());
+            all.put("change of temperature, °C", each.change());
+            all.put("heat, J", each.heat());
+            all.put("result, " + each.unit().symbol(), each.result().value());
+            all.put(
+                    "half its 95 % interval, " + each.unit().symbol(),
+                    each.result().half());
+        });
         return all;
     }
 
@@ -238,11 +230,9 @@ class PlanController {
     String kept(
             @PathVariable("plan") UUID id,
             @RequestHeader(name = "X-Region", defaultValue = "") String region,
-            Optional<Actor> actor,
             Model model) {
         KeptPlan kept = plans.find(id).orElseThrow(() -> new NotFound(NONE));
-        return show(
-                form(kept.experiment(), PlanForm.typed(kept.file()), actor), Optional.of(kept), region, actor, model);
+        return show(form(kept.experiment(), PlanForm.typed(kept.file())), Optional.of(kept), region, model);
     }
 
     @GetMapping("/plans/{plan}/plan.json")
@@ -284,8 +274,8 @@ class PlanController {
 
     /** Two of them, each a page of the book. */
     @GetMapping("/plans/beside")
-    String beside(@RequestParam UUID one, @RequestParam UUID other, Optional<Actor> actor, Model model) {
-        model.addAttribute("two", List.of(side(one, actor), side(other, actor)));
+    String beside(@RequestParam UUID one, @RequestParam UUID other, Model model) {
+        model.addAttribute("two", List.of(side(one), side(other)));
         return "plansbeside";
     }
 
@@ -299,10 +289,10 @@ class PlanController {
             PlanScreen.@Nullable Expected expected,
             List<lab.sassafras.account.Finding> findings) {}
 
-    private Side side(UUID id, Optional<Actor> actor) {
+    private Side side(UUID id) {
         KeptPlan kept = plans.find(id).orElseThrow(() -> new NotFound(NONE));
-        PlanForm form = form(kept.experiment(), PlanForm.typed(kept.file()), actor);
-        PlanScreen screen = new PlanScreen(form, figures(actor));
+        PlanForm form = form(kept.experiment(), PlanForm.typed(kept.file()));
+        PlanScreen screen = new PlanScreen(form, Figures.POINT);
         PlanScreen.Reckoned reckoned = screen.reckoned();
         return new Side(
                 kept,
@@ -321,13 +311,12 @@ class PlanController {
         Answer<KeptPlan> kept;
         try {
             PlanFile read = PlanFile.read(file);
-            PlanForm form = form(read.experiment(), PlanForm.typed(read), Optional.of(actor));
+            PlanForm form = form(read.experiment(), PlanForm.typed(read));
             form.cannotBe().ifPresent(why -> {
                 throw new Refused(why);
             });
             // what a file says is expected is another program's word: it is reckoned here
-            kept = keeping.plan(
-                    UUID.randomUUID(), form.file(read.name(), reckoned(form, actor)), Optional.empty(), actor);
+            kept = keeping.plan(UUID.randomUUID(), form.file(read.name(), reckoned(form)), Optional.empty(), actor);
         } catch (Refused | NotFound not) {
             kept = new Answer.NotKept<>(not);
         }
@@ -341,12 +330,5 @@ class PlanController {
 
     private static Optional<UUID> identity(String text) {
         return lab.sassafras.app.shelf.Shelf.identity(text);
-    }
-
-    private static Figures figures(Optional<Actor> actor) {
-        return actor.flatMap(Actor::seat)
-                .map(Bench::period)
-                .map(Period::figures)
-                .orElse(Figures.POINT);
     }
 }

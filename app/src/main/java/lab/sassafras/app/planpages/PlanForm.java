@@ -23,6 +23,7 @@ import lab.sassafras.plan.Plan;
 import lab.sassafras.plan.Purpose;
 import lab.sassafras.plan.Sought;
 import lab.sassafras.plan.Warnings;
+import lab.sassafras.simulate.Bench;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Setting;
@@ -40,12 +41,6 @@ public final class PlanForm {
     private static final String DONE = "done";
 
     private static final int LONGEST = 80;
-    /** Of one that is on no shelf (°C, g). No source. */
-    private static final double STEP = 0.1;
-
-    private static final double BOMB_STEP = 0.001;
-    private static final double GRAM_STEP = 0.01;
-
     private final Experiment experiment;
     private final Shelf shelf;
     private final Map<String, String> typed;
@@ -121,11 +116,11 @@ public final class PlanForm {
                 .filter(kind -> !kind.equals(InstrumentKind.CYLINDER))
                 .forEach(kind -> reads.put(kind, instrument(kind)));
         Plan had = Plan.usual(experiment, setting, reads);
-        for (String path : had.paths()) {
+        for (String path : List.copyOf(had.had().keySet())) {
             String text = value(PLACE + path).strip();
             if (!text.isEmpty() && text.length() <= LONGEST) {
-                Plan other = had.with(path, text);
                 try {
+                    Plan other = had.with(path, text);
                     other.check(path);
                     had = other;
                 } catch (Refused refused) {
@@ -209,12 +204,11 @@ public final class PlanForm {
                 .orElseGet(() -> any(kind));
     }
 
-    /** One that is on no shelf. */
+    /** One that is on no shelf: as one usually has beside such a vessel. */
     private Instrument any(InstrumentKind kind) {
-        boolean bomb = experiment.takes().get(0).typical() > 1000;
-        double step = kind.equals(InstrumentKind.BALANCE) ? GRAM_STEP : bomb ? BOMB_STEP : STEP;
-        return new Instrument(
-                ANY, "any " + kind.word(), kind, kind.unit(), step, kind.low(), bomb ? 4000 : kind.high(), step, 0);
+        Bench usual = Bench.usual(1, experiment.takes().get(0).typical());
+        Instrument one = kind.equals(InstrumentKind.BALANCE) ? usual.balance() : usual.thermometer();
+        return one.keyed(ANY).called("any " + kind.word());
     }
 
     /** The plan as it is typed; what cannot be in it is left as is usual. */

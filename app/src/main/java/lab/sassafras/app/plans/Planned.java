@@ -21,18 +21,21 @@ public class Planned {
         this.plans = plans;
     }
 
-    /** Ends of where a run is expected to end (°C). */
-    public record Ends(double low, double high) {}
+    /** Where a run is expected to end, and between what (°C). */
+    public record Ends(double end, double low, double high) {}
 
     /** {@return where a run is expected to end; empty where the period is led by no plan} */
     public Optional<Ends> ends(Period period, String experiment) {
-        return plans.laidOut(period, experiment).flatMap(plan -> {
-            Map<String, Double> expected =
-                    Optional.ofNullable(plan.file().expected()).orElse(Map.of());
-            Double low = expected.get(PlanFile.LOW);
-            Double high = expected.get(PlanFile.HIGH);
-            return low == null || high == null ? Optional.empty() : Optional.of(new Ends(low, high));
-        });
+        return plans.laidOut(period, experiment).flatMap(Planned::ends);
+    }
+
+    private static Optional<Ends> ends(KeptPlan plan) {
+        Map<String, Double> expected =
+                Optional.ofNullable(plan.file().expected()).orElse(Map.of());
+        Double end = expected.get(PlanFile.END);
+        Double low = expected.get(PlanFile.LOW);
+        Double high = expected.get(PlanFile.HIGH);
+        return end == null || low == null || high == null ? Optional.empty() : Optional.of(new Ends(end, low, high));
     }
 
     /**
@@ -70,23 +73,18 @@ public class Planned {
      * @param read final temperature that was read (°C); empty while it is not
      */
     public Optional<String> words(Period period, String experiment, Optional<Double> read) {
-        return plans.laidOut(period, experiment).flatMap(plan -> {
-            Map<String, Double> expected =
-                    Optional.ofNullable(plan.file().expected()).orElse(Map.of());
-            Double end = expected.get(PlanFile.END);
-            Double low = expected.get(PlanFile.LOW);
-            Double high = expected.get(PlanFile.HIGH);
-            if (end == null || low == null || high == null) {
-                return Optional.empty();
-            }
-            Figures figures = period.figures();
-            int decimals = Math.max(1, Figures.decimalsFor((high - low) / 2) - 1);
-            String came = read.map(at -> " It came to " + figures.plain(at) + " °C: "
-                            + (at >= low - FAR && at <= high + FAR ? "as planned." : "not as planned."))
-                    .orElse("");
-            return Optional.of("The plan “" + plan.name() + "” expects " + figures.fixed(end, decimals)
-                    + " °C in the end, between " + figures.fixed(low, decimals) + " and "
-                    + figures.fixed(high, decimals) + "." + came);
-        });
+        return plans.laidOut(period, experiment)
+                .flatMap(plan -> ends(plan).map(ends -> {
+                    Figures figures = period.figures();
+                    int decimals = Math.max(1, Figures.decimalsFor((ends.high() - ends.low()) / 2) - 1);
+                    String came = read.map(at -> " It came to " + figures.plain(at) + " °C: "
+                                    + (at >= ends.low() - FAR && at <= ends.high() + FAR
+                                            ? "as planned."
+                                            : "not as planned."))
+                            .orElse("");
+                    return "The plan “" + plan.name() + "” expects " + figures.fixed(ends.end(), decimals)
+                            + " °C in the end, between " + figures.fixed(ends.low(), decimals) + " and "
+                            + figures.fixed(ends.high(), decimals) + "." + came;
+                }));
     }
 }
