@@ -106,9 +106,9 @@ public final class Hand {
         return this;
     }
 
-    /** Begins an entry. @return its path */
+    /** Begins an entry, what can hurt being read. @return its path */
     public String begin(String experiment) {
-        return location(post("/entries", "experiment=" + experiment));
+        return location(post("/entries", "minded=true&experiment=" + experiment));
     }
 
     /** Gives a value under a key of its own. */

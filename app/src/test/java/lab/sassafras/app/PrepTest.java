@@ -230,6 +230,7 @@ class PrepTest extends HouseTest {
                 .isEqualTo(302);
         assertThat(hand.get(plan).body()).contains("Take it away");
         assertThat(bench.get(entry).body()).contains("The plan “for tonight” expects 23.4 °C in the end");
+        assertThat(bench.get(entry + "?at=mixed%5B1%5D/final").body()).contains("by the plan 2", "class=\"planned\"");
         bench.post(entry + "/observations", "at=mixed%5B1%5D/final&role=read&unit=%C2%B0C&text=23.5");
         assertThat(bench.get(entry + "/result").body()).contains("It came to 23.5 °C: as planned.");
         hand.post(plan + "/periods", "here=false&period=" + period.id());
@@ -257,6 +258,26 @@ class PrepTest extends HouseTest {
                 .isEqualTo(302);
         assertThat(bench.post("/entries", "experiment=fusion-of-ice").statusCode())
                 .isEqualTo(302);
+        assertThat(bench.post("/entries", "experiment=combustion-under-a-can").body())
+                .contains("an open flame will burn", "name=\"minded\"");
+        assertThat(bench.post("/entries", "experiment=bomb-combustion").body()).contains("oxygen under pressure");
+    }
+
+    /** What is known of a substance stands at the step that moves it; where nothing is known, that is said. */
+    @Test
+    void hazardsStandAtTheMovement() {
+        Period period = period("What it does");
+        Hand bench = new Hand(address("")).join("/periods/" + period.id(), "Alder");
+        String entry = bench.begin("heat-of-solution").replaceAll("\\?.*", "");
+        String moved = entry + "?at=solid%5B1%5D/mass";
+        assertThat(bench.get(moved).body()).doesNotContain("class=\"handled");
+        bench.post(entry + "/observations", "at=solute%5B1%5D/formula&role=stated&text=NaOH");
+        assertThat(bench.get(moved).body())
+                .contains(
+                        "class=\"handled", "sodium hydroxide", "Causes severe skin burns", "unconfirmed: from memory");
+        assertThat(bench.get(entry + "?at=water%5B1%5D/start").body()).doesNotContain("class=\"handled");
+        bench.post(entry + "/observations", "at=solute%5B1%5D/formula&role=stated&text=RbBr");
+        assertThat(bench.get(moved).body()).contains("not known here: read its sheet");
     }
 
     @Test

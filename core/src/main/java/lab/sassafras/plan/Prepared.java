@@ -129,7 +129,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
         Prepared prepared() {
             plan.had().forEach((path, had) -> {
                 if (had.role() == Role.STATED) {
-                    named(path, had.text());
+                    substances.addAll(Handled.named(plan.experiment(), plan.setting(), path, had.text()));
                 } else if (!plan.temperature(path)) {
                     amount(path, had);
                 }
@@ -139,21 +139,6 @@ public record Prepared(List<Line> lines, List<String> substances) {
             waste();
             lines.sort(java.util.Comparator.comparing(Line::kind));
             return new Prepared(List.copyOf(lines), List.copyOf(substances));
-        }
-
-        /** A formula, an equation or a thing of the shelf is a substance; an answer to a question is none. */
-        private void named(String path, String text) {
-            Optional<Slot> slot = plan.experiment().slot(path);
-            boolean substance = slot.filter(each ->
-                            each.field() == Slot.Field.PICK || each.field() == Slot.Field.WORDS && !each.namesSample())
-                    .isPresent();
-            if (substance) {
-                Hazard.named(text).stream()
-                        .filter(each -> Hazard.of(each).isPresent()
-                                || plan.setting().shelf().find(each).isPresent()
-                                || ChemicalFormula.of(each).isPresent())
-                        .forEach(substances::add);
-            }
         }
 
         private void amount(String path, Plan.Had had) {

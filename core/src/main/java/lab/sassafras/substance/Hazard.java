@@ -91,6 +91,17 @@ public record Hazard(
         return codes.stream().flatMap(each -> Arrays.stream(each.split("\\+"))).anyMatch(STRONG::contains);
     }
 
+    /**
+     * {@return whether a substance is a fluoride that may set its acid free: one without carbon}
+     *
+     * @param name its key on the shelf, or its formula
+     */
+    public static boolean fluoride(String name) {
+        return ChemicalFormula.of(name)
+                .filter(each -> each.atoms().containsKey("F") && !each.atoms().containsKey("C"))
+                .isPresent();
+    }
+
     /** {@return what it does and what to do, each with its words} */
     public List<Statement> statements() {
         return Stream.concat(hazard.stream(), precaution.stream())

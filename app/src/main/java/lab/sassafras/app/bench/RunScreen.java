@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.app.access.NotFound;
+import lab.sassafras.app.plans.HazardsShown;
 import lab.sassafras.app.plans.Planned;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
@@ -22,6 +23,7 @@ import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Pace;
 import lab.sassafras.measure.Instrument;
+import lab.sassafras.plan.Handled;
 import lab.sassafras.sheet.SheetFindings;
 import lab.sassafras.sheet.Tasks;
 import lab.sassafras.slot.Address;
@@ -46,6 +48,7 @@ class RunScreen {
     private final SimulatedShown simulated;
     private final WrittenNotes notes;
     private final Planned planned;
+    private final HazardsShown hazards;
 
     RunScreen(
             EntryBook entryBook,
@@ -57,7 +60,9 @@ class RunScreen {
             ProbesShown probes,
             SimulatedShown simulated,
             WrittenNotes notes,
-            Planned planned) {
+            Planned planned,
+            HazardsShown hazards) {
+        this.hazards = hazards;
         this.planned = planned;
         this.notes = notes;
         this.simulated = simulated;
@@ -223,6 +228,10 @@ class RunScreen {
                         .orElse(null));
         model.addAttribute(
                 "unticked", now.map(ask -> Ticks.open(entry, ask.address())).orElse(List.of()));
+        model.addAttribute(
+                "handled",
+                now.map(ask -> hazards.of(Handled.at(entry.sheet(), ask.step())))
+                        .orElse(List.of()));
         model.addAttribute("waiting", waits.waiting(entry, shown.trial(), now));
         model.addAttribute(
                 "byClock",
@@ -236,7 +245,8 @@ class RunScreen {
         model.addAttribute("instruments", offered);
         model.addAttribute(
                 "scales",
-                now.map(ask -> new Scales(entry, ask, offered).pictures()).orElse(List.of()));
+                now.map(ask -> new Scales(entry, ask, offered, planned(entry, ask)).pictures())
+                        .orElse(List.of()));
         model.addAttribute(
                 "shown", now.map(ask -> shown(entry, shown.trial(), ask)).orElse(List.of()));
         model.addAttribute(
@@ -274,6 +284,17 @@ class RunScreen {
                                 .flatMap(line -> line.instrument().stream())
                                 .map(Instrument::key))
                 .collect(Collectors.toSet());
+    }
+
+    /** Where the plan of the period expects what is asked, where that is the temperature in the end. */
+    private Optional<Slot.Range> planned(EntrySheet entry, Tasks.Ask ask) {
+        return entry.sheet().setting().withheld()
+                        || !entry.experiment()
+                                .finalReading()
+                                .equals(Optional.of(ask.address().path()))
+                ? Optional.empty()
+                : planned.ends(entry.entry().period(), entry.experiment().key())
+                        .map(each -> new Slot.Range(each.low(), each.high()));
     }
 
     /** Whether there may be several of something, such as the reactions of a cycle. */

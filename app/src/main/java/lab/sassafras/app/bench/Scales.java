@@ -1,6 +1,7 @@
 package lab.sassafras.app.bench;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import lab.sassafras.app.chart.ScalePicture;
 import lab.sassafras.app.sheet.EntrySheet;
@@ -21,8 +22,13 @@ final class Scales {
     private final Address address;
     private final Slot slot;
     private final List<Instrument> instruments;
+    private final Optional<Slot.Range> planned;
 
-    Scales(EntrySheet entry, Tasks.Ask ask, List<Instrument> instruments) {
+    /**
+     * @param planned where a plan expects what is asked; empty where none does
+     */
+    Scales(EntrySheet entry, Tasks.Ask ask, List<Instrument> instruments, Optional<Slot.Range> planned) {
+        this.planned = planned;
         this.entry = entry;
         this.address = ask.address();
         this.slot = entry.experiment().slot(address.path()).orElseThrow();
@@ -41,8 +47,10 @@ final class Scales {
                                 .filter(each -> each.kind().dimension().equals(unit.dimension())
                                         || slot.byVolume()
                                                 && each.kind().dimension().equals(Dimension.VOLUME))
-                                .map(each -> ScalePicture.of(each, slot.usual(), marks, figures)),
-                        slot.usual().stream().map(usual -> ScalePicture.about(usual, unit.symbol(), marks, figures)))
+                                .map(each -> ScalePicture.of(
+                                        each, new ScalePicture.Bands(slot.usual(), planned), marks, figures)),
+                        slot.usual().stream()
+                                .map(usual -> ScalePicture.about(usual, planned, unit.symbol(), marks, figures)))
                 .toList();
     }
 

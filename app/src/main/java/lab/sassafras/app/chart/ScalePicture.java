@@ -18,6 +18,7 @@ import lab.sassafras.slot.Slot;
  * @param high       number at the right end (bench unit)
  * @param ticks      marks
  * @param usual      the usual band
+ * @param planned    where a plan expects it; empty where none does
  * @param readings   what else was read
  * @param summary    in words, for those who cannot see it
  */
@@ -28,6 +29,7 @@ public record ScalePicture(
         double high,
         List<Tick> ticks,
         Optional<Band> usual,
+        Optional<Band> planned,
         List<Reading> readings,
         String summary) {
 
@@ -50,6 +52,10 @@ public record ScalePicture(
     private static final Frame FRAME = new Frame(660, 112, 20, 640, 62, 44, 86, 106, 14);
     private static final int MOST_READINGS = 5;
     private static final double LABEL = 96;
+    /** The band of a plan lies close under the scale. */
+    private static final int PLANNED_BELOW = 3;
+
+    private static final int PLANNED_HIGH = 6;
 
     /** The pointer at the left edge of the picture, its tip on the scale; the page moves it. */
     public String pointer() {
@@ -93,34 +99,36 @@ public record ScalePicture(
      */
     public record Mark(String words, double value) {}
 
+    /**
+     * What is laid behind a scale.
+     *
+     * @param usual   where readings usually lie
+     * @param planned where a plan expects this one
+     */
+    public record Bands(Optional<Slot.Range> usual, Optional<Slot.Range> planned) {}
+
     /** The scale of an instrument. */
-    public static ScalePicture of(
-            Instrument instrument, Optional<Slot.Range> usual, List<Mark> others, Figures figures) {
+    public static ScalePicture of(Instrument instrument, Bands bands, List<Mark> others, Figures figures) {
         return drawn(
                 instrument.key(),
                 instrument.low(),
                 instrument.high(),
                 instrument.unit().symbol(),
-                usual,
+                bands,
                 others,
                 figures);
     }
 
     /** A scale for what is read on nothing that is on the shelf, about the usual band. */
-    public static ScalePicture about(Slot.Range usual, String unit, List<Mark> others, Figures figures) {
+    public static ScalePicture about(
+            Slot.Range usual, Optional<Slot.Range> planned, String unit, List<Mark> others, Figures figures) {
         double room = usual.high() - usual.low();
         double low = usual.low() >= 0 ? Math.max(0, usual.low() - room) : usual.low() - room;
-        return drawn("", low, usual.high() + room, unit, Optional.of(usual), others, figures);
+        return drawn("", low, usual.high() + room, unit, new Bands(Optional.of(usual), planned), others, figures);
     }
 
     private static ScalePicture drawn(
-            String key,
-            double low,
-            double high,
-            String unit,
-            Optional<Slot.Range> usual,
-            List<Mark> others,
-            Figures figures) {
+            String key, double low, double high, String unit, Bands bands, List<Mark> others, Figures figures) {
         Scale scale = new Scale(low, high);
         return new ScalePicture(
                 FRAME,
@@ -128,13 +136,23 @@ public record ScalePicture(
                 low,
                 high,
                 ticks(scale, figures),
-                usual.filter(range -> range.high() > low && range.low() < high).map(scale::band),
+                bands.usual().flatMap(scale::band),
+                bands.planned().flatMap(scale::band),
                 readings(scale, others),
                 "Scale from " + figures.plain(low) + " to " + figures.plain(high) + " " + unit
-                        + usual.map(range -> ", usually " + figures.plain(range.low()) + " to "
-                                        + figures.plain(range.high()))
-                                .orElse("")
+                        + words(", usually ", bands.usual(), figures)
+                        + words(", by the plan ", bands.planned(), figures)
                         + ".");
+    }
+
+    private static String words(String before, Optional<Slot.Range> band, Figures figures) {
+        return band.map(range ->
+                        before + figures.plain(rounded(range.low())) + " to " + figures.plain(rounded(range.high())))
+                .orElse("");
+    }
+
+    private static double rounded(double value) {
+        return Math.rint(value * 100) / 100;
     }
 
     private static List<Tick> ticks(Scale scale, Figures figures) {
@@ -182,10 +200,13 @@ public record ScalePicture(
             return FRAME.left() + (value - low) / (high - low) * (FRAME.right() - FRAME.left());
         }
 
-        Band band(Slot.Range usual) {
-            double from = x(Math.max(low, usual.low()));
-            double to = x(Math.min(high, usual.high()));
-            return new Band(at(from), at(Math.max(2, to - from)), at((from + to) / 2));
+        Optional<Band> band(Slot.Range range) {
+            if (range.high() <= low || range.low() >= high) {
+                return Optional.empty();
+            }
+            double from = x(Math.max(low, range.low()));
+            double to = x(Math.min(high, range.high()));
+            return Optional.of(new Band(at(from), at(Math.max(2, to - from)), at((from + to) / 2)));
         }
     }
 
@@ -211,6 +232,8 @@ public record ScalePicture(
                         frame.line() - frame.band()))
                 .add(Svg.text("small", each.middle(), frame.word(), "usual range")
                         .middle()));
+        planned.ifPresent(each ->
+                svg.add(Svg.rect("planned", each.x(), frame.line() + PLANNED_BELOW, each.width(), PLANNED_HIGH)));
         svg.add(Svg.level("line", frame.left(), frame.right(), frame.line()));
         ticks.forEach(each -> svg.add(Svg.group()
                 .add(

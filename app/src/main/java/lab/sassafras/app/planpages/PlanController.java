@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
+import lab.sassafras.app.plans.HazardsShown;
 import lab.sassafras.app.plans.KeptPlan;
 import lab.sassafras.app.plans.PlanBook;
 import lab.sassafras.app.plans.PlanFile;

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.plans.HazardSheet;
+import lab.sassafras.app.plans.HazardsShown;
 import lab.sassafras.app.plans.KeptPlan;
 import lab.sassafras.app.plans.PlanBook;
 import lab.sassafras.app.record.Actor;

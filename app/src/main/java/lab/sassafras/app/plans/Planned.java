@@ -3,7 +3,6 @@ package lab.sassafras.app.plans;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.Hazard;
@@ -16,8 +15,10 @@ public class Planned {
     private static final double FAR = 1e-9;
 
     private final PlanBook plans;
+    private final HazardsShown hazards;
 
-    Planned(PlanBook plans) {
+    Planned(PlanBook plans, HazardsShown hazards) {
+        this.hazards = hazards;
         this.plans = plans;
     }
 
@@ -47,24 +48,10 @@ public class Planned {
                 .flatMap(plan -> plan.file().had().values().stream())
                 .flatMap(had -> Hazard.named(had.text()).stream())
                 .distinct()
-                .flatMap(each -> strong(each).stream())
+                .map(hazards::of)
+                .filter(HazardsShown.Shown::strong)
+                .map(HazardsShown.Shown::inWords)
                 .toList();
-    }
-
-    private Optional<String> strong(String substance) {
-        Optional<HazardSheet> sheet = plans.sheet(substance);
-        Optional<Hazard> remembered = Hazard.of(substance);
-        List<String> codes = sheet.map(HazardSheet::codes)
-                .or(() -> remembered.map(Hazard::hazard))
-                .orElse(List.of());
-        return Hazard.strong(codes)
-                ? Optional.of(remembered.map(Hazard::name).orElse(substance) + ": "
-                        + codes.stream()
-                                .filter(each -> each.startsWith("H"))
-                                .map(Hazard::words)
-                                .collect(Collectors.joining(", "))
-                        + (sheet.isPresent() ? " (by its sheet)" : " (unconfirmed, from memory)"))
-                : Optional.empty();
     }
 
     /**

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.plans.Planned;
 import lab.sassafras.app.record.Actor;
@@ -53,7 +54,7 @@ public class BeginEntry {
      * @param vessel     in hand, if any
      * @param with       instruments in hand, by kind
      * @param simulated  whether it is run at the simulated bench
-     * @param minded     whether it was ticked that the hazards of what the period’s plan names were read
+     * @param minded     whether it was ticked that what can hurt was read: a flame, pressure, what the plan names
      */
     @Needs(Right.BEGIN)
     public Answer<Entry> begin(
@@ -63,10 +64,10 @@ public class BeginEntry {
             boolean simulated,
             boolean minded,
             Actor actor) {
-        List<String> strong =
-                simulated || minded ? List.of() : planned.strong(actor.bench().period(), experiment);
-        if (!strong.isEmpty()) {
-            return new Answer.Asked<>("Before this begins: " + String.join("; ", strong)
+        List<String> dangers =
+                simulated || minded ? List.of() : dangers(actor.bench().period(), experiment);
+        if (!dangers.isEmpty()) {
+            return new Answer.Asked<>("Before this begins: " + String.join("; ", dangers)
                     + ". Wear what protects eyes and hands, know where the rinsing water is, and read the sheets of the "
                     + "bottles. Your lab’s own rules and your instructor come first.");
         }
@@ -118,6 +119,16 @@ public class BeginEntry {
             }
             return begun;
         });
+    }
+
+    /** What an experiment itself can hurt by, a flame or pressure, and what of its plan is strong. */
+    private List<String> dangers(Period period, String experiment) {
+        return Stream.concat(
+                        Experiments.find(experiment)
+                                .flatMap(each -> each.words().caution("begin"))
+                                .stream(),
+                        planned.strong(period, experiment).stream())
+                .toList();
     }
 
     /** What the instructor called the bench's sample stands in its entry from the start. */

@@ -22,7 +22,7 @@ class ScalePictureTest {
     void bandAndReadingsLieWhereTheirNumbersAre() {
         ScalePicture scale = ScalePicture.of(
                 THERMOMETER,
-                Optional.of(new Slot.Range(15, 30)),
+                new ScalePicture.Bands(Optional.of(new Slot.Range(15, 30)), Optional.of(new Slot.Range(24, 27))),
                 List.of(new ScalePicture.Mark("bath 98.4", 98.4), new ScalePicture.Mark("oven 180", 180)),
                 Figures.POINT);
         assertThat(scale.usual().orElseThrow().x()).isEqualTo("149.2");
@@ -36,14 +36,15 @@ class ScalePictureTest {
                 .filteredOn(tick -> !tick.label().isEmpty())
                 .extracting(ScalePicture.Tick::label)
                 .containsExactly("0", "20", "40", "60", "80", "100");
-        assertThat(scale.summary()).contains("−10 to 110 °C", "usually 15 to 30");
+        assertThat(scale.summary()).contains("−10 to 110 °C", "usually 15 to 30", "by the plan 24 to 27");
+        assertThat(scale.planned().orElseThrow().x()).isEqualTo("195.7");
     }
 
     @Test
     void neighboursAreWrittenInTwoRows() {
         assertThat(ScalePicture.of(
                                 THERMOMETER,
-                                Optional.empty(),
+                                new ScalePicture.Bands(Optional.empty(), Optional.empty()),
                                 List.of(new ScalePicture.Mark("a", 20), new ScalePicture.Mark("b", 21)),
                                 Figures.POINT)
                         .readings())
@@ -54,8 +55,8 @@ class ScalePictureTest {
     /** Nothing on the shelf: a scale about what is usual, in the period's decimals. */
     @Test
     void withoutAnInstrumentTheScaleLiesAboutWhatIsUsual() {
-        ScalePicture scale =
-                ScalePicture.about(new Slot.Range(0.1, 2), "mol/L", List.of(), new Figures(DecimalMark.COMMA));
+        ScalePicture scale = ScalePicture.about(
+                new Slot.Range(0.1, 2), Optional.empty(), "mol/L", List.of(), new Figures(DecimalMark.COMMA));
         assertThat(scale.low()).isZero();
         assertThat(scale.high()).isEqualTo(3.9);
         assertThat(scale.ticks()).extracting(ScalePicture.Tick::label).contains("0,5", "3,5");

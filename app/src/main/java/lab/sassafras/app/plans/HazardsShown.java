@@ -1,12 +1,11 @@
-package lab.sassafras.app.planpages;
+package lab.sassafras.app.plans;
 
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import lab.sassafras.app.plans.HazardSheet;
-import lab.sassafras.app.plans.PlanBook;
+import java.util.stream.Collectors;
 import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.substance.Hazard;
 import lab.sassafras.substance.ReferenceShelf;
@@ -47,13 +46,27 @@ public class HazardsShown {
             List<Hazard.Statement> minds,
             String standing,
             boolean confirmed,
-            boolean known) {}
+            boolean known) {
 
-    List<Shown> of(List<String> substances) {
+        /** {@return whether a tick is asked for before anything of it is handled} */
+        boolean strong() {
+            return Hazard.strong(does.stream().map(Hazard.Statement::code).toList()) || Hazard.fluoride(substance);
+        }
+
+        /** In one sentence, with how far it may be believed. */
+        String inWords() {
+            return name + ": " + does.stream().map(Hazard.Statement::words).collect(Collectors.joining(", "))
+                    + (confirmed ? " (by its sheet)" : " (unconfirmed, from memory)");
+        }
+    }
+
+    /** {@return what is known of each} */
+    public List<Shown> of(List<String> substances) {
         return substances.stream().map(this::of).toList();
     }
 
-    Shown of(String substance) {
+    /** {@return what is known of one, by its formula or its key on the shelf} */
+    public Shown of(String substance) {
         Optional<HazardSheet> sheet = plans.sheet(substance);
         Optional<Hazard> remembered = Hazard.of(substance);
         String name = remembered
