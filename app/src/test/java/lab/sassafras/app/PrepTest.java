@@ -154,15 +154,22 @@ class PrepTest extends HouseTest {
                 "[]",
                 "null",
                 "{\"format\":\"of another\"}",
-                file.replace("\"1.0\"", "\"2.0\""),
+                file.replace("\"1.1\"", "\"2.0\""),
                 file.replace("specific-heat-of-solid", "tasting"))) {
             HttpResponse<String> said = hand.post("/prep", "file=" + Hand.encoded(wrong));
             assertThat(said.statusCode()).as(wrong).isEqualTo(422);
         }
-        assertThat(hand.post("/prep", "file=" + Hand.encoded(file.replace("\"1.0\"", "\"1.7\"")))
+        assertThat(hand.post("/prep", "file=" + Hand.encoded(file.replace("\"1.1\"", "\"1.7\"")))
                         .statusCode())
                 .as("a later minor version is read")
                 .isEqualTo(302);
+        String first = hand.get(Hand.location(hand.post(
+                        "/prep",
+                        "file="
+                                + Hand.encoded(file.replace("\"1.1\"", "\"1.0\"")
+                                        .replaceAll("(?s)\"period\" : \\{.*?\\},\\s*\"expected", "\"expected")))))
+                .body();
+        assertThat(first).as("of version 1.0").contains("through a file", "name=\"benches\" value=\"8\"");
     }
 
     /** The example of the document is one by its schema, and so is what is written. */
@@ -237,6 +244,55 @@ class PrepTest extends HouseTest {
         assertThat(bench.get(entry).body()).doesNotContain("for tonight");
         assertThat(hand.post(plan + "/periods", "period=" + UUID.randomUUID()).statusCode())
                 .isEqualTo(404);
+    }
+
+    /** What plans say of benches, samples, times, conventions and vessels, a period begun from them has. */
+    @Test
+    void aPeriodBeginsFromPlans() {
+        String said = "&benches=3&trials=2&school-water=iapws&time-bath-sample/start=7&sample=metal+";
+        String one = kept("brass for three", said + "A").replaceAll(".*/", "");
+        String two = kept("iron for three", "&at-seen/known=iron" + said + "B").replaceAll(".*/", "");
+        assertThat(hand.get("/plans/" + one + "/list").body()).contains("230 g");
+        String form =
+                hand.get("/periods?plan-" + one + "=yes&plan-" + two + "=yes").body();
+        assertThat(form).contains("Bench 1–3", "brass for three", "iron for three");
+        assertThat(found(form, "(?s)value=\"iapws\"([^>]*)>")).contains("selected");
+        String open = "title=From+plans&date=2027-03-04&zone=UTC&mark=POINT&names=Bench+1-3&school-water=iapws&plan-";
+        String period = Hand.location(hand.post("/periods", open + one + "=yes&plan-" + two + "=yes"));
+        String page = hand.get(period).body();
+        assertThat(page).contains("2027-03-04", "Bench 1", "Bench 3", "metal A", "metal B");
+        Hand first = new Hand(address("")).join(period, "Bench 1");
+        String entry = first.begin("specific-heat-of-solid").replaceAll("\\?.*", "");
+        assertThat(first.get(entry).body()).contains("“brass for three” expects 23.4", "metal A");
+        assertThat(first.get(entry + "/paces").body()).contains("value=\"7\"");
+        assertThat(first.post("/entries", "experiment=fusion-of-ice").body()).contains("not offered in this period");
+        Hand second = new Hand(address("")).join(period, "Bench 2");
+        assertThat(second.get(second.begin("specific-heat-of-solid").replaceAll("\\?.*", ""))
+                        .body())
+                .contains("“iron for three” expects", "metal B");
+        hand.post("/plans/" + two + "/periods", "here=false&period=" + period.replaceAll(".*/", ""));
+        assertThat(first.get(entry).body()).doesNotContain("expects 23.4");
+        assertThat(hand.post("/periods", open + UUID.randomUUID() + "=yes").body())
+                .contains("not here any more", "value=\"From plans\"");
+        assertThat(hand.get(SOLID + "?benches=400&time-bath-sample/start=soon&sample=" + "x".repeat(200))
+                        .body())
+                .contains("A whole number from 1 to 60", "value=\"400\"", "value=\"soon\"");
+        assertThat(hand.post(SOLID, "name=x&benches=400").body()).contains("“benches”: A whole number");
+    }
+
+    /**
+     * Without a cup: (32·0.380·99 + 90·4.184·21)/(32·0.380 + 90·4.184) = 23.44 °C. What only the bench can give is
+     * reckoned as is usual, and said.
+     */
+    @Test
+    void aPlanIsReckonedByItsConventions() {
+        assertThat(hand.get(SOLID + "?" + typed(BRASS) + "&school-calorimeter=ignored")
+                        .body())
+                .contains(">23.44</span> °C");
+        assertThat(hand.get(SOLID + "?" + typed(BRASS) + "&school-change=cooling")
+                        .body())
+                .contains(">23.4</span> °C", "asks for what is only read at the bench");
+        assertThat(hand.get(SOLID + "?school-water=wine").body()).contains("There is no such convention.");
     }
 
     /** Before a hand moves something that burns, it is ticked that this was read. */

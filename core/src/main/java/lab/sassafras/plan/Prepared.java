@@ -65,6 +65,9 @@ public record Prepared(List<Line> lines, List<String> substances) {
     /** Most benches, and most trials of each. */
     public static final int MOST = 60;
 
+    /** Most that is prepared to spare, in per cent. */
+    public static final int SPARE = 200;
+
     /** Ice melts while it waits: so many times as much. No source. */
     private static final double MELTS = 1.5;
     /** Benches to a balance, and to a hot plate. No source. */
@@ -89,9 +92,9 @@ public record Prepared(List<Line> lines, List<String> substances) {
      * @throws Refused where so many cannot be prepared for
      */
     public static Prepared of(Plan plan, int benches, int trials, double spare) {
-        if (benches < 1 || benches > MOST || trials < 1 || trials > MOST || !(spare >= 0 && spare <= 200)) {
-            throw new Refused("Prepare for 1 to " + MOST + " benches, 1 to " + MOST
-                    + " trials at each, and 0 to 200 % to spare.");
+        if (benches < 1 || benches > MOST || trials < 1 || trials > MOST || !(spare >= 0 && spare <= SPARE)) {
+            throw new Refused("Prepare for 1 to " + MOST + " benches, 1 to " + MOST + " trials at each, and 0 to "
+                    + SPARE + " % to spare.");
         }
         // what may not be done is not prepared either, whoever asks
         Warnings.refusals(plan).stream().findFirst().ifPresent(why -> {

@@ -229,7 +229,7 @@ class LiveController {
                 place.entry()
                         .filter(each -> !each.sheet().setting().withheld())
                         .flatMap(each ->
-                                planned.ends(place.period(), each.experiment().key()))
+                                planned.ends(place.bench(), each.experiment().key()))
                         .map(each -> new LivePicture.Band(each.low(), each.high())));
         return new LiveScreen(
                 head(now),

@@ -4,10 +4,15 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.plans.KeptPlan;
+import lab.sassafras.app.plans.PlanFile;
+import lab.sassafras.app.record.CountedNames;
 import lab.sassafras.app.record.Period;
+import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.usecase.SetUpPeriod;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.measure.BookTime;
@@ -20,6 +25,10 @@ import org.jspecify.annotations.Nullable;
 public final class NewPeriod {
 
     static final int LONGEST = 80;
+
+    static final String PLAN = "plan-";
+    private static final String NAMES = "names";
+    private static final String SCHOOL = "school-";
 
     private final Map<String, String> typed;
     private final Map<String, String> wrong = new LinkedHashMap<>();
@@ -40,8 +49,43 @@ public final class NewPeriod {
         typed.put("zone", other.zoneName());
         typed.put("mark", other.decimalMark().name());
         typed.put("like", other.id().toString());
-        other.schools().forEach((question, school) -> typed.put("school-" + question, school));
+        other.schools().forEach((question, school) -> typed.put(SCHOOL + question, school));
         return new NewPeriod(typed);
+    }
+
+    /** As plans say it: so many benches, and the conventions of the first. */
+    NewPeriod ledBy(List<KeptPlan> plans) {
+        plans.forEach(each -> typed.put(PLAN + each.id(), "yes"));
+        List<PlanFile.ForPeriod> said =
+                plans.stream().map(each -> each.file().forPeriod()).toList();
+        typed.put(
+                NAMES,
+                "Bench 1–"
+                        + said.stream()
+                                .mapToInt(PlanFile.ForPeriod::benches)
+                                .max()
+                                .orElse(1));
+        said.forEach(each -> each.conventions().forEach((question, school) -> {
+            String other = typed.putIfAbsent(SCHOOL + question, school);
+            if (other != null && !other.equals(school)) {
+                wrong.put(
+                        "school",
+                        "These plans are reckoned by different conventions. Say here by which this period is.");
+            }
+        }));
+        return this;
+    }
+
+    /** The plans it is led by. */
+    List<UUID> plans() {
+        return typed.keySet().stream()
+                .filter(each -> each.startsWith(PLAN))
+                .flatMap(each -> Shelf.identity(each.substring(PLAN.length())).stream())
+                .toList();
+    }
+
+    private List<String> names() {
+        return value(NAMES).isBlank() ? List.of() : CountedNames.read(value(NAMES), "benches");
     }
 
     /** The period whose benches it is to have, too. */
@@ -73,6 +117,7 @@ public final class NewPeriod {
             check("title", () -> Names.checked(title(), "A title", LONGEST));
         }
         check("date", this::date);
+        check(NAMES, this::names);
         try {
             zone();
         } catch (DateTimeException e) {
@@ -104,6 +149,8 @@ public final class NewPeriod {
                 schools(),
                 likeOf(),
                 benchesOf(),
+                names(),
+                plans(),
                 !value("draft").isEmpty());
     }
 
@@ -126,8 +173,8 @@ public final class NewPeriod {
     Map<String, String> schools() {
         Map<String, String> schools = new LinkedHashMap<>();
         typed.forEach((field, value) -> {
-            if (field.startsWith("school-")) {
-                schools.put(field.substring("school-".length()), value);
+            if (field.startsWith(SCHOOL)) {
+                schools.put(field.substring(SCHOOL.length()), value);
             }
         });
         return schools;

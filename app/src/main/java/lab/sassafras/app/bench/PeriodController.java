@@ -12,6 +12,8 @@ import java.util.stream.Collectors;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.people.Visitor;
+import lab.sassafras.app.plans.KeptPlan;
+import lab.sassafras.app.plans.PlanBook;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.CountedNames;
@@ -35,14 +37,24 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class PeriodController {
 
+    /** Kept plans that are offered to begin a period with, the newest. */
+    private static final int OFFERED = 12;
+
     private final PeriodBook periodBook;
     private final PeriodPage page;
     private final SetUpPeriod settingUp;
     private final Clock clock;
+    private final PlanBook plans;
     private final UnderOtherConventions others;
 
     PeriodController(
-            PeriodBook periodBook, PeriodPage page, SetUpPeriod settingUp, Clock clock, UnderOtherConventions others) {
+            PeriodBook periodBook,
+            PeriodPage page,
+            SetUpPeriod settingUp,
+            Clock clock,
+            UnderOtherConventions others,
+            PlanBook plans) {
+        this.plans = plans;
         this.page = page;
         this.others = others;
         this.settingUp = settingUp;
@@ -63,16 +75,17 @@ class PeriodController {
     }
 
     @GetMapping("/periods")
-    String periods(@RequestParam Optional<UUID> like, Visitor visitor, Model model) {
+    String periods(
+            @RequestParam Optional<UUID> like, @RequestParam Map<String, String> typed, Visitor visitor, Model model) {
         ZoneId zone = ZoneId.systemDefault();
         model.addAttribute("fresh", true);
         LocalDate today = LocalDate.now(clock.withZone(zone));
-        return form(
-                model,
-                like.map(page::find)
-                        .map(period -> NewPeriod.like(period, today))
-                        .orElseGet(() -> NewPeriod.blank(today, zone)),
-                visitor);
+        NewPeriod form = like.map(page::find)
+                .map(period -> NewPeriod.like(period, today))
+                .orElseGet(() -> NewPeriod.blank(today, zone));
+        List<KeptPlan> led = new NewPeriod(typed)
+                .plans().stream().flatMap(each -> plans.find(each).stream()).toList();
+        return form(model, led.isEmpty() ? form : form.ledBy(led), visitor);
     }
 
     @PostMapping("/periods")
@@ -88,8 +101,14 @@ class PeriodController {
             model.addAttribute("fresh", false);
             return form(model, form, visitor);
         }
-        return "redirect:/periods/"
-                + settingUp.open(form.wanted(), actor).orThrow().id();
+        Answer<Period> opened = settingUp.open(form.wanted(), actor);
+        if (opened.refusal().isPresent()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("fresh", false);
+            model.addAttribute("plansProblem", ErrorMessages.of(opened.refusal().get()));
+            return form(model, form, visitor);
+        }
+        return "redirect:/periods/" + opened.orThrow().id();
     }
 
     private String form(Model model, NewPeriod form, Visitor visitor) {
@@ -99,6 +118,13 @@ class PeriodController {
         model.addAttribute("periods", led.get(false));
         model.addAttribute("archived", led.get(true));
         model.addAttribute("form", form);
+        List<KeptPlan> kept = plans.all();
+        model.addAttribute(
+                "plans",
+                kept.stream()
+                        .filter(each ->
+                                kept.indexOf(each) < OFFERED || form.plans().contains(each.id()))
+                        .toList());
         model.addAttribute("questions", ConventionQuestion.all());
         model.addAttribute(
                 "zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());

@@ -195,7 +195,7 @@ class RunScreen {
                 entry.sheet().setting().withheld()
                         ? null
                         : planned.words(
-                                        entry.entry().period(),
+                                        entry.entry().bench(),
                                         entry.experiment().key(),
                                         Optional.empty())
                                 .orElse(null));
@@ -293,7 +293,7 @@ class RunScreen {
                                 .finalReading()
                                 .equals(Optional.of(ask.address().path()))
                 ? Optional.empty()
-                : planned.ends(entry.entry().period(), entry.experiment().key())
+                : planned.ends(entry.entry().bench(), entry.experiment().key())
                         .map(each -> new Slot.Range(each.low(), each.high()));
     }
 

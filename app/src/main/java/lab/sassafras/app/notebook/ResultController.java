@@ -183,7 +183,7 @@ class ResultController {
         return view.withheld()
                 ? Optional.empty()
                 : planned.words(
-                        entry.entry().period(),
+                        entry.entry().bench(),
                         entry.experiment().key(),
                         entry.experiment()
                                 .finalReading()

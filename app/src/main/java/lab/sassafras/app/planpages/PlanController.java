@@ -264,12 +264,7 @@ class PlanController {
     private List<Place> places(KeptPlan kept) {
         return periodBook.all().stream()
                 .filter(each -> each.state() == Period.State.OPEN || each.state() == Period.State.DRAFT)
-                .map(each -> new Place(
-                        each.id(),
-                        each.title(),
-                        plans.laidOut(each, kept.experiment())
-                                .filter(laid -> laid.id().equals(kept.id()))
-                                .isPresent()))
+                .map(each -> new Place(each.id(), each.title(), plans.leads(each, kept)))
                 .toList();
     }
 

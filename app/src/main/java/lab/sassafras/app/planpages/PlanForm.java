@@ -10,7 +10,6 @@ import lab.sassafras.app.plans.PlanFile;
 import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Vessel;
-import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
@@ -46,6 +45,7 @@ public final class PlanForm {
     private final Map<String, String> typed;
     private final Figures figures;
     private final Map<String, String> wrong = new LinkedHashMap<>();
+    private final PlanForPeriod period;
     private final Plan plan;
 
     PlanForm(Experiment experiment, Map<String, String> typed, Shelf shelf, Figures figures) {
@@ -53,6 +53,7 @@ public final class PlanForm {
         this.shelf = shelf;
         this.typed = new LinkedHashMap<>(typed);
         this.figures = figures;
+        this.period = new PlanForPeriod(experiment, this.typed, wrong);
         this.plan = read();
     }
 
@@ -66,6 +67,7 @@ public final class PlanForm {
                 file.vessel().key().isEmpty()
                         ? ANY + file.vessel().kind()
                         : file.vessel().key());
+        PlanForPeriod.typed(file.forPeriod(), typed);
         PlanFile.Purpose purpose = file.purpose();
         if (purpose != null) {
             typed.put("purpose", purpose.kind());
@@ -109,7 +111,14 @@ public final class PlanForm {
     private Plan read() {
         Calorimeter vessel = vessel();
         Setting setting = new Setting(
-                        Optional.of(vessel), Map.of(), 1, Map.of(), Set.of(), Map.of(), figures, Conventions.standard())
+                        Optional.of(vessel),
+                        Map.of(),
+                        1,
+                        Map.of(),
+                        Set.of(),
+                        Map.of(),
+                        figures,
+                        period.reckoning().conventions())
                 .with(shelf.handbook(ReferenceShelf.VERSION));
         Map<InstrumentKind, Instrument> reads = new LinkedHashMap<>();
         InstrumentKind.usual().stream()
@@ -216,6 +225,11 @@ public final class PlanForm {
         return plan;
     }
 
+    /** What of it a period takes over. */
+    public PlanForPeriod period() {
+        return period;
+    }
+
     /** {@return instruments of the shelf that a plan may be read on instead} */
     List<Instrument> helpers() {
         return InstrumentKind.usual().stream()
@@ -233,11 +247,14 @@ public final class PlanForm {
 
     /** {@return why it cannot be kept; empty where it can. What stands in for a thing of the shelf is only said} */
     Optional<String> cannotBe() {
-        return wrong.entrySet().stream()
-                .filter(each -> each.getKey().startsWith(PLACE))
-                .map(each -> "“" + experiment.words().label(each.getKey().substring(PLACE.length())) + "”: "
-                        + each.getValue() + " Nothing was kept.")
-                .findFirst()
+        return period.wrong()
+                .map(each -> each + " Nothing was kept.")
+                .or(() -> wrong.entrySet().stream()
+                        .filter(each -> each.getKey().startsWith(PLACE))
+                        .map(each ->
+                                "“" + experiment.words().label(each.getKey().substring(PLACE.length())) + "”: "
+                                        + each.getValue() + " Nothing was kept.")
+                        .findFirst())
                 .or(() -> Warnings.refusals(plan).stream()
                         .findFirst()
                         .map(each -> each.message() + " Nothing was kept."));
@@ -437,6 +454,7 @@ public final class PlanForm {
                                         ? TypedNumber.read(value("percent"), figures.mark())
                                                 .value()
                                         : 0),
+                period.file(),
                 expected);
     }
 }

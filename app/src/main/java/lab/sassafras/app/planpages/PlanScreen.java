@@ -112,9 +112,15 @@ final class PlanScreen {
 
     Reckoned reckoned() {
         List<Finding> refusals = Warnings.refusals(plan);
+        List<Finding> otherwise = form.period().reckoning().otherwise().stream()
+                .map(each -> Finding.note(
+                        "plan.convention",
+                        "“" + each + "” asks for what is only read at the bench: reckoned here by what is usual."))
+                .toList();
         try {
             Expectation.Outcome outcome = Expectation.of(plan);
             List<Finding> all = new ArrayList<>(refusals);
+            all.addAll(otherwise);
             outcome.expectation().ifPresent(each -> all.addAll(Warnings.of(each)));
             outcome.findings().stream()
                     .filter(each -> outcome.expectation().isEmpty()

@@ -17,6 +17,7 @@ import lab.sassafras.app.plans.HazardSheet;
 import lab.sassafras.app.plans.HazardsShown;
 import lab.sassafras.app.plans.KeptPlan;
 import lab.sassafras.app.plans.PlanBook;
+import lab.sassafras.app.plans.PlanFile;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.ForSpreadsheets;
 import lab.sassafras.app.shelf.Shelf;
@@ -77,18 +78,20 @@ class PrepListController {
     @GetMapping("/plans/{plan}/list")
     String list(
             @PathVariable("plan") UUID id,
-            @RequestParam(defaultValue = "8") String benches,
-            @RequestParam(defaultValue = "3") String trials,
-            @RequestParam(defaultValue = "20") String spare,
+            @RequestParam Optional<String> benches,
+            @RequestParam Optional<String> trials,
+            @RequestParam Optional<String> spare,
             HttpServletResponse response,
             Model model) {
         KeptPlan kept = kept(id);
+        Counts counts = Counts.of(kept, benches, trials, spare);
         model.addAttribute("plan", kept);
         model.addAttribute(
                 "title", Experiments.findOrUnknown(kept.experiment()).words().title());
-        model.addAttribute("typed", Map.of("benches", benches, "trials", trials, "spare", spare));
+        model.addAttribute(
+                "typed", Map.of("benches", counts.benches(), "trials", counts.trials(), "spare", counts.spare()));
         try {
-            Prepared prepared = prepared(kept, benches, trials, spare);
+            Prepared prepared = prepared(kept, counts);
             model.addAttribute("kinds", kinds(kept, prepared));
             model.addAttribute("hazards", hazards.of(prepared.substances()));
         } catch (Refused refused) {
@@ -104,8 +107,20 @@ class PrepListController {
         return plans.find(id).orElseThrow(() -> new NotFound("There is no plan at that address."));
     }
 
-    private Prepared prepared(KeptPlan kept, String benches, String trials, String spare) {
-        return Prepared.of(plan(kept), whole(benches), whole(trials), whole(spare));
+    /** For how many, as it is typed; where it is not, as the plan says. */
+    private record Counts(String benches, String trials, String spare) {
+
+        static Counts of(KeptPlan kept, Optional<String> benches, Optional<String> trials, Optional<String> spare) {
+            PlanFile.ForPeriod said = kept.file().forPeriod();
+            return new Counts(
+                    benches.orElseGet(() -> String.valueOf(said.benches())),
+                    trials.orElseGet(() -> String.valueOf(said.trials())),
+                    spare.orElseGet(() -> String.valueOf(said.spare())));
+        }
+    }
+
+    private Prepared prepared(KeptPlan kept, Counts counts) {
+        return Prepared.of(plan(kept), whole(counts.benches()), whole(counts.trials()), whole(counts.spare()));
     }
 
     private Plan plan(KeptPlan kept) {
@@ -162,12 +177,13 @@ class PrepListController {
     @GetMapping("/plans/{plan}/list.csv")
     ResponseEntity<byte[]> file(
             @PathVariable("plan") UUID id,
-            @RequestParam(defaultValue = "8") String benches,
-            @RequestParam(defaultValue = "3") String trials,
-            @RequestParam(defaultValue = "20") String spare) {
+            @RequestParam Optional<String> benches,
+            @RequestParam Optional<String> trials,
+            @RequestParam Optional<String> spare) {
+        KeptPlan kept = kept(id);
         StringBuilder table = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(table, FORMAT)) {
-            Prepared prepared = prepared(kept(id), benches, trials, spare);
+            Prepared prepared = prepared(kept, Counts.of(kept, benches, trials, spare));
             for (Prepared.Line each : prepared.lines()) {
                 printer.printRecord(Stream.of(
                                 each.kind().words(),

@@ -23,6 +23,7 @@ class LaidOutPlan {
     private @Nullable Long seq;
 
     private UUID periodId;
+    private @Nullable UUID benchId;
     private String experiment;
     private @Nullable UUID planId;
     private UUID whoId;
@@ -30,13 +31,24 @@ class LaidOutPlan {
 
     protected LaidOutPlan() {}
 
-    LaidOutPlan(UUID periodId, String experiment, Optional<UUID> planId, Persons.By by, Instant madeAt) {
+    LaidOutPlan(
+            UUID periodId,
+            Optional<UUID> benchId,
+            String experiment,
+            Optional<UUID> planId,
+            Persons.By by,
+            Instant madeAt) {
         this.id = UUID.randomUUID();
         this.periodId = periodId;
+        this.benchId = benchId.orElse(null);
         this.experiment = experiment;
         this.planId = planId.orElse(null);
         this.whoId = by.id();
         this.madeAt = madeAt;
+    }
+
+    Optional<UUID> benchId() {
+        return Optional.ofNullable(benchId);
     }
 
     Optional<UUID> planId() {

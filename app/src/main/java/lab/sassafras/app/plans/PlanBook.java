@@ -4,10 +4,13 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.DiskRoom;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Persons;
@@ -65,6 +68,7 @@ public class PlanBook {
      */
     public KeptPlan keep(UUID id, PlanFile file, Optional<UUID> copyOf, String who) {
         PlanFile named = file.called(Names.checked(file.name().strip(), "A name", Names.LONGEST));
+        named.check();
         KeptPlan known = entities.find(KeptPlan.class, id);
         if (known != null && !known.file().same(named)) {
             throw new Refused("Another plan was kept under the same key. Load the page again and keep it once more.");
@@ -83,32 +87,58 @@ public class PlanBook {
 
     /** Leads a period by a plan, for its experiment. */
     public void layOut(Period period, KeptPlan plan, String who) {
-        laid(period, plan.experiment(), Optional.of(plan.id()), who);
+        laid(period, Optional.empty(), plan.experiment(), Optional.of(plan.id()), who);
     }
 
-    /** Leads it by none any more. */
+    /** Leads one bench by a plan, for its experiment, whatever leads its period. */
+    public void layOut(Bench bench, KeptPlan plan, String who) {
+        laid(bench.period(), Optional.of(bench.id()), plan.experiment(), Optional.of(plan.id()), who);
+    }
+
+    /** Leads a period by none any more, nor a bench of it. */
     public void takeAway(Period period, String experiment, String who) {
-        laid(period, experiment, Optional.empty(), who);
+        laid(period, Optional.empty(), experiment, Optional.empty(), who);
     }
 
-    private void laid(Period period, String experiment, Optional<UUID> plan, String who) {
+    private void laid(Period period, Optional<UUID> bench, String experiment, Optional<UUID> plan, String who) {
         room.check();
-        entities.persist(new LaidOutPlan(period.id(), experiment, plan, persons.in(period.id(), who), now()));
+        entities.persist(new LaidOutPlan(period.id(), bench, experiment, plan, persons.in(period.id(), who), now()));
     }
 
-    /** {@return the plan a period is led by in an experiment; empty where there is none} */
+    /** {@return the plan a bench is led by in an experiment: what was said last of it or of its period} */
     @Transactional(readOnly = true)
-    public Optional<KeptPlan> laidOut(Period period, String experiment) {
+    public Optional<KeptPlan> laidOut(Bench bench, String experiment) {
         return entities.createQuery(
-                        "from LaidOutPlan where periodId = :period and experiment = :experiment order by seq desc",
+                        "from LaidOutPlan where periodId = :period and experiment = :experiment "
+                                + "and (benchId is null or benchId = :bench) order by seq desc",
                         LaidOutPlan.class)
-                .setParameter("period", period.id())
+                .setParameter("period", bench.period().id())
                 .setParameter("experiment", experiment)
+                .setParameter("bench", bench.id())
                 .setMaxResults(1)
                 .getResultStream()
                 .findFirst()
                 .flatMap(LaidOutPlan::planId)
                 .flatMap(this::find);
+    }
+
+    /** {@return whether a plan leads a period, or a bench of it} */
+    @Transactional(readOnly = true)
+    public boolean leads(Period period, KeptPlan plan) {
+        Map<Optional<UUID>, Optional<UUID>> last = new HashMap<>();
+        entities.createQuery(
+                        "from LaidOutPlan where periodId = :period and experiment = :experiment order by seq",
+                        LaidOutPlan.class)
+                .setParameter("period", period.id())
+                .setParameter("experiment", plan.experiment())
+                .getResultList()
+                .forEach(each -> {
+                    if (each.benchId().isEmpty()) {
+                        last.clear();
+                    }
+                    last.put(each.benchId(), each.planId());
+                });
+        return last.containsValue(Optional.of(plan.id()));
     }
 
     /** {@return what the newest sheet says of a substance; empty where nobody set one beside it} */

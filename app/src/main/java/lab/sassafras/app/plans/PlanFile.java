@@ -3,7 +3,10 @@ package lab.sassafras.app.plans;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import lab.sassafras.convention.Conventions;
+import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.plan.Prepared;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
@@ -23,6 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
  * @param reads      by the kind of an instrument: which it is read on
  * @param vessel     it is done in
  * @param purpose    what it is for; null where nobody said
+ * @param period     what a period led by it takes over; null in files of version 1.0
  * @param expected   what was reckoned when it was written, for readers that reckon nothing; not read again
  */
 public record PlanFile(
@@ -34,13 +38,14 @@ public record PlanFile(
         Map<String, Instrument> reads,
         Vessel vessel,
         @Nullable Purpose purpose,
+        @Nullable ForPeriod period,
         @Nullable Map<String, Double> expected) {
 
     /** What a plan file says it is. */
     public static final String FORMAT = "sassafras-plan";
 
     /** The version that is written; every older one of the same major is read. */
-    public static final String VERSION = "1.0";
+    public static final String VERSION = "1.1";
 
     /** Longest file that is read, in bytes. */
     public static final int LONGEST = 20_000;
@@ -111,6 +116,67 @@ public record PlanFile(
      */
     public record Purpose(String kind, String other, double percent) {}
 
+    /**
+     * What a period led by it takes over.
+     *
+     * @param benches     how many
+     * @param trials      at each
+     * @param spare       prepared more than that, in per cent
+     * @param sample      what the bench’s sample is called; empty where it has no name
+     * @param conventions it departs from the usual in, by question
+     * @param times       what the class goes by, by the key of a pace (min, or °C of a rise)
+     */
+    public record ForPeriod(
+            int benches,
+            int trials,
+            int spare,
+            String sample,
+            Map<String, String> conventions,
+            Map<String, Double> times) {
+
+        /** Most benches, and most trials of each. */
+        public static final int MOST = Prepared.MOST;
+
+        /** Most that is prepared to spare, in per cent. */
+        public static final int SPARE = Prepared.SPARE;
+
+        /** What is usual where nobody said. */
+        public static final ForPeriod USUAL = new ForPeriod(8, 3, 20, "", Map.of(), Map.of());
+
+        /** Keeps copies of what could change; what a file leaves out is usual. */
+        public ForPeriod {
+            sample = Optional.ofNullable(sample).orElse("");
+            conventions = Map.copyOf(Optional.ofNullable(conventions).orElse(Map.of()));
+            times = Map.copyOf(Optional.ofNullable(times).orElse(Map.of()));
+        }
+
+        private void check() {
+            if (benches < 1 || benches > MOST || trials < 1 || trials > MOST || spare < 0 || spare > SPARE) {
+                throw new Refused("A plan is for 1 to " + MOST + " benches, 1 to " + MOST + " trials at each, and 0 to "
+                        + SPARE + " % to spare.");
+            }
+            if (!sample.isEmpty()) {
+                Names.checked(sample, "A sample’s name", Names.LONGEST);
+            }
+            Conventions.unknown(conventions).ifPresent(name -> {
+                throw new Refused("There is no such convention: " + name + ".");
+            });
+            if (!times.values().stream().allMatch(Double::isFinite)) {
+                throw new Refused("A time of this plan is no number.");
+            }
+        }
+    }
+
+    /** {@return what a period led by it takes over; the usual where the file does not say} */
+    public ForPeriod forPeriod() {
+        return Optional.ofNullable(period).orElse(ForPeriod.USUAL);
+    }
+
+    /** @throws Refused where a period could not take over what it says */
+    void check() {
+        forPeriod().check();
+    }
+
     /** Keeps copies of what could change. */
     public PlanFile {
         had = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(had));
@@ -123,7 +189,7 @@ public record PlanFile(
     }
 
     private PlanFile given() {
-        return new PlanFile(format, version, name, experiment, had, reads, vessel, purpose, null);
+        return new PlanFile(format, version, name, experiment, had, reads, vessel, purpose, period, null);
     }
 
     /** As it stands in a file. */
@@ -133,7 +199,7 @@ public record PlanFile(
 
     /** The same under another name. */
     public PlanFile called(String other) {
-        return new PlanFile(format, version, other, experiment, had, reads, vessel, purpose, expected);
+        return new PlanFile(format, version, other, experiment, had, reads, vessel, purpose, period, expected);
     }
 
     /**

@@ -3,12 +3,12 @@ package lab.sassafras.app.plans;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.Bench;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.Hazard;
 import org.springframework.stereotype.Component;
 
-/** What the plan of a period expects of a run in it, in words. */
+/** What the plan of a bench, or of its period, expects of a run, in words. */
 @Component
 public class Planned {
 
@@ -25,9 +25,9 @@ public class Planned {
     /** Where a run is expected to end, and between what (°C). */
     public record Ends(double end, double low, double high) {}
 
-    /** {@return where a run is expected to end; empty where the period is led by no plan} */
-    public Optional<Ends> ends(Period period, String experiment) {
-        return plans.laidOut(period, experiment).flatMap(Planned::ends);
+    /** {@return where a run is expected to end; empty where no plan leads it} */
+    public Optional<Ends> ends(Bench bench, String experiment) {
+        return plans.laidOut(bench, experiment).flatMap(Planned::ends);
     }
 
     private static Optional<Ends> ends(KeptPlan plan) {
@@ -43,8 +43,8 @@ public class Planned {
      * {@return what of a plan’s substances burns, poisons or ignites, each with its words and how far they may be
      * believed; none without a plan}
      */
-    public List<String> strong(Period period, String experiment) {
-        return plans.laidOut(period, experiment).stream()
+    public List<String> strong(Bench bench, String experiment) {
+        return plans.laidOut(bench, experiment).stream()
                 .flatMap(plan -> plan.file().had().values().stream())
                 .flatMap(had -> Hazard.named(had.text()).stream())
                 .distinct()
@@ -55,14 +55,14 @@ public class Planned {
     }
 
     /**
-     * {@return what is expected, and how what was read stands to it; empty where the period is led by no plan}
+     * {@return what is expected, and how what was read stands to it; empty where no plan leads it}
      *
      * @param read final temperature that was read (°C); empty while it is not
      */
-    public Optional<String> words(Period period, String experiment, Optional<Double> read) {
-        return plans.laidOut(period, experiment)
+    public Optional<String> words(Bench bench, String experiment, Optional<Double> read) {
+        return plans.laidOut(bench, experiment)
                 .flatMap(plan -> ends(plan).map(ends -> {
-                    Figures figures = period.figures();
+                    Figures figures = bench.period().figures();
                     int decimals = Math.max(1, Figures.decimalsFor((ends.high() - ends.low()) / 2) - 1);
                     String came = read.map(at -> " It came to " + figures.plain(at) + " °C: "
                                     + (at >= ends.low() - FAR && at <= ends.high() + FAR

@@ -64,8 +64,7 @@ public class BeginEntry {
             boolean simulated,
             boolean minded,
             Actor actor) {
-        List<String> dangers =
-                simulated || minded ? List.of() : dangers(actor.bench().period(), experiment);
+        List<String> dangers = simulated || minded ? List.of() : dangers(actor.bench(), experiment);
         if (!dangers.isEmpty()) {
             return new Answer.Asked<>("Before this begins: " + String.join("; ", dangers)
                     + ". Wear what protects eyes and hands, know where the rinsing water is, and read the sheets of the "
@@ -122,12 +121,12 @@ public class BeginEntry {
     }
 
     /** What an experiment itself can hurt by, a flame or pressure, and what of its plan is strong. */
-    private List<String> dangers(Period period, String experiment) {
+    private List<String> dangers(Bench bench, String experiment) {
         return Stream.concat(
                         Experiments.find(experiment)
                                 .flatMap(each -> each.words().caution("begin"))
                                 .stream(),
-                        planned.strong(period, experiment).stream())
+                        planned.strong(bench, experiment).stream())
                 .toList();
     }
 

@@ -2,12 +2,15 @@ package lab.sassafras.app.usecase;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lab.sassafras.app.people.Codes;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.people.SignIn;
@@ -15,12 +18,15 @@ import lab.sassafras.app.people.SignIns;
 import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.plans.KeptPlan;
 import lab.sassafras.app.plans.PlanBook;
+import lab.sassafras.app.plans.PlanFile;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Paces;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
+import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.experiment.Experiments;
@@ -37,8 +43,10 @@ public class SetUpPeriod {
     private final Codes codes;
     private final Shelves shelves;
     private final PlanBook plans;
+    private final Paces paces;
 
-    SetUpPeriod(PeriodBook periodBook, SignIns signIns, Codes codes, Shelves shelves, PlanBook plans) {
+    SetUpPeriod(PeriodBook periodBook, SignIns signIns, Codes codes, Shelves shelves, PlanBook plans, Paces paces) {
+        this.paces = paces;
         this.plans = plans;
         this.shelves = shelves;
         this.periodBook = periodBook;
@@ -52,6 +60,8 @@ public class SetUpPeriod {
      * @param schools   conventions it departs from the usual in, by question
      * @param like      another period it is to be led as
      * @param benchesOf another period whose benches it is to have
+     * @param names     of benches it is to have
+     * @param plans     it is led by
      * @param draft     whether it is only prepared, and opened later
      */
     public record Wanted(
@@ -62,6 +72,8 @@ public class SetUpPeriod {
             Map<String, String> schools,
             Optional<UUID> like,
             Optional<UUID> benchesOf,
+            List<String> names,
+            List<UUID> plans,
             boolean draft) {}
 
     /** Opens a period, or prepares it. */
@@ -78,12 +90,78 @@ public class SetUpPeriod {
                             .benches(other)
                             .forEach(bench -> periodBook.give(
                                     periodBook.join(period, bench.name()), bench.vesselId(), bench.sample())));
+            wanted.names().forEach(each -> periodBook.join(period, name(each)));
+            if (!wanted.plans().isEmpty()) {
+                led(period, wanted.plans(), actor.name());
+            }
             if (wanted.draft()) {
                 periodBook.become(period, Period.State.DRAFT, "to be prepared", actor.name());
             }
             codes.renew(period);
             return period;
         });
+    }
+
+    /**
+     * A period takes over from plans: what is offered, its times, and for each bench its plan, its vessel and what its
+     * sample is called. Several plans of one experiment go round among the benches.
+     */
+    private void led(Period period, List<UUID> identities, String who) {
+        List<KeptPlan> all = identities.stream()
+                .map(id -> plans.find(id)
+                        .orElseThrow(
+                                () -> new Refused("One of these plans is not here any more. Load the page again.")))
+                .toList();
+        Map<String, List<KeptPlan>> ofEach = all.stream()
+                .collect(Collectors.groupingBy(KeptPlan::experiment, LinkedHashMap::new, Collectors.toList()));
+        periodBook.offer(period, ofEach.keySet(), Set.of());
+        all.forEach(plan -> plan.file()
+                .forPeriod()
+                .times()
+                .forEach((pace, amount) -> paces.choose(period, plan.experiment(), pace, amount, who)));
+        List<Bench> benches = periodBook.benches(period);
+        ofEach.forEach((experiment, some) -> {
+            if (some.size() == 1) {
+                plans.layOut(period, some.get(0), who);
+            }
+            for (int at = 0; some.size() > 1 && at < benches.size(); at++) {
+                plans.layOut(benches.get(at), some.get(at % some.size()), who);
+            }
+        });
+        Vessels vessels = new Vessels(shelves.now());
+        for (int at = 0; at < benches.size(); at++) {
+            Bench bench = benches.get(at);
+            KeptPlan first = all.get(at % all.size());
+            Optional<UUID> vessel =
+                    bench.vesselId().or(() -> vessels.next(first.file().vessel()));
+            String sample = first.file().forPeriod().sample();
+            periodBook.give(bench, vessel, sample.isEmpty() ? bench.sample() : sample);
+        }
+    }
+
+    /** The vessels of the shelf, each given once. */
+    private static final class Vessels {
+
+        private final List<Vessel> left;
+
+        Vessels(Shelf shelf) {
+            // one whose constant is known comes first
+            this.left = new ArrayList<>(shelf.vesselsOffered().stream()
+                    .sorted(Comparator.comparing(each -> shelf.inUse(each).isEmpty()))
+                    .toList());
+        }
+
+        /** The one a plan names, else one of its kind; empty where the shelf has no more. */
+        Optional<UUID> next(PlanFile.Vessel wanted) {
+            Optional<Vessel> found = left.stream()
+                    .filter(each -> each.id().toString().equals(wanted.key()))
+                    .findFirst()
+                    .or(() -> left.stream()
+                            .filter(each -> each.kind().key().equals(wanted.kind()))
+                            .findFirst());
+            found.ifPresent(left::remove);
+            return found.map(Vessel::id);
+        }
     }
 
     /** Leads a period by a plan, or by none any more. */
