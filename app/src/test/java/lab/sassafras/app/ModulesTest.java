@@ -48,7 +48,8 @@ class ModulesTest {
             Map.entry("Calorimeters", Set.of("add", "adopt", "rename", "decide")),
             Map.entry("Instruments", Set.of("add")),
             Map.entry("OwnSubstances", Set.of("add", "decide")),
-            Map.entry("PlanBook", Set.of("keep", "confirm", "layOut", "takeAway")));
+            Map.entry("PlanBook", Set.of("keep", "confirm", "layOut", "takeAway", "allow")),
+            Map.entry("Supplies", Set.of("count")));
 
     private static final JavaClasses APP = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

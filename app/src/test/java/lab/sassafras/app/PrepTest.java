@@ -194,10 +194,82 @@ class PrepTest extends HouseTest {
         assertThat(hand.get(plan + "/list?benches=8&trials=3&spare=20").body())
                 .contains("922 g", "brass", "eye protection", "not known here: read its sheet");
         String table = hand.get(plan + "/list.csv?benches=8&trials=3&spare=20").body();
-        assertThat(table).startsWith("kind,what,amount,unit,how\r\n").contains("921.6,g,", "Hazards,");
+        assertThat(table).startsWith("kind,what,amount,unit,how,shelf\r\n").contains("921.6,g,", "Hazards,");
         HttpResponse<String> none = hand.get(plan + "/list?benches=0&trials=many");
         assertThat(none.statusCode()).isEqualTo(422);
         assertThat(none.body()).contains("1 to 60 benches", "value=\"many\"");
+    }
+
+    /** 922 g of brass, of which 100 g are there; a plate of 250 W takes 11 min for a bath the solid is 8 min in. */
+    @Test
+    void bottlesAndGearAreCounted() {
+        String plan = kept("to be held against the shelf");
+        String list = plan + "/list?benches=8&trials=3&spare=20";
+        assertThat(hand.get(list).body()).contains("the shelf has none that was counted");
+        assertThat(hand.get(plan).body()).doesNotContain("on a plate of 250 W");
+        count("name=Brass+shot&substance=brass&amount=100&unit=g");
+        count("name=hot+plate,+small&amount=1&power=250");
+        assertThat(hand.get(list).body())
+                .contains("the shelf has 100 g: 822 g short", "the shelf has 1.00: 1.00 short");
+        assertThat(hand.get(plan).body()).contains("takes about 11 min on a plate of 250 W");
+        assertThat(hand.get("/shelf/supplies?name=Brass+shot").body()).contains("100 g", "value=\"brass\"");
+        count("name=Brass+shot&substance=brass&amount=0&unit=g");
+        count("name=hot+plate,+small&amount=0");
+        assertThat(hand.get(list).body()).contains("the shelf has none that was counted");
+        Map.of(
+                        "name=&amount=1",
+                        "A name",
+                        "name=x&amount=-1",
+                        "from none to",
+                        "name=x&amount=much",
+                        "much",
+                        "name=x&amount=1&unit=g",
+                        "A bottle holds a substance",
+                        "name=x&substance=HCl&amount=1&unit=mL&strength=31",
+                        "up to 30",
+                        "name=x&amount=1&power=10001",
+                        "up to 10000 W")
+                .forEach((typed, why) -> {
+                    HttpResponse<String> said = hand.post("/shelf/supplies", typed);
+                    assertThat(said.statusCode()).as(typed).isEqualTo(422);
+                    assertThat(said.body()).contains(why);
+                });
+    }
+
+    private void count(String typed) {
+        assertThat(hand.post("/shelf/supplies", typed).statusCode()).as(typed).isEqualTo(302);
+    }
+
+    /** How strong an acid may be is the instructor’s to say. */
+    @Test
+    void howStrongIsAllowed() {
+        String acid = "/prep/neutralization?at-acid/concentration=1.5";
+        assertThat(hand.get(acid).body()).doesNotContain("that are allowed");
+        assertThat(hand.post("/hazards/strongest", "strongest=1").statusCode()).isEqualTo(302);
+        assertThat(hand.get(acid).body()).contains("above the 1 mol/L that are allowed");
+        assertThat(hand.get("/hazards").body()).contains("planned up to 1 mol/L, as");
+        assertThat(hand.post("/hazards/strongest", "strongest=6.1").body()).contains("up to 6 mol/L");
+        assertThat(hand.post("/hazards/strongest", "strongest=strong").body()).contains("value=\"strong\"");
+        hand.post("/hazards/strongest", "strongest=2");
+    }
+
+    /** A second thermometer is offered where the shelf has one, costs what it costs, and goes through the file. */
+    @Test
+    void aSecondThermometerIsChosen() {
+        for (String name : List.of("R-first", "R-second")) {
+            hand.post("/shelf/instruments", "kind=THERMOMETER&resolution=0.1&low=-10&high=110&offset=0.2&name=" + name);
+        }
+        String page = hand.get(SOLID).body();
+        String first = found(page, "value=\"([0-9a-f-]{36})\"[^>]*>R-first, reads");
+        String second = found(page, "value=\"([0-9a-f-]{36})\"[^>]*>R-second<");
+        String two = "&THERMOMETER=" + first + "&on-water/start=" + second;
+        assertThat(hand.get(SOLID + "?" + typed(BRASS) + two).body()).contains("Two thermometers stand in one account");
+        String plan = kept("two thermometers", two);
+        assertThat(found(hand.get(plan).body(), "(?s)name=\"on-water/start\".*?value=\"" + second + "\"([^>]*)>"))
+                .contains("selected");
+        assertThat(PlanFile.read(hand.get(plan + "/plan.json").body()).reads()).containsKey("THERMOMETER water/start");
+        assertThat(hand.get(SOLID + "?on-water/start=" + UUID.randomUUID()).body())
+                .contains("not on the shelf any more");
     }
 
     @Test

@@ -106,6 +106,8 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/prep/{experiment}", Bringer.AROUND),
             Map.entry("/plans/{plan}/periods", Bringer.AROUND),
             Map.entry("/hazards", Bringer.AROUND),
+            Map.entry("/hazards/strongest", Bringer.AROUND),
+            Map.entry("/shelf/supplies", Bringer.AROUND),
             Map.entry("/shelf/vessels", Bringer.AROUND),
             Map.entry("/shelf/vessels/{id}/constant", Bringer.AROUND),
             Map.entry("/shelf/{things:vessels|instruments}/{id}/retired", Bringer.AROUND),

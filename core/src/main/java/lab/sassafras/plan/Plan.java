@@ -35,9 +35,16 @@ import lab.sassafras.slot.Slot;
  * @param setting    what surrounds it: the vessel with its constant, the handbook
  * @param had        by the path of a slot, in the order of the work
  * @param reads      instruments it is read on, by kind
+ * @param apart      places that are read on an instrument of their own, by path
+ * @param lab        what the lab allows and has
  */
 public record Plan(
-        Experiment experiment, Setting setting, Map<String, Had> had, Map<InstrumentKind, Instrument> reads) {
+        Experiment experiment,
+        Setting setting,
+        Map<String, Had> had,
+        Map<InstrumentKind, Instrument> reads,
+        Map<String, Instrument> apart,
+        Lab lab) {
 
     /** A slot’s number in a plan is no further from what one weighs out than this (a part of it; no source). */
     private static final double ROUND = 0.05;
@@ -51,10 +58,13 @@ public record Plan(
      * @param setting    what surrounds it: the vessel with its constant, the handbook
      * @param had        by the path of a slot, in the order of the work
      * @param reads      instruments it is read on, by kind
+     * @param apart      places that are read on an instrument of their own, by path
+     * @param lab        what the lab allows and has
      */
     public Plan {
         had = Collections.unmodifiableMap(new LinkedHashMap<>(had));
         reads = Map.copyOf(reads);
+        apart = Map.copyOf(apart);
     }
 
     /**
@@ -131,7 +141,7 @@ public record Plan(
         played.known()
                 .ifPresent(what -> named(experiment, setting, had)
                         .forEach(path -> had.put(path, new Had(Role.STATED, what, "", ""))));
-        return new Plan(experiment, setting, had, reads);
+        return new Plan(experiment, setting, had, reads, Map.of(), Lab.USUAL);
     }
 
     /** Where it is said which substance of the shelf it is, and the usual run does not. */
@@ -171,7 +181,7 @@ public record Plan(
         Had typed = one(path).of(text);
         Map<String, Had> other = new LinkedHashMap<>(had);
         other.put(path, typed.number() ? typed : typed.of(line(path, typed).text()));
-        return new Plan(experiment, setting, other, reads);
+        return new Plan(experiment, setting, other, reads, apart, lab);
     }
 
     /**
@@ -203,7 +213,41 @@ public record Plan(
     public Plan with(Instrument other) {
         Map<InstrumentKind, Instrument> all = new LinkedHashMap<>(reads);
         all.put(other.kind(), other);
-        return new Plan(experiment, setting, had, all);
+        return new Plan(experiment, setting, had, all, apart, lab);
+    }
+
+    /**
+     * {@return the same, one place being read on an instrument of its own}
+     *
+     * @param path of the place
+     * @param on   instrument
+     */
+    public Plan with(String path, Instrument on) {
+        one(path);
+        Map<String, Instrument> all = new LinkedHashMap<>(apart);
+        all.put(path, on);
+        return new Plan(experiment, setting, had, reads, all, lab);
+    }
+
+    /** {@return the same, everything of a kind being read on one instrument} */
+    Plan together() {
+        return new Plan(experiment, setting, had, reads, Map.of(), lab);
+    }
+
+    /**
+     * {@return the same in another lab}
+     *
+     * @param other what it allows and has
+     */
+    public Plan with(Lab other) {
+        return new Plan(experiment, setting, had, reads, apart, other);
+    }
+
+    /** {@return temperatures that are read before the end: each may have a thermometer of its own} */
+    public List<String> readApart() {
+        return amounts().stream()
+                .filter(path -> temperature(path) && one(path).role() == Role.READ)
+                .toList();
     }
 
     /**
@@ -212,7 +256,7 @@ public record Plan(
      * @param vessel with its constant
      */
     public Plan with(Calorimeter vessel) {
-        return new Plan(experiment, setting.with(vessel), had, reads);
+        return new Plan(experiment, setting.with(vessel), had, reads, apart, lab);
     }
 
     /** {@return the temperatures between which the contents go} */
@@ -300,7 +344,7 @@ public record Plan(
     }
 
     private Line expected(Line typed) {
-        Optional<Instrument> on = on(typed.unit());
+        Optional<Instrument> on = on(typed.address().path(), typed.unit());
         return new Line(
                 typed.address(),
                 typed.role(),
@@ -316,7 +360,7 @@ public record Plan(
 
     /** The final temperature at the value it is expected to have. */
     Line ending(double temperature) {
-        Optional<Instrument> on = on(Optional.of(BenchUnit.DEGREES_CELSIUS));
+        Optional<Instrument> on = on(span().end(), Optional.of(BenchUnit.DEGREES_CELSIUS));
         double step = on.map(Instrument::resolution).orElse(STEP);
         return new Line(
                 at(span().end()),
@@ -331,8 +375,11 @@ public record Plan(
                 "");
     }
 
-    private Optional<Instrument> on(Optional<BenchUnit> unit) {
+    private Optional<Instrument> on(String path, Optional<BenchUnit> unit) {
         Optional<Dimension> dimension = unit.map(BenchUnit::dimension);
+        if (apart.containsKey(path)) {
+            return Optional.of(apart.get(path));
+        }
         return reads.entrySet().stream()
                 .filter(each ->
                         dimension.filter(each.getKey().dimension()::equals).isPresent())

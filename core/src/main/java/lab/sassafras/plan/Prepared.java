@@ -3,7 +3,6 @@ package lab.sassafras.plan;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lab.sassafras.measure.Figures;
@@ -12,9 +11,7 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.QuantitySlot;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Slot;
-import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Hazard;
-import lab.sassafras.substance.Stock;
 
 /**
  * What is to be prepared of a plan for so many benches and trials.
@@ -59,8 +56,23 @@ public record Prepared(List<Line> lines, List<String> substances) {
      * @param amount of it in all, to spare too
      * @param unit   of the amount; empty for pieces
      * @param how    it is made, or what to mind
+     * @param need   what the shelf is to hold for it; empty for what comes out of a tap
      */
-    public record Line(Kind kind, String what, double amount, String unit, String how) {}
+    public record Line(Kind kind, String what, double amount, String unit, String how, Optional<Need> need) {
+
+        private Line(Kind kind, String what, double amount, String unit, String how) {
+            this(kind, what, amount, unit, how, Optional.empty());
+        }
+    }
+
+    /**
+     * What is taken off the shelf.
+     *
+     * @param what   a substance by formula or key, or a piece of gear
+     * @param amount of it
+     * @param unit   g or mL; empty for pieces
+     */
+    public record Need(String what, double amount, String unit) {}
 
     /** Most benches, and most trials of each. */
     public static final int MOST = 60;
@@ -72,16 +84,11 @@ public record Prepared(List<Line> lines, List<String> substances) {
     private static final double MELTS = 1.5;
     /** Benches to a balance, and to a hot plate. No source. */
     private static final int SHARE = 4;
+    /** What a piece of gear is called on the shelf that heats. */
+    public static final String PLATE = "hot plate";
+
     /** From here on a hand is burnt (°C). Common practice, no source. */
     private static final double HOT = 50;
-    /** What a plate gives of its rating to the water on it, and what such a plate is rated (W). No source. */
-    private static final double PLATE = 0.6 * 1000;
-
-    private static final double ROOM = 22;
-    /** An ion is weighed out as its usual salt. */
-    private static final Map<String, String> SALTS =
-            Map.of("Cu^2+", "CuSO4·5H2O", "Ag+", "AgNO3", "Zn^2+", "ZnSO4·7H2O");
-
     /**
      * {@return what is to be prepared}
      *
@@ -89,9 +96,10 @@ public record Prepared(List<Line> lines, List<String> substances) {
      * @param benches how many
      * @param trials  at each
      * @param spare   more than that, in per cent
+     * @param bottles that stand on the shelf
      * @throws Refused where so many cannot be prepared for
      */
-    public static Prepared of(Plan plan, int benches, int trials, double spare) {
+    public static Prepared of(Plan plan, int benches, int trials, double spare, List<Bottle> bottles) {
         if (benches < 1 || benches > MOST || trials < 1 || trials > MOST || !(spare >= 0 && spare <= SPARE)) {
             throw new Refused("Prepare for 1 to " + MOST + " benches, 1 to " + MOST + " trials at each, and 0 to "
                     + SPARE + " % to spare.");
@@ -100,7 +108,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
         Warnings.refusals(plan).stream().findFirst().ifPresent(why -> {
             throw new Refused(why.message());
         });
-        return new Making(plan, benches, benches * trials * (1 + spare / 100)).prepared();
+        return new Making(plan, benches, benches * trials * (1 + spare / 100), bottles).prepared();
     }
 
     /**
@@ -109,7 +117,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
      * @param plan what is had
      */
     public static List<String> substances(Plan plan) {
-        return new Making(plan, 1, 1).prepared().substances();
+        return new Making(plan, 1, 1, List.of()).prepared().substances();
     }
 
     /** Works the list out. */
@@ -118,11 +126,13 @@ public record Prepared(List<Line> lines, List<String> substances) {
         private final Plan plan;
         private final int benches;
         private final double times;
+        private final List<Bottle> bottles;
         private final Figures figures;
         private final List<Line> lines = new ArrayList<>();
         private final Set<String> substances = new LinkedHashSet<>();
 
-        Making(Plan plan, int benches, double times) {
+        Making(Plan plan, int benches, double times, List<Bottle> bottles) {
+            this.bottles = bottles;
             this.plan = plan;
             this.benches = benches;
             this.times = times;
@@ -149,7 +159,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
             String label = plan.experiment().words().label(path);
             Slot slot = plan.experiment().slot(path).orElseThrow();
             String start = path.replaceAll("/.*", "/start");
-            double at = plan.had().containsKey(start) ? plan.amount(start).orElse(ROOM) : ROOM;
+            double at = plan.had().containsKey(start) ? plan.amount(start).orElse(Lab.ROOM) : Lab.ROOM;
             boolean frozen = at <= 0;
             Optional<QuantitySlot.Dissolved> dissolved =
                     slot.dissolved().filter(of -> plan.had().containsKey(of.formula()));
@@ -162,111 +172,98 @@ public record Prepared(List<Line> lines, List<String> substances) {
                         label + (told ? ", at " + figures.plain(at) + " °C" : ""),
                         each * times,
                         had.unit(),
-                        at > HOT ? heating(each * times, at) : ""));
+                        at > HOT ? heating(each * times, at) : "",
+                        substance(path)
+                                .filter(what -> !what.equals("water"))
+                                .map(what -> new Need(what, each * times, had.unit()))));
             } else if (had.unit().equals("g")) {
                 lines.add(new Line(
                         frozen ? Kind.LIQUID : Kind.SOLID,
                         label + of(path),
                         each * times * (frozen ? MELTS : 1),
                         "g",
-                        frozen ? "Half as much again melts while it waits." : ""));
+                        frozen ? "Half as much again melts while it waits." : "",
+                        substance(path).map(what -> new Need(what, each * times, "g"))));
             }
         }
 
         /** How long it takes on a plate. */
         private String heating(double grams, double to) {
-            double minutes = grams * 4.184 * (to - ROOM) / PLATE / 60;
-            return "From " + figures.plain(ROOM) + " °C on one plate of 1 kW about "
-                    + figures.fixed(Math.ceil(minutes), 0) + " min.";
+            return "From " + figures.plain(Lab.ROOM) + " °C on one plate of "
+                    + figures.plain(plan.lab().plate()) + " W about "
+                    + figures.fixed(Math.ceil(plan.lab().minutes(grams, to)), 0) + " min.";
         }
 
         /** Which substance it is, where the plan names one. */
-        private String of(String path) {
+        private Optional<String> substance(String path) {
             return plan.experiment().procedure().stream()
                     .filter(step -> step.path().equals(path))
                     .flatMap(step -> step.exposed().stream())
                     .findFirst()
                     .or(() -> Purpose.Apart.place(plan))
                     .flatMap(place -> Optional.ofNullable(plan.had().get(place)))
-                    .map(had -> ", "
+                    .map(Plan.Had::text);
+        }
+
+        private String of(String path) {
+            return substance(path)
+                    .map(text -> ", "
                             + plan.setting()
                                     .shelf()
-                                    .find(had.text())
+                                    .find(text)
                                     .map(each -> each.name())
-                                    .orElse(had.text()))
+                                    .orElse(text))
                     .orElse("");
         }
 
         private void solution(String label, double millilitres, QuantitySlot.Dissolved of) {
             String formula = plan.one(of.formula()).text();
             double concentration = plan.amount(of.concentration()).orElse(0);
+            Recipe recipe = Recipe.of(formula, concentration, millilitres, bottles, figures);
             lines.add(new Line(
                     Kind.SOLUTION,
                     label + ", " + formula + " " + figures.plain(concentration) + " mol/L",
                     millilitres,
                     "mL",
-                    recipe(formula, concentration, millilitres)));
-        }
-
-        private String recipe(String formula, double concentration, double millilitres) {
-            Optional<Stock> stock = Stock.of(formula);
-            if (stock.isPresent()) {
-                double strong = dilution(concentration, millilitres, stock.get().concentration());
-                if (strong > millilitres) {
-                    return "It is stronger than it is sold: how it is made is not known here.";
-                }
-                String order = stock.get().formula().text().equals("NH3")
-                        ? "under the hood"
-                        : "acid into water, never the other way, a little at a time";
-                return figures.significant(strong, 3) + " mL of " + stock.get().name() + " ("
-                        + figures.significant(stock.get().concentration(), 3)
-                        + " mol/L; go by the bottle’s label) into about "
-                        + figures.significant(millilitres * 0.6, 2) + " mL of water, " + order
-                        + "; cool, then fill up to "
-                        + figures.significant(millilitres, 3) + " mL.";
-            }
-            Optional<ChemicalFormula> solid = ChemicalFormula.of(SALTS.getOrDefault(formula, formula));
-            if (solid.isEmpty()) {
-                return "How it is made is not known here.";
-            }
-            double grams = solid(concentration, millilitres, solid.get().molarMass());
-            return figures.significant(grams, 3) + " g of " + solid.get().text()
-                    + " into about " + figures.significant(millilitres * 0.6, 2)
-                    + " mL of water; stir until it is clear"
-                    + (Hazard.of(formula)
-                                    .filter(each -> each.acidOrBase() && each.strong())
-                                    .isPresent()
-                            ? ", it grows hot"
-                            : "")
-                    + ", cool, then fill up to " + figures.significant(millilitres, 3) + " mL.";
+                    recipe.words(),
+                    recipe.need()));
         }
 
         private void gear() {
             plan.setting()
                     .calorimeter()
-                    .ifPresent(vessel -> lines.add(new Line(
-                            Kind.GEAR, vessel.kind().words() + ", with a lid", benches, "", "one to a bench")));
+                    .ifPresent(vessel -> gear(
+                            vessel.kind().words() + ", with a lid",
+                            benches,
+                            "one to a bench",
+                            vessel.kind().words()));
             plan.reads().forEach((kind, each) -> {
                 boolean shared = kind.equals(InstrumentKind.BALANCE);
-                lines.add(new Line(
-                        Kind.GEAR,
+                gear(
                         kind.word() + " that reads " + figures.plain(each.resolution()) + " "
                                 + each.unit().symbol(),
-                        shared ? Math.ceil((double) benches / SHARE) : benches,
-                        "",
-                        shared ? "one to " + SHARE + " benches" : "one to a bench"));
+                        shared ? shared() : benches,
+                        shared ? "one to " + SHARE + " benches" : "one to a bench",
+                        kind.word());
             });
             if (hot()) {
-                lines.add(new Line(
-                        Kind.GEAR,
+                gear(
                         "hot plate with a beaker, or a bath",
-                        Math.ceil((double) benches / SHARE),
-                        "",
-                        "leave room in the beaker: what is put in lifts the water"));
+                        shared(),
+                        "leave room in the beaker: what is put in lifts the water",
+                        PLATE);
             }
             if (plan.had().values().stream().anyMatch(each -> each.role() == Role.VOLUME)) {
-                lines.add(new Line(Kind.GEAR, "measuring cylinder", benches, "", "one to a bench"));
+                gear("measuring cylinder", benches, "one to a bench", "measuring cylinder");
             }
+        }
+
+        private void gear(String what, double pieces, String how, String need) {
+            lines.add(new Line(Kind.GEAR, what, pieces, "", how, Optional.of(new Need(need, pieces, ""))));
+        }
+
+        private double shared() {
+            return Math.ceil((double) benches / SHARE);
         }
 
         private boolean hot() {
@@ -324,27 +321,5 @@ public record Prepared(List<Line> lines, List<String> substances) {
                         "nothing here is remembered as needing a canister"));
             }
         }
-    }
-
-    /**
-     * {@return how much of a strong solution makes a weaker one (mL)}
-     *
-     * @param concentration of the weaker (mol/L)
-     * @param millilitres   of it
-     * @param strong        concentration of the strong one (mol/L)
-     */
-    static double dilution(double concentration, double millilitres, double strong) {
-        return concentration * millilitres / strong;
-    }
-
-    /**
-     * {@return how much of a solid makes a solution (g)}
-     *
-     * @param concentration of the solution (mol/L)
-     * @param millilitres   of it
-     * @param molarMass     of the solid, its water of crystallization in it (g/mol)
-     */
-    static double solid(double concentration, double millilitres, double molarMass) {
-        return concentration * millilitres / 1000 * molarMass;
     }
 }

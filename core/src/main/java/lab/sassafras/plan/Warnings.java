@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
+import lab.sassafras.declaration.Pace;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
@@ -38,16 +39,16 @@ public final class Warnings {
     /** Somebody waits about so long from one temperature to the other (s), in a room so warm (°C). No source. */
     private static final double LASTS = 180;
 
-    private static final double ROOM = 22;
+    /** A bath is a beaker that holds so much (mL), filled to this part of it. No source. */
+    private static final double BATH = 400;
+
+    private static final double FILLED = 0.75;
     /** What a usual calorimeter loses (W/°C). No source. */
     private static final double LEAK = 0.08;
     /** A loss that is smaller than this part of the change is not spoken of (no source). */
     private static final double WORTH = 0.01;
     /** Of what makes up the ± one thing is spoken of where it is more than this part (no source). */
     private static final double MOST = 0.5;
-
-    /** Acids and bases above this are not planned (mol/L). Common practice, no source. */
-    private static final double STRONGEST = 2;
 
     /** Metals that ignite in water and in anything watery. */
     private static final Set<String> ALKALI = Set.of("Li", "Na", "K", "Rb", "Cs");
@@ -72,6 +73,8 @@ public final class Warnings {
         Plan plan = expectation.plan();
         List<Finding> all = new ArrayList<>();
         range(expectation, all);
+        apart(expectation, all);
+        bath(plan, all);
         volume(plan, all);
         dissolved(expectation, all);
         if (expectation.end().high() > BOILS - STEAMS) {
@@ -96,23 +99,80 @@ public final class Warnings {
             return;
         }
         Figures figures = plan.setting().figures();
-        String ends = on.name() + " reads from " + figures.plain(on.low()) + " to " + figures.plain(on.high()) + " °C";
         for (String path : plan.amounts()) {
             double value = plan.amount(path).orElseThrow();
-            if (plan.temperature(path) && plan.one(path).role() == Role.READ && !on.covers(value)) {
+            Instrument here = plan.apart().getOrDefault(path, on);
+            if (plan.temperature(path) && plan.one(path).role() == Role.READ && !here.covers(value)) {
                 all.add(Finding.question(
                         "plan.range",
-                        ends + ": “" + plan.experiment().words().label(path) + "” at " + figures.plain(value)
+                        ends(here, figures) + ": “" + plan.experiment().words().label(path) + "” at "
+                                + figures.plain(value)
                                 + " °C is beyond it. Another thermometer for that, and its offset is its own."));
             }
         }
         if (!on.covers(expectation.end().low()) || !on.covers(expectation.end().high())) {
             all.add(Finding.question(
                     "plan.range",
-                    ends + ", and it may end between "
+                    ends(on, figures) + ", and it may end between "
                             + fixed(plan, expectation.end().low()) + " and "
                             + fixed(plan, expectation.end().high()) + " °C."));
         }
+    }
+
+    private static String ends(Instrument on, Figures figures) {
+        return on.name() + " reads from " + figures.plain(on.low()) + " to " + figures.plain(on.high()) + " °C";
+    }
+
+    /** Two thermometers do not share what they are off by: how much that costs. */
+    private static void apart(Expectation expectation, List<Finding> all) {
+        Plan plan = expectation.plan();
+        if (plan.apart().isEmpty()) {
+            return;
+        }
+        Quick.of(plan.together(), expectation.reference())
+                .filter(one -> one.relative() < expectation.relative())
+                .ifPresent(one -> all.add(Finding.question(
+                        "plan.apart",
+                        "Two thermometers stand in one account, and each is off by its own: ± "
+                                + percent(plan, expectation.relative()) + " instead of "
+                                + percent(plan, one.relative())
+                                + " with one. Where one will not do, compare both in one beaker first.")));
+    }
+
+    private static String percent(Plan plan, double part) {
+        return plan.setting().figures().significant(100 * part, 2) + " %";
+    }
+
+    /** What goes into a bath lifts its water; and the bath itself is heated by a plate. */
+    private static void bath(Plan plan, List<Finding> all) {
+        plan.experiment().paces().stream()
+                .filter(pace -> pace.kind() == Pace.Kind.BATH)
+                .findFirst()
+                .ifPresent(pace -> {
+                    Figures figures = plan.setting().figures();
+                    double water = FILLED * BATH;
+                    double lifted = water + solid(plan);
+                    if (lifted > FULL * BATH) {
+                        all.add(Finding.question(
+                                "plan.bath-overflow",
+                                "A bath of " + figures.fixed(water, 0) + " mL in a beaker of " + figures.fixed(BATH, 0)
+                                        + " mL is lifted to about " + figures.fixed(lifted, 0)
+                                        + " mL by the solid: begin with less water, or a larger beaker."));
+                    }
+                    double needs =
+                            plan.lab().minutes(water, plan.amount(pace.path()).orElse(Lab.ROOM));
+                    double given = plan.lab().soaks().orElse(pace.usual());
+                    if (needs > given) {
+                        all.add(Finding.question(
+                                "plan.bath-time",
+                                "A bath of " + figures.fixed(water, 0) + " mL takes about "
+                                        + figures.fixed(Math.ceil(needs), 0) + " min on a plate of "
+                                        + figures.plain(plan.lab().plate()) + " W, longer than the "
+                                        + figures.plain(given)
+                                        + " min the solid is left in it: heat the bath before, or part of its water "
+                                        + "elsewhere."));
+                    }
+                });
     }
 
     private static double holds(Plan plan) {
@@ -236,17 +296,17 @@ public final class Warnings {
     /** At which start the losses of before and after cancel, and what that saves. */
     private static void losses(Expectation expectation, List<Finding> all) {
         double capacity = expectation.heat() / Math.max(1e-9, Math.abs(expectation.change()));
-        double off = LEAK * LASTS * (expectation.end().value() - ROOM) / capacity;
+        double off = LEAK * LASTS * (expectation.end().value() - Lab.ROOM) / capacity;
         if (Math.abs(off) > WORTH * Math.abs(expectation.change())) {
             Plan plan = expectation.plan();
-            double start = ROOM - expectation.change();
+            double start = Lab.ROOM - expectation.change();
             all.add(Finding.note(
                     "plan.losses",
                     String.format(
                             Locale.ROOT,
                             "In three minutes to a room of %s °C about %s °C are %s. Begun at %s °C it would end near the room’s "
                                     + "temperature, and hardly any would be.",
-                            plan.setting().figures().plain(ROOM),
+                            plan.setting().figures().plain(Lab.ROOM),
                             plan.setting().figures().significant(Math.abs(off), 1),
                             off > 0 ? "lost" : "gained",
                             fixed(plan, start))));
@@ -278,11 +338,15 @@ public final class Warnings {
                 named.stream().flatMap(each -> Hazard.in(each).stream()).anyMatch(each -> each.acidOrBase());
         plan.had().forEach((path, each) -> {
             boolean strength = BenchUnit.MOLES_PER_LITRE.symbol().equals(each.unit());
-            if (caustic && strength && plan.amount(path).orElseThrow() > STRONGEST) {
+            if (caustic
+                    && strength
+                    && plan.amount(path).orElseThrow() > plan.lab().strongest()) {
                 all.add(Finding.refuse(
                                 "plan.strength",
                                 "“" + plan.experiment().words().label(path) + "” is above the "
-                                        + plan.setting().figures().plain(STRONGEST)
+                                        + plan.setting()
+                                                .figures()
+                                                .plain(plan.lab().strongest())
                                         + " mol/L that are allowed for acids and bases.")
                         .at(Plan.at(path).toString()));
             }

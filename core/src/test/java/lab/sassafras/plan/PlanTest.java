@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
@@ -238,6 +239,37 @@ class PlanTest {
         assertThat(warned(Plans.of("fusion-of-ice"))).as("0.1 of 20 °C").doesNotContain("plan.losses");
     }
 
+    /** Two thermometers share no offset: the same one cancels it between start and end, of the water above all. */
+    @Test
+    void aSecondThermometerIsOffByItsOwn() {
+        Plan one = Plans.brass().with(Plans.FINE);
+        Plan two = one.with("water/start", Plans.thermometer("R-7", 0.1, -10, 110));
+        assertThat(warned(one)).doesNotContain("plan.apart");
+        assertThat(warned(two)).contains("plan.apart");
+        double offsets = Math.hypot(
+                Plans.expected(one).relative(),
+                2 * Math.sqrt(2) * 0.2 / Plans.expected(one).change());
+        assertThat(Plans.expected(two).relative()).as("offsets of 0.2 °C each").isCloseTo(offsets, within(0.01));
+        assertThat(warned(Plans.brass().with("sample/start", Plans.FINE)))
+                .as("the bath within its range")
+                .doesNotContain("plan.range");
+    }
+
+    /** 300 g from 22 to 99 °C are 96.6 kJ: 8.0 min on 0.6 of 335 W. 60 mL of brass go into a bath of 300 of 400 mL. */
+    @Test
+    void theBathIsLiftedAndTakesItsTime() {
+        Plan brass = Plans.brass();
+        double dense = brass.setting().shelf().find("brass").orElseThrow().density();
+        assertThat(warned(brass.with("sample/mass", String.valueOf(Math.round(59 * dense)))))
+                .doesNotContain("plan.bath-overflow");
+        assertThat(warned(brass.with("sample/mass", String.valueOf(Math.round(61 * dense)))))
+                .contains("plan.bath-overflow");
+        assertThat(warned(brass.with(new Lab(2, 330, OptionalDouble.empty())))).contains("plan.bath-time");
+        assertThat(warned(brass.with(new Lab(2, 340, OptionalDouble.empty())))).doesNotContain("plan.bath-time");
+        assertThat(warned(brass.with(new Lab(2, 330, OptionalDouble.of(9))))).doesNotContain("plan.bath-time");
+        assertThat(warned(brass)).doesNotContain("plan.bath-time");
+    }
+
     /** Potassium chloride: 35.5 g to 100 g of water at 25 °C, 0.3 more for each degree (from memory). */
     @ParameterizedTest
     @CsvSource({"KCl, 30, false", "KCl, 33, true", "KNO3, 15, false", "KNO3, 30, true"})
@@ -257,12 +289,16 @@ class PlanTest {
                 .contains("plan.hydrofluoric");
         assertThat(codes(Warnings.refusals(acid.with("acid/concentration", "2"))))
                 .isEmpty();
+        Lab strict = new Lab(1, 1000, OptionalDouble.empty());
+        assertThat(codes(Warnings.refusals(acid.with(strict).with("acid/concentration", "1.1"))))
+                .as("where an instructor allows less")
+                .contains("plan.strength");
         assertThat(codes(Warnings.refusals(acid.with("base/formula", "NaF"))))
                 .as("a fluoride with an acid")
                 .contains("plan.hydrofluoric");
         assertThat(codes(Warnings.refusals(Plans.of("solid-with-solution").with("solid/formula", "Na"))))
                 .contains("plan.reacts");
-        assertThatThrownBy(() -> Prepared.of(acid.with("acid/concentration", "6"), 1, 1, 0))
+        assertThatThrownBy(() -> Prepared.of(acid.with("acid/concentration", "6"), 1, 1, 0, List.of()))
                 .as("nor is it prepared")
                 .isInstanceOf(Refused.class);
         Plan liquid = Plans.of("specific-heat-of-liquid");

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Refused;
@@ -29,12 +30,12 @@ class PreparedTest {
     /** Worked as general chemistry textbooks do (memory): c·V = c·V, and n·M. */
     @Test
     void recipesAreThoseOfTextbooks() {
-        assertThat(Prepared.dilution(1.00, 250, 12.1)).as("mL of 12.1 mol/L").isCloseTo(20.7, within(0.05));
-        assertThat(Prepared.dilution(0.100, 500, 2.00)).isCloseTo(25.0, within(1e-9));
-        assertThat(Prepared.solid(0.500, 250, ChemicalFormula.read("CuSO4·5H2O").molarMass()))
+        assertThat(Recipe.dilution(1.00, 250, 12.1)).as("mL of 12.1 mol/L").isCloseTo(20.7, within(0.05));
+        assertThat(Recipe.dilution(0.100, 500, 2.00)).isCloseTo(25.0, within(1e-9));
+        assertThat(Recipe.solid(0.500, 250, ChemicalFormula.read("CuSO4·5H2O").molarMass()))
                 .as("g of blue crystals")
                 .isCloseTo(31.2, within(0.05));
-        assertThat(Prepared.solid(1.00, 100, ChemicalFormula.read("NaOH").molarMass()))
+        assertThat(Recipe.solid(1.00, 100, ChemicalFormula.read("NaOH").molarMass()))
                 .isCloseTo(4.00, within(0.005));
     }
 
@@ -59,27 +60,27 @@ class PreparedTest {
 
     @Test
     void amountsAreForEveryBenchAndTrialAndSomeToSpare() {
-        Prepared one = Prepared.of(Plans.brass(), 1, 1, 0);
+        Prepared one = Prepared.of(Plans.brass(), 1, 1, 0, List.of());
         assertThat(line(one, Prepared.Kind.SOLID).amount()).isEqualTo(32);
-        Prepared all = Prepared.of(Plans.brass(), 8, 3, 20);
+        Prepared all = Prepared.of(Plans.brass(), 8, 3, 20, List.of());
         assertThat(line(all, Prepared.Kind.SOLID).amount()).isCloseTo(32 * 24 * 1.2, within(1e-9));
         assertThat(line(all, Prepared.Kind.SOLID).what()).contains("brass");
         assertThat(line(all, Prepared.Kind.GEAR).amount()).isEqualTo(8);
-        assertThat(line(Prepared.of(Plans.of("fusion-of-ice"), 1, 1, 0), Prepared.Kind.LIQUID)
+        assertThat(line(Prepared.of(Plans.of("fusion-of-ice"), 1, 1, 0, List.of()), Prepared.Kind.LIQUID)
                         .amount())
                 .isEqualTo(120);
-        assertThat(Prepared.of(Plans.of("fusion-of-ice"), 1, 1, 0).lines())
+        assertThat(Prepared.of(Plans.of("fusion-of-ice"), 1, 1, 0, List.of()).lines())
                 .as("ice melts while it waits")
                 .anySatisfy(each -> assertThat(each.amount()).isEqualTo(37.5));
         for (int[] wrong : new int[][] {{0, 1, 0}, {61, 1, 0}, {1, 0, 0}, {1, 61, 0}, {1, 1, -1}, {1, 1, 201}}) {
-            assertThatThrownBy(() -> Prepared.of(Plans.brass(), wrong[0], wrong[1], wrong[2]))
+            assertThatThrownBy(() -> Prepared.of(Plans.brass(), wrong[0], wrong[1], wrong[2], List.of()))
                     .isInstanceOf(Refused.class);
         }
     }
 
     @Test
     void acidGoesIntoWaterAndWhatBurnsIsProtectedFrom() {
-        Prepared prepared = Prepared.of(Plans.of("neutralization"), 8, 3, 20);
+        Prepared prepared = Prepared.of(Plans.of("neutralization"), 8, 3, 20, List.of());
         assertThat(line(prepared, Prepared.Kind.SOLUTION).how())
                 .contains("acid into water, never the other way", "fill up to 1440 mL", "120 mL");
         assertThat(prepared.lines())
@@ -87,16 +88,34 @@ class PreparedTest {
                 .extracting(Prepared.Line::what)
                 .contains("eye protection", "rinsing water for eyes within reach");
         assertThat(prepared.substances()).contains("HCl", "NaOH");
-        assertThat(line(Prepared.of(Plans.of("solid-with-solution"), 1, 1, 0), Prepared.Kind.WASTE)
+        assertThat(line(Prepared.of(Plans.of("solid-with-solution"), 1, 1, 0, List.of()), Prepared.Kind.WASTE)
                         .what())
                 .isEqualTo("harmful to water life");
+    }
+
+    /** 1440 mL of 1 mol/L out of a bottle of 5 mol/L are 288 mL of it; a weaker one does not serve. */
+    @Test
+    void bottlesOfTheShelfComeFirst() {
+        Bottle five = new Bottle("hydrochloric acid", 250, "mL", OptionalDouble.of(5));
+        Bottle weak = new Bottle("HCl", 9000, "mL", OptionalDouble.of(0.5));
+        Prepared.Line acid =
+                line(Prepared.of(Plans.of("neutralization"), 8, 3, 20, List.of(weak, five)), Prepared.Kind.SOLUTION);
+        assertThat(acid.how()).contains("288 mL of the shelf’s HCl (5 mol/L)", "acid into water");
+        assertThat(acid.need()).contains(new Prepared.Need("HCl", 288, "mL"));
+        assertThat(five.holds("HCl")).isTrue();
+        assertThat(five.holds("NaOH")).isFalse();
+        assertThat(new Bottle("NaOH", 1, "g", OptionalDouble.empty()).holds("sodium hydroxide"))
+                .isTrue();
+        assertThat(line(Prepared.of(Plans.brass(), 8, 1, 0, List.of()), Prepared.Kind.SOLID)
+                        .need())
+                .contains(new Prepared.Need("brass", 256, "g"));
     }
 
     /** Every experiment that is planned can be prepared, and everything it names is looked up. */
     @Test
     void everyPlanCanBePrepared() {
         Experiments.all().stream().filter(Plan::possible).map(Experiment::key).forEach(each -> {
-            Prepared prepared = Prepared.of(Plans.of(each), 2, 2, 10);
+            Prepared prepared = Prepared.of(Plans.of(each), 2, 2, 10, List.of());
             assertThat(prepared.lines())
                     .as(each)
                     .extracting(Prepared.Line::kind)

@@ -62,6 +62,7 @@ class PlanController {
     private final HazardsShown hazards;
     private final PeriodBook periodBook;
     private final SetUpPeriod periods;
+    private final Labs labs;
 
     PlanController(
             Shelves shelves,
@@ -69,7 +70,9 @@ class PlanController {
             KeepShelf keeping,
             HazardsShown hazards,
             PeriodBook periodBook,
-            SetUpPeriod periods) {
+            SetUpPeriod periods,
+            Labs labs) {
+        this.labs = labs;
         this.periodBook = periodBook;
         this.periods = periods;
         this.hazards = hazards;
@@ -141,7 +144,7 @@ class PlanController {
         Experiment of = Experiments.find(experiment)
                 .filter(Plan::possible)
                 .orElseThrow(() -> new NotFound("There is nothing to plan at that address."));
-        return new PlanForm(of, typed, shelves.now(), Figures.POINT);
+        return new PlanForm(of, typed, shelves.now(), labs.now());
     }
 
     private String show(PlanForm form, Optional<KeptPlan> kept, String region, Model model) {

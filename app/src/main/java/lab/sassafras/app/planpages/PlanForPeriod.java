@@ -14,6 +14,7 @@ import lab.sassafras.experiment.Experiment;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.plan.Lab;
 import lab.sassafras.plan.Reckoning;
 
 /** What of a plan a period takes over, as it was typed: how many, the sample's name, conventions and times. */
@@ -124,6 +125,17 @@ public final class PlanForPeriod {
     /** As it is kept. */
     PlanFile.ForPeriod file() {
         return file;
+    }
+
+    /** The same lab, something being left in a bath as long as this class does. */
+    Lab in(Lab lab) {
+        return new Lab(
+                lab.strongest(),
+                lab.plate(),
+                experiment.paces().stream()
+                        .filter(each -> each.kind() == Pace.Kind.BATH)
+                        .mapToDouble(each -> file.times().getOrDefault(each.key(), each.usual()))
+                        .findFirst());
     }
 
     Reckoning reckoning() {

@@ -18,6 +18,7 @@ import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.plan.Lab;
 import lab.sassafras.plan.Plan;
 import lab.sassafras.plan.Purpose;
 import lab.sassafras.plan.Sought;
@@ -35,6 +36,9 @@ import org.jspecify.annotations.Nullable;
 public final class PlanForm {
 
     static final String PLACE = "at-";
+    /** Before the path of a temperature that has a thermometer of its own. */
+    private static final String ON = "on-";
+
     private static final String ANY = "kind:";
     /** What is ticked off before a run says nothing about it. */
     private static final String DONE = "done";
@@ -44,15 +48,17 @@ public final class PlanForm {
     private final Shelf shelf;
     private final Map<String, String> typed;
     private final Figures figures;
+    private final Lab lab;
     private final Map<String, String> wrong = new LinkedHashMap<>();
     private final PlanForPeriod period;
     private final Plan plan;
 
-    PlanForm(Experiment experiment, Map<String, String> typed, Shelf shelf, Figures figures) {
+    PlanForm(Experiment experiment, Map<String, String> typed, Shelf shelf, Lab lab) {
         this.experiment = experiment;
         this.shelf = shelf;
         this.typed = new LinkedHashMap<>(typed);
-        this.figures = figures;
+        this.figures = Figures.POINT;
+        this.lab = lab;
         this.period = new PlanForPeriod(experiment, this.typed, wrong);
         this.plan = read();
     }
@@ -61,7 +67,9 @@ public final class PlanForm {
     static Map<String, String> typed(PlanFile file) {
         Map<String, String> typed = new LinkedHashMap<>();
         file.had().forEach((path, had) -> typed.put(PLACE + path, had.text()));
-        file.reads().forEach((kind, instrument) -> typed.put(kind, instrument.key()));
+        file.reads()
+                .forEach((kind, instrument) ->
+                        typed.put(kind.contains(" ") ? ON + kind.replaceFirst(".* ", "") : kind, instrument.key()));
         typed.put(
                 "vessel",
                 file.vessel().key().isEmpty()
@@ -124,7 +132,7 @@ public final class PlanForm {
         InstrumentKind.usual().stream()
                 .filter(kind -> !kind.equals(InstrumentKind.CYLINDER))
                 .forEach(kind -> reads.put(kind, instrument(kind)));
-        Plan had = Plan.usual(experiment, setting, reads);
+        Plan had = Plan.usual(experiment, setting, reads).with(period.in(lab));
         for (String path : List.copyOf(had.had().keySet())) {
             String text = value(PLACE + path).strip();
             if (!text.isEmpty() && text.length() <= LONGEST) {
@@ -139,7 +147,57 @@ public final class PlanForm {
                 wrong.put(PLACE + path, "At most " + LONGEST + " characters.");
             }
         }
+        for (String path : had.readApart()) {
+            Optional<Instrument> own = apart(path);
+            if (own.isPresent()
+                    && !own.get()
+                            .key()
+                            .equals(had.reads().get(InstrumentKind.THERMOMETER).key())) {
+                had = had.with(path, own.get());
+            }
+        }
         return had;
+    }
+
+    /** The thermometer of its own that a temperature is read on. */
+    private Optional<Instrument> apart(String path) {
+        String chosen = value(ON + path);
+        Optional<Instrument> own = instruments(InstrumentKind.THERMOMETER).stream()
+                .filter(each -> each.key().equals(chosen))
+                .findFirst();
+        if (own.isEmpty() && !chosen.isEmpty()) {
+            wrong.put(ON + path, "That thermometer is not on the shelf any more.");
+        }
+        return own;
+    }
+
+    public boolean twoThermometers() {
+        return !plan.apart().isEmpty();
+    }
+
+    /** {@return temperatures that may be read on a thermometer of their own, with those to choose of} */
+    public List<Field> apart() {
+        List<Instrument> all = instruments(InstrumentKind.THERMOMETER);
+        return all.size() < 2
+                ? List.of()
+                : plan.readApart().stream()
+                        .map(path -> {
+                            List<Choice> choices =
+                                    new ArrayList<>(List.of(new Choice("", "the same thermometer", false)));
+                            Instrument own = plan.apart().get(path);
+                            all.forEach(each -> choices.add(new Choice(
+                                    each.key(),
+                                    each.name(),
+                                    own != null && own.key().equals(each.key()))));
+                            return new Field(
+                                    ON + path,
+                                    experiment.words().label(path) + ", read on",
+                                    value(ON + path),
+                                    "",
+                                    choices,
+                                    problem(ON + path));
+                        })
+                        .toList();
     }
 
     private Calorimeter vessel() {
@@ -406,6 +464,11 @@ public final class PlanForm {
         return Purpose.Apart.place(plan).isPresent();
     }
 
+    private static PlanFile.Instrument written(Instrument each) {
+        return new PlanFile.Instrument(
+                each.key(), each.name(), each.resolution(), each.low(), each.high(), each.offsetUncertainty());
+    }
+
     /** {@return the plan as a file} */
     PlanFile file(String name, @Nullable Map<String, Double> expected) {
         Map<String, PlanFile.Had> had = new LinkedHashMap<>();
@@ -413,16 +476,8 @@ public final class PlanForm {
                 .forEach((path, one) ->
                         had.put(path, new PlanFile.Had(one.role().key(), one.text(), one.unit(), one.uncertainty())));
         Map<String, PlanFile.Instrument> reads = new LinkedHashMap<>();
-        plan.reads()
-                .forEach((kind, each) -> reads.put(
-                        kind.key(),
-                        new PlanFile.Instrument(
-                                each.key(),
-                                each.name(),
-                                each.resolution(),
-                                each.low(),
-                                each.high(),
-                                each.offsetUncertainty())));
+        plan.reads().forEach((kind, each) -> reads.put(kind.key(), written(each)));
+        plan.apart().forEach((path, each) -> reads.put(each.kind().key() + " " + path, written(each)));
         Calorimeter vessel = plan.setting().calorimeter().orElseThrow();
         String key = vesselChoices().stream()
                 .filter(each -> each.chosen() && !each.value().startsWith(ANY))

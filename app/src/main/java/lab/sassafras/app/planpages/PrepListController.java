@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
+import lab.sassafras.app.plans.AllowedStrength;
 import lab.sassafras.app.plans.HazardSheet;
 import lab.sassafras.app.plans.HazardsShown;
 import lab.sassafras.app.plans.KeptPlan;
@@ -22,11 +23,14 @@ import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.ForSpreadsheets;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Shelves;
+import lab.sassafras.app.shelf.Supplies;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.KeepShelf;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.measure.TypedNumber;
+import lab.sassafras.plan.Bottle;
 import lab.sassafras.plan.Plan;
 import lab.sassafras.plan.Prepared;
 import lab.sassafras.substance.Hazard;
@@ -50,7 +54,7 @@ class PrepListController {
 
     private static final CSVFormat FORMAT = CSVFormat.RFC4180
             .builder()
-            .setHeader("kind", "what", "amount", "unit", "how")
+            .setHeader("kind", "what", "amount", "unit", "how", "shelf")
             .get();
     private static final int DIGITS = 3;
 
@@ -58,8 +62,13 @@ class PrepListController {
     private final Shelves shelves;
     private final HazardsShown hazards;
     private final KeepShelf keeping;
+    private final Supplies supplies;
+    private final Labs labs;
 
-    PrepListController(PlanBook plans, Shelves shelves, HazardsShown hazards, KeepShelf keeping) {
+    PrepListController(
+            PlanBook plans, Shelves shelves, HazardsShown hazards, KeepShelf keeping, Supplies supplies, Labs labs) {
+        this.supplies = supplies;
+        this.labs = labs;
         this.plans = plans;
         this.shelves = shelves;
         this.hazards = hazards;
@@ -92,7 +101,7 @@ class PrepListController {
                 "typed", Map.of("benches", counts.benches(), "trials", counts.trials(), "spare", counts.spare()));
         try {
             Prepared prepared = prepared(kept, counts);
-            model.addAttribute("kinds", kinds(kept, prepared));
+            model.addAttribute("kinds", kinds(prepared));
             model.addAttribute("hazards", hazards.of(prepared.substances()));
         } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
@@ -120,7 +129,8 @@ class PrepListController {
     }
 
     private Prepared prepared(KeptPlan kept, Counts counts) {
-        return Prepared.of(plan(kept), whole(counts.benches()), whole(counts.trials()), whole(counts.spare()));
+        return Prepared.of(
+                plan(kept), whole(counts.benches()), whole(counts.trials()), whole(counts.spare()), supplies.bottles());
     }
 
     private Plan plan(KeptPlan kept) {
@@ -130,7 +140,7 @@ class PrepListController {
                                 .orElseThrow(() -> new Refused("This plan is of an experiment not known here.")),
                         PlanForm.typed(kept.file()),
                         shelves.now(),
-                        Figures.POINT)
+                        labs.now())
                 .plan();
     }
 
@@ -138,11 +148,11 @@ class PrepListController {
         return text.strip().matches("\\d{1,4}") ? Integer.parseInt(text.strip()) : -1;
     }
 
-    private Map<String, List<Row>> kinds(KeptPlan kept, Prepared prepared) {
+    private Map<String, List<Row>> kinds(Prepared prepared) {
         Map<String, List<Row>> kinds = new LinkedHashMap<>();
         prepared.lines()
                 .forEach(each -> kinds.computeIfAbsent(each.kind().words(), any -> new java.util.ArrayList<>())
-                        .add(new Row(each.what(), amount(each), each.how(), onShelf(kept, each))));
+                        .add(new Row(each.what(), amount(each), each.how(), onShelf(each))));
         return kinds;
     }
 
@@ -154,24 +164,38 @@ class PrepListController {
                         : Figures.POINT.significant(line.amount(), DIGITS) + " " + line.unit();
     }
 
-    /** How many of a piece of gear the shelf has, where that is fewer than wanted. */
-    private String onShelf(KeptPlan kept, Prepared.Line line) {
-        if (line.kind() != Prepared.Kind.GEAR) {
-            return "";
+    /** What the shelf has of what is needed, and how much of it is short. */
+    private String onShelf(Prepared.Line line) {
+        return line.need()
+                .map(need -> {
+                    double there = there(need);
+                    String unit = need.unit().isEmpty() ? "" : " " + need.unit();
+                    String lacks = there < need.amount()
+                            ? ": " + Figures.POINT.significant(need.amount() - there, DIGITS) + unit + " short"
+                            : "";
+                    return there == 0
+                            ? need.unit().isEmpty() ? "" : "the shelf has none that was counted"
+                            : "the shelf has " + Figures.POINT.significant(there, DIGITS) + unit + lacks;
+                })
+                .orElse("");
+    }
+
+    private double there(Prepared.Need need) {
+        if (!need.unit().isEmpty()) {
+            return supplies.bottles().stream()
+                    .filter(each -> each.unit().equals(need.unit()) && each.holds(need.what()))
+                    .mapToDouble(Bottle::amount)
+                    .sum();
         }
         Shelf shelf = shelves.now();
-        String kind = kept.file().vessel().kind();
         long vessels = shelf.vesselsOffered().stream()
-                .filter(each -> each.kind().key().equals(kind)
-                        && line.what().startsWith(each.kind().words()))
+                .filter(each -> each.kind().words().equals(need.what()))
                 .count();
         long instruments = shelf.instrumentsOffered().stream()
-                .filter(each -> line.what().startsWith(each.kind().word()))
+                .filter(each -> each.kind().word().equals(need.what()))
                 .count();
-        long there = Math.max(vessels, instruments);
-        return there > 0 && there < line.amount()
-                ? "the shelf has " + there + ": " + Math.round(line.amount() - there) + " short"
-                : there > 0 ? "the shelf has " + there : "";
+        return Math.max(
+                Math.max(vessels, instruments), supplies.pieces(need.what()).orElse(0));
     }
 
     @GetMapping("/plans/{plan}/list.csv")
@@ -190,7 +214,8 @@ class PrepListController {
                                 each.what(),
                                 each.amount() == 0 ? "" : Figures.POINT.significant(each.amount(), DIGITS + 1),
                                 each.unit(),
-                                each.how())
+                                each.how(),
+                                onShelf(each))
                         .map(ForSpreadsheets::guarded));
             }
             for (HazardsShown.Shown each : hazards.of(prepared.substances())) {
@@ -204,7 +229,8 @@ class PrepListController {
                                                 Stream.concat(each.does().stream(), each.minds().stream())
                                                         .map(one -> one.code() + " " + one.words()))
                                         .filter(one -> !one.isEmpty())
-                                        .collect(Collectors.joining(". ")))
+                                        .collect(Collectors.joining(". ")),
+                                "")
                         .map(ForSpreadsheets::guarded));
             }
         } catch (IOException e) {
@@ -233,6 +259,9 @@ class PrepListController {
                         .map(PrepListController::named)
                         .map(hazards::of)
                         .toList());
+        Optional<AllowedStrength> allowed = plans.allowed();
+        model.addAttribute("strongest", Figures.POINT.plain(labs.now().strongest()));
+        model.addAttribute("allowedBy", allowed.map(AllowedStrength::who).orElse(""));
         model.addAttribute("taken", substance.isEmpty() ? null : hazards.of(substance));
         model.addAttribute("problem", problem);
         model.addAttribute("typed", typed);
@@ -270,5 +299,23 @@ class PrepListController {
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         return hazards(substance, kept.refusal().map(ErrorMessages::of).orElse(""), typed, model);
+    }
+
+    /** Allows acids and bases of plans up to a strength. */
+    @PostMapping("/hazards/strongest")
+    String allow(
+            @RequestParam(defaultValue = "") String strongest, Actor actor, HttpServletResponse response, Model model) {
+        Answer<AllowedStrength> allowed;
+        try {
+            allowed = keeping.allow(
+                    TypedNumber.read(strongest, Figures.POINT.mark()).value(), actor);
+        } catch (Refused refused) {
+            allowed = new Answer.NotKept<>(refused);
+        }
+        if (allowed instanceof Answer.Kept) {
+            return "redirect:/hazards";
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        return hazards("", allowed.refusal().map(ErrorMessages::of).orElse(""), Map.of("strongest", strongest), model);
     }
 }

@@ -27,6 +27,9 @@ public class PlanBook {
     /** Plans that are listed, the newest. */
     public static final int LISTED = 200;
 
+    /** No instructor allows a class more (mol/L). Common practice, no source. */
+    private static final int HIGHEST = 6;
+
     private static final int LONGEST_SHEET = 200;
     private static final int LONGEST_CODES = 400;
     private static final Pattern CODES = Pattern.compile("[HP]\\d{3}[A-Za-z]{0,2}(\\+[HP]\\d{3}[A-Za-z]{0,2})*");
@@ -139,6 +142,30 @@ public class PlanBook {
                     last.put(each.benchId(), each.planId());
                 });
         return last.containsValue(Optional.of(plan.id()));
+    }
+
+    /** {@return up to which strength acids and bases are planned, and who said so; empty where nobody did} */
+    @Transactional(readOnly = true)
+    public Optional<AllowedStrength> allowed() {
+        return entities.createQuery("from AllowedStrength order by seq desc", AllowedStrength.class)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst();
+    }
+
+    /**
+     * Allows acids and bases up to a strength (mol/L).
+     *
+     * @throws Refused where it is none a class may handle
+     */
+    public AllowedStrength allow(double strongest, String who) {
+        if (!(strongest > 0 && strongest <= HIGHEST)) {
+            throw new Refused("Say a strength above nought and up to " + HIGHEST + " mol/L.");
+        }
+        room.check();
+        AllowedStrength allowed = new AllowedStrength(strongest, persons.ofHouse(who), now());
+        entities.persist(allowed);
+        return allowed;
     }
 
     /** {@return what the newest sheet says of a substance; empty where nobody set one beside it} */

@@ -1,9 +1,11 @@
 package lab.sassafras.app.usecase;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.people.Right;
+import lab.sassafras.app.plans.AllowedStrength;
 import lab.sassafras.app.plans.HazardSheet;
 import lab.sassafras.app.plans.KeptPlan;
 import lab.sassafras.app.plans.PlanBook;
@@ -17,6 +19,8 @@ import lab.sassafras.app.shelf.OwnReference;
 import lab.sassafras.app.shelf.OwnReferences;
 import lab.sassafras.app.shelf.OwnSubstance;
 import lab.sassafras.app.shelf.OwnSubstances;
+import lab.sassafras.app.shelf.Supplies;
+import lab.sassafras.app.shelf.Supply;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.Measured;
@@ -33,13 +37,16 @@ public class KeepShelf {
     private final OwnSubstances own;
     private final OwnReferences references;
     private final PlanBook plans;
+    private final Supplies supplies;
 
     KeepShelf(
             Calorimeters calorimeters,
             Instruments instruments,
             OwnSubstances own,
             OwnReferences references,
-            PlanBook plans) {
+            PlanBook plans,
+            Supplies supplies) {
+        this.supplies = supplies;
         this.plans = plans;
         this.references = references;
         this.calorimeters = calorimeters;
@@ -57,6 +64,19 @@ public class KeepShelf {
     @Needs(Right.LEAD)
     public Answer<HazardSheet> confirm(String substance, String signal, String statements, String sheet, Actor actor) {
         return Answer.of(() -> plans.confirm(substance, signal, statements, sheet, actor.name()));
+    }
+
+    /** Allows acids and bases of plans up to a strength (mol/L). */
+    @Needs(Right.LEAD)
+    @Noted("allowed another strength of acids and bases")
+    public Answer<AllowedStrength> allow(double strongest, Actor actor) {
+        return Answer.of(() -> plans.allow(strongest, actor.name()));
+    }
+
+    /** Counts a bottle, or pieces of gear. */
+    @Needs(Right.LEAD)
+    public Answer<Supply> count(Map<String, String> typed, Actor actor) {
+        return Answer.of(() -> supplies.count(Supply.Given.typed(typed), actor.name()));
     }
 
     /** Adds vessels of one kind, all of them or none. Refused where one of that name and kind is here already. */
