@@ -21,13 +21,18 @@ public record Bottle(String substance, double amount, String unit, OptionalDoubl
      * @param what by formula, name, or key of the shelf
      */
     public boolean holds(String what) {
-        Optional<Hazard> known = Hazard.of(what);
+        Optional<Hazard> known = known(what);
         return substance.equalsIgnoreCase(what)
-                || known.isPresent()
-                        && (known.equals(Hazard.of(substance))
-                                || known.get().name().equals(substance))
+                || known.isPresent() && known.equals(known(substance))
                 || ChemicalFormula.of(what)
                         .flatMap(one -> ChemicalFormula.of(substance).filter(one::sameAs))
                         .isPresent();
+    }
+
+    private static Optional<Hazard> known(String what) {
+        return Hazard.of(what)
+                .or(() -> Hazard.all().stream()
+                        .filter(each -> each.name().equalsIgnoreCase(what))
+                        .findFirst());
     }
 }

@@ -1,11 +1,13 @@
 package lab.sassafras.plan;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import lab.sassafras.simulate.Bench;
 
 /**
- * The curve to expect: its shape as an honest run at the simulated bench has it, between the temperatures of a plan.
+ * The curve to expect: an honest run of these amounts at the simulated bench, laid between the temperatures of a plan.
  *
  * @param readings in order of time, from some time before both come together
  * @param mixed    when they do (s)
@@ -32,12 +34,21 @@ public record Course(List<Point> readings, double mixed) {
      */
     public static Course of(Expectation expectation) {
         Plan plan = expectation.plan();
+        Map<String, Double> wished = new LinkedHashMap<>();
+        plan.amounts().forEach(path -> wished.put(path, plan.amount(path).orElseThrow()));
         Bench.Played played = Bench.usual(
                         1,
                         plan.setting()
                                 .calorimeter()
-                                .map(each -> each.kind().typical())
+                                .map(each -> each.constant()
+                                        .map(known -> known.value().value())
+                                        .orElse(each.kind().typical()))
                                 .orElse(5.0))
+                .wishing(
+                        wished,
+                        Purpose.Apart.place(plan)
+                                .map(place -> plan.one(place).text())
+                                .orElse(""))
                 .atOnce(plan.experiment().scene().orElseThrow());
         List<Bench.Sample> curve = played.curve().stream()
                 .filter(each -> each.seconds() >= Math.max(played.settled(), played.mixed() - BEFORE))

@@ -165,11 +165,11 @@ public record Prepared(List<Line> lines, List<String> substances) {
                     slot.dissolved().filter(of -> plan.had().containsKey(of.formula()));
             if (dissolved.isPresent() && had.role() == Role.VOLUME) {
                 solution(label, each * times, dissolved.get());
-            } else if (slot.roles().contains(Role.VOLUME)) {
+            } else if (liquid(path)) {
                 boolean told = plan.had().containsKey(start);
                 lines.add(new Line(
                         Kind.LIQUID,
-                        label + (told ? ", at " + figures.plain(at) + " °C" : ""),
+                        label + of(path) + (told ? ", at " + figures.plain(at) + " °C" : ""),
                         each * times,
                         had.unit(),
                         at > HOT ? heating(each * times, at) : "",
@@ -194,15 +194,34 @@ public record Prepared(List<Line> lines, List<String> substances) {
                     + figures.fixed(Math.ceil(plan.lab().minutes(grams, to)), 0) + " min.";
         }
 
-        /** Which substance it is, where the plan names one. */
+        /** Which substance it is: what the step says, what is named as its group is, or the one the plan is of. */
         private Optional<String> substance(String path) {
             return plan.experiment().procedure().stream()
                     .filter(step -> step.path().equals(path))
                     .flatMap(step -> step.exposed().stream())
                     .findFirst()
-                    .or(() -> Purpose.Apart.place(plan))
+                    .or(() -> plan.had().keySet().stream()
+                            .filter(each -> each.endsWith("/" + path.replaceAll("/.*", "")))
+                            .findFirst())
+                    .or(() -> Purpose.Apart.place(plan).filter(any -> !poured(path)))
                     .flatMap(place -> Optional.ofNullable(plan.had().get(place)))
+                    .filter(had -> had.role() == Role.STATED)
                     .map(Plan.Had::text);
+        }
+
+        private boolean poured(String path) {
+            return plan.experiment()
+                    .slot(path)
+                    .filter(slot -> slot.roles().contains(Role.VOLUME))
+                    .isPresent();
+        }
+
+        private boolean liquid(String path) {
+            return poured(path)
+                    || substance(path)
+                            .flatMap(plan.setting().shelf()::find)
+                            .filter(each -> !each.kind().solid())
+                            .isPresent();
         }
 
         private String of(String path) {

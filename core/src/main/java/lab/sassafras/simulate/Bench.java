@@ -1,6 +1,7 @@
 package lab.sassafras.simulate;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
@@ -20,6 +21,8 @@ import lab.sassafras.measure.InstrumentKind;
  * @param thermometer to read with
  * @param every       seconds between two readings of the curve (s)
  * @param lag         time constant of the thermometer in a liquid (s)
+ * @param wished      amounts and temperatures that are not the scene’s own, by the path of a slot (bench unit)
+ * @param taken       substance that is taken where a scene takes one of several; empty where it draws
  */
 public record Bench(
         long seed,
@@ -30,7 +33,9 @@ public record Bench(
         Instrument balance,
         Instrument thermometer,
         double every,
-        double lag) {
+        double lag,
+        Map<String, Double> wished,
+        String taken) {
 
     /** From this heat capacity on it is a bomb in its bucket, read to a thousandth of a degree (J/°C). */
     private static final double BOMB = 1000;
@@ -61,7 +66,9 @@ public record Bench(
                         110,
                         bomb ? 0.02 : 0.2),
                 bomb ? 15 : 5,
-                LAG);
+                LAG,
+                Map.of(),
+                "");
     }
 
     private static Instrument instrument(InstrumentKind kind, BenchUnit unit, double step, double high, double offset) {
@@ -76,7 +83,28 @@ public record Bench(
      */
     public Bench with(Optional<Instrument> weighing, Optional<Instrument> reading) {
         return new Bench(
-                seed, trial, slips, capacity, leak, weighing.orElse(balance), reading.orElse(thermometer), every, lag);
+                seed,
+                trial,
+                slips,
+                capacity,
+                leak,
+                weighing.orElse(balance),
+                reading.orElse(thermometer),
+                every,
+                lag,
+                wished,
+                taken);
+    }
+
+    /**
+     * {@return the same with other amounts}
+     *
+     * @param others    amounts and temperatures by the path of a slot (bench unit)
+     * @param substance that is taken, where the scene takes one of several; empty where it draws
+     */
+    public Bench wishing(Map<String, Double> others, String substance) {
+        return new Bench(
+                seed, trial, slips, capacity, leak, balance, thermometer, every, lag, Map.copyOf(others), substance);
     }
 
     /** A cup taken for another takes so many times as much, as a glass beaker does in a foam cup's place. No source. */
@@ -93,7 +121,7 @@ public record Bench(
      * @param other which, from 1
      */
     public Bench trial(int other) {
-        return new Bench(seed, other, slips, capacity, leak, balance, thermometer, every, lag);
+        return new Bench(seed, other, slips, capacity, leak, balance, thermometer, every, lag, wished, taken);
     }
 
     /**
@@ -102,7 +130,7 @@ public record Bench(
      * @param other what does
      */
     public Bench slipping(Set<Slip> other) {
-        return new Bench(seed, trial, other, capacity, leak, balance, thermometer, every, lag);
+        return new Bench(seed, trial, other, capacity, leak, balance, thermometer, every, lag, wished, taken);
     }
 
     /**

@@ -121,6 +121,16 @@ public final class Stage {
     }
 
     /**
+     * {@return what is wished for in a place, where something is}
+     *
+     * @param path  of the slot
+     * @param drawn what it is else (bench unit)
+     */
+    public double at(String path, double drawn) {
+        return bench.wished().getOrDefault(path, drawn);
+    }
+
+    /**
      * {@return the error of something that is known with a ±, the same in every trial}
      *
      * @param what        it is
@@ -174,14 +184,17 @@ public final class Stage {
     }
 
     /**
-     * {@return one of several, the same in every trial}
+     * {@return one of several, the same in every trial: the one that is asked for, else drawn}
      *
      * @param what it is
      * @param all  of them
      * @param <T>  their kind
      */
     public <T> T one(String what, List<T> all) {
-        return all.get(drawn(what).nextInt(all.size()));
+        return all.stream()
+                .filter(each -> each.equals(bench.taken()))
+                .findFirst()
+                .orElseGet(() -> all.get(drawn(what).nextInt(all.size())));
     }
 
     /** {@return what there is} */
@@ -299,8 +312,8 @@ public final class Stage {
      * @return how much it is (g)
      */
     public double weighs(String path, double about) {
-        double mass = about * (1 + 0.01 * (2 * each(path).nextDouble() - 1));
-        touch(Bench.Kind.WEIGH, path, about, A_MOMENT);
+        double mass = at(path, about * (1 + 0.01 * (2 * each(path).nextDouble() - 1)));
+        touch(Bench.Kind.WEIGH, path, at(path, about), A_MOMENT);
         balance(path, mass);
         return mass;
     }
@@ -372,8 +385,8 @@ public final class Stage {
      * @return how much it is (mL)
      */
     public double measures(String path, double about) {
-        double volume = about + now(path, -0.3, 0.3);
-        touch(Bench.Kind.WEIGH, path, about, A_MOMENT);
+        double volume = at(path, about + now(path, -0.3, 0.3));
+        touch(Bench.Kind.WEIGH, path, at(path, about), A_MOMENT);
         written.add(new Bench.Written(path, Bench.Way.VOLUME, text(volume, 1), "mL", "", Optional.empty()));
         return volume;
     }

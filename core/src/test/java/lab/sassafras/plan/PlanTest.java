@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
@@ -16,6 +17,7 @@ import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
+import lab.sassafras.simulate.Bench;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.substance.Reference;
 import org.junit.jupiter.api.Tag;
@@ -237,6 +239,34 @@ class PlanTest {
                 .contains("plan.boiling");
         assertThat(warned(Plans.of("condensing-steam"))).contains("plan.losses");
         assertThat(warned(Plans.of("fusion-of-ice"))).as("0.1 of 20 °C").doesNotContain("plan.losses");
+    }
+
+    /** The curve is that of the plan’s own amounts: twice the water loses about half as much. */
+    @Test
+    void theCurveIsOfThePlansOwnAmounts() {
+        Plan warm = Plans.brass().with(Plans.FINE).with("water/start", "40");
+        double little = lost(warm);
+        assertThat(little).isBetween(0.5, 3.0);
+        assertThat(little / lost(warm.with("water/mass", "180"))).isBetween(1.5, 2.5);
+        Bench.Played wished = Bench.usual(1, 5)
+                .wishing(Map.of("water/mass", 180.0, "sample/start", 80.0), "zinc")
+                .atOnce(Plans.brass().experiment().scene().orElseThrow());
+        assertThat(wished.known()).contains("zinc");
+        assertThat(wished.written())
+                .filteredOn(each -> each.path().equals("water/mass"))
+                .singleElement()
+                .satisfies(each -> assertThat(Double.parseDouble(each.text())).isCloseTo(180, within(0.1)));
+        assertThat(wished.written())
+                .filteredOn(each -> each.path().equals("sample/start"))
+                .singleElement()
+                .satisfies(each -> assertThat(Double.parseDouble(each.text())).isCloseTo(80, within(1.0)));
+    }
+
+    /** What the contents lose from their highest temperature to the end of the curve (°C). */
+    private static double lost(Plan plan) {
+        List<Course.Point> readings = Course.of(Plans.expected(plan)).readings();
+        double most = readings.stream().mapToDouble(Course.Point::middle).max().orElseThrow();
+        return most - readings.get(readings.size() - 1).middle();
     }
 
     /** Two thermometers share no offset: the same one cancels it between start and end, of the water above all. */

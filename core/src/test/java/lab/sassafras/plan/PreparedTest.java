@@ -101,7 +101,10 @@ class PreparedTest {
         Prepared.Line acid =
                 line(Prepared.of(Plans.of("neutralization"), 8, 3, 20, List.of(weak, five)), Prepared.Kind.SOLUTION);
         assertThat(acid.how()).contains("288 mL of the shelf’s HCl (5 mol/L)", "acid into water");
-        assertThat(acid.need()).contains(new Prepared.Need("HCl", 288, "mL"));
+        assertThat(acid.need())
+                .get()
+                .extracting(Prepared.Need::what, Prepared.Need::unit)
+                .containsExactly("HCl", "mL");
         assertThat(five.holds("HCl")).isTrue();
         assertThat(five.holds("NaOH")).isFalse();
         assertThat(new Bottle("NaOH", 1, "g", OptionalDouble.empty()).holds("sodium hydroxide"))
@@ -109,6 +112,14 @@ class PreparedTest {
         assertThat(line(Prepared.of(Plans.brass(), 8, 1, 0, List.of()), Prepared.Kind.SOLID)
                         .need())
                 .contains(new Prepared.Need("brass", 256, "g"));
+        assertThat(line(Prepared.of(Plans.brass(), 8, 1, 0, List.of()), Prepared.Kind.LIQUID)
+                        .need())
+                .as("water comes out of a tap")
+                .isEmpty();
+        Prepared liquid = Prepared.of(Plans.of("specific-heat-of-liquid"), 1, 1, 0, List.of());
+        assertThat(line(liquid, Prepared.Kind.LIQUID).need().orElseThrow().what())
+                .isEqualTo(
+                        Plans.of("specific-heat-of-liquid").one("shelf/liquid").text());
     }
 
     /** Every experiment that is planned can be prepared, and everything it names is looked up. */

@@ -1,5 +1,6 @@
 package lab.sassafras.simulate;
 
+import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import lab.sassafras.experiment.Experiment;
@@ -33,6 +34,7 @@ public final class Benches {
                 110,
                 bomb ? 0.02 : 0.1,
                 bomb ? 0.0008 : 0.015);
-        return new Bench(seed, 1, Set.of(), capacity, 0.08, balance, thermometer, bomb ? 15 : 5, bomb ? 3 : 2);
+        return new Bench(
+                seed, 1, Set.of(), capacity, 0.08, balance, thermometer, bomb ? 15 : 5, bomb ? 3 : 2, Map.of(), "");
     }
 }

@@ -169,15 +169,18 @@ class PrepListController {
         return line.need()
                 .map(need -> {
                     double there = there(need);
-                    String unit = need.unit().isEmpty() ? "" : " " + need.unit();
-                    String lacks = there < need.amount()
-                            ? ": " + Figures.POINT.significant(need.amount() - there, DIGITS) + unit + " short"
-                            : "";
-                    return there == 0
-                            ? need.unit().isEmpty() ? "" : "the shelf has none that was counted"
-                            : "the shelf has " + Figures.POINT.significant(there, DIGITS) + unit + lacks;
+                    String lacks = there < need.amount() ? ": " + written(need.amount() - there, need) + " short" : "";
+                    return there > 0
+                            ? "the shelf has " + written(there, need) + lacks
+                            : need.unit().isEmpty() ? "" : "the shelf has none that was counted";
                 })
                 .orElse("");
+    }
+
+    private static String written(double amount, Prepared.Need of) {
+        return of.unit().isEmpty()
+                ? Figures.POINT.fixed(amount, 0)
+                : Figures.POINT.significant(amount, DIGITS) + " " + of.unit();
     }
 
     private double there(Prepared.Need need) {

@@ -47,7 +47,7 @@ public record PelletInBomb(String formula, ToDoubleFunction<Stage> heat, Sought 
         stage.says("check/leak", "done");
         Lump bucket = stage.world().lump("bucket", Matter.WATER);
         double water = stage.weighs("bucket/water", 2000);
-        double start = stage.roomTemperature() - stage.now("cool", 1, 2);
+        double start = stage.at("bucket/start", stage.roomTemperature() - stage.now("cool", 1, 2));
         stage.world().put(bucket, Matter.WATER, water, start);
         stage.world().flow(Flows.exchange(bucket, stage.room(), () -> 0.35));
         Matter fuel = Matter.happened(-perGram);

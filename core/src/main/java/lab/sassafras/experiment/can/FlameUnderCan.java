@@ -27,7 +27,12 @@ final class FlameUnderCan implements Scene {
         double reaches = stage.once("reaches", 0.4, 0.5);
         Lump can = stage.world().lump("can", Matter.WATER);
         double waterMass = stage.weighs("water/mass", 150);
-        stage.world().put(can, Matter.WATER, waterMass, stage.roomTemperature() - stage.now("cool", 6, 8));
+        stage.world()
+                .put(
+                        can,
+                        Matter.WATER,
+                        waterMass,
+                        stage.at("water/start", stage.roomTemperature() - stage.now("cool", 6, 8)));
         Lump wall = stage.calorimeter(can);
         double full = 180 + stage.now("burner", 0, 5);
         stage.side("burner/burnt", true, full);

@@ -30,7 +30,7 @@ final class SaltIntoWater implements Scene {
         Salt salt = hydrate ? SALTS.get(2) : stage.one("salt", SALTS);
         stage.says("solute/formula", salt.formula());
         double waterMass = stage.weighs("water/mass", 100);
-        double start = stage.roomTemperature() + stage.now("start", -0.4, 0.4);
+        double start = stage.at("water/start", stage.roomTemperature() + stage.now("start", -0.4, 0.4));
         double solidMass = stage.weighs("solid/mass", 6);
         double molar = ChemicalFormula.read(salt.formula()).molarMass();
         double waters = waterMass / 18.015;

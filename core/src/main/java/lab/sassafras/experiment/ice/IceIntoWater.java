@@ -18,7 +18,7 @@ final class IceIntoWater implements Scene {
         Matter.Melting matter = new Matter.Melting(solid, 0, fusion, Matter.WATER.capacity(1), 0);
         Lump cup = stage.world().lump("cup", Matter.WATER);
         double waterMass = stage.weighs("water/mass", 120);
-        stage.world().put(cup, Matter.WATER, waterMass, stage.now("warm", 36, 40));
+        stage.world().put(cup, Matter.WATER, waterMass, stage.at("water/start", stage.now("warm", 36, 40)));
         stage.calorimeter(cup);
         stage.says("ice/state", "dried");
         stage.label("ice/start", 0, 1, 0.3, "°C");
@@ -26,7 +26,7 @@ final class IceIntoWater implements Scene {
         stage.reads("water/start", 180);
         stage.marks("ice/added");
         Lump ice = stage.world().lump("ice", matter);
-        double mass = stage.now("ice", 24, 28);
+        double mass = stage.at("ice/mass", stage.now("ice", 24, 28));
         double wet = stage.slips(Slip.DAMP) ? 0.07 : 0;
         stage.world().put(ice, matter, mass * (1 - wet), -Math.abs(0.1 * stage.error("ice", 1)));
         stage.world().put(cup, Matter.WATER, mass * wet, 0);

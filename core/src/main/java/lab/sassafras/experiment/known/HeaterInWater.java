@@ -18,7 +18,12 @@ final class HeaterInWater implements Scene {
         stage.says("source/kind", "heater");
         Lump cup = stage.world().lump("cup", Matter.WATER);
         double mass = stage.weighs("water/mass", 100);
-        stage.world().put(cup, Matter.WATER, mass, stage.roomTemperature() - stage.now("cooler", 2, 4));
+        stage.world()
+                .put(
+                        cup,
+                        Matter.WATER,
+                        mass,
+                        stage.at("water/start", stage.roomTemperature() - stage.now("cooler", 2, 4)));
         stage.calorimeter(cup);
         stage.dip(cup);
         stage.reads("water/start", 180);

@@ -28,13 +28,18 @@ final class HotSolidIntoLiquid implements Scene {
         double solidMass = stage.weighs("solid/mass", 95);
         stage.says("solid/bath", "other");
         stage.says("shelf/solid", "copper");
-        Lump bath = stage.world().still("bath", stage.now("bath", 68, 72));
+        Lump bath = stage.world().still("bath", stage.at("solid/start", stage.now("bath", 68, 72)));
         Lump solid = stage.world()
                 .lump("solid", Matter.of(known), solidMass, stage.world().temperature(bath));
         Matter liquid = Matter.of(sought);
         Lump cup = stage.world().lump("cup", liquid);
         double mass = stage.weighs("liquid/mass", 80);
-        stage.world().put(cup, liquid, mass, stage.roomTemperature() - stage.now("cooler", 0.5, 2));
+        stage.world()
+                .put(
+                        cup,
+                        liquid,
+                        mass,
+                        stage.at("liquid/start", stage.roomTemperature() - stage.now("cooler", 0.5, 2)));
         stage.calorimeter(cup);
         stage.dip(cup);
         stage.readsAside("solid/start", bath, 240);

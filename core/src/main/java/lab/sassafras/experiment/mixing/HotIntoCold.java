@@ -18,13 +18,18 @@ final class HotIntoCold implements Scene {
         stage.says("cup/held", "cold");
         Lump cold = stage.world().lump("cup", Matter.WATER);
         double coldMass = stage.weighs("cold/mass", 50);
-        stage.world().put(cold, Matter.WATER, coldMass, stage.roomTemperature() - stage.now("cooler", 0, 1));
+        stage.world()
+                .put(
+                        cold,
+                        Matter.WATER,
+                        coldMass,
+                        stage.at("cold/start", stage.roomTemperature() - stage.now("cooler", 0, 1)));
         stage.calorimeter(cold);
         stage.dip(cold);
         stage.reads("cold/start", 180);
         Lump hot = stage.world().lump("beaker", Matter.WATER);
         double hotMass = stage.weighs("hot/mass", 50);
-        stage.world().put(hot, Matter.WATER, hotMass, stage.now("hot", 52, 60));
+        stage.world().put(hot, Matter.WATER, hotMass, stage.at("hot/start", stage.now("hot", 52, 60)));
         stage.readsAside("hot/start", hot, 20);
         if (stage.slips(Slip.LATE_TRANSFER)) {
             Flow cools = Flows.exchange(hot, stage.room(), () -> 0.35);

@@ -28,12 +28,17 @@ final class BaseIntoAcid implements Scene {
         Matter reacted = Matter.happened(1000 * heat);
         Lump cup = stage.world().lump("cup", solution, reacted);
         double acid = stage.measures("first/amount", 50);
-        double start = stage.roomTemperature() + stage.now("start", -0.4, 0.4);
+        double start = stage.at("first/start", stage.roomTemperature() + stage.now("start", -0.4, 0.4));
         stage.world().put(cup, solution, acid, start);
         stage.calorimeter(cup);
         Lump beaker = stage.world().lump("beaker", solution);
         double base = stage.measures("second/amount", 50);
-        stage.world().put(beaker, solution, base, stage.roomTemperature() + stage.now("other start", -0.6, 0.6));
+        stage.world()
+                .put(
+                        beaker,
+                        solution,
+                        base,
+                        stage.at("second/start", stage.roomTemperature() + stage.now("other start", -0.6, 0.6)));
         stage.dip(cup);
         stage.readsAside("second/start", beaker, 120);
         stage.reads("first/start", 120);

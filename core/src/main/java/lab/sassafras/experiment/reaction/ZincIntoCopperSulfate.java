@@ -24,7 +24,7 @@ final class ZincIntoCopperSulfate implements Scene {
         Matter reacted = Matter.happened(1000 * heat);
         Lump cup = stage.world().lump("cup", solution, reacted);
         double poured = stage.measures("poured/amount", 60);
-        double start = stage.roomTemperature() + stage.now("start", -0.4, 0.4);
+        double start = stage.at("poured/start", stage.roomTemperature() + stage.now("start", -0.4, 0.4));
         stage.world().put(cup, solution, poured, start);
         stage.calorimeter(cup);
         double solid = stage.weighs("added/mass", 3);

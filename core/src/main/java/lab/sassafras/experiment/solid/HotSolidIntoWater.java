@@ -24,7 +24,7 @@ final class HotSolidIntoWater implements Scene {
         stage.says("sample/name", "slug " + (char) ('A' + (int) stage.once("letter", 0, 8)));
         double sampleMass = stage.weighs("sample/mass", 80);
         stage.says("sample/bath", "boiling");
-        Lump bath = stage.world().still("bath", stage.now("boils", 98.5, 99.4), Matter.WATER);
+        Lump bath = stage.world().still("bath", stage.at("sample/start", stage.now("boils", 98.5, 99.4)), Matter.WATER);
         Lump sample = stage.world()
                 .lump(
                         "sample",
@@ -33,7 +33,12 @@ final class HotSolidIntoWater implements Scene {
                         stage.world().temperature(bath));
         Lump cup = stage.world().lump("cup", Matter.WATER);
         double waterMass = stage.weighs("water/mass", 100);
-        stage.world().put(cup, Matter.WATER, waterMass, stage.roomTemperature() - stage.now("cooler", 0.5, 2));
+        stage.world()
+                .put(
+                        cup,
+                        Matter.WATER,
+                        waterMass,
+                        stage.at("water/start", stage.roomTemperature() - stage.now("cooler", 0.5, 2)));
         stage.calorimeter(cup);
         stage.dip(cup);
         stage.readsAside("sample/start", bath, 240);

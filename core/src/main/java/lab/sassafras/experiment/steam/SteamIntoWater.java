@@ -17,7 +17,12 @@ final class SteamIntoWater implements Scene {
         double vaporization = stage.known("vaporization-of-water");
         Lump cup = stage.world().lump("cup", Matter.WATER);
         double waterMass = stage.weighs("water/mass", 200);
-        stage.world().put(cup, Matter.WATER, waterMass, stage.roomTemperature() - stage.now("cool", 9, 11));
+        stage.world()
+                .put(
+                        cup,
+                        Matter.WATER,
+                        waterMass,
+                        stage.at("water/start", stage.roomTemperature() - stage.now("cool", 9, 11)));
         stage.calorimeter(cup);
         stage.says("steam/state", "trapped");
         double boils = 99.3 + stage.error("boils", 0.3);
