@@ -437,8 +437,15 @@ class PrepTest extends HouseTest {
             for (int[] size : new int[][] {{1280, 800}, {820, 1180}, {390, 844}}) {
                 page.setViewportSize(size[0], size[1]);
                 String own = kept("looked at " + size[0]);
-                for (String path :
-                        List.of("/prep", SOLID + "?" + typed(BRASS), own + "/list", "/hazards?substance=HCl")) {
+                for (String path : List.of(
+                        "/prep",
+                        SOLID + "?" + typed(BRASS),
+                        SOLID + "?benches=4",
+                        own + "/list",
+                        "/hazards?substance=HCl",
+                        "/hazards",
+                        "/shelf/supplies",
+                        "/periods?plan-" + own.replaceAll(".*/", "") + "=yes")) {
                     browser.open(path);
                     assertThat(browser.axe()).as(path + " at " + size[0]).isEmpty();
                     assertThat((Integer) page.evaluate("() => document.documentElement.scrollWidth"))

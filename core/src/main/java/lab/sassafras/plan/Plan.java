@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.concurrent.ConcurrentHashMap;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
@@ -48,6 +49,9 @@ public record Plan(
 
     /** A slot’s number in a plan is no further from what one weighs out than this (a part of it; no source). */
     private static final double ROUND = 0.05;
+    /** The usual run of each experiment, which is always the same. */
+    private static final Map<Experiment, Bench.Played> USUAL = new ConcurrentHashMap<>();
+
     /** Of a thermometer of which nothing is said (°C). */
     private static final double STEP = 0.1;
 
@@ -112,8 +116,7 @@ public record Plan(
         if (!possible(experiment)) {
             throw new Refused("“" + experiment.words().title() + "” has no temperature that could be expected.");
         }
-        Bench.Played played = Bench.usual(1, experiment.takes().get(0).typical())
-                .atOnce(experiment.scene().orElseThrow());
+        Bench.Played played = USUAL.computeIfAbsent(experiment, Plan::played);
         Map<String, Had> had = new LinkedHashMap<>();
         Map<String, Double> gross = new LinkedHashMap<>();
         for (Bench.Written each : played.written()) {
@@ -142,6 +145,11 @@ public record Plan(
                 .ifPresent(what -> named(experiment, setting, had)
                         .forEach(path -> had.put(path, new Had(Role.STATED, what, "", ""))));
         return new Plan(experiment, setting, had, reads, Map.of(), Lab.USUAL);
+    }
+
+    private static Bench.Played played(Experiment experiment) {
+        return Bench.usual(1, experiment.takes().get(0).typical())
+                .atOnce(experiment.scene().orElseThrow());
     }
 
     /** Where it is said which substance of the shelf it is, and the usual run does not. */

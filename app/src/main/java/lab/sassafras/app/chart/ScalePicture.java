@@ -232,8 +232,10 @@ public record ScalePicture(
                         frame.line() - frame.band()))
                 .add(Svg.text("small", each.middle(), frame.word(), "usual range")
                         .middle()));
-        planned.ifPresent(each ->
-                svg.add(Svg.rect("planned", each.x(), frame.line() + PLANNED_BELOW, each.width(), PLANNED_HIGH)));
+        planned.ifPresent(each -> svg.add(
+                        Svg.rect("planned", each.x(), frame.line() + PLANNED_BELOW, each.width(), PLANNED_HIGH))
+                .add(Svg.text("small", each.middle(), frame.band() - PLANNED_BELOW, "by the plan")
+                        .middle()));
         svg.add(Svg.level("line", frame.left(), frame.right(), frame.line()));
         ticks.forEach(each -> svg.add(Svg.group()
                 .add(
