@@ -147,12 +147,10 @@ public final class PlanForm {
                 wrong.put(PLACE + path, "At most " + LONGEST + " characters.");
             }
         }
+        Optional<Instrument> usual = Optional.ofNullable(had.reads().get(InstrumentKind.THERMOMETER));
         for (String path : had.readApart()) {
             Optional<Instrument> own = apart(path);
-            if (own.isPresent()
-                    && !own.get()
-                            .key()
-                            .equals(had.reads().get(InstrumentKind.THERMOMETER).key())) {
+            if (own.isPresent() && !own.map(Instrument::key).equals(usual.map(Instrument::key))) {
                 had = had.with(path, own.get());
             }
         }

@@ -198,7 +198,8 @@ class PrepListController {
                 .filter(each -> each.kind().word().equals(need.what()))
                 .count();
         return Math.max(
-                Math.max(vessels, instruments), supplies.pieces(need.what()).orElse(0));
+                (double) Math.max(vessels, instruments),
+                supplies.pieces(need.what()).orElse(0));
     }
 
     @GetMapping("/plans/{plan}/list.csv")
