@@ -20,6 +20,9 @@ import lab.sassafras.measure.Figures;
  */
 public record Reagents(Reagent first, Reagent second) {
 
+    private static final String LIMITING = "reagents.limiting";
+    private static final String NAMED = "Limiting reagent: ";
+
     /** From this ratio on, the two amounts are taken for a slip of units. Common practice, no source. */
     private static final double A_THOUSAND = 300;
 
@@ -56,6 +59,18 @@ public record Reagents(Reagent first, Reagent second) {
      */
     public Reagent limiting(Bindings bindings) {
         return amount(first, bindings).value() <= amount(second, bindings).value() ? first : second;
+    }
+
+    /**
+     * {@return the name of the reagent that ran out first, as findings tell it; empty where none does}
+     *
+     * @param findings of an account
+     */
+    public static Optional<String> limiting(List<Finding> findings) {
+        return findings.stream()
+                .filter(each -> each.code().equals(LIMITING))
+                .map(each -> each.message().substring(NAMED.length()).replaceFirst("\\.( .*)?$", ""))
+                .findFirst();
     }
 
     private static Estimate amount(Reagent reagent, Bindings bindings) {
@@ -120,11 +135,11 @@ public record Reagents(Reagent first, Reagent second) {
         double left =
                 amount(other, bindings).value() - amount(limiting, bindings).value();
         double share = 100 * left / amount(limiting, bindings).value();
-        List<String> words = new ArrayList<>(List.of("Limiting reagent: " + limiting.name() + "."));
+        List<String> words = new ArrayList<>(List.of(NAMED + limiting.name() + "."));
         if (share > 0.05) {
             words.add("Of " + other.name() + " there were " + figures.significant(left * other.count(), 3)
                     + " mol more than needed (" + figures.significant(share, 2) + " %).");
         }
-        return Finding.note("reagents.limiting", String.join(" ", words));
+        return Finding.note(LIMITING, String.join(" ", words));
     }
 }

@@ -8,14 +8,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
+import lab.sassafras.account.Reagents;
 import lab.sassafras.declaration.Pace;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
+import lab.sassafras.sheet.Sheet;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.VesselKind;
+import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Hazard;
 import lab.sassafras.substance.Saturation;
@@ -77,6 +80,7 @@ public final class Warnings {
         bath(plan, all);
         volume(plan, all);
         dissolved(expectation, all);
+        limiting(expectation, all);
         if (expectation.end().high() > BOILS - STEAMS) {
             all.add(Finding.question(
                     "plan.boiling",
@@ -255,9 +259,49 @@ public final class Warnings {
                     .flatMap(step -> step.exposed().stream())
                     .findFirst()
                     .flatMap(formula -> Optional.ofNullable(plan.had().get(formula)))
+                    .filter(solute -> !takenUp(plan, solute.text()))
                     .ifPresent(solute -> all.addAll(soluble(
                             expectation, solute.text(), plan.amount(path).orElseThrow(), water)));
         }
+    }
+
+    /** Whether an equation of the plan takes a substance up, so that it need not dissolve. */
+    private static boolean takenUp(Plan plan, String formula) {
+        return plan.had().values().stream()
+                .filter(each -> each.role() == Role.STATED)
+                .flatMap(each -> ChemicalEquation.takenUp(each.text()).stream())
+                .anyMatch(each -> each.sameAs(ChemicalFormula.read(formula)));
+    }
+
+    /** Another reagent runs out than in the usual run of the same reaction. */
+    private static void limiting(Expectation expectation, List<Finding> all) {
+        Plan plan = expectation.plan();
+        Plan usual = Plan.usual(plan.experiment(), plan.setting(), plan.reads());
+        if (!stated(plan).equals(stated(usual))) {
+            return;
+        }
+        Optional<String> now = limiting(plan);
+        Optional<String> then = limiting(usual);
+        if (now.isPresent() && then.isPresent() && !now.equals(then)) {
+            all.add(Finding.question(
+                    "plan.limiting",
+                    "With these amounts " + now.get() + " runs out first; usually it is " + then.get()
+                            + ", and the other is in clear excess."));
+        }
+    }
+
+    private static List<String> stated(Plan plan) {
+        return plan.had().values().stream()
+                .filter(each -> each.role() == Role.STATED)
+                .map(Plan.Had::text)
+                .toList();
+    }
+
+    private static Optional<String> limiting(Plan plan) {
+        double end = plan.amount(plan.span().start()).orElse(Lab.ROOM) + 1;
+        Sheet supposed = plan.sheet().supposing().with(plan.ending(end));
+        return Reagents.limiting(
+                Expectation.account(plan, supposed).solve(supposed.bindings()).findings());
     }
 
     private static List<Finding> soluble(Expectation expectation, String formula, double grams, double water) {

@@ -191,6 +191,21 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
         return of(taken, formed);
     }
 
+    /**
+     * {@return what an equation takes up; nothing where a text is none}
+     *
+     * @param text as it stands in a place of a sheet
+     */
+    public static List<ChemicalFormula> takenUp(String text) {
+        try {
+            return read(text).reagents().stream()
+                    .map(Term::formula)
+                    .toList();
+        } catch (Refused noEquation) {
+            return List.of();
+        }
+    }
+
     /** An equation of known terms, written out. */
     static ChemicalEquation of(List<Term> taken, List<Term> formed) {
         return new ChemicalEquation(written(taken) + " -> " + written(formed), taken, formed);

@@ -237,6 +237,13 @@ class PlanTest {
                 .doesNotContain("plan.boiling");
         assertThat(warned(Plans.of("condensing-steam").with("water/start", "64")))
                 .contains("plan.boiling");
+        assertThat(warned(Plans.of("neutralization").with("base/concentration", "0.5")))
+                .contains("plan.limiting");
+        assertThat(warned(Plans.of("neutralization").with("acid/concentration", "0.9")))
+                .doesNotContain("plan.limiting");
+        assertThat(warned(Plans.of("solid-with-solution")))
+                .as("zinc reacts, it does not dissolve")
+                .doesNotContain("plan.solubility-unknown", "plan.limiting");
         assertThat(warned(Plans.of("condensing-steam"))).contains("plan.losses");
         assertThat(warned(Plans.of("fusion-of-ice"))).as("0.1 of 20 °C").doesNotContain("plan.losses");
     }
