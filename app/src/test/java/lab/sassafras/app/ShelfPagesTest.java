@@ -297,7 +297,7 @@ class ShelfPagesTest extends HouseTest {
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(text(refused.body()))
                 .contains("is done in a foam cup or", "not in a bomb calorimeter", "Choose another calorimeter");
-        assertThat(hand.post("/entries", "experiment=bomb-combustion&vessel=" + bomb.id())
+        assertThat(hand.post("/entries", "minded=true&experiment=bomb-combustion&vessel=" + bomb.id())
                         .statusCode())
                 .isEqualTo(302);
     }

@@ -198,9 +198,7 @@ public record ChemicalEquation(String text, List<Term> reagents, List<Term> prod
      */
     public static List<ChemicalFormula> takenUp(String text) {
         try {
-            return read(text).reagents().stream()
-                    .map(Term::formula)
-                    .toList();
+            return read(text).reagents().stream().map(Term::formula).toList();
         } catch (Refused noEquation) {
             return List.of();
         }

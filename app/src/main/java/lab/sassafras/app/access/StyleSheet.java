@@ -31,7 +31,6 @@ final class StyleSheet extends AbstractResourceResolver {
             "clock",
             "strip",
             "simulated",
-            "table",
             "findings",
             "result",
             "balance",
