@@ -343,6 +343,12 @@ class PrepTest extends HouseTest {
                 .contains("“iron for three” expects", "metal B");
         hand.post("/plans/" + two + "/periods", "here=false&period=" + period.replaceAll(".*/", ""));
         assertThat(first.get(entry).body()).doesNotContain("expects 23.4");
+        String acid = Hand.location(hand.post("/prep/neutralization", "name=acid+too"))
+                .replaceAll(".*/", "");
+        String both = Hand.location(hand.post("/periods", open + acid + "=yes&plan-" + one + "=yes"));
+        assertThat(hand.get(both).body().split("value=\"metal A\""))
+                .as("each bench has the sample")
+                .hasSize(4);
         assertThat(hand.post("/periods", open + UUID.randomUUID() + "=yes").body())
                 .contains("not here any more", "value=\"From plans\"");
         assertThat(hand.get(SOLID + "?benches=400&time-bath-sample/start=soon&sample=" + "x".repeat(200))

@@ -119,24 +119,30 @@ public class SetUpPeriod {
                 .forPeriod()
                 .times()
                 .forEach((pace, amount) -> paces.choose(period, plan.experiment(), pace, amount, who)));
-        List<Bench> benches = periodBook.benches(period);
-        ofEach.forEach((experiment, some) -> {
-            if (some.size() == 1) {
-                plans.layOut(period, some.get(0), who);
-            }
-            for (int at = 0; some.size() > 1 && at < benches.size(); at++) {
-                plans.layOut(benches.get(at), some.get(at % some.size()), who);
-            }
-        });
         Vessels vessels = new Vessels(shelves.now());
+        List<Bench> benches = periodBook.benches(period);
         for (int at = 0; at < benches.size(); at++) {
             Bench bench = benches.get(at);
-            KeptPlan first = all.get(at % all.size());
-            Optional<UUID> vessel =
-                    bench.vesselId().or(() -> vessels.next(first.file().vessel()));
-            String sample = first.file().forPeriod().sample();
-            periodBook.give(bench, vessel, sample.isEmpty() ? bench.sample() : sample);
+            int turn = at;
+            List<KeptPlan> own = ofEach.values().stream()
+                    .map(some -> some.get(turn % some.size()))
+                    .toList();
+            own.stream()
+                    .filter(plan ->
+                            ofEach.getOrDefault(plan.experiment(), List.of()).size() > 1)
+                    .forEach(plan -> plans.layOut(bench, plan, who));
+            periodBook.give(
+                    bench,
+                    bench.vesselId().or(() -> vessels.next(own.get(0).file().vessel())),
+                    own.stream()
+                            .map(plan -> plan.file().forPeriod().sample())
+                            .filter(sample -> !sample.isEmpty())
+                            .findFirst()
+                            .orElse(bench.sample()));
         }
+        ofEach.values().stream()
+                .filter(some -> some.size() == 1)
+                .forEach(some -> plans.layOut(period, some.get(0), who));
     }
 
     /** The vessels of the shelf, each given once. */
