@@ -212,6 +212,10 @@ class PrepTest extends HouseTest {
         assertThat(hand.get(list).body()).contains("the shelf has 100 g: 822 g short", "the shelf has 1: 1 short");
         assertThat(hand.get(plan).body()).contains("takes about 11 min on a plate of 250 W");
         assertThat(hand.get("/shelf/supplies?name=Brass+shot").body()).contains("100 g", "value=\"brass\"");
+        count("name=as+strong+as+it+may+be&substance=HCl&amount=1000000&unit=mL&strength=30");
+        count("name=as+strong+as+it+may+be&substance=HCl&amount=0&unit=mL");
+        count("name=as+hot+as+it+may+be&amount=1&power=10000");
+        count("name=as+hot+as+it+may+be&amount=0");
         count("name=Brass+shot&substance=brass&amount=0&unit=g");
         count("name=hot+plate,+small&amount=0");
         assertThat(hand.get(list).body()).contains("the shelf has none that was counted");
@@ -220,6 +224,8 @@ class PrepTest extends HouseTest {
                         "A name",
                         "name=x&amount=-1",
                         "from none to",
+                        "name=x&amount=1000001",
+                        "from none to 1000000",
                         "name=x&amount=much",
                         "much",
                         "name=x&amount=1&unit=g",
@@ -247,6 +253,7 @@ class PrepTest extends HouseTest {
         assertThat(hand.post("/hazards/strongest", "strongest=1").statusCode()).isEqualTo(302);
         assertThat(hand.get(acid).body()).contains("above the 1 mol/L that are allowed");
         assertThat(hand.get("/hazards").body()).contains("planned up to 1 mol/L, as");
+        assertThat(hand.post("/hazards/strongest", "strongest=6").statusCode()).isEqualTo(302);
         assertThat(hand.post("/hazards/strongest", "strongest=6.1").body()).contains("up to 6 mol/L");
         assertThat(hand.post("/hazards/strongest", "strongest=strong").body()).contains("value=\"strong\"");
         hand.post("/hazards/strongest", "strongest=2");
@@ -343,6 +350,12 @@ class PrepTest extends HouseTest {
                 .contains("“iron for three” expects", "metal B");
         hand.post("/plans/" + two + "/periods", "here=false&period=" + period.replaceAll(".*/", ""));
         assertThat(first.get(entry).body()).doesNotContain("expects 23.4");
+        for (int i = 0; i < 13; i++) {
+            kept("one of many " + i);
+        }
+        assertThat(hand.get("/periods").body().split("name=\"plan-"))
+                .as("the newest twelve")
+                .hasSize(13);
         String acid = Hand.location(hand.post("/prep/neutralization", "name=acid+too"))
                 .replaceAll(".*/", "");
         String both = Hand.location(hand.post("/periods", open + acid + "=yes&plan-" + one + "=yes"));
@@ -354,6 +367,9 @@ class PrepTest extends HouseTest {
         assertThat(hand.get(SOLID + "?benches=400&time-bath-sample/start=soon&sample=" + "x".repeat(200))
                         .body())
                 .contains("A whole number from 1 to 60", "value=\"400\"", "value=\"soon\"");
+        assertThat(hand.get(SOLID + "?benches=61&trials=61&spare=201").body().split("A whole number from"))
+                .hasSize(4);
+        assertThat(hand.get(SOLID + "?benches=60&trials=60&spare=200").body()).doesNotContain("A whole number from");
         assertThat(hand.post(SOLID, "name=x&benches=400").body()).contains("“benches”: A whole number");
     }
 

@@ -16,6 +16,7 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.sheet.Sheet;
+import lab.sassafras.simulate.Bench;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.ChemicalEquation;
@@ -46,8 +47,6 @@ public final class Warnings {
     private static final double BATH = 400;
 
     private static final double FILLED = 0.75;
-    /** What a usual calorimeter loses (W/°C). No source. */
-    private static final double LEAK = 0.08;
     /** A loss that is smaller than this part of the change is not spoken of (no source). */
     private static final double WORTH = 0.01;
     /** Of what makes up the ± one thing is spoken of where it is more than this part (no source). */
@@ -340,7 +339,7 @@ public final class Warnings {
     /** At which start the losses of before and after cancel, and what that saves. */
     private static void losses(Expectation expectation, List<Finding> all) {
         double capacity = expectation.heat() / Math.max(1e-9, Math.abs(expectation.change()));
-        double off = LEAK * LASTS * (expectation.end().value() - Lab.ROOM) / capacity;
+        double off = Bench.LEAK * LASTS * (expectation.end().value() - Lab.ROOM) / capacity;
         if (Math.abs(off) > WORTH * Math.abs(expectation.change())) {
             Plan plan = expectation.plan();
             double start = Lab.ROOM - expectation.change();

@@ -40,7 +40,7 @@ public record Bench(
     /** From this heat capacity on it is a bomb in its bucket, read to a thousandth of a degree (J/°C). */
     private static final double BOMB = 1000;
     /** What a usual calorimeter loses to the room (W/°C). No source. */
-    private static final double LEAK = 0.08;
+    public static final double LEAK = 0.08;
     /** A usual thermometer follows what it stands in within about this (s). No source. */
     private static final double LAG = 2;
 

@@ -82,7 +82,11 @@ class PreparedTest {
     void acidGoesIntoWaterAndWhatBurnsIsProtectedFrom() {
         Prepared prepared = Prepared.of(Plans.of("neutralization"), 8, 3, 20, List.of());
         assertThat(line(prepared, Prepared.Kind.SOLUTION).how())
-                .contains("acid into water, never the other way", "fill up to 1440 mL", "120 mL");
+                .contains(
+                        "acid into water, never the other way",
+                        "into about 860 mL of water",
+                        "fill up to 1440 mL",
+                        "120 mL");
         assertThat(prepared.lines())
                 .filteredOn(each -> each.kind() == Prepared.Kind.PROTECTION)
                 .extracting(Prepared.Line::what)

@@ -2,10 +2,8 @@ package lab.sassafras.app.shelf;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import lab.sassafras.app.record.DiskRoom;
@@ -18,9 +16,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class Supplies {
-
-    /** Counts that are looked through, the newest. */
-    private static final int MOST = 5000;
 
     private final EntityManager entities;
     private final Persons persons;
@@ -37,15 +32,12 @@ public class Supplies {
     /** {@return what there is, each by its newest count, by name; what has run out is not there} */
     @Transactional(readOnly = true)
     public List<Supply> all() {
-        Map<String, Supply> newest = new LinkedHashMap<>();
-        entities.createQuery("from Supply order by seq desc", Supply.class)
-                .setMaxResults(MOST)
-                .getResultList()
-                .forEach(each -> newest.putIfAbsent(each.name(), each));
-        return newest.values().stream()
-                .filter(each -> each.amount() > 0)
-                .sorted(java.util.Comparator.comparing(each -> each.name().toLowerCase(Locale.ROOT)))
-                .toList();
+        return entities.createQuery(
+                        "from Supply one where one.amount > 0 and one.seq = "
+                                + "(select max(other.seq) from Supply other where other.name = one.name) "
+                                + "order by lower(one.name)",
+                        Supply.class)
+                .getResultList();
     }
 
     /** {@return bottles of it} */
