@@ -410,6 +410,13 @@ class PrepTest extends HouseTest {
         assertThat(bench.post("/entries", "experiment=combustion-under-a-can").body())
                 .contains("an open flame will burn", "name=\"minded\"");
         assertThat(bench.post("/entries", "experiment=bomb-combustion").body()).contains("oxygen under pressure");
+        periodBook.join(period, "Without hands", true);
+        Hand simulated = new Hand(address("")).join("/periods/" + period.id(), "Without hands");
+        assertThat(simulated
+                        .post("/entries", "experiment=combustion-under-a-can")
+                        .statusCode())
+                .as("at a simulated bench nothing burns")
+                .isEqualTo(302);
     }
 
     /** What is known of a substance stands at the step that moves it; where nothing is known, that is said. */

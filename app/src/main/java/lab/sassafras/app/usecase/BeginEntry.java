@@ -64,7 +64,8 @@ public class BeginEntry {
             boolean simulated,
             boolean minded,
             Actor actor) {
-        List<String> dangers = simulated || minded ? List.of() : dangers(actor.bench(), experiment);
+        boolean byHand = !simulated && !actor.bench().simulated();
+        List<String> dangers = byHand && !minded ? dangers(actor.bench(), experiment) : List.of();
         if (!dangers.isEmpty()) {
             return new Answer.Asked<>("Before this begins: " + String.join("; ", dangers)
                     + ". Wear what protects eyes and hands, know where the rinsing water is, and read the sheets of the "
