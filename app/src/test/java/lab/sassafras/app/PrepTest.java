@@ -75,7 +75,8 @@ class PrepTest extends HouseTest {
                         "0.380 J/(g·°C) within ±",
                         "The purpose asks for 9.1 %")
                 .contains("It will do, with a chance of", "come to a change of +4.0 °C", "What would help most")
-                .contains("The curve to expect", "not known here: read its sheet");
+                .contains(
+                        "The curve to expect", "not known here: read its sheet", "The mean of 3 trials that all go so");
         assertThat(hand.get(SOLID + "?" + typed(BRASS) + "&purpose=apart&other=copper")
                         .body())
                 .contains("No amounts will do", "colour");
@@ -371,6 +372,13 @@ class PrepTest extends HouseTest {
                 .hasSize(4);
         assertThat(hand.get(SOLID + "?benches=60&trials=60&spare=200").body()).doesNotContain("A whole number from");
         assertThat(hand.post(SOLID, "name=x&benches=400").body()).contains("“benches”: A whole number");
+        // the next class goes by what the last one did
+        assertThat(first.post(
+                                entry + "/paces",
+                                "bath+sample/start=8&before+curve/trace=3&until+curve/trace=9&settle+water/start=2"
+                                        + "&once+mixed/final=3")
+                        .statusCode())
+                .isEqualTo(302);
     }
 
     /**

@@ -42,6 +42,21 @@ public record Expectation(
         return result().half() / Math.abs(result().value());
     }
 
+    /**
+     * {@return half the interval of the mean of so many trials that all go as planned, a part of it: what they share,
+     * such as an offset, stays as it is}
+     *
+     * @param trials at least 1
+     */
+    public double relative(int trials) {
+        Interval mean = Reduction.of(plan.sheet(trials, end.value()), plan.conventions())
+                .samples()
+                .get(0)
+                .interval()
+                .orElseThrow();
+        return mean.half() / Math.abs(mean.value());
+    }
+
     /** {@return the result with what its uncertainty is made of} */
     public Estimate estimate() {
         return reduction.result().orElseThrow();

@@ -8,7 +8,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.experiment.Experiment;
@@ -328,6 +331,35 @@ public record Plan(
         List<Line> lines = new ArrayList<>();
         had.forEach((path, one) -> lines.add(line(path, one)));
         return new Sheet(experiment, lines, setting);
+    }
+
+    /** The sheet of so many trials that all go alike, each ended at a temperature. */
+    Sheet sheet(int trials, double end) {
+        List<Line> lines = new ArrayList<>();
+        Stream.concat(sheet().lines().stream(), Stream.of(ending(end))).forEach(line -> {
+            boolean again = experiment
+                    .group(line.address().group())
+                    .filter(group -> group.cardinality() == Cardinality.PER_TRIAL)
+                    .isPresent();
+            IntStream.rangeClosed(1, again ? trials : 1)
+                    .mapToObj(trial -> in(trial, line))
+                    .forEach(lines::add);
+        });
+        return new Sheet(experiment, lines, setting.repeated(trials));
+    }
+
+    private static Line in(int trial, Line line) {
+        return new Line(
+                Address.of(line.address().path(), trial),
+                line.role(),
+                line.text(),
+                line.value(),
+                line.decimals(),
+                line.lastDigit(),
+                line.unit(),
+                line.instrument(),
+                line.uncertainty(),
+                line.who());
     }
 
     /**

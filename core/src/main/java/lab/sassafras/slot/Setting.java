@@ -206,6 +206,15 @@ public record Setting(
     }
 
     /**
+     * {@return the same with so many trials}
+     *
+     * @param many at least 1
+     */
+    public Setting repeated(int many) {
+        return changed(copy -> copy.trials = many);
+    }
+
+    /**
      * {@return the same, with the result of its trials made another way}
      *
      * @param other what is put in force
@@ -263,6 +272,7 @@ public record Setting(
     private static final class Copy {
 
         private final Setting of;
+        private int trials;
         private Optional<Calorimeter> calorimeter;
         private Map<String, Calorimeter> calorimeters;
         private Map<String, Referenced> references;
@@ -275,6 +285,7 @@ public record Setting(
 
         Copy(Setting of) {
             this.of = of;
+            trials = of.trials;
             calorimeter = of.calorimeter;
             calorimeters = of.calorimeters;
             references = of.references;
@@ -290,7 +301,7 @@ public record Setting(
             return new Setting(
                     calorimeter,
                     calorimeters,
-                    of.trials,
+                    trials,
                     of.parts,
                     of.leftOut,
                     references,

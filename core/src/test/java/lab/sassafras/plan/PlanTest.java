@@ -248,6 +248,16 @@ class PlanTest {
         assertThat(warned(Plans.of("fusion-of-ice"))).as("0.1 of 20 °C").doesNotContain("plan.losses");
     }
 
+    /** What is read anew in each trial is averaged, 1/√n; the constant of the vessel, which all share, is not. */
+    @Test
+    void theMeanOfTrialsKeepsWhatTheyShare() {
+        Expectation brass = Plans.expected(Plans.brass().with(Plans.FINE));
+        assertThat(brass.relative(1)).isCloseTo(brass.relative(), within(1e-9));
+        assertThat(brass.relative(4) / brass.relative()).as("readings").isBetween(0.49, 0.56);
+        Expectation acid = Plans.expected(Plans.of("neutralization"));
+        assertThat(acid.relative(4) / acid.relative()).as("labels too").isBetween(0.6, 0.8);
+    }
+
     /** The curve is that of the plan’s own amounts: twice the water loses about half as much. */
     @Test
     void theCurveIsOfThePlansOwnAmounts() {

@@ -69,10 +69,12 @@ final class PlanScreen {
      * @param rows    in words, each with what it comes to and where it is taken
      * @param picture of them
      * @param now     half the interval as it is, in words
+     * @param mean    how well the mean of the trials of a bench will be known, in words; empty of one trial
      * @param parts   what the ± is made of
      * @param course  the curve to expect
      */
-    public record Helps(List<Row> rows, GainPicture picture, String now, List<Part> parts, CoursePicture course) {}
+    public record Helps(
+            List<Row> rows, GainPicture picture, String now, String mean, List<Part> parts, CoursePicture course) {}
 
     /** One or two things done otherwise. */
     public record Row(String words, String comes, Map<String, String> take) {
@@ -219,6 +221,14 @@ final class PlanScreen {
                 : "It will not do: the chance is " + chance + ", where 95 % is wanted.";
     }
 
+    private String mean(Expectation expectation) {
+        int trials = form.period().file().trials();
+        return trials == 1
+                ? ""
+                : "The mean of " + trials + " trials that all go so: within ± " + percent(expectation.relative(trials))
+                        + " (95 %). What they share, such as an offset, no number of them makes smaller.";
+    }
+
     Helps helps(Expectation expectation) {
         List<Help.Gain> gains = Help.most(plan, expectation.reference(), form.helpers());
         double now = 100 * expectation.relative();
@@ -231,6 +241,7 @@ final class PlanScreen {
                         asks,
                         gains.stream().map(each -> 100 * each.relative()).toList()),
                 percent(expectation.relative()),
+                mean(expectation),
                 expectation.estimate().contributions().stream()
                         .limit(BUDGET)
                         .map(each ->
