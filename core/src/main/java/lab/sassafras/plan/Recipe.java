@@ -88,14 +88,21 @@ record Recipe(String words, Optional<Prepared.Need> need) {
         if (strong > millilitres) {
             return new Recipe("It is stronger than it is sold: how it is made is not known here.", Optional.empty());
         }
-        boolean ammonia = ChemicalFormula.of(formula)
-                .filter(each -> each.text().equals("NH3"))
-                .isPresent();
         return new Recipe(
                 figures.significant(strong, 3) + " mL of " + of + into(millilitres, figures)
-                        + (ammonia ? ", under the hood" : ", acid into water, never the other way, a little at a time")
+                        + order(formula)
                         + filled(millilitres, figures),
                 Optional.of(new Prepared.Need(formula, strong, "mL")));
+    }
+
+    /** What to mind while it is poured. */
+    private static String order(String formula) {
+        if (formula.equals("NH3")) {
+            return ", under the hood";
+        }
+        return Hazard.of(formula).filter(each -> each.kind().equals("acid")).isPresent()
+                ? ", acid into water, never the other way, a little at a time"
+                : ", a little at a time";
     }
 
     /**

@@ -109,6 +109,13 @@ class PreparedTest {
                 .get()
                 .extracting(Prepared.Need::what, Prepared.Need::unit)
                 .containsExactly("HCl", "mL");
+        Bottle lye = new Bottle("NaOH", 900, "mL", OptionalDouble.of(5));
+        assertThat(Prepared.of(Plans.of("neutralization"), 8, 3, 20, List.of(lye))
+                        .lines())
+                .filteredOn(each -> each.how().contains("the shelf’s NaOH"))
+                .singleElement()
+                .satisfies(each ->
+                        assertThat(each.how()).contains("a little at a time").doesNotContain("acid into"));
         assertThat(five.holds("HCl")).isTrue();
         assertThat(five.holds("NaOH")).isFalse();
         assertThat(new Bottle("NaOH", 1, "g", OptionalDouble.empty()).holds("sodium hydroxide"))
