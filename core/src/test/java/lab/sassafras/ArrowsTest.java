@@ -31,7 +31,8 @@ class ArrowsTest {
             "experiment",
             "calibration",
             "verdict",
-            "plan");
+            "plan",
+            "hour");
 
     private final JavaClasses core = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -95,6 +95,7 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/periods/{id}/benches", Bringer.AROUND),
             Map.entry("/periods/{id}/benches/{bench}", Bringer.AROUND),
             Map.entry("/periods/{id}/conventions", Bringer.AROUND),
+            Map.entry("/periods/{id}/hour", Bringer.AROUND),
             Map.entry("/periods/{id}/join", Bringer.AROUND),
             Map.entry("/entries/{id}/table/paper", Bringer.AROUND),
             Map.entry("/entries/{id}/clock/file/typed", Bringer.AROUND),

@@ -41,6 +41,41 @@ public interface Declaration {
     /** {@return in the order of the work; steps of a group once for the entry are done with the first trial} */
     List<Step> procedure();
 
+    /** {@return what an hour is planned by, in the order of the work: each step belongs to the last task begun} */
+    default List<Task> tasks() {
+        int minutes = procedure().stream()
+                .filter(step -> step.offer() == Step.Offer.ASKED)
+                .mapToInt(step -> 1 + step.minutes())
+                .sum();
+        return List.of(Task.of("work", Math.max(1, minutes / 2), Math.max(1, minutes)));
+    }
+
+    /**
+     * {@return the task a step belongs to in a trial; the first where none began yet}
+     *
+     * @param step   of the procedure
+     * @param trial  which, from 1
+     * @param trials of the run
+     */
+    default Task task(Step step, int trial, int trials) {
+        List<Task> of = tasks().stream().filter(each -> each.in(trial, trials)).toList();
+        Task now = of.get(0);
+        int next = 0;
+        for (Step each : procedure()) {
+            for (int i = next; i < of.size(); i++) {
+                if (of.get(i).from().filter(each.path()::equals).isPresent()) {
+                    now = of.get(i);
+                    next = i + 1;
+                    break;
+                }
+            }
+            if (each.equals(step)) {
+                break;
+            }
+        }
+        return now;
+    }
+
     /** {@return what is sought} */
     Input unknown();
 

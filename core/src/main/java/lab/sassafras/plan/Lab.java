@@ -27,7 +27,7 @@ public record Lab(double strongest, double plate, OptionalDouble soaks) {
      * @param grams of water
      * @param to    how hot (°C)
      */
-    double minutes(double grams, double to) {
+    public double minutes(double grams, double to) {
         return grams * WATER * Math.max(0, to - ROOM) / (YIELD * plate) / 60;
     }
 }

@@ -47,6 +47,10 @@ class LaidOutPlan {
         this.madeAt = madeAt;
     }
 
+    String experiment() {
+        return experiment;
+    }
+
     Optional<UUID> benchId() {
         return Optional.ofNullable(benchId);
     }

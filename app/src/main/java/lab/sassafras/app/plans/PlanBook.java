@@ -4,7 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -128,20 +128,33 @@ public class PlanBook {
     /** {@return whether a plan leads a period, or a bench of it} */
     @Transactional(readOnly = true)
     public boolean leads(Period period, KeptPlan plan) {
-        Map<Optional<UUID>, Optional<UUID>> last = new HashMap<>();
-        entities.createQuery(
-                        "from LaidOutPlan where periodId = :period and experiment = :experiment order by seq",
-                        LaidOutPlan.class)
+        return led(period).stream()
+                .anyMatch(each -> each.plan().id().equals(plan.id())
+                        && each.plan().experiment().equals(plan.experiment()));
+    }
+
+    /** A plan with the bench it leads; with none where it leads all of a period. */
+    public record Led(Optional<UUID> bench, KeptPlan plan) {}
+
+    /** {@return the plans that lead a period and its benches, in the order they were laid out} */
+    @Transactional(readOnly = true)
+    public List<Led> led(Period period) {
+        Map<String, Map<Optional<UUID>, LaidOutPlan>> last = new LinkedHashMap<>();
+        entities.createQuery("from LaidOutPlan where periodId = :period order by seq", LaidOutPlan.class)
                 .setParameter("period", period.id())
-                .setParameter("experiment", plan.experiment())
                 .getResultList()
                 .forEach(each -> {
+                    Map<Optional<UUID>, LaidOutPlan> of =
+                            last.computeIfAbsent(each.experiment(), any -> new LinkedHashMap<>());
                     if (each.benchId().isEmpty()) {
-                        last.clear();
+                        of.clear();
                     }
-                    last.put(each.benchId(), each.planId());
+                    of.put(each.benchId(), each);
                 });
-        return last.containsValue(Optional.of(plan.id()));
+        return last.values().stream()
+                .flatMap(each -> each.values().stream())
+                .flatMap(each -> each.planId().flatMap(this::find).map(plan -> new Led(each.benchId(), plan)).stream())
+                .toList();
     }
 
     /** {@return up to which strength acids and bases are planned, and who said so; empty where nobody did} */

@@ -15,7 +15,8 @@
             "runfile",
             "settings",
             "simulated",
-            "plans"
+            "plans",
+            "classroom"
         })
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.usecase;

@@ -9,9 +9,11 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Remark;
 import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -116,6 +118,17 @@ public abstract class InBomb extends HeatBalanceExperiment {
                                 .usually(1, 20)
                                 .orTakenAsKnown()
                                 .ifKnown()));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("weigh", 3, 6).from(WAY).at(Gear.BALANCE).then(30),
+                Task.of("charge", 4, 8).from("check/vessel").at(Gear.BOMB).then(0),
+                Task.of("fire", 14, 18).from(WATER).at(Gear.BOMB, Gear.PROBE).then(0),
+                Task.of("open", 3, 6).from("check/vented").at(Gear.BOMB),
+                Task.of("titrate", 4, 8).from("acid/titre"),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

@@ -9,9 +9,11 @@ import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Omission;
 import lab.sassafras.convention.BurningHeat;
 import lab.sassafras.convention.ConventionQuestion;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.Stoichiometry;
 import lab.sassafras.experiment.HeatBalanceExperiment;
@@ -65,6 +67,16 @@ public final class CombustionUnderACan extends HeatBalanceExperiment {
                 Group.perTrial("soot", Slots.mass("mass").usually(0, 0.5).ifKnown()),
                 Group.once(
                         "known", Slots.reference("run", BenchUnit.KILOJOULES_PER_MOLE), Slots.formulaIfKnown("fuel")));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("rinse", 2, 3).in(Task.Turn.LATER),
+                Task.of("weigh", 4, 7).from("fuel/formula").at(Gear.BALANCE).then(20),
+                Task.of("burn", 9, 13).from("water/start").at(Gear.PROBE),
+                Task.of("weigh-again", 2, 4).from("burner/burnt").at(Gear.BALANCE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

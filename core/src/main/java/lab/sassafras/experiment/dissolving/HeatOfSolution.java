@@ -13,9 +13,11 @@ import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.convention.ResultBasis;
 import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -60,6 +62,15 @@ public final class HeatOfSolution extends HeatBalanceExperiment {
                         "solution",
                         Slots.temperature("final").usually(5, 60),
                         Slots.choice("dissolved", "all", "rest")));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("rinse", 2, 3).in(Task.Turn.LATER),
+                Task.of("weigh", 3, 6).from("water/mass").at(Gear.BALANCE).then(20),
+                Task.of("mix", 6, 9).from("water/start").at(Gear.PROBE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

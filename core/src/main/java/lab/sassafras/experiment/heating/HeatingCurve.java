@@ -13,8 +13,10 @@ import lab.sassafras.account.Remark;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.curve.Melting;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.Weighed;
 import lab.sassafras.experiment.HeatBalanceExperiment;
@@ -88,6 +90,14 @@ public final class HeatingCurve extends HeatBalanceExperiment {
                                 .orTakenAsKnown()
                                 .ifKnown()),
                 Group.perTrial("run", Slots.trace("curve")));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("weigh", 2, 5).from("sample/name").at(Gear.BALANCE),
+                Task.of("heat", 22, 28).from("sample/way").at(Gear.PROBE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

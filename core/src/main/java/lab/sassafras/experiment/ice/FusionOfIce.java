@@ -8,9 +8,11 @@ import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.declaration.Bound;
 import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -46,6 +48,16 @@ public final class FusionOfIce extends HeatBalanceExperiment {
                         Slots.mass("mass").usually(5, 60).weighedOnto("water/mass"),
                         Slots.mass("left").ifKnown()),
                 Group.perTrial("mixed", Slots.temperature("final").usually(2, 30)));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("rinse", 2, 3).in(Task.Turn.LATER),
+                Task.of("weigh", 2, 4).from("water/mass").at(Gear.BALANCE).then(20),
+                Task.of("mix", 7, 10).from("ice/state").at(Gear.PROBE).then(15),
+                Task.of("weigh-again", 1, 3).from("ice/mass").at(Gear.BALANCE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

@@ -8,9 +8,11 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Mixture.Portion;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -56,6 +58,15 @@ public final class ConstantByKnownHeat extends HeatBalanceExperiment {
                         Slots.quantity("heat", BenchUnit.KILOJOULES_PER_MOLE).ifKnown(),
                         Slots.quantity("amount", BenchUnit.MOLES).ifKnown()),
                 Group.perTrial("mixed", Slots.temperature("final").usually(10, 45)));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("rinse", 2, 3).in(Task.Turn.LATER),
+                Task.of("weigh", 3, 5).from("source/kind").at(Gear.BALANCE),
+                Task.of("mix", 8, 11).from("water/start").at(Gear.PROBE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

@@ -8,9 +8,11 @@ import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.Contents;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Bound;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -48,6 +50,20 @@ public final class SpecificHeatOfLiquid extends HeatBalanceExperiment {
                         Slots.mass("mass").usually(40, 200),
                         Slots.temperature("start").usually(15, 30)),
                 Group.perTrial("mixed", Slots.temperature("final").usually(15, 45)));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("weigh", 2, 5).from("solid/mass").in(Task.Turn.FIRST).at(Gear.BALANCE),
+                Task.of("dry", 3, 7).from("solid/mass").in(Task.Turn.LATER).at(Gear.BALANCE),
+                Task.of("bath", 8, 10)
+                        .from("solid/bath")
+                        .at(Gear.HOT_PLATE)
+                        .byItself()
+                        .then(1),
+                Task.of("mix", 6, 8).from("solid/start").at(Gear.PROBE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

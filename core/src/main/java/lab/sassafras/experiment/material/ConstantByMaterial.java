@@ -5,8 +5,10 @@ import java.util.List;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.DirectFormula;
 import lab.sassafras.convention.ConventionQuestion;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -41,6 +43,11 @@ public final class ConstantByMaterial extends HeatBalanceExperiment {
                 Slots.choice("heat-from", "shelf", "typed"),
                 Slots.fromShelf("material", Catalogue.SOLIDS),
                 Slots.specificHeat("heat").accepting(ReferenceShelf.standard().solidHeats())));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(Task.of("weigh", 1, 3).from("part/mass").at(Gear.BALANCE));
     }
 
     @Override

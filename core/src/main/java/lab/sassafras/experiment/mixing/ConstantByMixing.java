@@ -7,9 +7,11 @@ import lab.sassafras.account.Derived;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.WaterHeat;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -49,6 +51,17 @@ public final class ConstantByMixing extends HeatBalanceExperiment {
                         Slots.temperature("start").usually(40, 75),
                         Slots.moment("poured")),
                 Group.perTrial("mixed", Slots.temperature("final").usually(25, 55)));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("rinse", 2, 3).in(Task.Turn.LATER),
+                Task.of("weigh", 2, 4).from("cup/held").at(Gear.BALANCE),
+                Task.of("settle", 3, 4).from("cold/start").at(Gear.PROBE),
+                Task.of("hot", 2, 3).from("hot/mass").at(Gear.HOT_PLATE).then(1),
+                Task.of("mix", 4, 6).from("hot/poured").at(Gear.PROBE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

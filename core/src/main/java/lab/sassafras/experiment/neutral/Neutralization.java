@@ -9,9 +9,11 @@ import lab.sassafras.account.HeatTerm;
 import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Mixture.Portion;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -61,6 +63,15 @@ public final class Neutralization extends HeatBalanceExperiment {
                         Slots.temperature("start").usually(15, 30).orAssumed(20, 1),
                         Slots.moment("poured")),
                 Group.perTrial("mixed", Slots.temperature("final").usually(20, 45)));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("rinse", 2, 3).in(Task.Turn.LATER),
+                Task.of("measure", 3, 6).from("reaction/equation"),
+                Task.of("mix", 8, 10).from("second/start").at(Gear.PROBE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

@@ -9,9 +9,11 @@ import lab.sassafras.account.Reagents;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.Mixture.Portion;
 import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -61,6 +63,18 @@ public final class SolidWithSolution extends HeatBalanceExperiment {
                         "mixed",
                         Slots.temperature("final").usually(20, 80),
                         Slots.choice("reacted", List.of("all", "rest"), List.of("excess"))));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("rinse", 2, 3).in(Task.Turn.LATER),
+                Task.of("weigh", 3, 6)
+                        .from("reaction/equation")
+                        .at(Gear.BALANCE)
+                        .then(20),
+                Task.of("mix", 9, 12).from("poured/start").at(Gear.PROBE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

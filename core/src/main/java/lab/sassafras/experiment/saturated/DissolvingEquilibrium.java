@@ -9,9 +9,11 @@ import lab.sassafras.account.DirectFormula;
 import lab.sassafras.account.Remark;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.LineReading;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -81,6 +83,18 @@ public final class DissolvingEquilibrium extends HeatBalanceExperiment {
                                 .ifKnown(),
                         Slots.quantity("entropy-dissolved", BenchUnit.JOULES_PER_MOLE_KELVIN)
                                 .ifKnown()));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("weigh", 2, 5).from("solute/formula").at(Gear.BALANCE),
+                Task.of("bath", 10, 15)
+                        .from("bath/temperature")
+                        .at(Gear.HOT_PLATE)
+                        .byItself(),
+                Task.of("draw", 6, 10).from("solution/last").at(Gear.BALANCE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

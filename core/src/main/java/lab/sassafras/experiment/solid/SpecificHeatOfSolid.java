@@ -8,9 +8,11 @@ import lab.sassafras.account.Account;
 import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.declaration.Bound;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -56,6 +58,20 @@ public final class SpecificHeatOfSolid extends HeatBalanceExperiment {
                         Slots.liquid("mass").usually(50, 200),
                         Slots.temperature("start").usually(15, 30)),
                 Group.perTrial("mixed", Slots.temperature("final").usually(15, 45)));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("weigh", 2, 5).from("sample/mass").in(Task.Turn.FIRST).at(Gear.BALANCE),
+                Task.of("dry", 3, 7).from("sample/mass").in(Task.Turn.LATER).at(Gear.BALANCE),
+                Task.of("bath", 8, 10)
+                        .from("sample/bath")
+                        .at(Gear.HOT_PLATE)
+                        .byItself()
+                        .then(1),
+                Task.of("mix", 6, 8).from("sample/start").at(Gear.PROBE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

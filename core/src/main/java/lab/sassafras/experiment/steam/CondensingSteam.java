@@ -8,9 +8,11 @@ import lab.sassafras.account.HeatTerm;
 import lab.sassafras.convention.WaterHeat;
 import lab.sassafras.declaration.Bound;
 import lab.sassafras.declaration.Caveat;
+import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
@@ -46,6 +48,19 @@ public final class CondensingSteam extends HeatBalanceExperiment {
                         Slots.mass("mass").weighedOnto("water/mass").usually(2, 15),
                         Slots.mass("through").ifKnown()),
                 Group.perTrial("mixed", Slots.temperature("final").usually(25, 50)));
+    }
+
+    @Override
+    public List<Task> tasks() {
+        return List.of(
+                Task.of("rinse", 2, 3).in(Task.Turn.LATER),
+                Task.of("weigh", 2, 4).from("water/mass").at(Gear.BALANCE).then(20),
+                Task.of("lead", 8, 12)
+                        .from("steam/state")
+                        .at(Gear.HOT_PLATE, Gear.PROBE)
+                        .then(15),
+                Task.of("weigh-again", 1, 3).from("steam/mass").at(Gear.BALANCE),
+                Task.of("clean", 4, 7).in(Task.Turn.LAST));
     }
 
     @Override

@@ -1,0 +1,339 @@
+package lab.sassafras.app.classpages;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import lab.sassafras.app.chart.HourPicture;
+import lab.sassafras.app.classroom.ClassBook;
+import lab.sassafras.app.classroom.KeptHour;
+import lab.sassafras.app.people.Visitor;
+import lab.sassafras.app.plans.PlanBook;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.app.shelf.Shelf;
+import lab.sassafras.app.shelf.Shelves;
+import lab.sassafras.app.shelf.Supplies;
+import lab.sassafras.declaration.Gear;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.hour.Evening;
+import lab.sassafras.hour.Job;
+import lab.sassafras.hour.Scheduling;
+import lab.sassafras.hour.Timetable;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.InstrumentKind;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.plan.Lab;
+import org.springframework.stereotype.Component;
+
+/** What the hour’s page shows of what was typed. */
+@Component
+class HourScreen {
+
+    /** Evenings whose timetable is remembered: one takes up to two seconds. */
+    private static final int REMEMBERED = 100;
+
+    private final PeriodBook periods;
+    private final ClassBook book;
+    private final PlanBook plans;
+    private final Shelves shelves;
+    private final Supplies supplies;
+    private final TaskTimes times;
+    private final Cache<Evening, Timetable> laid =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+    private final Cache<Evening, List<Scheduling.Sooner>> sooner =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+
+    HourScreen(
+            PeriodBook periods, ClassBook book, PlanBook plans, Shelves shelves, Supplies supplies, TaskTimes times) {
+        this.periods = periods;
+        this.book = book;
+        this.plans = plans;
+        this.shelves = shelves;
+        this.supplies = supplies;
+        this.times = times;
+    }
+
+    /** Fields as they are typed, else as they were kept. */
+    HourForm form(Period period, Map<String, String> typed) {
+        List<Bench> benches = periods.benches(period);
+        List<String> names = benches.stream().map(Bench::name).toList();
+        Map<String, String> usual = usual(period, benches);
+        HourForm form = new HourForm(typed, usual, names);
+        return form.fields().isEmpty()
+                ? book.hour(period)
+                        .map(kept -> new HourForm(kept.fields(), usual, names))
+                        .orElse(form)
+                : form;
+    }
+
+    private Map<String, String> usual(Period period, List<Bench> benches) {
+        List<PlanBook.Led> led = plans.led(period);
+        Map<String, String> usual = new HashMap<>(Map.of(
+                HourForm.FROM, "18:00",
+                HourForm.UNTIL, "20:00",
+                HourForm.PEOPLE, "2",
+                HourForm.BENCHES, "8",
+                HourForm.BATH, "400",
+                HourForm.HOT, "95",
+                HourForm.WATTS, Figures.POINT.plain(supplies.rated("plate").orElse(Lab.USUAL.plate()))));
+        usual.put(
+                HourForm.TRIALS,
+                String.valueOf(led.stream()
+                        .mapToInt(each -> each.plan().file().forPeriod().trials())
+                        .max()
+                        .orElse(2)));
+        usual.put(
+                "experiment",
+                led.stream()
+                        .findFirst()
+                        .map(each -> each.plan().experiment())
+                        .or(() -> period.offers().stream().sorted().findFirst())
+                        .orElse("specific-heat-of-solid"));
+        for (int i = 0; i < benches.size(); i++) {
+            Bench bench = benches.get(i);
+            String field = HourForm.DOES + (i + 1);
+            led.stream()
+                    .filter(each -> each.bench().filter(bench.id()::equals).isPresent())
+                    .findFirst()
+                    .ifPresent(each -> usual.put(field, each.plan().experiment()));
+        }
+        Shelf shelf = shelves.now();
+        long balances = shelf.instrumentsOffered().stream()
+                .filter(each -> each.kind().key().equals(InstrumentKind.BALANCE.key()))
+                .count();
+        long bombs = shelf.vesselsOffered().stream()
+                .filter(each -> each.kind().key().equals("bomb"))
+                .count();
+        usual.put(Gear.BALANCE.key(), String.valueOf(Math.max(1, balances)));
+        usual.put(Gear.BOMB.key(), String.valueOf(Math.max(1, bombs)));
+        usual.put(
+                Gear.HOT_PLATE.key(),
+                Figures.POINT.fixed(supplies.pieces("plate").orElse(2), 0));
+        return usual;
+    }
+
+    /**
+     * How long a task takes.
+     *
+     * @param field   its minutes are typed into
+     * @param words   what it is called
+     * @param usual   common practice
+     * @param own     as past periods took it, with how many runs that rests on; empty where none tell
+     * @param minutes proposed by those; empty where none tell
+     */
+    public record TaskRow(String field, String words, String usual, String own, String minutes) {}
+
+    /**
+     * The hour.
+     *
+     * @param form      as typed
+     * @param has       gear that is counted, by the name of its field and what it is called
+     * @param tasks     of each experiment, by its title
+     * @param timetable empty where none can be made
+     * @param picture   of it
+     * @param standing  in words: what decides when the class is done, and what does not fit
+     * @param late      whether it is not done in time
+     * @param sooner    what would bring it to an earlier end
+     * @param refused   why a task cannot be where somebody wants it, or nothing can be made at all; empty else
+     * @param picked    the task in hand; empty where none is
+     * @param kept      as it was kept last; empty where it never was
+     */
+    public record Shown(
+            HourForm form,
+            Map<String, String> has,
+            Map<String, List<TaskRow>> tasks,
+            Optional<Timetable> timetable,
+            Optional<HourPicture> picture,
+            List<String> standing,
+            boolean late,
+            List<String> sooner,
+            String refused,
+            Optional<Picked> picked,
+            Optional<KeptHour> kept) {}
+
+    /** A task in hand: the field its beginning is typed into, what it is, when it begins, whether it was moved. */
+    public record Picked(String field, String key, String words, String at, boolean moved) {}
+
+    Shown shown(Period period, HourForm form, String pick, Visitor visitor) {
+        Map<String, String> has = new LinkedHashMap<>();
+        form.gear().forEach(gear -> has.put(gear.key(), gear.words()));
+        Optional<KeptHour> kept = book.hour(period);
+        Optional<Evening> typed = Optional.empty();
+        String refused = "";
+        try {
+            typed = form.evening();
+        } catch (Refused why) {
+            refused = String.valueOf(why.getMessage());
+        }
+        Optional<Evening> possible = typed;
+        if (typed.isPresent()) {
+            try {
+                timetable(typed.get());
+            } catch (Refused why) {
+                refused = String.valueOf(why.getMessage());
+                possible = without(typed.get(), form, pick);
+            }
+        }
+        Map<String, List<TaskRow>> tasks = tasks(form, visitor);
+        if (possible.isEmpty()) {
+            return new Shown(
+                    form,
+                    has,
+                    tasks,
+                    Optional.empty(),
+                    Optional.empty(),
+                    List.of(),
+                    false,
+                    List.of(),
+                    refused,
+                    Optional.empty(),
+                    kept);
+        }
+        Evening evening = possible.get();
+        Timetable laidOut = timetable(evening);
+        String finished =
+                "all benches done " + form.at(laidOut.finish()) + " · cannot be before " + form.at(laidOut.bound());
+        return new Shown(
+                form,
+                has,
+                tasks,
+                Optional.of(laidOut),
+                Optional.of(
+                        HourPicture.of(laidOut, form.benches(), evening.has(), evening.length(), form::at, finished)),
+                standing(evening, laidOut, form),
+                laidOut.finish() > evening.length(),
+                sooner(evening, laidOut, form),
+                refused,
+                picked(laidOut, form, pick),
+                kept);
+    }
+
+    private Timetable timetable(Evening evening) {
+        return laid.get(evening, any -> Scheduling.of(any, Scheduling.Effort.FULL));
+    }
+
+    /** Where what was moved last cannot be, everything else stays where it was. */
+    private Optional<Evening> without(Evening evening, HourForm form, String pick) {
+        Map<String, Integer> others = new HashMap<>(evening.moved());
+        evening.benches().values().stream()
+                .flatMap(List::stream)
+                .filter(job -> form.moved(job).equals(pick))
+                .forEach(job -> others.remove(job.key()));
+        for (Map<String, Integer> moved : List.of(others, Map.<String, Integer>of())) {
+            try {
+                Evening other = evening.moving(moved);
+                timetable(other);
+                return Optional.of(other);
+            } catch (Refused still) {
+                // then without any that was moved
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Map<String, List<TaskRow>> tasks(HourForm form, Visitor visitor) {
+        Map<String, List<TaskRow>> all = new LinkedHashMap<>();
+        for (Experiment each : form.experiments()) {
+            Map<String, TaskTimes.Took> took = times.of(each, visitor);
+            all.put(
+                    each.words().title(),
+                    each.tasks().stream()
+                            .map(task -> {
+                                Optional<TaskTimes.Took> own = Optional.ofNullable(took.get(task.key()));
+                                return new TaskRow(
+                                        HourForm.minutes(each, task),
+                                        each.words().get("task." + task.key()),
+                                        String.valueOf(task.usual()),
+                                        own.map(median -> "yours " + median.minutes() + " min, from " + median.runs()
+                                                        + (median.runs() == 1 ? " run" : " runs"))
+                                                .orElse(""),
+                                        own.map(median -> String.valueOf(median.minutes()))
+                                                .orElse(""));
+                            })
+                            .toList());
+        }
+        return all;
+    }
+
+    private static List<String> standing(Evening evening, Timetable timetable, HourForm form) {
+        List<String> all = new ArrayList<>();
+        int over = timetable.finish() - evening.length();
+        if (over > 0) {
+            List<String> late = form.benches().stream()
+                    .filter(each -> timetable.done(each) > evening.length())
+                    .toList();
+            all.add((late.size() == form.benches().size()
+                            ? "No bench is"
+                            : String.join(", ", late) + (late.size() == 1 ? " is not" : " are not"))
+                    + " done by " + form.at(evening.length()) + "; the last is " + over + " min over.");
+        }
+        all.add(timetable
+                .holds()
+                .map(gear -> {
+                    int busy = timetable.laid().stream()
+                            .filter(each -> each.job().gear().contains(gear))
+                            .mapToInt(each -> each.until() - each.from())
+                            .sum();
+                    int many = evening.has().getOrDefault(gear, form.benches().size());
+                    return capitalised(gear.counted(many)) + " for "
+                            + form.benches().size() + " benches: "
+                            + (many == 1 ? "it is" : "they are") + " in use for " + busy + " min in all"
+                            + (many == 1 ? "" : ", " + busy / many + " each")
+                            + ", and that decides when the class is done.";
+                })
+                .orElse("No gear holds the class up: what one bench does takes that long by itself."));
+        return all;
+    }
+
+    private static String capitalised(String text) {
+        return text.startsWith("1 ") ? "One" + text.substring(1) : text;
+    }
+
+    private List<String> sooner(Evening evening, Timetable timetable, HourForm form) {
+        return sooner
+                .get(
+                        evening,
+                        any -> Scheduling.sooner(
+                                evening,
+                                timetable,
+                                form.trials() > 1
+                                        ? form.evening(form.trials() - 1)
+                                                .map(fewer -> evening.of(fewer.benches()))
+                                                .orElse(evening)
+                                        : evening))
+                .stream()
+                .map(each -> capitalisedFirst(each.words()) + ": done " + form.at(each.finish()))
+                .toList();
+    }
+
+    private static String capitalisedFirst(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+
+    private static Optional<Picked> picked(Timetable timetable, HourForm form, String pick) {
+        return timetable.laid().stream()
+                .filter(each -> form.moved(each.job()).equals(pick))
+                .findFirst()
+                .map(each -> new Picked(
+                        pick,
+                        each.job().key(),
+                        each.job().bench() + ", trial " + each.job().trial() + ": "
+                                + each.job().words(),
+                        form.value(pick).isEmpty() ? form.at(each.from()) : form.value(pick),
+                        !form.value(pick).isEmpty()));
+    }
+
+    /** {@return the name of the field of each job, by the key of the job} */
+    Map<String, String> fields(Shown shown) {
+        return shown.timetable().map(Timetable::laid).orElse(List.of()).stream()
+                .map(Timetable.Laid::job)
+                .collect(Collectors.toMap(Job::key, shown.form()::moved));
+    }
+}

@@ -1,0 +1,10 @@
+/**
+ * The class as it goes: the hour by which it goes.
+ *
+ * <p>Rule: lays nothing and judges nothing itself: what is typed goes to the core's hour, what it says is shown.
+ */
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"record", "people", "shelf", "sheet", "plans", "classroom", "usecase", "access", "chart"
+        })
+@org.jspecify.annotations.NullMarked
+package lab.sassafras.app.classpages;

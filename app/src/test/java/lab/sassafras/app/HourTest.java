@@ -1,0 +1,138 @@
+package lab.sassafras.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import biweekly.Biweekly;
+import biweekly.component.VEvent;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.net.http.HttpResponse;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+
+/** The hour of a period, by its page. */
+class HourTest extends HouseTest {
+
+    private static final String SOLID = "from=18:00&until=19:30&experiment=specific-heat-of-solid&trials=2"
+            + "&balance=1&hot-plate=1&bath=1500&hot=95&watts=1000";
+
+    private Hand hand;
+    private String hour;
+
+    @BeforeEach
+    void open() {
+        hand = new Hand(address(""));
+        String period = hand.openPeriod("Hour, " + UUID.randomUUID());
+        hour = period + "/hour";
+        hand.post(period + "/benches", "names=Alder,+Cedar,+Elder");
+    }
+
+    /** When a task begins, as its link says. */
+    private static LocalTime begins(String page, String task) {
+        Matcher found =
+                Pattern.compile("aria-label=\"" + task + ", (\\d\\d:\\d\\d) to").matcher(page);
+        assertThat(found.find()).as("%s in %s", task, page).isTrue();
+        return LocalTime.parse(found.group(1));
+    }
+
+    /** By hand: 1500 g from 22 to 95 °C take 458 kJ, of 600 W 12.7 min; six baths of 10 min; 8 and 7 after them. */
+    @Test
+    void saysWhenItIsDoneAndWhatHoldsItUp() {
+        String page = hand.get(hour + "?" + SOLID).body();
+        assertThat(begins(page, "Alder, in the bath")).isAfterOrEqualTo("18:13");
+        assertThat(page)
+                .contains("all benches done 19:28", "cannot be before 19:28")
+                .contains("One hot plate for 3 benches: it is in use for 60 min in all, and that decides")
+                .contains("One more hot plate: done 19:", "One trial fewer: done 18:");
+        assertThat(hand.get(hour + "?" + SOLID.replace("19:30", "19:20")).body())
+                .contains("done by 19:20; the last is 8 min over");
+    }
+
+    @Test
+    void whatIsMovedStaysAndWhatCannotBeIsSaid() {
+        String moved = hand.get(hour + "?" + SOLID + "&at-2-1-bath=18:40&pick=at-2-1-bath")
+                .body();
+        assertThat(begins(moved, "Cedar, in the bath")).isEqualTo("18:40");
+        assertThat(begins(moved, "Cedar, mix, read")).isBetween(LocalTime.of(18, 50), LocalTime.of(18, 51));
+        HttpResponse<String> cold = hand.get(hour + "?" + SOLID + "&at-2-1-bath=18:05&pick=at-2-1-bath");
+        assertThat(cold.statusCode()).isEqualTo(422);
+        assertThat(cold.body())
+                .contains("before the hot plate is hot, after 13 min", "value=\"18:05\"", "all benches done");
+        assertThat(hand.post(hour, SOLID + "&at-2-1-bath=18:05").statusCode()).isEqualTo(422);
+        assertThat(hand.get(hour + "?" + SOLID.replace("hot-plate=1", "hot-plate=0"))
+                        .body())
+                .contains("There is no hot plate, and “in the bath” needs one.");
+    }
+
+    @Test
+    void whatIsTypedWrongStandsAtItsField() {
+        String page = hand.get(hour + "?from=18:00&until=17:00&trials=40&balance=many&watts=x&people=0&at-1-1-bath=soon"
+                        + "&min-specific-heat-of-solid-bath=999")
+                .body();
+        assertThat(page)
+                .contains("It ends before it begins.", "A whole number from 1 to 12.", "A whole number from 0 to 64.")
+                .contains("A whole number from 1 to 6.", "A whole number from 1 to 240.")
+                .contains("value=\"17:00\"", "value=\"many\"", "value=\"x\"", "No hour can be laid of this yet.");
+        assertThat(hand.get(hour + "?experiment=alchemy").body()).contains("There is no experiment of that name.");
+        String many = new Hand(address("")).openPeriod("Nobody yet, " + UUID.randomUUID());
+        assertThat(hand.get(many + "/hour?benches=400").body())
+                .contains("A whole number from 1 to 64.", "value=\"400\"");
+        assertThat(hand.get(many + "/hour?benches=3").body()).contains("Bench 3, weigh");
+    }
+
+    @Test
+    void isKeptAsItWasLaidAndIsACalendar() {
+        assertThat(hand.post(hour, SOLID + "&at-2-1-bath=18:40&other=1").statusCode())
+                .isEqualTo(302);
+        String page = hand.get(hour).body();
+        assertThat(begins(page, "Cedar, in the bath")).isEqualTo("18:40");
+        assertThat(page).contains("Recorded last by").doesNotContain("name=\"other\"");
+        List<VEvent> events = new ArrayList<>(Biweekly.parse(
+                        hand.get(hour + ".ics?" + SOLID + "&at-2-1-bath=18:40").body())
+                .first()
+                .getEvents());
+        events.sort(Comparator.comparing(each -> each.getDateStart().getValue()));
+        assertThat(events).hasSize(21);
+        assertThat(events.get(0).getSummary().getValue()).endsWith("weigh, balance 1");
+        assertThat(events.stream().map(each -> each.getUid().getValue()).distinct())
+                .hasSize(21);
+        Hand bench = new Hand(address("")).join(hour.replace("/hour", ""), "Alder");
+        assertThat(bench.get(hour).body())
+                .as("of an instructor who sits at one")
+                .contains("Hour by hour");
+    }
+
+    @Test
+    @Tag("browser")
+    void aTaskMovesByKeyAndByHand() {
+        try (BenchBrowser browser = browser()) {
+            Page page = browser.page();
+            page.setViewportSize(1280, 800);
+            browser.open(hour + "?" + SOLID);
+            assertThat(browser.axe()).isEmpty();
+            String bath = ".hour-picture [aria-label=Cedar] a[data-at=at-2-1-bath]";
+            LocalTime before = begins(page.content(), "Cedar, in the bath");
+            page.focus(bath);
+            page.keyboard().press("Shift+ArrowDown");
+            page.waitForSelector(".hour-picture .picked");
+            assertThat(begins(page.content(), "Cedar, in the bath")).isEqualTo(before.plusMinutes(5));
+            assertThat(page.evaluate("document.activeElement.dataset.at")).isEqualTo("at-2-1-bath");
+            // 5.2 to the minute
+            BoundingBox here = page.locator(bath + " text").boundingBox();
+            page.mouse().move(here.x + 5, here.y + 5);
+            page.mouse().down();
+            page.mouse().move(here.x + 5, here.y + 5 + 52);
+            page.mouse().up();
+            page.waitForCondition(
+                    () -> begins(page.content(), "Cedar, in the bath").equals(before.plusMinutes(15)));
+        }
+    }
+}
