@@ -285,7 +285,7 @@ const changes = {
     changes.stream = stream;
     stream.addEventListener('changed', (event) => {
       regions.renew(event.data).catch(() => {});
-      if (event.data === 'sheet') { regions.renew('shown').catch(() => {}); }
+      if (event.data === 'sheet') { ['shown', 'said'].forEach((name) => regions.renew(name).catch(() => {})); }
     });
     stream.addEventListener('open', () => changes.say(''));
     stream.addEventListener('error', () => {

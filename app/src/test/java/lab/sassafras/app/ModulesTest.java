@@ -50,7 +50,7 @@ class ModulesTest {
             Map.entry("OwnSubstances", Set.of("add", "decide")),
             Map.entry("PlanBook", Set.of("keep", "confirm", "layOut", "takeAway", "allow")),
             Map.entry("Supplies", Set.of("count")),
-            Map.entry("ClassBook", Set.of("lay")));
+            Map.entry("ClassBook", Set.of("lay", "raise", "hold", "tell", "beside", "see")));
 
     private static final JavaClasses APP = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -75,6 +75,21 @@ public final class InputCheck {
                 + ". Is that what is meant?");
     }
 
+    /**
+     * {@return why a value cannot be at all: beyond what can be read there, or what its instrument shows; empty where
+     * it can}
+     *
+     * @param sheet it stands on, or would
+     * @param line  the value
+     */
+    static Optional<String> cannotBe(Sheet sheet, Line line) {
+        return sheet.experiment()
+                .slot(line.address().path())
+                .filter(slot -> slot.field() == Slot.Field.NUMBER)
+                .map(slot -> new InputCheck(sheet, line, slot))
+                .flatMap(check -> check.impossible().or(check::offInstrument));
+    }
+
     private Optional<String> question() {
         return Stream.of(impossible(), offInstrument(), unusual(), ofAnother(), unlike())
                 .flatMap(Optional::stream)

@@ -2,6 +2,7 @@ package lab.sassafras.app.access;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -20,6 +21,9 @@ class Regions implements HandlerInterceptor, WebMvcConfigurer {
 
     static final String HEADER = "X-Region";
     private static final Pattern NAME = Pattern.compile("[a-z-]{1,40}");
+    /** Regions above every page. */
+    private static final Set<String> ABOVE = Set.of("said");
+
     private static final Pattern TEMPLATE = Pattern.compile("[a-z]{1,40}");
 
     @Override
@@ -38,7 +42,8 @@ class Regions implements HandlerInterceptor, WebMvcConfigurer {
         if (region != null
                 && NAME.matcher(region).matches()
                 && TEMPLATE.matcher(answer.getViewName()).matches()) {
-            answer.setViewName(answer.getViewName() + " :: #region-" + region);
+            String where = ABOVE.contains(region) ? "fragments/house" : answer.getViewName();
+            answer.setViewName(where + " :: #region-" + region);
         }
     }
 }

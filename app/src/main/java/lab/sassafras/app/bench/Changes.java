@@ -193,6 +193,13 @@ class Changes {
                 return;
             }
             streams.changed(added.id(), from);
+            if (added.of() == Added.Of.PERIOD) {
+                periodBook
+                        .find(added.id())
+                        .ifPresent(
+                                period -> periodBook.benches(period).forEach(each -> streams.changed(each.id(), from)));
+                return;
+            }
             Optional.ofNullable(periods.getIfPresent(added.id()))
                     .or(() -> period(added))
                     .ifPresent(period -> streams.changed(period, from));

@@ -16,7 +16,8 @@
             "access",
             "chart",
             "settings",
-            "simulated"
+            "simulated",
+            "classroom"
         })
 @org.jspecify.annotations.NullMarked
 package lab.sassafras.app.bench;

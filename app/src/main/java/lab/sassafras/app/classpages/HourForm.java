@@ -173,6 +173,11 @@ public final class HourForm {
         return time(FROM).orElse(LocalTime.of(18, 0));
     }
 
+    /** {@return when it ends} */
+    LocalTime until() {
+        return time(UNTIL).orElse(from());
+    }
+
     /** {@return a minute of the evening as a time of day} */
     String at(int minute) {
         return WRITTEN.format(from().plusMinutes(minute));

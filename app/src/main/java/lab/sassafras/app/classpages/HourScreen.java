@@ -2,6 +2,8 @@ package lab.sassafras.app.classpages;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -45,13 +47,21 @@ class HourScreen {
     private final Shelves shelves;
     private final Supplies supplies;
     private final TaskTimes times;
+    private final Clock clock;
     private final Cache<Evening, Timetable> laid =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final Cache<Evening, List<Scheduling.Sooner>> sooner =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     HourScreen(
-            PeriodBook periods, ClassBook book, PlanBook plans, Shelves shelves, Supplies supplies, TaskTimes times) {
+            PeriodBook periods,
+            ClassBook book,
+            PlanBook plans,
+            Shelves shelves,
+            Supplies supplies,
+            TaskTimes times,
+            Clock clock) {
+        this.clock = clock;
         this.periods = periods;
         this.book = book;
         this.plans = plans;
@@ -117,6 +127,18 @@ class HourScreen {
                 Gear.HOT_PLATE.key(),
                 Figures.POINT.fixed(supplies.pieces("plate").orElse(2), 0));
         return usual;
+    }
+
+    /** {@return how long a period goes on by the hour that was kept, on its day; empty else} */
+    Optional<String> left(Period period) {
+        return book.hour(period).flatMap(kept -> {
+            ZonedDateTime now = clock.instant().atZone(period.zone());
+            HourForm form = new HourForm(kept.fields(), usual(period, List.of()), List.of("all"));
+            int minutes = form.until().toSecondOfDay() / 60 - now.toLocalTime().toSecondOfDay() / 60;
+            return !now.toLocalDate().equals(period.heldOn())
+                    ? Optional.empty()
+                    : Optional.of(minutes > 0 ? minutes + " minutes left" : "its time is over");
+        });
     }
 
     /**

@@ -73,6 +73,10 @@ public class Bench {
         return simulated;
     }
 
+    public Instant createdAt() {
+        return createdAt;
+    }
+
     public UUID id() {
         return id;
     }

@@ -1,0 +1,322 @@
+package lab.sassafras.app.classpages;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import lab.sassafras.app.access.ErrorMessages;
+import lab.sassafras.app.access.NotFound;
+import lab.sassafras.app.classroom.ClassEvent;
+import lab.sassafras.app.classroom.Passed;
+import lab.sassafras.app.notebook.SideBySideShown;
+import lab.sassafras.app.people.Visitor;
+import lab.sassafras.app.record.Actor;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.Entry;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.app.record.Revisions;
+import lab.sassafras.app.sheet.BesideLine;
+import lab.sassafras.app.sheet.EntrySummaries;
+import lab.sassafras.app.sheet.WrittenTime;
+import lab.sassafras.app.usecase.Answer;
+import lab.sassafras.app.usecase.LeadClass;
+import lab.sassafras.hour.BenchNow;
+import lab.sassafras.hour.Concern;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** One look over all benches of a period, and what an instructor says to them. */
+@Controller
+class ClassController {
+
+    private static final java.time.format.DateTimeFormatter HOUR =
+            java.time.format.DateTimeFormatter.ofPattern("HH:mm", java.util.Locale.ENGLISH);
+
+    private final PeriodBook periods;
+    private final ClassLines lines;
+    private final EntrySummaries summaries;
+    private final Revisions revisions;
+    private final HourScreen hours;
+    private final LeadClass leading;
+
+    ClassController(
+            PeriodBook periods,
+            ClassLines lines,
+            EntrySummaries summaries,
+            Revisions revisions,
+            HourScreen hours,
+            LeadClass leading) {
+        this.periods = periods;
+        this.lines = lines;
+        this.summaries = summaries;
+        this.revisions = revisions;
+        this.hours = hours;
+        this.leading = leading;
+    }
+
+    /** How its page looks, which no other page needs. */
+    @ModelAttribute("panel")
+    String panel() {
+        return "/css/class.css";
+    }
+
+    /**
+     * A bench as it is shown.
+     *
+     * @param id      of it
+     * @param name    of it
+     * @param entry   its newest run; null where it began none
+     * @param what    it does
+     * @param leaves  of its procedure
+     * @param inHand  the step in hand, in words
+     * @param last    value recorded last
+     * @param ago     how long that is ago
+     * @param silent  whether that is long
+     * @param looks   what needs a look
+     * @param raised  whether its hand is raised
+     * @param held    why it is held; null where it is not
+     * @param beside  what an instructor noted beside it
+     */
+    public record Row(
+            UUID id,
+            String name,
+            @org.jspecify.annotations.Nullable UUID entry,
+            String what,
+            List<BenchNow.Leaf> leaves,
+            String inHand,
+            String last,
+            String ago,
+            boolean silent,
+            List<String> looks,
+            boolean raised,
+            @org.jspecify.annotations.Nullable String held,
+            List<String> beside) {}
+
+    /** What needs a look, with where it leads; null where the bench began nothing. */
+    public record Urgent(
+            String bench,
+            String words,
+            String ago,
+            String kind,
+            @org.jspecify.annotations.Nullable UUID entry) {}
+
+    /** A note that was told, and who saw it. */
+    public record Told(String text, String to, String when, String seen) {}
+
+    /** The class that goes on: of the bench one sits at, else the newest that is open. */
+    @GetMapping("/class")
+    String now(Visitor visitor) {
+        return visitor.seat()
+                .map(Bench::period)
+                .or(() -> periods.all().stream()
+                        .filter(visitor::leads)
+                        .filter(Period::open)
+                        .findFirst())
+                .map(period -> "redirect:/periods/" + period.id() + "/class")
+                .orElse("redirect:/periods");
+    }
+
+    @GetMapping("/periods/{id}/class")
+    String page(@PathVariable UUID id, Model model) {
+        return render(find(id), "", null, model);
+    }
+
+    private String render(Period period, String typed, @org.jspecify.annotations.Nullable String problem, Model model) {
+        ClassLines.ClassNow now = lines.of(period);
+        model.addAttribute("period", period);
+        model.addAttribute("seen", revisions.number(period));
+        model.addAttribute(
+                "rows",
+                now.benches().stream().map(each -> row(each, now.passed())).toList());
+        Map<String, ClassLines.BenchLine> byName = now.benches().stream()
+                .collect(Collectors.toMap(
+                        each -> each.bench().name(), each -> each, (one, other) -> one, LinkedHashMap::new));
+        model.addAttribute(
+                "urgent",
+                Concern.of(now.benches().stream().map(ClassLines.BenchLine::now)).stream()
+                        .map(each -> urgent(each, Optional.ofNullable(byName.get(each.bench()))))
+                        .toList());
+        model.addAttribute("groups", groups(now, period));
+        model.addAttribute(
+                "told",
+                now.passed().told().stream()
+                        .map(each -> told(each, now.passed(), now.benches(), period))
+                        .toList());
+        model.addAttribute("left", hours.left(period).orElse(""));
+        model.addAttribute("typed", typed);
+        model.addAttribute("problem", problem);
+        return "class";
+    }
+
+    private static Urgent urgent(Concern concern, Optional<ClassLines.BenchLine> line) {
+        return new Urgent(
+                concern.bench(),
+                concern.words(),
+                line.map(each -> ago(concern.since(), each.now().now())).orElse(""),
+                concern.kind().name().toLowerCase(java.util.Locale.ROOT),
+                line.flatMap(ClassLines.BenchLine::entry).map(Entry::id).orElse(null));
+    }
+
+    private static Row row(ClassLines.BenchLine line, Passed passed) {
+        BenchNow now = line.now();
+        List<Concern> concerns = now.concerns();
+        String inHand = now.sheet().isEmpty()
+                ? "nothing begun"
+                : now.next()
+                        .map(ask -> now.sheet()
+                                .orElseThrow()
+                                .experiment()
+                                .words()
+                                .label(ask.address().path()))
+                        .orElse("all read");
+        boolean begun = now.sheet().isPresent();
+        String ago = ago(now.lastAt(), now.now());
+        return new Row(
+                line.bench().id(),
+                line.bench().name(),
+                line.entry().map(Entry::id).orElse(null),
+                now.sheet()
+                        .map(sheet -> sheet.experiment().words().title() + ", trial " + sheet.trials())
+                        .orElse(""),
+                now.leaves(),
+                inHand,
+                line.lastText(),
+                !begun ? "" : now.next().isEmpty() ? "done " + ago : ago,
+                concerns.stream().anyMatch(each -> each.kind() == Concern.Kind.SILENT),
+                concerns.stream().map(Concern::words).toList(),
+                passed.raised(line.bench()).isPresent(),
+                passed.held(line.bench())
+                        .map(each -> each.text().isEmpty() ? "stop, wait for me" : each.text())
+                        .orElse(null),
+                passed.beside(line.bench()).stream()
+                        .map(each -> each.text() + " (" + each.who() + ")")
+                        .toList());
+    }
+
+    private static String ago(Instant since, Instant now) {
+        Duration time = Duration.between(since, now);
+        return time.isNegative() || time.toSeconds() < 1
+                ? "just now"
+                : time.toMinutes() < 1
+                        ? time.toSeconds() + " s ago"
+                        : time.toHours() < 2
+                                ? time.toMinutes() + " min ago"
+                                : time.toDays() < 2 ? time.toHours() + " h ago" : time.toDays() + " days ago";
+    }
+
+    /** Results of runs in which all is read, by what they are of: only those are worked out for it. */
+    private List<SideBySideShown.Together> groups(ClassLines.ClassNow now, Period period) {
+        Set<UUID> under = now.benches().stream()
+                .filter(each -> each.now().next().isPresent())
+                .flatMap(each -> each.entry().stream())
+                .map(Entry::id)
+                .collect(Collectors.toSet());
+        List<Entry> done = now.entries().stream()
+                .filter(each -> !under.contains(each.id()))
+                .toList();
+        return summaries.beside(done, period, Duration.ZERO).values().stream()
+                .flatMap(Optional::stream)
+                .collect(Collectors.groupingBy(
+                        each -> each.entry().experiment() + " " + SideBySideShown.kind(each),
+                        LinkedHashMap::new,
+                        Collectors.toList()))
+                .values()
+                .stream()
+                .map(each -> SideBySideShown.together(title(each), each, period.figures()))
+                .toList();
+    }
+
+    private static String title(List<BesideLine> of) {
+        return SideBySideShown.kind(of.get(0));
+    }
+
+    private static Told told(ClassEvent note, Passed passed, List<ClassLines.BenchLine> benches, Period period) {
+        Set<UUID> seen = passed.seenBy(note);
+        Stream<Bench> to = benches.stream()
+                .map(ClassLines.BenchLine::bench)
+                .filter(bench -> note.benchId().map(bench.id()::equals).orElse(true));
+        List<Bench> all = to.toList();
+        List<String> not = all.stream()
+                .filter(bench -> !seen.contains(bench.id()))
+                .map(Bench::name)
+                .toList();
+        return new Told(
+                note.text(),
+                note.benchId().isEmpty()
+                        ? "to all"
+                        : "to " + all.stream().map(Bench::name).findFirst().orElse("a bench"),
+                WrittenTime.of(note.madeAt(), period.zone(), HOUR) + ", " + note.who(),
+                not.isEmpty()
+                        ? "seen" + (note.benchId().isEmpty() ? " by all" : "")
+                        : not.size() == all.size() ? "not seen yet" : "not seen yet by " + String.join(", ", not));
+    }
+
+    /** A note to one bench, or to all. */
+    @PostMapping("/periods/{id}/class/notes")
+    String tell(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String text,
+            @RequestParam(defaultValue = "") String bench,
+            Actor actor,
+            HttpServletResponse response,
+            Model model) {
+        Period period = find(id);
+        Optional<Bench> to = bench.isEmpty() ? Optional.empty() : Optional.of(bench(period, bench));
+        return answered(period, leading.tell(period, to, text, actor), text, response, model);
+    }
+
+    /** A bench is held, let go on, noted beside, or its hand is answered. */
+    @PostMapping("/periods/{id}/class/{bench}")
+    String bench(
+            @PathVariable UUID id,
+            @PathVariable String bench,
+            @RequestParam String what,
+            @RequestParam(defaultValue = "") String text,
+            Actor actor,
+            HttpServletResponse response,
+            Model model) {
+        Period period = find(id);
+        Bench meant = bench(period, bench);
+        Answer<Boolean> done = switch (what) {
+            case "hold" -> leading.hold(meant, Optional.of(text), actor);
+            case "lift" -> leading.hold(meant, Optional.empty(), actor);
+            case "came" -> leading.came(meant, actor);
+            default -> leading.beside(meant, text, actor);
+        };
+        return answered(period, done, "", response, model);
+    }
+
+    private String answered(
+            Period period, Answer<Boolean> done, String typed, HttpServletResponse response, Model model) {
+        if (done.refusal().isEmpty()) {
+            return "redirect:/periods/" + period.id() + "/class";
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        return render(period, typed, ErrorMessages.of(done.refusal().get()), model);
+    }
+
+    private Bench bench(Period period, String id) {
+        return periods.benches(period).stream()
+                .filter(each -> each.id().toString().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("There is no bench at that address."));
+    }
+
+    private Period find(UUID id) {
+        return periods.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+    }
+}
