@@ -77,13 +77,21 @@ public record BenchNow(
         return new BenchNow(bench, sheet, last, lastAt, raised, waits, usual, expected, now);
     }
 
-    /** A leaf in the line of a bench’s procedure: a step, and how it stands. */
+    /**
+     * A leaf in the line of a bench’s procedure.
+     *
+     * @param label of the step
+     * @param state how it stands
+     */
     public record Leaf(String label, State state) {
 
         /** How a step stands. */
         public enum State {
+            /** It is read. */
             DONE,
+            /** It is in hand. */
             NOW,
+            /** It is to come. */
             TODO
         }
     }

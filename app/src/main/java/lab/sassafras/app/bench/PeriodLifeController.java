@@ -55,6 +55,7 @@ class PeriodLifeController {
             @RequestParam(defaultValue = "") Set<String> offers,
             @RequestParam(defaultValue = "") Set<UUID> things,
             @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "false") boolean wall,
             Actor actor,
             Model model,
             HttpServletResponse response) {
@@ -68,7 +69,7 @@ class PeriodLifeController {
                         key -> settingUp.reveal(period, Optional.of(key).filter(each -> !each.equals("all")), actor)));
         Optional<RuntimeException> refusal = done.flatMap(Answer::refusal);
         if (refusal.isEmpty()) {
-            return "redirect:/periods/" + id;
+            return "redirect:/periods/" + id + (wall ? "/class/projector" : "");
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("lifeProblem", ErrorMessages.of(refusal.get()));

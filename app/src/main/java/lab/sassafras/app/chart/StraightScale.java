@@ -14,7 +14,7 @@ import java.util.stream.IntStream;
  * @param low    number at the lower end
  * @param high   number at the upper end
  */
-record StraightScale(double from, double length, double low, double high) {
+public record StraightScale(double from, double length, double low, double high) {
 
     /** More marks than this no scale of ours has; numbers that ask for them have none. */
     private static final int MOST_MARKS = 60;

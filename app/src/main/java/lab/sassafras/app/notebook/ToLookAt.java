@@ -19,7 +19,7 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.verdict.SideBySide;
 
 /** What of a period needs a look, named: an outlier, a deviation, a bench that is stuck, a run left unfinished. */
-final class ToLookAt {
+public final class ToLookAt {
 
     /** A bench that recorded nothing for so long is stuck; a bath takes eight minutes. Common practice, no source. */
     static final Duration STUCK = Duration.ofMinutes(15);
@@ -36,7 +36,7 @@ final class ToLookAt {
      * @param zone    of the period
      * @param figures how its numbers are written
      */
-    ToLookAt(Collection<BesideLine> beside, Instant now, ZoneId zone, Figures figures) {
+    public ToLookAt(Collection<BesideLine> beside, Instant now, ZoneId zone, Figures figures) {
         this.now = now;
         this.zone = zone;
         this.outliers = outliers(beside, figures);
@@ -72,7 +72,7 @@ final class ToLookAt {
     }
 
     /** What needs a look in an entry, in a few words each; nothing where it was excluded. */
-    List<String> of(EntrySummary line) {
+    public List<String> of(EntrySummary line) {
         List<String> all = new ArrayList<>();
         if (line.waiting() || line.state() == EntrySummary.State.ASIDE) {
             return all;

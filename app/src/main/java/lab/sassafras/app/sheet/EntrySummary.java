@@ -125,7 +125,7 @@ public record EntrySummary(
                 entry.id(), Optional.empty(), 1, false, Optional.empty(), State.UNDER_WAY, "", Optional.empty(), "");
     }
 
-    static EntrySummary waiting(Entry entry) {
+    public static EntrySummary waiting(Entry entry) {
         return new EntrySummary(
                 entry.id(), Optional.empty(), 0, true, Optional.empty(), State.UNDER_WAY, "", Optional.empty(), "");
     }
