@@ -108,6 +108,73 @@ class ClassTest extends HouseTest {
         assertThat(Hand.location(instructor.get("/class"))).contains("/class");
     }
 
+    private String solid(String bench, String mixed) {
+        Hand hand = bench(bench);
+        String entry = hand.begin("specific-heat-of-solid").replaceAll("\\?.*", "");
+        give(hand, entry, "sample[1]/mass", "32.00", "g");
+        hand.post(entry + "/observations", "role=stated&text=boiling&at=" + Hand.encoded("sample[1]/bath"));
+        give(hand, entry, "water[1]/mass", "90.00", "g");
+        give(hand, entry, "sample[1]/start", "99.0", "°C");
+        give(hand, entry, "water[1]/start", "21.0", "°C");
+        give(hand, entry, "mixed[1]/final", mixed, "°C");
+        return entry;
+    }
+
+    /** By hand: one of six values that must be there is 17 %. */
+    @Test
+    void afterClassItIsSaidWhoLacksWhatAndWhatIsOpen() {
+        String done = solid("Alder", "23.4");
+        Hand cedar = bench("Cedar");
+        String begun = cedar.begin("specific-heat-of-solid").replaceAll("\\?.*", "");
+        give(cedar, begun, "sample[1]/mass", "32.00", "g");
+        String page = instructor.get(period + "/after").body();
+        assertThat(page)
+                .contains("finished", ">100<", "17 %", "under way, lacks ", "Nothing was.")
+                .contains("Still open:", "Cedar: Specific heat of a solid lacks ", "Close it all the same");
+        assertThat(instructor.get(period + "/after?deviation=0&completeness=0&corrections=0").body())
+                .contains("Give at least one of them a weight.");
+        assertThat(instructor.get(period + "/after?deviation=much").statusCode()).isEqualTo(422);
+        assertThat(instructor.get(period + "/marks.csv?deviation=0&completeness=1&corrections=0").body())
+                .startsWith("bench,experiment,state,result,")
+                .containsPattern("Alder,Specific heat of a solid,finished,.*,100,0,100.0")
+                .containsPattern("Cedar,Specific heat of a solid,under way,,,17,0,16.7");
+        assertThat(instructor.get(done + "/result").statusCode()).isEqualTo(200);
+        instructor.post(period + "/life", "state=CLOSED&reason=the+class+is+over");
+        assertThat(instructor.get(period + "/after").body()).contains("The period is not open");
+    }
+
+    @Test
+    @Tag("browser")
+    void onTheWallNobodyIsNamedAndWhatIsWithheldIsToldByOneKey() {
+        instructor.post(period + "/life", "withholds=true");
+        for (int i = 1; i <= 13; i++) {
+            String entry = solid("Bench " + i, "23." + i % 10);
+            new Hand(address(""))
+                    .join(period, "Bench " + i)
+                    .post(entry + "/observations", "role=stated&text=brass&at=" + Hand.encoded("seen[1]/known"));
+        }
+        try (BenchBrowser browser = browser()) {
+            Page wall = browser.page();
+            wall.setViewportSize(1920, 1080);
+            browser.open(period + "/class/projector");
+            assertThat(wall.content()).doesNotContain("Bench 1", "reference 0.");
+            assertThat(wall.locator(".wall-picture circle").count()).isEqualTo(12);
+            assertThat(browser.axe()).isEmpty();
+            assertThat(wall.evaluate("() => Math.min(...[...document.querySelectorAll('main *')]"
+                            + ".filter((e) => !e.children.length && e.textContent.trim() && e.getClientRects().length)"
+                            + ".map((e) => parseFloat(getComputedStyle(e).fontSize)))"))
+                    .matches(size -> ((Number) size).doubleValue() >= 40, "no text is below 40 px");
+            assertThat((Integer) wall.evaluate("() => document.documentElement.scrollHeight"))
+                    .isLessThanOrEqualTo(1080);
+            wall.keyboard().press("ArrowRight");
+            wall.waitForSelector("text=page 2 of 2");
+            assertThat(wall.locator(".wall-picture circle").count()).isEqualTo(1);
+            wall.keyboard().press("r");
+            wall.waitForSelector("text=reference 0.38");
+            assertThat(wall.locator(".wall-picture .reference").count()).isEqualTo(1);
+        }
+    }
+
     @Test
     @Tag("browser")
     void aHandThatIsRaisedIsSeenAndANoteDisturbsNothing() {

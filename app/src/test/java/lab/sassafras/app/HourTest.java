@@ -8,9 +8,14 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.net.http.HttpResponse;
 import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -108,6 +113,42 @@ class HourTest extends HouseTest {
         assertThat(bench.get(hour).body())
                 .as("of an instructor who sits at one")
                 .contains("Hour by hour");
+    }
+
+    /** Where it is about noon, whenever this is run. */
+    private static ZonedDateTime noon() {
+        int ahead = 12 - ZonedDateTime.now(ZoneOffset.UTC).getHour();
+        return ZonedDateTime.now(ZoneId.of("Etc/GMT" + (ahead > 0 ? "-" : "+") + Math.abs(ahead)));
+    }
+
+    @Test
+    void onTheDayItIsSaidWhoIsBehindAndTheRestIsLaidAnew() {
+        ZonedDateTime now = noon();
+        String period = Hand.location(hand.post(
+                "/periods",
+                "title=On+the+day+" + UUID.randomUUID() + "&date=" + now.toLocalDate() + "&zone="
+                        + Hand.encoded(now.getZone().getId()) + "&mark=POINT"));
+        Hand alder = new Hand(address("")).join(period, "Alder");
+        new Hand(address("")).join(period, "Cedar");
+        DateTimeFormatter time = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+        String fields = "from=" + time.format(now.minusMinutes(30)) + "&until=" + time.format(now.plusMinutes(60))
+                + "&experiment=heat-of-solution&trials=1&balance=1";
+        hand.post(period + "/hour", fields);
+        String entry = alder.begin("heat-of-solution").replaceAll("\\?.*", "");
+        alder.post(entry + "/observations", "role=stated&text=KCl&at=" + Hand.encoded("solute[1]/formula"));
+        alder.post(
+                entry + "/observations", "role=read&text=100.0&unit=g&at=" + Hand.encoded("water[1]/mass") + "&sure=true");
+        String page = hand.get(period + "/hour").body();
+        assertThat(page)
+                .containsPattern("Alder 2[3-5] min behind<")
+                .containsPattern("Cedar 2[3-5] min behind: the balance is taken until \\d\\d:\\d\\d");
+        assertThat(hand.get(period + "/class").body()).contains("min behind: the balance is taken");
+        Matcher anew = Pattern.compile("href=\"(/periods/[^\"]+/hour[?][^\"]*now=[^\"]*)\"").matcher(page);
+        assertThat(anew.find()).isTrue();
+        String again = hand.get(anew.group(1).replace("&amp;", "&")).body();
+        assertThat(begins(again, "Alder, weigh")).isEqualTo(time.format(now.minusMinutes(30)));
+        assertThat(begins(again, "Cedar, weigh")).isAfterOrEqualTo(time.format(now));
+        assertThat(begins(again, "Alder, mix, read")).isAfterOrEqualTo(time.format(now));
     }
 
     @Test

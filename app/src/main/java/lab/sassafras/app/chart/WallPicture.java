@@ -45,6 +45,9 @@ public record WallPicture(
         List<Double> numbers = new ArrayList<>();
         all.forEach(each -> numbers.addAll(List.of(each.value() - each.half(), each.value() + each.half())));
         reference.ifPresent(band -> numbers.addAll(List.of(band[0], band[1])));
+        if (numbers.stream().distinct().count() < 2) {
+            numbers.addAll(List.of(numbers.get(0) - 1, numbers.get(0) + 1));
+        }
         StraightScale scale = StraightScale.around(EDGE, WIDTH - 2.0 * EDGE, numbers, 0.06);
         List<Row> rows = new ArrayList<>();
         for (SidePicture.Result each : shown) {

@@ -156,6 +156,7 @@ class ClassController {
                 now.passed().told().stream()
                         .map(each -> told(each, now.passed(), now.benches(), period))
                         .toList());
+        model.addAttribute("day", hours.onDay(period, now.benches()).orElse(null));
         model.addAttribute("left", hours.left(period).orElse(""));
         model.addAttribute("typed", typed);
         model.addAttribute("problem", problem);

@@ -41,8 +41,10 @@ class HourController {
     private final PeriodBook periods;
     private final HourScreen screen;
     private final LeadClass leading;
+    private final ClassLines lines;
 
-    HourController(PeriodBook periods, HourScreen screen, LeadClass leading) {
+    HourController(PeriodBook periods, HourScreen screen, LeadClass leading, ClassLines lines) {
+        this.lines = lines;
         this.periods = periods;
         this.screen = screen;
         this.leading = leading;
@@ -74,6 +76,11 @@ class HourController {
         }
         model.addAttribute("period", period);
         model.addAttribute("shown", shown);
+        model.addAttribute(
+                "day",
+                shown.kept().isEmpty()
+                        ? null
+                        : screen.onDay(period, lines.of(period).benches()).orElse(null));
         model.addAttribute("form", form);
         model.addAttribute("fields", screen.fields(shown));
         model.addAttribute("nobody", periods.benches(period).isEmpty());

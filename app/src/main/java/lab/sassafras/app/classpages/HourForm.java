@@ -39,6 +39,8 @@ public final class HourForm {
     static final String DOES = "does-";
     static final String MINUTES = "min-";
     static final String MOVED = "at-";
+    static final String STOOD = "stood-";
+    static final String NOW = "now";
     static final String BATH = "bath";
     static final String HOT = "hot";
     static final String WATTS = "watts";
@@ -195,7 +197,7 @@ public final class HourForm {
 
     /** {@return the name of the field a job's beginning is typed into} */
     String moved(Job job) {
-        return MOVED + (benches.indexOf(job.bench()) + 1) + "-" + job.trial() + "-" + job.task();
+        return MOVED + slot(job);
     }
 
     private int takes(Experiment of, Task task) {
@@ -229,7 +231,40 @@ public final class HourForm {
         Map<String, Integer> moved = moved(work);
         return wrong()
                 ? Optional.empty()
-                : Optional.of(Evening.of(work, people, has, ready, length).moving(moved));
+                : Optional.of(
+                        standing(Evening.of(work, people, has, ready, length).moving(moved), work));
+    }
+
+    /** From where it stood when somebody laid the rest anew. */
+    private Evening standing(Evening evening, Map<String, List<Job>> work) {
+        if (value(NOW).isEmpty()) {
+            return evening;
+        }
+        Map<String, Evening.Stood> stood = new HashMap<>();
+        work.values().forEach(jobs -> jobs.forEach(job -> {
+            String[] both = value(STOOD + slot(job)).split("-", -1);
+            if (both.length == 2) {
+                stood.put(job.key(), new Evening.Stood(minute(both[0]), minute(both[1])));
+            }
+        }));
+        return evening.standing(stood, Math.max(0, minute(value(NOW))));
+    }
+
+    private int minute(String text) {
+        try {
+            return (LocalTime.parse(text, TIME).toSecondOfDay() - from().toSecondOfDay()) / 60;
+        } catch (DateTimeParseException none) {
+            return 0;
+        }
+    }
+
+    private String slot(Job job) {
+        return (benches.indexOf(job.bench()) + 1) + "-" + job.trial() + "-" + job.task();
+    }
+
+    /** {@return the name of the field that says when a job was begun and done} */
+    String stood(Job job) {
+        return STOOD + slot(job);
     }
 
     /** How long its bath takes to be hot (min). */
@@ -270,8 +305,13 @@ public final class HourForm {
      * @param text  as it would be typed
      */
     public String with(String field, String text) {
+        return with(Map.of(field, text));
+    }
+
+    /** {@return the same with other things in several fields} */
+    String with(Map<String, String> other) {
         Map<String, String> all = fields();
-        all.put(field, text);
+        all.putAll(other);
         if (all.size() == 1) {
             // an address that says nothing is that of the hour that was kept
             all.put(FROM, value(FROM));
@@ -295,11 +335,12 @@ public final class HourForm {
     }
 
     private boolean known(String field) {
-        return Set.of(FROM, UNTIL, TRIALS, PEOPLE, BENCHES, BATH, HOT, WATTS, "experiment")
+        return Set.of(FROM, UNTIL, TRIALS, PEOPLE, BENCHES, BATH, HOT, WATTS, NOW, "experiment")
                         .contains(field)
                 || field.startsWith(DOES)
                 || field.startsWith(MINUTES)
                 || field.startsWith(MOVED)
+                || field.startsWith(STOOD)
                 || gear().stream().anyMatch(gear -> gear.key().equals(field));
     }
 }

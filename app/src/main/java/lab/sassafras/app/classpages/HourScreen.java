@@ -129,6 +129,26 @@ class HourScreen {
         return usual;
     }
 
+    /** {@return how the hour that was kept stands beside what is recorded, on its day; empty else} */
+    Optional<HourNow.Day> onDay(Period period, List<ClassLines.BenchLine> lines) {
+        return book.hour(period).flatMap(kept -> {
+            HourForm form = form(period, Map.of());
+            try {
+                return form.evening()
+                        .flatMap(evening -> HourNow.of(
+                                period,
+                                form,
+                                evening,
+                                timetable(evening),
+                                lines,
+                                clock.instant().atZone(period.zone())));
+            } catch (Refused changed) {
+                // benches came or went since: it is laid anew by hand
+                return Optional.empty();
+            }
+        });
+    }
+
     /** {@return how long a period goes on by the hour that was kept, on its day; empty else} */
     Optional<String> left(Period period) {
         return book.hour(period).flatMap(kept -> {
