@@ -131,16 +131,58 @@ class ClassTest extends HouseTest {
         assertThat(page)
                 .contains("finished", ">100<", "17 %", "under way, lacks ", "Nothing was.")
                 .contains("Still open:", "Cedar: Specific heat of a solid lacks ", "Close it all the same");
-        assertThat(instructor.get(period + "/after?deviation=0&completeness=0&corrections=0").body())
+        assertThat(instructor
+                        .get(period + "/after?deviation=0&completeness=0&corrections=0")
+                        .body())
                 .contains("Give at least one of them a weight.");
-        assertThat(instructor.get(period + "/after?deviation=much").statusCode()).isEqualTo(422);
-        assertThat(instructor.get(period + "/marks.csv?deviation=0&completeness=1&corrections=0").body())
+        assertThat(instructor.get(period + "/after?deviation=much").statusCode())
+                .isEqualTo(422);
+        assertThat(instructor
+                        .get(period + "/marks.csv?deviation=0&completeness=1&corrections=0")
+                        .body())
                 .startsWith("bench,experiment,state,result,")
                 .containsPattern("Alder,Specific heat of a solid,finished,.*,100,0,100.0")
                 .containsPattern("Cedar,Specific heat of a solid,under way,,,17,0,16.7");
         assertThat(instructor.get(done + "/result").statusCode()).isEqualTo(200);
         instructor.post(period + "/life", "state=CLOSED&reason=the+class+is+over");
         assertThat(instructor.get(period + "/after").body()).contains("The period is not open");
+    }
+
+    @Test
+    void eachBenchHasDataOfItsOwnAndTheAnswersStandOnTheSecondSheet() {
+        bench("Alder");
+        bench("Cedar");
+        String sheets = instructor
+                .get(period + "/data?experiment=neutralization&seed=7")
+                .body();
+        assertThat(sheets)
+                .contains("Bench Alder", "Bench Cedar", "sheet <span>2</span>", "Simulated: no hand did this")
+                .contains("constant of the calorimeter", ", mixed at ")
+                .doesNotContain("true value", "kJ/mol");
+        String second = instructor
+                .get(period + "/data?experiment=neutralization&seed=7&second=true")
+                .body();
+        assertThat(second).contains("true value", "kJ/mol", "Seed 8.");
+        assertThat(instructor
+                        .get(period + "/data.csv?experiment=neutralization&seed=7&copies=2")
+                        .body())
+                .startsWith("sheet,bench,what,read")
+                .contains("2,Cedar,", "1,Alder,temperature at ")
+                .doesNotContain("kJ");
+        assertThat(instructor
+                        .get(period + "/data?experiment=cycle&seed=0&copies=65")
+                        .body())
+                .contains("Choose one of which a run is simulated.", "from 1 to 999999.", "from 1 to 64.");
+    }
+
+    @Test
+    void dataOfARunAreReadWithoutWhatComesOfThem() {
+        String entry = solid("Alder", "23.4");
+        String page = instructor.get(entry + "/data").body();
+        assertThat(page)
+                .contains("23.4 °C", "32.00 g", "Conventions in use", "run.json", "observations.csv")
+                .doesNotContain("J/(g·°C) ±", "specific heat of the sample");
+        assertThat(instructor.get(entry + "/print").body()).contains("Data only, without the answer");
     }
 
     @Test

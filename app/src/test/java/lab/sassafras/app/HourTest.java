@@ -137,13 +137,15 @@ class HourTest extends HouseTest {
         String entry = alder.begin("heat-of-solution").replaceAll("\\?.*", "");
         alder.post(entry + "/observations", "role=stated&text=KCl&at=" + Hand.encoded("solute[1]/formula"));
         alder.post(
-                entry + "/observations", "role=read&text=100.0&unit=g&at=" + Hand.encoded("water[1]/mass") + "&sure=true");
+                entry + "/observations",
+                "role=read&text=100.0&unit=g&at=" + Hand.encoded("water[1]/mass") + "&sure=true");
         String page = hand.get(period + "/hour").body();
         assertThat(page)
                 .containsPattern("Alder 2[3-5] min behind<")
                 .containsPattern("Cedar 2[3-5] min behind: the balance is taken until \\d\\d:\\d\\d");
         assertThat(hand.get(period + "/class").body()).contains("min behind: the balance is taken");
-        Matcher anew = Pattern.compile("href=\"(/periods/[^\"]+/hour[?][^\"]*now=[^\"]*)\"").matcher(page);
+        Matcher anew = Pattern.compile("href=\"(/periods/[^\"]+/hour[?][^\"]*now=[^\"]*)\"")
+                .matcher(page);
         assertThat(anew.find()).isTrue();
         String again = hand.get(anew.group(1).replace("&amp;", "&")).body();
         assertThat(begins(again, "Alder, weigh")).isEqualTo(time.format(now.minusMinutes(30)));

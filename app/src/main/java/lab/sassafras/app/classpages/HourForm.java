@@ -241,12 +241,13 @@ public final class HourForm {
             return evening;
         }
         Map<String, Evening.Stood> stood = new HashMap<>();
-        work.values().forEach(jobs -> jobs.forEach(job -> {
-            String[] both = value(STOOD + slot(job)).split("-", -1);
-            if (both.length == 2) {
-                stood.put(job.key(), new Evening.Stood(minute(both[0]), minute(both[1])));
-            }
-        }));
+        work.values()
+                .forEach(jobs -> jobs.forEach(job -> {
+                    String[] both = value(STOOD + slot(job)).split("-", -1);
+                    if (both.length == 2) {
+                        stood.put(job.key(), new Evening.Stood(minute(both[0]), minute(both[1])));
+                    }
+                }));
         return evening.standing(stood, Math.max(0, minute(value(NOW))));
     }
 

@@ -69,14 +69,19 @@ public final class HourNow {
         Optional<Tasks.Ask> next = bench.next();
         int trial = sheet.trials();
         int trials = Math.max(trial, jobs.stream().mapToInt(Job::trial).max().orElse(1));
-        Optional<String> task =
-                next.map(ask -> sheet.experiment().task(ask.step(), trial, trials).key());
+        Optional<String> task = next.map(
+                ask -> sheet.experiment().task(ask.step(), trial, trials).key());
         Map<String, Timetable.Laid> laid = new HashMap<>();
         timetable.of(bench.bench()).forEach(each -> laid.put(each.job().key(), each));
-        int last = Math.max(0, now - (int) java.time.Duration.between(bench.lastAt(), bench.now()).toMinutes());
+        int last = Math.max(
+                0,
+                now
+                        - (int) java.time.Duration.between(bench.lastAt(), bench.now())
+                                .toMinutes());
         for (Job job : jobs) {
             Timetable.Laid planned = laid.get(job.key());
-            boolean later = job.trial() > trial || task.isPresent() && job.trial() == trial && after(jobs, job, task.get());
+            boolean later =
+                    job.trial() > trial || task.isPresent() && job.trial() == trial && after(jobs, job, task.get());
             if (later || planned == null) {
                 continue;
             }
@@ -108,7 +113,10 @@ public final class HourNow {
     private static boolean begun(Sheet sheet, int trial, int trials, String task) {
         return sheet.tasks().asks(trial).stream()
                 .anyMatch(ask -> sheet.tasks().done(ask)
-                        && sheet.experiment().task(ask.step(), trial, trials).key().equals(task));
+                        && sheet.experiment()
+                                .task(ask.step(), trial, trials)
+                                .key()
+                                .equals(task));
     }
 
     private List<String> behind() {
@@ -141,7 +149,8 @@ public final class HourNow {
                     .filter(each -> !each.getKey().equals(job.bench())
                             && each.getValue().gear().contains(gear)
                             && stood.containsKey(each.getValue().key()))
-                    .map(each -> stood.getOrDefault(each.getValue().key(), new Evening.Stood(0, 0)).until())
+                    .map(each -> stood.getOrDefault(each.getValue().key(), new Evening.Stood(0, 0))
+                            .until())
                     .sorted()
                     .toList();
             int many = evening.has().getOrDefault(gear, Integer.MAX_VALUE);

@@ -32,6 +32,9 @@ import lab.sassafras.app.sheet.EntrySummary;
 import lab.sassafras.app.sheet.WrittenNotes;
 import lab.sassafras.app.sheet.WrittenSheet;
 import lab.sassafras.app.sheet.WrittenTime;
+import lab.sassafras.curve.Reading;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.slot.Logged;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -47,6 +50,9 @@ class NotebookController {
 
     /** How long the page waits for lines that are not worked yet. */
     private static final Duration A_MOMENT = Duration.ofMillis(700);
+
+    /** Readings of a clock that are printed, about; the CSV has all. */
+    private static final int MOST_POINTS = 200;
 
     private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
@@ -174,6 +180,52 @@ class NotebookController {
         model.addAttribute("calibration", sheet.calibration().orElse(null));
         model.addAttribute("notes", notes.of(entry));
         return "print";
+    }
+
+    /** Readings of a clock as they are handed out. */
+    public record Clocked(String label, List<String> points) {}
+
+    /** What was read in a run, to hand out: nothing of what comes of it. */
+    @GetMapping("/entries/{id}/data")
+    String data(@PathVariable UUID id, Model model) {
+        Entry entry = entryBook.find(id).orElseThrow(() -> new NotFound("There is no entry at that address."));
+        EntrySheet sheet = sheets.of(entry);
+        Figures figures = entry.period().figures();
+        model.addAttribute("entry", entry);
+        model.addAttribute("title", sheet.experiment().words().title());
+        model.addAttribute("table", AllTrials.of(sheet));
+        model.addAttribute(
+                "vessel",
+                sheet.vessel()
+                        .map(each -> each.name() + ", " + each.kind().words()
+                                + sheet.calibration()
+                                        .map(known -> ", " + known.written(figures) + " J/°C")
+                                        .orElse(""))
+                        .orElse(""));
+        model.addAttribute(
+                "curves",
+                sheet.sheet().setting().traces().values().stream()
+                        .map(each -> new Clocked(each.label(), points(each, figures)))
+                        .toList());
+        Map<String, String> inForce = new LinkedHashMap<>();
+        sheet.experiment()
+                .conventions()
+                .forEach(each -> inForce.put(
+                        each.words(),
+                        figures.sentence(sheet.conventions().in(each).words())));
+        model.addAttribute("inForce", inForce);
+        return "rundata";
+    }
+
+    private static List<String> points(Logged trace, Figures figures) {
+        int every = Math.max(1, trace.readings().size() / MOST_POINTS);
+        List<String> points = new ArrayList<>();
+        for (int i = 0; i < trace.readings().size(); i += every) {
+            Reading each = trace.readings().get(i);
+            points.add(figures.plain(each.seconds()) + " s " + figures.plain(each.temperature()) + " "
+                    + trace.unit().symbol());
+        }
+        return points;
     }
 
     /** Every entry of a period one after another, as pages to print. */

@@ -1,0 +1,210 @@
+package lab.sassafras.app.classpages;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import lab.sassafras.app.access.NotFound;
+import lab.sassafras.app.record.Bench;
+import lab.sassafras.app.record.ForSpreadsheets;
+import lab.sassafras.app.record.Period;
+import lab.sassafras.app.record.PeriodBook;
+import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Experiments;
+import lab.sassafras.expression.Working;
+import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.TimeBudget;
+import lab.sassafras.plan.PaperData;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Simulated data to hand out, to each bench its own; and a second sheet for whoever corrects them. */
+@Controller
+class DataController {
+
+    private static final CSVFormat FORMAT = CSVFormat.RFC4180
+            .builder()
+            .setHeader("sheet", "bench", "what", "read")
+            .get();
+    private static final long LARGEST_SEED = 999_999;
+
+    private final PeriodBook periods;
+
+    DataController(PeriodBook periods) {
+        this.periods = periods;
+    }
+
+    /** How its page looks, which no other page needs. */
+    @ModelAttribute("panel")
+    String panel() {
+        return "/css/class.css";
+    }
+
+    /**
+     * What is asked for, as it was typed.
+     *
+     * @param experiment key
+     * @param seed       from which the sheets follow
+     * @param copies     of it
+     * @param problems   by field
+     */
+    record Asked(Optional<Experiment> experiment, long seed, int copies, Map<String, String> problems) {
+
+        static Asked of(String experiment, String seed, String copies) {
+            Map<String, String> problems = new java.util.LinkedHashMap<>();
+            Optional<Experiment> found = Experiments.find(experiment).filter(PaperData::possible);
+            if (found.isEmpty()) {
+                problems.put("experiment", "Choose one of which a run is simulated.");
+            }
+            return new Asked(
+                    found,
+                    whole("seed", seed, LARGEST_SEED, problems),
+                    (int) whole("copies", copies, PaperData.MOST, problems),
+                    problems);
+        }
+
+        private static long whole(String field, String text, long most, Map<String, String> problems) {
+            long number = text.strip().matches("\\d{1,6}") ? Long.parseLong(text.strip()) : -1;
+            if (number < 1 || number > most) {
+                problems.put(field, "A whole number from 1 to " + most + ".");
+                return 1;
+            }
+            return number;
+        }
+    }
+
+    /** A sheet: for whom, and what stands on it. */
+    public record Sheet(int number, String bench, PaperData data, String result, String truth, String working) {}
+
+    @GetMapping("/periods/{id}/data")
+    String page(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "specific-heat-of-solid") String experiment,
+            @RequestParam(defaultValue = "1") String seed,
+            @RequestParam Optional<String> copies,
+            @RequestParam(defaultValue = "false") boolean second,
+            HttpServletResponse response,
+            Model model) {
+        Period period = find(id);
+        int benches = periods.benches(period).size();
+        String many = copies.orElse(String.valueOf(Math.max(1, Math.min(PaperData.MOST, benches))));
+        Asked asked = Asked.of(experiment, seed, many);
+        if (!asked.problems().isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        }
+        model.addAttribute("period", period);
+        model.addAttribute(
+                "experiments",
+                Experiments.all().stream().filter(PaperData::possible).toList());
+        model.addAttribute("typed", Map.of("experiment", experiment, "seed", seed, "copies", many));
+        model.addAttribute("problems", asked.problems());
+        model.addAttribute("second", second);
+        model.addAttribute("figures", period.figures());
+        model.addAttribute(
+                "title", asked.experiment().map(each -> each.words().title()).orElse(""));
+        model.addAttribute("sheets", sheets(period, asked));
+        return "data";
+    }
+
+    private List<Sheet> sheets(Period period, Asked asked) {
+        if (!asked.problems().isEmpty()) {
+            return List.of();
+        }
+        List<String> names = periods.benches(period).stream().map(Bench::name).toList();
+        List<Sheet> sheets = new ArrayList<>();
+        for (int i = 0; i < asked.copies(); i++) {
+            TimeBudget.check();
+            PaperData data = PaperData.of(asked.experiment().orElseThrow(), asked.seed() + i);
+            sheets.add(new Sheet(
+                    i + 1,
+                    i < names.size() ? names.get(i) : "",
+                    data,
+                    data.reduction().samples().stream()
+                            .flatMap(each -> data.reduction().writing().written(each).stream())
+                            .findFirst()
+                            .map(Object::toString)
+                            .orElse("no result"),
+                    Figures.POINT.significant(
+                                    data.sought()
+                                            / data.reduction()
+                                                    .presentation()
+                                                    .unit(data.reduction().unit())
+                                                    .widthToBench(1),
+                                    4)
+                            + " "
+                            + data.reduction()
+                                    .presentation()
+                                    .unit(data.reduction().unit())
+                                    .symbol(),
+                    data.reduction().working(1).map(Working::text).orElse("")));
+        }
+        return sheets;
+    }
+
+    /** The same sheets as a table, without what comes of them. */
+    @GetMapping("/periods/{id}/data.csv")
+    ResponseEntity<byte[]> csv(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "specific-heat-of-solid") String experiment,
+            @RequestParam(defaultValue = "1") String seed,
+            @RequestParam(defaultValue = "1") String copies) {
+        Period period = find(id);
+        Asked asked = Asked.of(experiment, seed, copies);
+        if (!asked.problems().isEmpty()) {
+            throw new NotFound("There are no such sheets.");
+        }
+        StringBuilder table = new StringBuilder();
+        try (CSVPrinter printer = new CSVPrinter(table, FORMAT)) {
+            for (Sheet each : sheets(period, asked)) {
+                for (PaperData.Read read : each.data().read()) {
+                    printer.printRecord(
+                            each.number(),
+                            ForSpreadsheets.guarded(each.bench()),
+                            ForSpreadsheets.guarded(read.label()),
+                            ForSpreadsheets.guarded(read.text()));
+                }
+                IntStream.range(0, each.data().curve().size())
+                        .mapToObj(each.data().curve()::get)
+                        .forEach(point -> print(
+                                printer,
+                                each,
+                                "temperature at " + Figures.POINT.plain(Math.rint(point.seconds())) + " s",
+                                Figures.POINT.plain(Math.rint(point.temperature() * 1000) / 1000) + " °C"));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"data-to-hand-out.csv\"")
+                .body(table.toString().getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static void print(CSVPrinter printer, Sheet sheet, String what, String read) {
+        try {
+            printer.printRecord(sheet.number(), ForSpreadsheets.guarded(sheet.bench()), what, read);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private Period find(UUID id) {
+        return periods.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+    }
+}
