@@ -231,7 +231,7 @@ public record PaperData(
                 high = each.temperature() > high.temperature() ? each : high;
             }
             thin.add(low.seconds() <= high.seconds() ? low : high);
-            if (low != high) {
+            if (low.seconds() != high.seconds()) {
                 thin.add(low.seconds() <= high.seconds() ? high : low);
             }
         }

@@ -89,7 +89,12 @@ public final class ClassRoom {
         keeping.print("a value kept, 32 benches that push");
         shown.print("from kept to shown on the class page");
         lines.print("the lines of the class page, as they are fetched");
-        System.out.printf(Locale.ROOT, "%-58s p99 %.0f ms; failures: %s%n", "", shown.percentile(99), failed.stream().distinct().toList());
+        System.out.printf(
+                Locale.ROOT,
+                "%-58s p99 %.0f ms; failures: %s%n",
+                "",
+                shown.percentile(99),
+                failed.stream().distinct().toList());
         all.forEach(Thread::interrupt);
     }
 
