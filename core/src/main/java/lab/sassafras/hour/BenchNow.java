@@ -7,24 +7,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import lab.sassafras.declaration.Declaration;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
-import lab.sassafras.sheet.LikelySlip;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.sheet.Tasks;
 import lab.sassafras.slot.Line;
-import lab.sassafras.slot.Slot;
 
 /**
  * How a bench stands at a moment, from its sheet alone: no result is worked out.
  *
  * @param bench    its name
- * @param sheet    of its run; empty where it began none
+ * @param sight    what the sheet of its run tells; empty where it began none
  * @param last     value that was recorded last; empty where none was
  * @param lastAt   when that was, or when its run was begun
  * @param raised   since when its hand is raised; empty where it is not
@@ -35,7 +30,7 @@ import lab.sassafras.slot.Slot;
  */
 public record BenchNow(
         String bench,
-        Optional<Sheet> sheet,
+        Optional<Sight> sight,
         Optional<Line> last,
         Instant lastAt,
         Optional<Instant> raised,
@@ -55,7 +50,7 @@ public record BenchNow(
      * Keeps copies of what could change.
      *
      * @param bench    its name
-     * @param sheet    of its run
+     * @param sight    what the sheet of its run tells
      * @param last     value that was recorded last
      * @param lastAt   when that was
      * @param raised   since when its hand is raised
@@ -74,71 +69,31 @@ public record BenchNow(
      * @param usual how long; empty where too few took it
      */
     public BenchNow taking(Optional<Duration> usual) {
-        return new BenchNow(bench, sheet, last, lastAt, raised, waits, usual, expected, now);
-    }
-
-    /**
-     * A leaf in the line of a bench’s procedure.
-     *
-     * @param label of the step
-     * @param state how it stands
-     */
-    public record Leaf(String label, State state) {
-
-        /** How a step stands. */
-        public enum State {
-            /** It is read. */
-            DONE,
-            /** It is in hand. */
-            NOW,
-            /** It is to come. */
-            TODO
-        }
-    }
-
-    private static Stream<Tasks.Ask> asks(Sheet sheet) {
-        return sheet.tasks().asks(sheet.trials()).stream()
-                .filter(ask -> !ask.step().aside());
+        return new BenchNow(bench, sight, last, lastAt, raised, waits, usual, expected, now);
     }
 
     /** {@return the step in hand of the last trial; empty where all is read} */
     public Optional<Tasks.Ask> next() {
-        return sheet.flatMap(of -> asks(of).filter(ask -> !of.tasks().done(ask) && !optional(of, ask))
-                .findFirst());
-    }
-
-    private static boolean optional(Sheet sheet, Tasks.Ask ask) {
-        return sheet.experiment()
-                .slot(ask.address().path())
-                .filter(Slot::optional)
-                .isPresent();
+        return sight.flatMap(Sight::next);
     }
 
     /** {@return its procedure, step by step, as far as the last trial came} */
-    public List<Leaf> leaves() {
-        Optional<Tasks.Ask> now = next();
-        return sheet.map(of -> asks(of).filter(ask -> of.tasks().done(ask) || !optional(of, ask))
-                        .map(ask -> new Leaf(
-                                of.experiment().words().label(ask.address().path()),
-                                of.tasks().done(ask)
-                                        ? Leaf.State.DONE
-                                        : now.filter(ask::equals).isPresent() ? Leaf.State.NOW : Leaf.State.TODO))
-                        .toList())
-                .orElse(List.of());
+    public List<Sight.Leaf> leaves() {
+        return sight.map(Sight::leaves).orElse(List.of());
+    }
+
+    /** {@return the sheet of its run; empty where it began none} */
+    public Optional<Sheet> sheet() {
+        return sight.map(Sight::sheet);
     }
 
     /** {@return what of it needs a look} */
     public List<Concern> concerns() {
         List<Concern> all = new ArrayList<>();
-        sheet.ifPresent(of -> {
-            unticked(of).ifPresent(words -> all.add(concern(Concern.Kind.CAUTION, words, lastAt)));
-            of.lines().stream()
-                    .flatMap(line -> LikelySlip.of(of, line).stream()
-                            .map(words ->
-                                    of.experiment().words().label(line.address().path()) + ", " + words))
-                    .findFirst()
-                    .ifPresent(words -> all.add(concern(Concern.Kind.CANNOT_BE, words, lastAt)));
-            range(of).ifPresent(words -> all.add(concern(Concern.Kind.RANGE, words, lastAt)));
+        sight.ifPresent(of -> {
+            of.unticked().ifPresent(words -> all.add(concern(Concern.Kind.CAUTION, words, lastAt)));
+            of.cannotBe().ifPresent(words -> all.add(concern(Concern.Kind.CANNOT_BE, words, lastAt)));
+            range(of.sheet()).ifPresent(words -> all.add(concern(Concern.Kind.RANGE, words, lastAt)));
         });
         raised.ifPresent(since -> all.add(concern(Concern.Kind.RAISED, "hand raised", since)));
         waits.entrySet().stream()
@@ -151,31 +106,6 @@ public record BenchNow(
 
     private Concern concern(Concern.Kind kind, String words, Instant since) {
         return new Concern(bench, kind, words, since);
-    }
-
-    /** What of the next step that can hurt is not ticked off, all else before it being done. */
-    private Optional<String> unticked(Sheet of) {
-        Declaration experiment = of.experiment();
-        Map<String, List<String>> ticks = experiment.tickedBefore();
-        return asks(of).filter(ask -> !of.tasks().done(ask)
-                        && (ticks.containsKey(ask.address().path()) || !optional(of, ask)))
-                .filter(ask -> ticks.values().stream()
-                        .noneMatch(paths -> paths.contains(ask.address().path())))
-                .findFirst()
-                .flatMap(ask -> {
-                    List<String> open = ticks.getOrDefault(ask.address().path(), List.of()).stream()
-                            .filter(path ->
-                                    !of.filled(of.address(path, ask.address().index())))
-                            .toList();
-                    return open.isEmpty()
-                            ? Optional.empty()
-                            : Optional.of("next: "
-                                    + experiment.words().label(ask.address().path())
-                                    + ", not ticked: "
-                                    + open.stream()
-                                            .map(experiment.words()::label)
-                                            .collect(Collectors.joining(", ")));
-                });
     }
 
     /** The thermometer read last, where its range ends soon, or where the plan says that it will not do. */

@@ -37,7 +37,7 @@ class BenchNowTest {
     private static BenchNow at(BenchSheet sheet, int secondsAgo) {
         return new BenchNow(
                 "Alder",
-                Optional.of(sheet.sheet()),
+                Optional.of(Sight.of(sheet.sheet())),
                 sheet.sheet().lines().stream().reduce((one, other) -> other),
                 NOW.minusSeconds(secondsAgo),
                 Optional.empty(),
@@ -50,7 +50,7 @@ class BenchNowTest {
     private static BenchNow raised(BenchNow one, int secondsAgo) {
         return new BenchNow(
                 one.bench(),
-                one.sheet(),
+                one.sight(),
                 one.last(),
                 one.lastAt(),
                 Optional.of(NOW.minusSeconds(secondsAgo)),
@@ -63,7 +63,7 @@ class BenchNowTest {
     private static BenchNow waiting(BenchNow one, int secondsLeft) {
         return new BenchNow(
                 one.bench(),
-                one.sheet(),
+                one.sight(),
                 one.last(),
                 one.lastAt(),
                 one.raised(),
@@ -76,7 +76,7 @@ class BenchNowTest {
     private static BenchNow expecting(BenchNow one, double end) {
         return new BenchNow(
                 one.bench(),
-                one.sheet(),
+                one.sight(),
                 one.last(),
                 one.lastAt(),
                 one.raised(),

@@ -44,7 +44,7 @@ class Streams {
     /** What pushes is shown at most so often: four frames a second. */
     static final Duration FRAME = Duration.ofMillis(250);
     /** A region is told at most so often. */
-    static final Duration AT_MOST_EVERY = Duration.ofSeconds(1);
+    static final Duration AT_MOST_EVERY = FRAME;
 
     private static final long TICK = 100;
     private static final int READERS = 2;

@@ -96,7 +96,7 @@ class ClassController {
             String name,
             @org.jspecify.annotations.Nullable UUID entry,
             String what,
-            List<BenchNow.Leaf> leaves,
+            String leaves,
             String inHand,
             String last,
             String ago,
@@ -193,7 +193,7 @@ class ClassController {
                 now.sheet()
                         .map(sheet -> sheet.experiment().words().title() + ", trial " + sheet.trials())
                         .orElse(""),
-                now.leaves(),
+                line.leaves(),
                 inHand,
                 line.lastText(),
                 !begun ? "" : now.next().isEmpty() ? "done " + ago : ago,

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import lab.sassafras.app.chart.LeavesPicture;
 import lab.sassafras.app.classroom.ClassBook;
 import lab.sassafras.app.classroom.Passed;
 import lab.sassafras.app.plans.Planned;
@@ -29,6 +30,7 @@ import lab.sassafras.app.record.Revisions;
 import lab.sassafras.app.sheet.EntrySheet;
 import lab.sassafras.app.sheet.EntrySheets;
 import lab.sassafras.hour.BenchNow;
+import lab.sassafras.hour.Sight;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.slot.Address;
@@ -77,7 +79,8 @@ class ClassLines {
     /** What is known of a run as long as nothing is added to it. */
     private record Known(
             Revision of,
-            Sheet sheet,
+            Sight sight,
+            String leaves,
             Optional<Line> last,
             String lastText,
             Instant lastAt,
@@ -91,8 +94,9 @@ class ClassLines {
      * @param entry    its newest run; empty where it began none
      * @param now      how it stands
      * @param lastText value recorded last, as typed with its unit; empty where none was
+     * @param leaves   its procedure, drawn
      */
-    record BenchLine(Bench bench, Optional<Entry> entry, BenchNow now, String lastText) {}
+    record BenchLine(Bench bench, Optional<Entry> entry, BenchNow now, String lastText, String leaves) {}
 
     /**
      * A class.
@@ -110,6 +114,7 @@ class ClassLines {
         all.forEach(each -> newest.putIfAbsent(each.bench().id(), each));
         Map<UUID, Revision> stamps = revisions.of(period);
         Passed passed = book.passed(period);
+        Map<UUID, List<BenchWait>> waiting = paces.waits(period);
         Map<UUID, Known> ofBench = new LinkedHashMap<>();
         newest.forEach((bench, entry) -> ofBench.put(bench, known(entry, stamps.get(entry.id()))));
         List<BenchLine> lines = new ArrayList<>();
@@ -118,11 +123,12 @@ class ClassLines {
             Optional<Known> is = Optional.ofNullable(ofBench.get(bench.id()));
             BenchNow stands = new BenchNow(
                     bench.name(),
-                    is.map(Known::sheet),
+                    is.map(Known::sight),
                     is.flatMap(Known::last),
                     is.map(Known::lastAt).orElse(now),
                     passed.raised(bench),
-                    is.map(each -> waits(bench, entry.orElseThrow(), each)).orElse(Map.of()),
+                    is.map(each -> waits(waiting.getOrDefault(bench.id(), List.of()), entry.orElseThrow(), each))
+                            .orElse(Map.of()),
                     Optional.empty(),
                     is.map(Known::expected).orElse(OptionalDouble.empty()),
                     now);
@@ -130,7 +136,8 @@ class ClassLines {
                     bench,
                     entry,
                     is.map(each -> stands.taking(median(each, stands, ofBench))).orElse(stands),
-                    is.map(Known::lastText).orElse("")));
+                    is.map(Known::lastText).orElse(""),
+                    is.map(Known::leaves).orElse("")));
         }
         return new ClassNow(lines, all, passed);
     }
@@ -142,9 +149,11 @@ class ClassLines {
         }
         EntrySheet sheet = sheets.of(entry);
         Optional<Observation> last = sheet.observations().last();
+        Sight sight = Sight.of(sheet.sheet());
         Known fresh = new Known(
                 sheet.stamps().get(0),
-                sheet.sheet(),
+                sight,
+                LeavesPicture.svg(sight.leaves()),
                 last.flatMap(each -> line(sheet.sheet(), each)),
                 last.flatMap(each -> each.unit().map(unit -> each.text() + " " + unit))
                         .orElse(""),
@@ -182,10 +191,11 @@ class ClassLines {
     private static Optional<Duration> median(Known of, BenchNow stands, Map<UUID, Known> all) {
         return stands.next().flatMap(ask -> {
             List<Duration> times = all.values().stream()
-                    .filter(each -> each.sheet()
+                    .filter(each -> each.sight()
+                            .sheet()
                             .experiment()
                             .key()
-                            .equals(of.sheet().experiment().key()))
+                            .equals(of.sight().sheet().experiment().key()))
                     .flatMap(each -> each.took().getOrDefault(ask.address().path(), List.of()).stream())
                     .sorted()
                     .toList();
@@ -193,16 +203,16 @@ class ClassLines {
         });
     }
 
-    private Map<String, Instant> waits(Bench bench, Entry entry, Known is) {
+    private static Map<String, Instant> waits(List<BenchWait> of, Entry entry, Known is) {
         Map<String, Instant> waits = new LinkedHashMap<>();
-        for (BenchWait each : paces.waits(bench)) {
+        for (BenchWait each : of) {
             String path = each.pace().substring(each.pace().indexOf(' ') + 1);
             if (each.entryId().equals(entry.id())
                     && !each.ended()
-                    && is.sheet().experiment().slot(path).isPresent()
-                    && !is.sheet().filled(is.sheet().address(path, each.trial()))) {
+                    && is.sight().sheet().experiment().slot(path).isPresent()
+                    && !is.sight().sheet().filled(is.sight().sheet().address(path, each.trial()))) {
                 waits.put(
-                        is.sheet().experiment().words().label(path),
+                        is.sight().sheet().experiment().words().label(path),
                         each.madeAt().plusSeconds((long) each.seconds()));
             }
         }

@@ -3,6 +3,7 @@ package lab.sassafras.app.record;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -85,5 +86,28 @@ public class Paces {
                 .forEach(each -> last.merge(
                         each.entryId() + " " + each.trial() + " " + each.pace(), each, (before, now) -> now));
         return last.values();
+    }
+
+    /** What became last of each wait in a period, by its bench, in the order they were begun. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<BenchWait>> waits(Period period) {
+        Map<String, BenchWait> last = new LinkedHashMap<>();
+        Map<UUID, UUID> benches = new HashMap<>();
+        entities.createQuery(
+                        "select each, entry.bench.id from BenchWait each join Entry entry on entry.id = each.entryId "
+                                + "where entry.bench.period.id = :period order by each.seq",
+                        Object[].class)
+                .setParameter("period", period.id())
+                .getResultStream()
+                .forEach(row -> {
+                    BenchWait each = (BenchWait) row[0];
+                    benches.put(each.entryId(), (UUID) row[1]);
+                    last.put(each.entryId() + " " + each.trial() + " " + each.pace(), each);
+                });
+        Map<UUID, List<BenchWait>> all = new HashMap<>();
+        last.values()
+                .forEach(each -> all.computeIfAbsent(benches.get(each.entryId()), any -> new ArrayList<>())
+                        .add(each));
+        return all;
     }
 }
