@@ -3,6 +3,9 @@ package lab.sassafras.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -108,6 +111,45 @@ class ClassTest extends HouseTest {
         assertThat(Hand.location(instructor.get("/class"))).contains("/class");
     }
 
+    /** Two instructors at once; a bench that is called otherwise stays the same. */
+    @Test
+    void whatTwoDoAtOnceIsDoneOnce() throws InterruptedException {
+        Hand alder = bench("Alder");
+        String bench = id("Alder");
+        Hand other = new Hand(address(""));
+        Thread[] both = {
+            new Thread(() -> instructor.post(period + "/class/" + bench, "what=hold&text=one")),
+            new Thread(() -> other.post(period + "/class/" + bench, "what=hold&text=two"))
+        };
+        for (Thread each : both) {
+            each.start();
+        }
+        for (Thread each : both) {
+            each.join();
+        }
+        assertThat(alder.get("/bench").body()).containsPattern("Stop, and wait for [^<]*: (one|two)");
+        instructor.post(period + "/benches/" + bench, "name=Birch");
+        assertThat(look())
+                .contains(">Birch<")
+                .containsPattern("held: (one|two)")
+                .doesNotContain(">Alder<");
+        instructor.post(period + "/class/" + bench, "what=lift");
+        other.post(period + "/class/" + bench, "what=lift");
+        assertThat(alder.get("/bench").body()).doesNotContain("Stop, and wait for");
+    }
+
+    @Test
+    void aClosedPeriodIsReadAndNothingIsSaidToItsBenches() {
+        Hand alder = bench("Alder");
+        String bench = id("Alder");
+        instructor.post(period + "/life", "state=CLOSED&reason=over");
+        assertThat(alder.post("/bench/hand", "up=true").statusCode()).isEqualTo(403);
+        assertThat(alder.get("/bench").body()).doesNotContain("Come and look");
+        assertThat(look()).contains("nothing begun").doesNotContain("hand raised");
+        assertThat(instructor.get(period + "/class/projector").body()).contains("No run is read to its end yet.");
+        assertThat(bench).isNotEmpty();
+    }
+
     private String solid(String bench, String mixed) {
         Hand hand = bench(bench);
         String entry = hand.begin("specific-heat-of-solid").replaceAll("\\?.*", "");
@@ -183,6 +225,26 @@ class ClassTest extends HouseTest {
                 .contains("23.4 °C", "32.00 g", "Conventions in use", "run.json", "observations.csv")
                 .doesNotContain("J/(g·°C) ±", "specific heat of the sample");
         assertThat(instructor.get(entry + "/print").body()).contains("Data only, without the answer");
+    }
+
+    /** An outlier is worth repeating as long as the hour leaves the time of a trial. */
+    @Test
+    void whatIsWorthRepeatingIsSaidWhileThereIsTime() {
+        ZonedDateTime now = HourTest.noon();
+        period = Hand.location(instructor.post(
+                "/periods",
+                "title=Again+" + UUID.randomUUID() + "&date=" + now.toLocalDate() + "&zone="
+                        + Hand.encoded(now.getZone().getId()) + "&mark=POINT"));
+        for (int i = 1; i <= 7; i++) {
+            solid("Bench " + i, i == 7 ? "29.0" : "23." + (3 + i % 3));
+        }
+        assertThat(look()).contains("outlier", "Worth repeating now: ");
+        DateTimeFormatter time = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+        String from = "from=" + time.format(now.minusHours(2)) + "&until=";
+        instructor.post(period + "/hour", from + time.format(now.plusMinutes(20)));
+        assertThat(look()).contains("minutes left", "Worth repeating now: ");
+        instructor.post(period + "/hour", from + time.format(now.minusMinutes(1)));
+        assertThat(look()).contains("its time is over", "outlier").doesNotContain("Worth repeating now: ");
     }
 
     @Test

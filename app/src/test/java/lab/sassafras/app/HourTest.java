@@ -115,8 +115,32 @@ class HourTest extends HouseTest {
                 .contains("Hour by hour");
     }
 
+    @Test
+    void benchesMayDoDifferentThingsAndTasksTakeWhatIsTyped() {
+        String page = hand.get(hour + "?" + SOLID + "&does-2=heat-of-solution&min-heat-of-solution-mix=33")
+                .body();
+        assertThat(page).contains("Cedar, mix, read", "Alder, in the bath").doesNotContain("Cedar, in the bath");
+        Matcher mixes = Pattern.compile("Cedar, mix, read, (\\d\\d:\\d\\d) to (\\d\\d:\\d\\d)")
+                .matcher(page);
+        assertThat(mixes.find()).isTrue();
+        assertThat(LocalTime.parse(mixes.group(1)).plusMinutes(33)).isEqualTo(mixes.group(2));
+        assertThat(page).contains("usual 9 min");
+    }
+
+    @Test
+    void whatSeveralPeopleMustDoIsNotDoneByOneAndPlansSayWhatBenchesDo() {
+        assertThat(hand.get(hour + "?" + SOLID.replace("trials=2", "trials=12")).body())
+                .contains("done by 19:30; the last is");
+        assertThat(hand.get(hour + "?" + SOLID + "&min-specific-heat-of-solid-mix=240&until=23:59")
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(hand.get(hour + "?" + SOLID.replace("trials=2", "trials=12") + "&min-specific-heat-of-solid-mix=240")
+                        .body())
+                .contains("This takes more than a day.");
+    }
+
     /** Where it is about noon, whenever this is run. */
-    private static ZonedDateTime noon() {
+    static ZonedDateTime noon() {
         int ahead = 12 - ZonedDateTime.now(ZoneOffset.UTC).getHour();
         return ZonedDateTime.now(ZoneId.of("Etc/GMT" + (ahead > 0 ? "-" : "+") + Math.abs(ahead)));
     }

@@ -67,7 +67,10 @@ public final class LikelySlip {
         for (int i = 0; i + 1 < digits.length(); i++) {
             char one = digits.charAt(i);
             char next = digits.charAt(i + 1);
-            if (Character.isDigit(one) && Character.isDigit(next) && one != next) {
+            // nobody writes a nought in front
+            boolean leads =
+                    next == '0' && (i == 0 || !Character.isDigit(digits.charAt(i - 1)) && digits.charAt(i - 1) != '.');
+            if (Character.isDigit(one) && Character.isDigit(next) && one != next && !leads) {
                 String exchanged = digits.substring(0, i) + next + one + digits.substring(i + 2);
                 number(exchanged).ifPresent(other -> slips.putIfAbsent("Two digits exchanged", other));
             }

@@ -151,6 +151,7 @@ class ClassController {
                         .map(each -> urgent(each, Optional.ofNullable(byName.get(each.bench()))))
                         .toList());
         model.addAttribute("groups", groups(now, period));
+        model.addAttribute("repeats", hours.goesOn(period, trial(now)));
         model.addAttribute(
                 "told",
                 now.passed().told().stream()
@@ -239,6 +240,20 @@ class ClassController {
                 .stream()
                 .map(each -> SideBySideShown.together(title(each), each, period.figures()))
                 .toList();
+    }
+
+    /** How long a trial takes this class: the median of the runs in which all is read; empty before there is one. */
+    private static Optional<Duration> trial(ClassLines.ClassNow now) {
+        List<Duration> times = now.benches().stream()
+                .filter(each ->
+                        each.now().sheet().isPresent() && each.now().next().isEmpty())
+                .map(each -> Duration.between(
+                                each.entry().orElseThrow().createdAt(),
+                                each.now().lastAt())
+                        .dividedBy(each.now().sheet().orElseThrow().trials()))
+                .sorted()
+                .toList();
+        return times.isEmpty() ? Optional.empty() : Optional.of(times.get(times.size() / 2));
     }
 
     private static String title(List<BesideLine> of) {

@@ -3,6 +3,7 @@ package lab.sassafras.app.classpages;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -151,13 +152,25 @@ class HourScreen {
 
     /** {@return how long a period goes on by the hour that was kept, on its day; empty else} */
     Optional<String> left(Period period) {
+        return minutesLeft(period).map(minutes -> minutes > 0 ? minutes + " minutes left" : "its time is over");
+    }
+
+    /** {@return whether there is time for another trial; so there is where nobody laid an hour} */
+    boolean goesOn(Period period, Optional<Duration> trial) {
+        return minutesLeft(period)
+                .map(minutes -> minutes > 0
+                        && trial.filter(each -> each.toMinutes() > minutes).isEmpty())
+                .orElse(period.open());
+    }
+
+    private Optional<Integer> minutesLeft(Period period) {
         return book.hour(period).flatMap(kept -> {
             ZonedDateTime now = clock.instant().atZone(period.zone());
             HourForm form = new HourForm(kept.fields(), usual(period, List.of()), List.of("all"));
-            int minutes = form.until().toSecondOfDay() / 60 - now.toLocalTime().toSecondOfDay() / 60;
-            return !now.toLocalDate().equals(period.heldOn())
-                    ? Optional.empty()
-                    : Optional.of(minutes > 0 ? minutes + " minutes left" : "its time is over");
+            return now.toLocalDate().equals(period.heldOn())
+                    ? Optional.of(form.until().toSecondOfDay() / 60
+                            - now.toLocalTime().toSecondOfDay() / 60)
+                    : Optional.empty();
         });
     }
 
