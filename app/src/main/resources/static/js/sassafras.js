@@ -12,7 +12,9 @@ const regions = {
   async renew(name) {
     const old = document.querySelector(`[data-region="${name}"]`);
     if (!old || regions.busy(old)) { return false; }
-    const answer = await fetch(window.location.href, { headers: { Accept: 'text/html', 'X-Region': name } });
+    // what stands above every page is asked of a page that can always be asked
+    const from = old.dataset.from || window.location.href;
+    const answer = await fetch(from, { headers: { Accept: 'text/html', 'X-Region': name } });
     const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
     const fresh = page.querySelector(`[data-region="${name}"]`);
     if (!answer.ok || !fresh || !old.isConnected || regions.busy(old)) { return false; }
