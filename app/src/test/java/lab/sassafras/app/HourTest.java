@@ -80,7 +80,7 @@ class HourTest extends HouseTest {
     @Test
     void whatIsTypedWrongStandsAtItsField() {
         String page = hand.get(hour + "?from=18:00&until=17:00&trials=40&balance=many&watts=x&people=0&at-1-1-bath=soon"
-                        + "&min-specific-heat-of-solid-bath=999")
+                        + "&experiment=specific-heat-of-solid&min-specific-heat-of-solid-bath=999")
                 .body();
         assertThat(page)
                 .contains("It ends before it begins.", "A whole number from 1 to 12.", "A whole number from 0 to 64.")
@@ -90,7 +90,8 @@ class HourTest extends HouseTest {
         String many = new Hand(address("")).openPeriod("Nobody yet, " + UUID.randomUUID());
         assertThat(hand.get(many + "/hour?benches=400").body())
                 .contains("A whole number from 1 to 64.", "value=\"400\"");
-        assertThat(hand.get(many + "/hour?benches=3").body()).contains("Bench 3, weigh");
+        assertThat(hand.get(many + "/hour?benches=3&experiment=specific-heat-of-solid").body())
+                .contains("Bench 3, weigh");
     }
 
     @Test

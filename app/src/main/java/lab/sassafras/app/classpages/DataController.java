@@ -95,7 +95,7 @@ class DataController {
     @GetMapping("/periods/{id}/data")
     String page(
             @PathVariable UUID id,
-            @RequestParam(defaultValue = "specific-heat-of-solid") String experiment,
+            @RequestParam Optional<String> experiment,
             @RequestParam(defaultValue = "1") String seed,
             @RequestParam Optional<String> copies,
             @RequestParam(defaultValue = "false") boolean second,
@@ -104,15 +104,16 @@ class DataController {
         Period period = find(id);
         int benches = periods.benches(period).size();
         String many = copies.orElse(String.valueOf(Math.max(1, Math.min(PaperData.MOST, benches))));
-        Asked asked = Asked.of(experiment, seed, many);
+        List<Experiment> offered =
+                Experiments.all().stream().filter(PaperData::possible).toList();
+        String chosen = experiment.orElseGet(() -> offered.get(0).key());
+        Asked asked = Asked.of(chosen, seed, many);
         if (!asked.problems().isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         }
         model.addAttribute("period", period);
-        model.addAttribute(
-                "experiments",
-                Experiments.all().stream().filter(PaperData::possible).toList());
-        model.addAttribute("typed", Map.of("experiment", experiment, "seed", seed, "copies", many));
+        model.addAttribute("experiments", offered);
+        model.addAttribute("typed", Map.of("experiment", chosen, "seed", seed, "copies", many));
         model.addAttribute("problems", asked.problems());
         model.addAttribute("second", second);
         model.addAttribute("figures", period.figures());
@@ -161,7 +162,7 @@ class DataController {
     @GetMapping("/periods/{id}/data.csv")
     ResponseEntity<byte[]> csv(
             @PathVariable UUID id,
-            @RequestParam(defaultValue = "specific-heat-of-solid") String experiment,
+            @RequestParam String experiment,
             @RequestParam(defaultValue = "1") String seed,
             @RequestParam(defaultValue = "1") String copies) {
         Period period = find(id);

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.declaration.Gear;
+import lab.sassafras.declaration.Task;
 import lab.sassafras.hour.BenchNow;
 import lab.sassafras.hour.Evening;
 import lab.sassafras.hour.Job;
@@ -91,12 +92,20 @@ public final class HourNow {
                     int from = Math.min(planned.from(), last);
                     stood.put(job.key(), new Evening.Stood(from, Math.max(now, from + job.minutes())));
                 }
-            } else if (task.isPresent() || job.trial() < trial || !job.task().equals("clean")) {
+            } else if (task.isPresent() || job.trial() < trial || !atTheEnd(sheet, job)) {
                 stood.put(job.key(), new Evening.Stood(planned.from(), Math.min(planned.until(), now)));
             } else {
                 inHand.put(bench.bench(), job);
             }
         }
+    }
+
+    /** Whether it is done once all is read: no step tells that it was. */
+    private static boolean atTheEnd(Sheet sheet, Job job) {
+        return sheet.experiment().tasks().stream()
+                .anyMatch(each -> each.key().equals(job.task())
+                        && each.turn() == Task.Turn.LAST
+                        && each.from().isEmpty());
     }
 
     /** Whether a job of a trial comes after the task in hand. */

@@ -25,6 +25,7 @@ import lab.sassafras.app.shelf.Shelves;
 import lab.sassafras.app.shelf.Supplies;
 import lab.sassafras.declaration.Gear;
 import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Experiments;
 import lab.sassafras.hour.Evening;
 import lab.sassafras.hour.Job;
 import lab.sassafras.hour.Scheduling;
@@ -106,7 +107,7 @@ class HourScreen {
                         .findFirst()
                         .map(each -> each.plan().experiment())
                         .or(() -> period.offers().stream().sorted().findFirst())
-                        .orElse("specific-heat-of-solid"));
+                        .orElseGet(() -> Experiments.all().get(0).key()));
         for (int i = 0; i < benches.size(); i++) {
             Bench bench = benches.get(i);
             String field = HourForm.DOES + (i + 1);
@@ -120,7 +121,7 @@ class HourScreen {
                 .filter(each -> each.kind().key().equals(InstrumentKind.BALANCE.key()))
                 .count();
         long bombs = shelf.vesselsOffered().stream()
-                .filter(each -> each.kind().key().equals("bomb"))
+                .filter(each -> each.kind().key().equals(Gear.BOMB.key()))
                 .count();
         usual.put(Gear.BALANCE.key(), String.valueOf(Math.max(1, balances)));
         usual.put(Gear.BOMB.key(), String.valueOf(Math.max(1, bombs)));
