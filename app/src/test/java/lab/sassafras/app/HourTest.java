@@ -90,7 +90,8 @@ class HourTest extends HouseTest {
         String many = new Hand(address("")).openPeriod("Nobody yet, " + UUID.randomUUID());
         assertThat(hand.get(many + "/hour?benches=400").body())
                 .contains("A whole number from 1 to 64.", "value=\"400\"");
-        assertThat(hand.get(many + "/hour?benches=3&experiment=specific-heat-of-solid").body())
+        assertThat(hand.get(many + "/hour?benches=3&experiment=specific-heat-of-solid")
+                        .body())
                 .contains("Bench 3, weigh");
     }
 
