@@ -32,7 +32,8 @@ class ArrowsTest {
             "calibration",
             "verdict",
             "plan",
-            "hour");
+            "hour",
+            "rehearse");
 
     private final JavaClasses core = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

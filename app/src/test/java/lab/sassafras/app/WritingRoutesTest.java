@@ -96,6 +96,7 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/periods/{id}/benches/{bench}", Bringer.AROUND),
             Map.entry("/periods/{id}/conventions", Bringer.AROUND),
             Map.entry("/periods/{id}/hour", Bringer.AROUND),
+            Map.entry("/plans/{plan}/rehearsal", Bringer.AROUND),
             Map.entry("/periods/{id}/class/notes", Bringer.AROUND),
             Map.entry("/periods/{id}/class/{bench}", Bringer.AROUND),
             Map.entry("/bench/hand", Bringer.AROUND),

@@ -1,9 +1,7 @@
 package lab.sassafras.plan;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import lab.sassafras.simulate.Bench;
 
 /**
@@ -34,8 +32,6 @@ public record Course(List<Point> readings, double mixed) {
      */
     public static Course of(Expectation expectation) {
         Plan plan = expectation.plan();
-        Map<String, Double> wished = new LinkedHashMap<>();
-        plan.amounts().forEach(path -> wished.put(path, plan.amount(path).orElseThrow()));
         Bench.Played played = Bench.usual(
                         1,
                         plan.setting()
@@ -44,11 +40,7 @@ public record Course(List<Point> readings, double mixed) {
                                         .map(known -> known.value().value())
                                         .orElse(each.kind().typical()))
                                 .orElse(5.0))
-                .wishing(
-                        wished,
-                        Purpose.Apart.place(plan)
-                                .map(place -> plan.one(place).text())
-                                .orElse(""))
+                .wishing(plan.wished(), plan.taken())
                 .atOnce(plan.experiment().scene().orElseThrow());
         List<Bench.Sample> curve = played.curve().stream()
                 .filter(each -> each.seconds() >= Math.max(played.settled(), played.mixed() - BEFORE))

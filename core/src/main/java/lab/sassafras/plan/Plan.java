@@ -300,6 +300,18 @@ public record Plan(
                 : OptionalDouble.of(line(path, one).value());
     }
 
+    /** {@return all amounts and temperatures that are had, by the path of a slot (bench unit)} */
+    public Map<String, Double> wished() {
+        Map<String, Double> wished = new LinkedHashMap<>();
+        amounts().forEach(path -> wished.put(path, amount(path).orElseThrow()));
+        return wished;
+    }
+
+    /** {@return the substance that is taken, where it is of one of several; empty elsewhere} */
+    public String taken() {
+        return Purpose.Apart.place(this).map(place -> one(place).text()).orElse("");
+    }
+
     /**
      * {@return whether a temperature stands there}
      *

@@ -57,11 +57,13 @@ public record Prepared(List<Line> lines, List<String> substances) {
      * @param unit   of the amount; empty for pieces
      * @param how    it is made, or what to mind
      * @param need   what the shelf is to hold for it; empty for what comes out of a tap
+     * @param path   of the slot it is weighed or measured out for; empty for what is not
      */
-    public record Line(Kind kind, String what, double amount, String unit, String how, Optional<Need> need) {
+    public record Line(
+            Kind kind, String what, double amount, String unit, String how, Optional<Need> need, String path) {
 
         private Line(Kind kind, String what, double amount, String unit, String how) {
-            this(kind, what, amount, unit, how, Optional.empty());
+            this(kind, what, amount, unit, how, Optional.empty(), "");
         }
     }
 
@@ -164,7 +166,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
             Optional<QuantitySlot.Dissolved> dissolved =
                     slot.dissolved().filter(of -> plan.had().containsKey(of.formula()));
             if (dissolved.isPresent() && had.role() == Role.VOLUME) {
-                solution(label, each * times, dissolved.get());
+                solution(path, label, each * times, dissolved.get());
             } else if (liquid(path)) {
                 boolean told = plan.had().containsKey(start);
                 lines.add(new Line(
@@ -175,7 +177,8 @@ public record Prepared(List<Line> lines, List<String> substances) {
                         at > HOT ? heating(each * times, at) : "",
                         substance(path)
                                 .filter(what -> !what.equals("water"))
-                                .map(what -> new Need(what, each * times, had.unit()))));
+                                .map(what -> new Need(what, each * times, had.unit())),
+                        path));
             } else if (had.unit().equals("g")) {
                 lines.add(new Line(
                         frozen ? Kind.LIQUID : Kind.SOLID,
@@ -183,7 +186,8 @@ public record Prepared(List<Line> lines, List<String> substances) {
                         each * times * (frozen ? MELTS : 1),
                         "g",
                         frozen ? "Half as much again melts while it waits." : "",
-                        substance(path).map(what -> new Need(what, each * times, "g"))));
+                        substance(path).map(what -> new Need(what, each * times, "g")),
+                        path));
             }
         }
 
@@ -235,7 +239,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
                     .orElse("");
         }
 
-        private void solution(String label, double millilitres, QuantitySlot.Dissolved of) {
+        private void solution(String path, String label, double millilitres, QuantitySlot.Dissolved of) {
             String formula = plan.one(of.formula()).text();
             double concentration = plan.amount(of.concentration()).orElse(0);
             Recipe recipe = Recipe.of(formula, concentration, millilitres, bottles, figures);
@@ -245,7 +249,8 @@ public record Prepared(List<Line> lines, List<String> substances) {
                     millilitres,
                     "mL",
                     recipe.words(),
-                    recipe.need()));
+                    recipe.need(),
+                    path));
         }
 
         private void gear() {
@@ -278,7 +283,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
         }
 
         private void gear(String what, double pieces, String how, String need) {
-            lines.add(new Line(Kind.GEAR, what, pieces, "", how, Optional.of(new Need(need, pieces, ""))));
+            lines.add(new Line(Kind.GEAR, what, pieces, "", how, Optional.of(new Need(need, pieces, "")), ""));
         }
 
         private double shared() {

@@ -146,6 +146,17 @@ public record Bench(
     }
 
     /**
+     * {@return what hands do in a trial, in order}
+     *
+     * @param scene what is played
+     */
+    public List<Due> touches(Scene scene) {
+        Stage stage = new Stage(this, Optional.empty());
+        scene.play(stage);
+        return stage.done();
+    }
+
+    /**
      * {@return how far what is known with a ± lies off, in its own standard uncertainty}
      *
      * @param seed it follows from
@@ -200,6 +211,14 @@ public record Bench(
      * @param about how much, where something is poured or weighed (g); 0 elsewhere
      */
     public record Touch(Kind kind, String path, double about) {}
+
+    /**
+     * A touch with the time hands usually take for it.
+     *
+     * @param touch   that is done
+     * @param usually since the one before (s)
+     */
+    public record Due(Touch touch, double usually) {}
 
     /** What hands do. */
     public enum Kind {

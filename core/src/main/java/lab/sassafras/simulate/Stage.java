@@ -42,6 +42,7 @@ public final class Stage {
     private final List<Bench.Written> written = new ArrayList<>();
     private final List<Bench.Sample> curve = new ArrayList<>();
     private final List<Bench.Truth> truths = new ArrayList<>();
+    private final List<Bench.Due> done = new ArrayList<>();
     private final double roomTemperature;
     private Optional<Flow> dipped = Optional.empty();
     private Lump filled;
@@ -469,7 +470,12 @@ public final class Stage {
             at = touched.get(touches);
         }
         touches++;
+        done.add(new Bench.Due(new Bench.Touch(kind, path, about), usually));
         run(at);
+    }
+
+    List<Bench.Due> done() {
+        return List.copyOf(done);
     }
 
     /** The trial is over; what is in the vessel goes on. */

@@ -151,7 +151,8 @@ public final class NewPeriod {
                 benchesOf(),
                 names(),
                 plans(),
-                !value("draft").isEmpty());
+                !value("draft").isEmpty(),
+                false);
     }
 
     String title() {

@@ -52,6 +52,7 @@ class ClassController {
     private final Revisions revisions;
     private final HourScreen hours;
     private final LeadClass leading;
+    private final RehearsalScreen rehearsals;
 
     ClassController(
             PeriodBook periods,
@@ -59,7 +60,9 @@ class ClassController {
             EntrySummaries summaries,
             Revisions revisions,
             HourScreen hours,
-            LeadClass leading) {
+            LeadClass leading,
+            RehearsalScreen rehearsals) {
+        this.rehearsals = rehearsals;
         this.periods = periods;
         this.lines = lines;
         this.summaries = summaries;
@@ -87,6 +90,7 @@ class ClassController {
      * @param ago     how long that is ago
      * @param silent  whether that is long
      * @param looks   what needs a look
+     * @param waits   for what it waits by the hour; empty where it does not
      * @param raised  whether its hand is raised
      * @param held    why it is held; null where it is not
      * @param beside  what an instructor noted beside it
@@ -102,6 +106,7 @@ class ClassController {
             String ago,
             boolean silent,
             List<String> looks,
+            String waits,
             boolean raised,
             @org.jspecify.annotations.Nullable String held,
             List<String> beside) {}
@@ -139,15 +144,20 @@ class ClassController {
         ClassLines.ClassNow now = lines.of(period);
         model.addAttribute("period", period);
         model.addAttribute("seen", revisions.number(period));
+        Optional<HourNow.Day> day = hours.onDay(period, now.benches());
+        Map<String, String> waits = day.map(HourNow.Day::waits).orElse(Map.of());
         model.addAttribute(
                 "rows",
-                now.benches().stream().map(each -> row(each, now.passed())).toList());
+                now.benches().stream()
+                        .map(each -> row(each, now.passed(), waits))
+                        .toList());
         Map<String, ClassLines.BenchLine> byName = now.benches().stream()
                 .collect(Collectors.toMap(
                         each -> each.bench().name(), each -> each, (one, other) -> one, LinkedHashMap::new));
         model.addAttribute(
                 "urgent",
                 Concern.of(now.benches().stream().map(ClassLines.BenchLine::now)).stream()
+                        .filter(each -> looked(each, waits))
                         .map(each -> urgent(each, Optional.ofNullable(byName.get(each.bench()))))
                         .toList());
         model.addAttribute("groups", groups(now, period));
@@ -157,8 +167,9 @@ class ClassController {
                 now.passed().told().stream()
                         .map(each -> told(each, now.passed(), now.benches(), period))
                         .toList());
-        model.addAttribute("day", hours.onDay(period, now.benches()).orElse(null));
+        model.addAttribute("day", day.orElse(null));
         model.addAttribute("left", hours.left(period).orElse(""));
+        model.addAttribute("rehearsal", rehearsals.band(period).orElse(null));
         model.addAttribute("typed", typed);
         model.addAttribute("problem", problem);
         return "class";
@@ -173,9 +184,15 @@ class ClassController {
                 line.flatMap(ClassLines.BenchLine::entry).map(Entry::id).orElse(null));
     }
 
-    private static Row row(ClassLines.BenchLine line, Passed passed) {
+    /** Nobody is silent who waits by the hour. */
+    private static boolean looked(Concern concern, Map<String, String> waits) {
+        return concern.kind() != Concern.Kind.SILENT || !waits.containsKey(concern.bench());
+    }
+
+    private static Row row(ClassLines.BenchLine line, Passed passed, Map<String, String> waits) {
         BenchNow now = line.now();
-        List<Concern> concerns = now.concerns();
+        List<Concern> concerns =
+                now.concerns().stream().filter(each -> looked(each, waits)).toList();
         String inHand = now.sheet().isEmpty()
                 ? "nothing begun"
                 : now.next()
@@ -200,6 +217,7 @@ class ClassController {
                 !begun ? "" : now.next().isEmpty() ? "done " + ago : ago,
                 concerns.stream().anyMatch(each -> each.kind() == Concern.Kind.SILENT),
                 concerns.stream().map(Concern::words).toList(),
+                waits.getOrDefault(line.bench().name(), ""),
                 passed.raised(line.bench()).isPresent(),
                 passed.held(line.bench())
                         .map(each -> each.text().isEmpty() ? "stop, wait for me" : each.text())
@@ -248,7 +266,7 @@ class ClassController {
                 .filter(each ->
                         each.now().sheet().isPresent() && each.now().next().isEmpty())
                 .map(each -> Duration.between(
-                                each.entry().orElseThrow().createdAt(),
+                                now.clock().at(each.entry().orElseThrow().createdAt()),
                                 each.now().lastAt())
                         .dividedBy(each.now().sheet().orElseThrow().trials()))
                 .sorted()

@@ -15,6 +15,7 @@ import java.util.OptionalDouble;
 import java.util.UUID;
 import lab.sassafras.app.chart.LeavesPicture;
 import lab.sassafras.app.classroom.ClassBook;
+import lab.sassafras.app.classroom.EveningClock;
 import lab.sassafras.app.classroom.Passed;
 import lab.sassafras.app.plans.Planned;
 import lab.sassafras.app.record.Bench;
@@ -104,11 +105,13 @@ class ClassLines {
      * @param benches of it, in order
      * @param entries all runs of it, the newest first
      * @param passed  between them and their instructor
+     * @param clock   it goes by
      */
-    record ClassNow(List<BenchLine> benches, List<Entry> entries, Passed passed) {}
+    record ClassNow(List<BenchLine> benches, List<Entry> entries, Passed passed, EveningClock clock) {}
 
     ClassNow of(Period period) {
-        Instant now = clock.instant();
+        EveningClock by = book.clock(period);
+        Instant now = by.at(clock.instant());
         List<Entry> all = entries.of(period);
         Map<UUID, Entry> newest = new HashMap<>();
         all.forEach(each -> newest.putIfAbsent(each.bench().id(), each));
@@ -125,9 +128,9 @@ class ClassLines {
                     bench.name(),
                     is.map(Known::sight),
                     is.flatMap(Known::last),
-                    is.map(Known::lastAt).orElse(now),
-                    passed.raised(bench),
-                    is.map(each -> waits(waiting.getOrDefault(bench.id(), List.of()), entry.orElseThrow(), each))
+                    is.map(each -> by.at(each.lastAt())).orElse(now),
+                    passed.raised(bench).map(by::at),
+                    is.map(each -> waits(waiting.getOrDefault(bench.id(), List.of()), entry.orElseThrow(), each, by))
                             .orElse(Map.of()),
                     Optional.empty(),
                     is.map(Known::expected).orElse(OptionalDouble.empty()),
@@ -135,11 +138,12 @@ class ClassLines {
             lines.add(new BenchLine(
                     bench,
                     entry,
-                    is.map(each -> stands.taking(median(each, stands, ofBench))).orElse(stands),
+                    is.map(each -> stands.taking(median(each, stands, ofBench, by)))
+                            .orElse(stands),
                     is.map(Known::lastText).orElse(""),
                     is.map(Known::leaves).orElse("")));
         }
-        return new ClassNow(lines, all, passed);
+        return new ClassNow(lines, all, passed, by);
     }
 
     private Known known(Entry entry, @org.jspecify.annotations.Nullable Revision now) {
@@ -155,8 +159,9 @@ class ClassLines {
                 sight,
                 LeavesPicture.svg(sight.leaves()),
                 last.flatMap(each -> line(sheet.sheet(), each)),
-                last.flatMap(each -> each.unit().map(unit -> each.text() + " " + unit))
-                        .orElse(""),
+                sheet.observations().all().stream()
+                        .flatMap(each -> each.unit().map(unit -> each.text() + " " + unit).stream())
+                        .reduce("", (earlier, later) -> later),
                 last.map(Observation::madeAt).orElse(entry.createdAt()),
                 took(entry, sheet),
                 planned.ends(entry.bench(), entry.experiment())
@@ -188,7 +193,7 @@ class ClassLines {
         return took;
     }
 
-    private static Optional<Duration> median(Known of, BenchNow stands, Map<UUID, Known> all) {
+    private static Optional<Duration> median(Known of, BenchNow stands, Map<UUID, Known> all, EveningClock by) {
         return stands.next().flatMap(ask -> {
             List<Duration> times = all.values().stream()
                     .filter(each -> each.sight()
@@ -199,11 +204,11 @@ class ClassLines {
                     .flatMap(each -> each.took().getOrDefault(ask.address().path(), List.of()).stream())
                     .sorted()
                     .toList();
-            return times.size() < FEW ? Optional.empty() : Optional.of(times.get(times.size() / 2));
+            return times.size() < FEW ? Optional.empty() : Optional.of(by.took(times.get(times.size() / 2)));
         });
     }
 
-    private static Map<String, Instant> waits(List<BenchWait> of, Entry entry, Known is) {
+    private static Map<String, Instant> waits(List<BenchWait> of, Entry entry, Known is, EveningClock by) {
         Map<String, Instant> waits = new LinkedHashMap<>();
         for (BenchWait each : of) {
             String path = each.pace().substring(each.pace().indexOf(' ') + 1);
@@ -213,7 +218,7 @@ class ClassLines {
                     && !is.sight().sheet().filled(is.sight().sheet().address(path, each.trial()))) {
                 waits.put(
                         is.sight().sheet().experiment().words().label(path),
-                        each.madeAt().plusSeconds((long) each.seconds()));
+                        by.at(each.madeAt()).plusSeconds((long) each.seconds()));
             }
         }
         return waits;

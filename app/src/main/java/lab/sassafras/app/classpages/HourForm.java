@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lab.sassafras.declaration.Gear;
 import lab.sassafras.declaration.Task;
 import lab.sassafras.experiment.Experiment;
@@ -44,6 +45,7 @@ public final class HourForm {
     static final String BATH = "bath";
     static final String HOT = "hot";
     static final String WATTS = "watts";
+    private static final String EXPERIMENT = "experiment";
 
     /** Most trials of each bench. */
     static final int MOST_TRIALS = 12;
@@ -73,10 +75,10 @@ public final class HourForm {
         this.benches = benches.isEmpty() ? numbered() : benches;
         for (int i = 0; i < this.benches.size(); i++) {
             String field = DOES + (i + 1);
-            String key = typed.getOrDefault(field, value("experiment"));
+            String key = typed.getOrDefault(field, value(EXPERIMENT));
             Optional<Experiment> found = Experiments.find(key);
             if (found.isEmpty()) {
-                problems.put("experiment", "There is no experiment of that name.");
+                problems.put(EXPERIMENT, "There is no experiment of that name.");
             }
             does.put(
                     this.benches.get(i), found.orElseGet(() -> Experiments.all().get(0)));
@@ -325,6 +327,17 @@ public final class HourForm {
                         .collect(Collectors.joining("&"));
     }
 
+    /** {@return all that an hour is laid from, what is usual too: it stays so whatever becomes usual} */
+    Map<String, String> whole() {
+        Map<String, String> all = fields();
+        Stream.concat(
+                        Stream.of(FROM, UNTIL, TRIALS, PEOPLE, BATH, HOT, WATTS, EXPERIMENT),
+                        gear().stream().map(Gear::key))
+                .filter(field -> !value(field).isEmpty())
+                .forEach(field -> all.put(field, value(field)));
+        return all;
+    }
+
     /** {@return what was typed, for a form to hand on} */
     public Map<String, String> given() {
         return fields();
@@ -336,7 +349,7 @@ public final class HourForm {
     }
 
     private boolean known(String field) {
-        return Set.of(FROM, UNTIL, TRIALS, PEOPLE, BENCHES, BATH, HOT, WATTS, NOW, "experiment")
+        return Set.of(FROM, UNTIL, TRIALS, PEOPLE, BENCHES, BATH, HOT, WATTS, NOW, EXPERIMENT)
                         .contains(field)
                 || field.startsWith(DOES)
                 || field.startsWith(MINUTES)

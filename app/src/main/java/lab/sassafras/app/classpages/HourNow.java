@@ -39,8 +39,9 @@ public final class HourNow {
      *
      * @param behind who is, in words, the farthest first
      * @param anew   address by which the rest is laid anew from where it stands
+     * @param waits  who cannot go on yet, by bench, in words: its time has not come, or what it needs is in other hands
      */
-    public record Day(List<String> behind, String anew) {}
+    public record Day(List<String> behind, String anew, Map<String, String> waits) {}
 
     /** Empty on another day, or before it begins. */
     static Optional<Day> of(
@@ -56,7 +57,7 @@ public final class HourNow {
         }
         HourNow hour = new HourNow(form, evening, timetable, minute);
         lines.forEach(each -> hour.stands(each.now()));
-        return Optional.of(new Day(hour.behind(), hour.anew()));
+        return Optional.of(new Day(hour.behind(), hour.anew(), hour.waits()));
     }
 
     /** What a bench did, has in hand and has still to do, by its sheet. */
@@ -95,7 +96,11 @@ public final class HourNow {
             } else if (task.isPresent() || job.trial() < trial || !atTheEnd(sheet, job)) {
                 stood.put(job.key(), new Evening.Stood(planned.from(), Math.min(planned.until(), now)));
             } else {
-                inHand.put(bench.bench(), job);
+                // no step tells that it was done: it is once its time is over
+                stood.put(job.key(), new Evening.Stood(Math.min(planned.from(), last), last + job.minutes()));
+                if (now < last + job.minutes()) {
+                    inHand.put(bench.bench(), job);
+                }
             }
         }
     }
@@ -149,6 +154,18 @@ public final class HourNow {
                                 .map(why -> ": " + why)
                                 .orElse("")));
         return all;
+    }
+
+    private Map<String, String> waits() {
+        Map<String, String> waits = new LinkedHashMap<>();
+        inHand.forEach((bench, job) -> timetable.of(bench).stream()
+                .filter(each -> each.job().key().equals(job.key()) && !stood.containsKey(job.key()))
+                .findFirst()
+                .flatMap(planned -> planned.from() > now
+                        ? Optional.of("waits for its time, " + form.at(planned.from()))
+                        : taken(job))
+                .ifPresent(why -> waits.put(bench, why)));
+        return waits;
     }
 
     /** What a bench waits for, where all of some gear it needs is in other hands. */

@@ -16,6 +16,7 @@ import lab.sassafras.app.chart.HourPicture;
 import lab.sassafras.app.classroom.ClassBook;
 import lab.sassafras.app.classroom.KeptHour;
 import lab.sassafras.app.people.Visitor;
+import lab.sassafras.app.plans.KeptPlan;
 import lab.sassafras.app.plans.PlanBook;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
@@ -85,8 +86,18 @@ class HourScreen {
                 : form;
     }
 
-    private Map<String, String> usual(Period period, List<Bench> benches) {
-        List<PlanBook.Led> led = plans.led(period);
+    /** {@return fields of an evening nobody sits down to yet, led by a plan} */
+    HourForm form(KeptPlan plan, Map<String, String> typed) {
+        Map<String, String> usual = there();
+        usual.put(HourForm.BENCHES, String.valueOf(plan.file().forPeriod().benches()));
+        usual.put(HourForm.TRIALS, String.valueOf(plan.file().forPeriod().trials()));
+        usual.put("experiment", plan.experiment());
+        usual.put("speed", Figures.POINT.plain(RehearsalController.SPEED));
+        return new HourForm(typed, usual, List.of());
+    }
+
+    /** What is usual, with the gear of the shelf. */
+    private Map<String, String> there() {
         Map<String, String> usual = new HashMap<>(Map.of(
                 HourForm.FROM, "18:00",
                 HourForm.UNTIL, "20:00",
@@ -95,6 +106,24 @@ class HourScreen {
                 HourForm.BATH, "400",
                 HourForm.HOT, "95",
                 HourForm.WATTS, Figures.POINT.plain(supplies.rated("plate").orElse(Lab.USUAL.plate()))));
+        Shelf shelf = shelves.now();
+        long balances = shelf.instrumentsOffered().stream()
+                .filter(each -> each.kind().key().equals(InstrumentKind.BALANCE.key()))
+                .count();
+        long bombs = shelf.vesselsOffered().stream()
+                .filter(each -> each.kind().key().equals(Gear.BOMB.key()))
+                .count();
+        usual.put(Gear.BALANCE.key(), String.valueOf(Math.max(1, balances)));
+        usual.put(Gear.BOMB.key(), String.valueOf(Math.max(1, bombs)));
+        usual.put(
+                Gear.HOT_PLATE.key(),
+                Figures.POINT.fixed(supplies.pieces("plate").orElse(2), 0));
+        return usual;
+    }
+
+    private Map<String, String> usual(Period period, List<Bench> benches) {
+        List<PlanBook.Led> led = plans.led(period);
+        Map<String, String> usual = there();
         usual.put(
                 HourForm.TRIALS,
                 String.valueOf(led.stream()
@@ -116,18 +145,6 @@ class HourScreen {
                     .findFirst()
                     .ifPresent(each -> usual.put(field, each.plan().experiment()));
         }
-        Shelf shelf = shelves.now();
-        long balances = shelf.instrumentsOffered().stream()
-                .filter(each -> each.kind().key().equals(InstrumentKind.BALANCE.key()))
-                .count();
-        long bombs = shelf.vesselsOffered().stream()
-                .filter(each -> each.kind().key().equals(Gear.BOMB.key()))
-                .count();
-        usual.put(Gear.BALANCE.key(), String.valueOf(Math.max(1, balances)));
-        usual.put(Gear.BOMB.key(), String.valueOf(Math.max(1, bombs)));
-        usual.put(
-                Gear.HOT_PLATE.key(),
-                Figures.POINT.fixed(supplies.pieces("plate").orElse(2), 0));
         return usual;
     }
 
@@ -137,18 +154,16 @@ class HourScreen {
             HourForm form = form(period, Map.of());
             try {
                 return form.evening()
-                        .flatMap(evening -> HourNow.of(
-                                period,
-                                form,
-                                evening,
-                                timetable(evening),
-                                lines,
-                                clock.instant().atZone(period.zone())));
+                        .flatMap(evening -> HourNow.of(period, form, evening, timetable(evening), lines, now(period)));
             } catch (Refused changed) {
                 // benches came or went since: it is laid anew by hand
                 return Optional.empty();
             }
         });
+    }
+
+    private ZonedDateTime now(Period period) {
+        return book.clock(period).at(clock.instant()).atZone(period.zone());
     }
 
     /** {@return how long a period goes on by the hour that was kept, on its day; empty else} */
@@ -166,7 +181,7 @@ class HourScreen {
 
     private Optional<Integer> minutesLeft(Period period) {
         return book.hour(period).flatMap(kept -> {
-            ZonedDateTime now = clock.instant().atZone(period.zone());
+            ZonedDateTime now = now(period);
             HourForm form = new HourForm(kept.fields(), usual(period, List.of()), List.of("all"));
             return now.toLocalDate().equals(period.heldOn())
                     ? Optional.of(form.until().toSecondOfDay() / 60
@@ -271,7 +286,7 @@ class HourScreen {
                 kept);
     }
 
-    private Timetable timetable(Evening evening) {
+    Timetable timetable(Evening evening) {
         return laid.get(evening, any -> Scheduling.of(any, Scheduling.Effort.FULL));
     }
 

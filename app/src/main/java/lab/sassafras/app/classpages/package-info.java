@@ -10,6 +10,8 @@
             "shelf",
             "sheet",
             "plans",
+            "planpages",
+            "simulated",
             "classroom",
             "usecase",
             "access",

@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -39,6 +40,8 @@ public class ClassBook {
 
     /** Most that passes in one period. */
     private static final int MOST = 5_000;
+    /** So many dress rehearsals go on after a restart. */
+    private static final int REHEARSALS = 5;
 
     private Instant now() {
         return clock.instant().truncatedTo(ChronoUnit.MILLIS);
@@ -60,6 +63,37 @@ public class ClassBook {
                 .setMaxResults(1)
                 .getResultStream()
                 .findFirst();
+    }
+
+    /** Keeps what a dress rehearsal is begun with; a period has one at most. */
+    public KeptRehearsal rehearse(Period period, KeptRehearsal.Given given, String who) {
+        room.check();
+        KeptRehearsal kept = new KeptRehearsal(period, given, persons.in(period.id(), who), now());
+        entities.persist(kept);
+        return kept;
+    }
+
+    /** {@return the dress rehearsal a period is; empty where it is none} */
+    @Transactional(readOnly = true)
+    public Optional<KeptRehearsal> rehearsal(Period period) {
+        return entities.createQuery("from KeptRehearsal where periodId = :period", KeptRehearsal.class)
+                .setParameter("period", period.id())
+                .getResultStream()
+                .findFirst();
+    }
+
+    /** {@return the clock a period goes by} */
+    @Transactional(readOnly = true)
+    public EveningClock clock(Period period) {
+        return rehearsal(period).map(each -> each.clock(period)).orElse(EveningClock.WALL);
+    }
+
+    /** {@return the newest dress rehearsals, the newest first} */
+    @Transactional(readOnly = true)
+    public List<KeptRehearsal> rehearsals() {
+        return entities.createQuery("from KeptRehearsal order by seq desc", KeptRehearsal.class)
+                .setMaxResults(REHEARSALS)
+                .getResultList();
     }
 
     /** {@return what passed in a period} */

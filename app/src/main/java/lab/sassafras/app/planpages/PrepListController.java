@@ -21,17 +21,12 @@ import lab.sassafras.app.plans.PlanBook;
 import lab.sassafras.app.plans.PlanFile;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.ForSpreadsheets;
-import lab.sassafras.app.shelf.Shelf;
-import lab.sassafras.app.shelf.Shelves;
-import lab.sassafras.app.shelf.Supplies;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.KeepShelf;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
-import lab.sassafras.plan.Bottle;
-import lab.sassafras.plan.Plan;
 import lab.sassafras.plan.Prepared;
 import lab.sassafras.substance.Hazard;
 import org.apache.commons.csv.CSVFormat;
@@ -59,18 +54,15 @@ class PrepListController {
     private static final int DIGITS = 3;
 
     private final PlanBook plans;
-    private final Shelves shelves;
     private final HazardsShown hazards;
     private final KeepShelf keeping;
-    private final Supplies supplies;
+    private final PlannedWork work;
     private final Labs labs;
 
-    PrepListController(
-            PlanBook plans, Shelves shelves, HazardsShown hazards, KeepShelf keeping, Supplies supplies, Labs labs) {
-        this.supplies = supplies;
+    PrepListController(PlanBook plans, HazardsShown hazards, KeepShelf keeping, PlannedWork work, Labs labs) {
         this.labs = labs;
+        this.work = work;
         this.plans = plans;
-        this.shelves = shelves;
         this.hazards = hazards;
         this.keeping = keeping;
     }
@@ -129,19 +121,7 @@ class PrepListController {
     }
 
     private Prepared prepared(KeptPlan kept, Counts counts) {
-        return Prepared.of(
-                plan(kept), whole(counts.benches()), whole(counts.trials()), whole(counts.spare()), supplies.bottles());
-    }
-
-    private Plan plan(KeptPlan kept) {
-        return new PlanForm(
-                        Experiments.find(kept.experiment())
-                                .filter(Plan::possible)
-                                .orElseThrow(() -> new Refused("This plan is of an experiment not known here.")),
-                        PlanForm.typed(kept.file()),
-                        shelves.now(),
-                        labs.now())
-                .plan();
+        return work.prepared(kept, whole(counts.benches()), whole(counts.trials()), whole(counts.spare()));
     }
 
     private static int whole(String text) {
@@ -168,38 +148,13 @@ class PrepListController {
     private String onShelf(Prepared.Line line) {
         return line.need()
                 .map(need -> {
-                    double there = there(need);
-                    String lacks = there < need.amount() ? ": " + written(need.amount() - there, need) + " short" : "";
+                    double there = work.there(need);
+                    String lacks = work.lacks(need).map(each -> ": " + each).orElse("");
                     return there > 0
-                            ? "the shelf has " + written(there, need) + lacks
+                            ? "the shelf has " + PlannedWork.written(there, need) + lacks
                             : need.unit().isEmpty() ? "" : "the shelf has none that was counted";
                 })
                 .orElse("");
-    }
-
-    private static String written(double amount, Prepared.Need of) {
-        return of.unit().isEmpty()
-                ? Figures.POINT.fixed(amount, 0)
-                : Figures.POINT.significant(amount, DIGITS) + " " + of.unit();
-    }
-
-    private double there(Prepared.Need need) {
-        if (!need.unit().isEmpty()) {
-            return supplies.bottles().stream()
-                    .filter(each -> each.unit().equals(need.unit()) && each.holds(need.what()))
-                    .mapToDouble(Bottle::amount)
-                    .sum();
-        }
-        Shelf shelf = shelves.now();
-        long vessels = shelf.vesselsOffered().stream()
-                .filter(each -> each.kind().words().equals(need.what()))
-                .count();
-        long instruments = shelf.instrumentsOffered().stream()
-                .filter(each -> each.kind().word().equals(need.what()))
-                .count();
-        return Math.max(
-                (double) Math.max(vessels, instruments),
-                supplies.pieces(need.what()).orElse(0));
     }
 
     @GetMapping("/plans/{plan}/list.csv")

@@ -106,6 +106,7 @@ public class SimulatedBenches {
     private Bench bench(EntrySheet entry, SimulatedRun run) {
         return Bench.usual(run.seed(), run.capacity())
                 .slipping(run.slips())
+                .wishing(run.wished(), run.taken())
                 .with(inHand(entry, InstrumentKind.BALANCE), inHand(entry, InstrumentKind.THERMOMETER));
     }
 

@@ -57,8 +57,13 @@ public class SimulatedBook {
 
     /** Keeps what a hand did; of two that reach for the same at once, one does. */
     public void touch(SimulatedRun run, int trial, int place, double seconds, UUID who) {
+        touch(run, trial, place, seconds, who, now());
+    }
+
+    /** The same, done at a moment that may lie back. */
+    public void touch(SimulatedRun run, int trial, int place, double seconds, UUID who, Instant at) {
         room.check();
-        entities.persist(new SimulatedTouch(run, trial, place, seconds, who, now()));
+        entities.persist(new SimulatedTouch(run, trial, place, seconds, who, at));
         entities.flush();
     }
 

@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -26,6 +27,8 @@ public class SimulatedRun {
     private double speed;
     private String slips;
     private double capacity;
+    private String wished;
+    private String taken;
     private UUID whoId;
     private Instant madeAt;
 
@@ -38,6 +41,11 @@ public class SimulatedRun {
         this.speed = given.speed();
         this.slips = given.slips().stream().map(Slip::key).sorted().collect(Collectors.joining(" "));
         this.capacity = given.capacity();
+        this.wished = given.wished().entrySet().stream()
+                .map(each -> each.getKey() + "=" + each.getValue())
+                .sorted()
+                .collect(Collectors.joining(" "));
+        this.taken = given.taken();
         this.whoId = who;
         this.madeAt = madeAt;
     }
@@ -49,8 +57,11 @@ public class SimulatedRun {
      * @param speed    times as fast as real
      * @param slips    what goes wrong
      * @param capacity heat capacity of the calorimeter (J/°C)
+     * @param wished   amounts and temperatures that are not the scene’s own, by the path of a slot (bench unit)
+     * @param taken    substance that is taken where it is one of several; empty where it is drawn
      */
-    public record Given(long seed, double speed, Set<Slip> slips, double capacity) {}
+    public record Given(
+            long seed, double speed, Set<Slip> slips, double capacity, Map<String, Double> wished, String taken) {}
 
     public UUID id() {
         return id;
@@ -67,6 +78,19 @@ public class SimulatedRun {
 
     public double capacity() {
         return capacity;
+    }
+
+    /** Amounts and temperatures that are not the scene’s own, by the path of a slot (bench unit). */
+    public Map<String, Double> wished() {
+        return Arrays.stream(wished.split(" "))
+                .filter(each -> !each.isEmpty())
+                .map(each -> each.split("="))
+                .collect(Collectors.toMap(each -> each[0], each -> Double.valueOf(each[1])));
+    }
+
+    /** The substance that is taken where it is one of several; empty where it is drawn. */
+    public String taken() {
+        return taken;
     }
 
     /** What goes wrong in it. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import lab.sassafras.app.classroom.ClassBook;
 import lab.sassafras.app.classroom.KeptHour;
+import lab.sassafras.app.classroom.KeptRehearsal;
 import lab.sassafras.app.people.Right;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
@@ -23,6 +24,12 @@ public class LeadClass {
     /** Keeps the hour of a period. */
     public Answer<KeptHour> lay(Period period, Map<String, String> fields, Actor actor) {
         return Answer.of(() -> book.lay(period, fields, actor.name()));
+    }
+
+    /** Begins a dress rehearsal in a period made for it. */
+    @Noted("began a dress rehearsal")
+    public Answer<KeptRehearsal> rehearse(Period period, KeptRehearsal.Given given, Actor actor) {
+        return Answer.of(() -> book.rehearse(period, given, actor.name()));
     }
 
     /** A bench raises its hand, or takes it down. */

@@ -85,12 +85,57 @@ public class RunSimulated {
     public Answer<Boolean> begin(EntrySheet entry, String speed, String seed, Set<String> slips, Actor actor) {
         return Answer.of(() -> {
             long drawn = seed(seed);
-            SimulatedRun.Given given =
-                    new SimulatedRun.Given(drawn, speed(speed), wished(entry, slips), capacity(entry, drawn));
-            if (!entry.entry().simulated()) {
-                throw new Refused("This entry is done by hands. Begin another one to run it at the simulated bench.");
+            begun(
+                    entry,
+                    new SimulatedRun.Given(
+                            drawn, speed(speed), wished(entry, slips), capacity(entry, drawn), Map.of(), ""),
+                    actor);
+        });
+    }
+
+    private void begun(EntrySheet entry, SimulatedRun.Given given, Actor actor) {
+        if (!entry.entry().simulated()) {
+            throw new Refused("This entry is done by hands. Begin another one to run it at the simulated bench.");
+        }
+        once(() -> book.begin(entry.entry(), given, who(entry, actor)));
+    }
+
+    /**
+     * Begins the run of an entry as a plan has it.
+     *
+     * @param speed  times as fast as real
+     * @param seed   everything drawn follows from it
+     * @param slips  keys of what is to go wrong
+     * @param wished amounts and temperatures, by the path of a slot (bench unit)
+     * @param taken  substance that is taken where it is one of several; empty where it is drawn
+     */
+    public Answer<Boolean> begin(
+            EntrySheet entry,
+            double speed,
+            long seed,
+            Set<String> slips,
+            Map<String, Double> wished,
+            String taken,
+            Actor actor) {
+        return Answer.of(() -> begun(
+                entry,
+                new SimulatedRun.Given(seed, speed, wished(entry, slips), capacity(entry, seed), wished, taken),
+                actor));
+    }
+
+    /**
+     * A hand did the next thing at a moment; what it did already stays done.
+     *
+     * @param seconds on the clock of the trial (s)
+     * @param at      when that was
+     */
+    public Answer<Boolean> touched(EntrySheet entry, int trial, int place, double seconds, Instant at, Actor actor) {
+        return Answer.of(() -> {
+            SimulatedRun run = book.of(entry.entry())
+                    .orElseThrow(() -> new Refused("The simulated bench of this entry was not set up yet."));
+            if (book.touches(run, trial).size() == place) {
+                once(() -> book.touch(run, trial, place, seconds, who(entry, actor), at));
             }
-            once(() -> book.begin(entry.entry(), given, who(entry, actor)));
         });
     }
 

@@ -63,6 +63,7 @@ public class SetUpPeriod {
      * @param names     of benches it is to have
      * @param plans     it is led by
      * @param draft     whether it is only prepared, and opened later
+     * @param simulated whether no hands are at its benches, but a simulation
      */
     public record Wanted(
             String title,
@@ -74,7 +75,8 @@ public class SetUpPeriod {
             Optional<UUID> benchesOf,
             List<String> names,
             List<UUID> plans,
-            boolean draft) {}
+            boolean draft,
+            boolean simulated) {}
 
     /** Opens a period, or prepares it. */
     @Needs(Right.RUN_HOUSE)
@@ -90,7 +92,7 @@ public class SetUpPeriod {
                             .benches(other)
                             .forEach(bench -> periodBook.give(
                                     periodBook.join(period, bench.name()), bench.vesselId(), bench.sample())));
-            wanted.names().forEach(each -> periodBook.join(period, name(each)));
+            wanted.names().forEach(each -> periodBook.join(period, name(each), wanted.simulated()));
             if (!wanted.plans().isEmpty()) {
                 led(period, wanted.plans(), actor.name());
             }
