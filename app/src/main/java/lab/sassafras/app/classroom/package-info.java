@@ -1,6 +1,6 @@
 /**
- * What an instructor keeps of a class as it goes: the hour that was laid, what passed, and
- * what a dress rehearsal is begun with.
+ * What an instructor keeps of a class as it goes: the hour that was laid, what passed, and what a dress rehearsal is
+ * begun with.
  *
  * <p>Rule: rows are only ever added, and no result hangs on any of them.
  */
