@@ -208,9 +208,12 @@ public record Rehearsal(List<Went> went) {
                 from = Math.max(from, pieces == null || pieces.isEmpty() ? from : pieces.remove());
             }
             int until = from + takes(job);
-            job.gear().stream()
-                    .filter(free::containsKey)
-                    .forEach(gear -> free.get(gear).add(until));
+            for (Gear gear : job.gear()) {
+                free.computeIfPresent(gear, (any, pieces) -> {
+                    pieces.add(until);
+                    return pieces;
+                });
+            }
             went.add(new Went(
                     job.bench(),
                     job.trial(),
