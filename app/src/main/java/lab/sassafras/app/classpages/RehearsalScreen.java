@@ -217,7 +217,7 @@ class RehearsalScreen {
                     .orElse(second < rehearsal.done(bench) ? "waits for its hour" : "");
         }
 
-        List<String> out(List<Act> acts, long seed, Experiment of) {
+        List<String> out(List<Act> acts, long seed) {
             List<String> all = new ArrayList<>();
             int end = evening.minutes() * MINUTE;
             List<String> late = evening.went().stream()
@@ -273,7 +273,7 @@ class RehearsalScreen {
                     told.over(),
                     told.queues(),
                     rows(period, kept, told, of, clocked),
-                    told.out(RehearsalHands.acts(experiment, evening), kept.seed(), of),
+                    told.out(RehearsalHands.acts(experiment, evening), kept.seed()),
                     problems.entrySet().stream()
                             .map(each -> each.getKey() + ": " + each.getValue())
                             .sorted()
