@@ -15,6 +15,7 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import lab.sassafras.app.classroom.ClassBook;
@@ -77,6 +78,7 @@ class RehearsalHands {
     private final KeepObservation keeping;
     private final Clock clock;
     private final Map<UUID, Going> all = new ConcurrentHashMap<>();
+    private @Nullable Future<?> started;
     private final ScheduledExecutorService looking = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "rehearsals");
         thread.setDaemon(true);
@@ -149,11 +151,14 @@ class RehearsalHands {
     @EventListener
     void ready(ApplicationReadyEvent event) {
         book.rehearsals().forEach(this::goOn);
-        looking.scheduleWithFixedDelay(this::look, EVERY.toMillis(), EVERY.toMillis(), TimeUnit.MILLISECONDS);
+        started = looking.scheduleWithFixedDelay(this::look, EVERY.toMillis(), EVERY.toMillis(), TimeUnit.MILLISECONDS);
     }
 
     @PreDestroy
     void stop() {
+        if (started != null) {
+            started.cancel(true);
+        }
         looking.shutdownNow();
     }
 
@@ -173,7 +178,7 @@ class RehearsalHands {
     }
 
     private void look() {
-        for (Going going : all.values()) {
+        for (Going going : List.copyOf(all.values())) {
             try {
                 play(going);
             } catch (RuntimeException failed) {
