@@ -3,6 +3,6 @@
 
 const going = setInterval(() => {
   if (document.visibilityState !== 'visible') { return; }
-  if (!document.querySelector('.class progress')) { clearInterval(going); return; }
+  if (!document.querySelector('#region-rehearsal.going')) { clearInterval(going); return; }
   window.sassafras.renew('rehearsal').catch(() => {});
 }, 2000);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.function.Predicate;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.substance.ChemicalEquation;
 import lab.sassafras.substance.ChemicalFormula;
@@ -196,6 +197,17 @@ public final class Stage {
                 .filter(each -> each.equals(bench.taken()))
                 .findFirst()
                 .orElseGet(() -> all.get(drawn(what).nextInt(all.size())));
+    }
+
+    /**
+     * {@return one of several, the same in every trial: the one that is asked for where it can be had, else drawn}
+     *
+     * @param what it is
+     * @param all  of them, of which one is drawn
+     * @param can  whether another that is asked for can be had
+     */
+    public String taking(String what, List<String> all, Predicate<String> can) {
+        return !bench.taken().isEmpty() && can.test(bench.taken()) ? bench.taken() : one(what, all);
     }
 
     /** {@return what there is} */

@@ -18,6 +18,7 @@ import lab.sassafras.measure.DecimalMark;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.simulate.Bench;
+import lab.sassafras.simulate.Scene;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.substance.Reference;
 import org.junit.jupiter.api.Tag;
@@ -277,6 +278,24 @@ class PlanTest {
                 .filteredOn(each -> each.path().equals("sample/start"))
                 .singleElement()
                 .satisfies(each -> assertThat(Double.parseDouble(each.text())).isCloseTo(80, within(1.0)));
+    }
+
+    /** Whatever salt a plan names dissolves with its own heat, also one the scene draws none of. */
+    @Test
+    void theSaltOfAPlanIsTheOneThatDissolves() {
+        Scene scene = Experiments.find("heat-of-solution").orElseThrow().scene().orElseThrow();
+        for (Map.Entry<String, Double> each :
+                Map.of("NaOH", -44.5, "KNO3", 34.9, "NH4NO3", 25.7).entrySet()) {
+            Bench.Played played = Bench.usual(3, 8)
+                    .wishing(Map.of("solid/mass", 4.0), each.getKey())
+                    .atOnce(scene);
+            assertThat(played.written()).anyMatch(one -> one.text().equals(each.getKey()));
+            // CRC-type handbook values at infinite dilution, from memory; dilution moves them by less than 2 kJ/mol
+            assertThat(played.sought()).as(each.getKey()).isCloseTo(each.getValue(), within(2.0));
+        }
+        assertThat(Bench.usual(3, 8).wishing(Map.of(), "UF6").atOnce(scene).written())
+                .as("nobody knows its heat")
+                .anyMatch(one -> one.text().matches("KCl|NH4NO3|CaCl2|LiCl"));
     }
 
     /** What the contents lose from their highest temperature to the end of the curve (°C). */

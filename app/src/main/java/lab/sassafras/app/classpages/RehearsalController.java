@@ -30,8 +30,11 @@ import lab.sassafras.plan.Plan;
 import lab.sassafras.plan.Prepared;
 import lab.sassafras.rehearse.Rehearsal;
 import lab.sassafras.rehearse.Stock;
+import lab.sassafras.simulate.Bench;
 import lab.sassafras.simulate.Scene;
 import lab.sassafras.simulate.Slip;
+import lab.sassafras.slot.Role;
+import lab.sassafras.slot.Slot;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -54,6 +57,9 @@ class RehearsalController {
     private static final double FASTEST = 1000;
     private static final String GENERAL = "slips";
     private static final int LONGEST_NAME = 60;
+    /** Of any calorimeter, where only words are looked at (J/°C). */
+    private static final double USUAL = 10;
+
     /** How a page looks, which no other page needs. */
     private static final String PANEL = "panel";
 
@@ -111,6 +117,7 @@ class RehearsalController {
         form.gear().forEach(gear -> has.put(gear.key(), gear.words()));
         model.addAttribute("has", has);
         model.addAttribute("seed", seed);
+        model.addAttribute("otherwise", otherwise(work.plan(plan)));
         model.addAttribute(
                 "slips",
                 of.scene().stream()
@@ -119,6 +126,34 @@ class RehearsalController {
                         .map(each -> new Wrong(each.key(), each.words(), slips.contains(each.key())))
                         .toList());
         return "rehearse";
+    }
+
+    /** What the simulated bench takes in the place of what the plan says, in words. */
+    private static List<String> otherwise(Plan plan) {
+        try {
+            return taken(plan);
+        } catch (Refused cannot) {
+            // said where it is begun
+            return List.of();
+        }
+    }
+
+    private static List<String> taken(Plan plan) {
+        return plan.experiment().scene().stream()
+                .flatMap(scene ->
+                        Bench.usual(1, USUAL).wishing(plan.wished(), plan.taken()).over(scene).written().stream())
+                .filter(each -> each.way() == Bench.Way.STATED)
+                .filter(each -> Optional.ofNullable(plan.had().get(each.path()))
+                        .filter(had ->
+                                had.role() == Role.STATED && !had.text().strip().equals(each.text()))
+                        .isPresent())
+                .filter(each -> plan.experiment()
+                        .slot(each.path())
+                        .filter(slot -> slot.field() == Slot.Field.WORDS || slot.field() == Slot.Field.PICK)
+                        .isPresent())
+                .map(each -> plan.experiment().words().label(each.path()) + ": " + each.text() + " in the place of "
+                        + plan.one(each.path()).text())
+                .toList();
     }
 
     /** Begins one: a period of its own, its benches simulated, its hour laid. */
@@ -190,20 +225,20 @@ class RehearsalController {
                 plan.file().forPeriod().spare());
         Map<String, Integer> gear = new LinkedHashMap<>();
         evening.get().has().forEach((each, many) -> gear.put(each.key(), many));
-        return Optional.of(new Begun(
-                drawn,
-                speed,
-                new KeptRehearsal.Evening(
-                        form.from().toString(),
-                        evening.get().length(),
-                        form.trials(),
-                        had.wished(),
-                        had.taken(),
-                        slipping,
-                        stocks(prepared, had),
-                        lacking(prepared),
-                        gear,
-                        Rehearsal.of(evening.get(), hour, drawn).went())));
+        KeptRehearsal.Evening laid = new KeptRehearsal.Evening(
+                form.from().toString(),
+                evening.get().length(),
+                form.trials(),
+                had.wished(),
+                had.taken(),
+                slipping,
+                stocks(prepared, had),
+                lacking(prepared),
+                gear,
+                Rehearsal.of(evening.get(), hour, drawn).went());
+        // what cannot be played is refused before anything is opened for it
+        RehearsalHands.acts(plan.experiment(), laid);
+        return Optional.of(new Begun(drawn, speed, laid));
     }
 
     private static double speed(HourForm form, String typed) {

@@ -118,7 +118,7 @@ class RehearsalHands {
         private final KeptPlan plan;
         private final List<Act> acts;
         private final Map<String, String> problems = new ConcurrentHashMap<>();
-        private int next;
+        private volatile int next;
 
         Going(KeptRehearsal kept, Period period, List<Bench> benches, KeptPlan plan) {
             this.kept = kept;
@@ -177,6 +177,12 @@ class RehearsalHands {
         return going == null ? Map.of() : Map.copyOf(going.problems);
     }
 
+    /** {@return whether nothing is to be done in it any more} */
+    boolean done(Period period) {
+        Going going = all.get(period.id());
+        return going == null || going.next >= going.acts.size();
+    }
+
     private void look() {
         for (Going going : List.copyOf(all.values())) {
             try {
@@ -198,12 +204,13 @@ class RehearsalHands {
                 all.remove(going.kept.periodId());
                 return;
             }
-            Act act = going.acts.get(going.next++);
+            Act act = going.acts.get(going.next);
             try {
                 done(going, act);
             } catch (Refused refused) {
                 going.problems.put(act.bench(), String.valueOf(refused.getMessage()));
             }
+            going.next = going.next + 1;
         }
     }
 

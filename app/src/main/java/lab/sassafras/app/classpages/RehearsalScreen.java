@@ -1,5 +1,8 @@
 package lab.sassafras.app.classpages;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
@@ -11,6 +14,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.app.classroom.ClassBook;
@@ -44,6 +50,18 @@ class RehearsalScreen {
     private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final int MINUTE = 60;
     private static final int DIGITS = 3;
+    /** Runs whose end is remembered. */
+    private static final int REMEMBERED = 200;
+    /** What stands in the place of a result until there is one. */
+    private static final String WORKED = "being worked out";
+
+    private final Cache<UUID, CompletableFuture<Came>> came =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "rehearsed");
+        thread.setDaemon(true);
+        return thread;
+    });
 
     private final ClassBook book;
     private final PlanBook plans;
@@ -71,6 +89,11 @@ class RehearsalScreen {
         this.benches = benches;
         this.hands = hands;
         this.clock = clock;
+    }
+
+    @PreDestroy
+    void stop() {
+        worker.shutdownNow();
     }
 
     /**
@@ -115,6 +138,7 @@ class RehearsalScreen {
      * @param speed   how fast it goes
      * @param percent of it that is over
      * @param over    whether all is done
+     * @param going   whether more of it will be to be seen by and by
      * @param queues  at what is shared
      * @param rows    by bench
      * @param out     what ran out, in words
@@ -127,6 +151,7 @@ class RehearsalScreen {
             String speed,
             int percent,
             boolean over,
+            boolean going,
             List<Queue> queues,
             List<Row> rows,
             List<String> out,
@@ -138,7 +163,7 @@ class RehearsalScreen {
             KeptRehearsal.Evening evening = kept.evening();
             EveningClock by = kept.clock(period);
             int second = by.second(clock.instant());
-            Told told = new Told(evening, second, new Clocked(by, period));
+            Told told = new Told(evening, second, new Clocked(by, period), false);
             String waits = told.queues().stream()
                     .filter(each -> !each.waiting().isEmpty())
                     .map(each -> "waiting for the " + each.what() + ": " + String.join(", ", each.waiting()))
@@ -167,8 +192,10 @@ class RehearsalScreen {
         private final Rehearsal rehearsal;
         private final int second;
         private final Clocked clocked;
+        private final boolean done;
 
-        Told(KeptRehearsal.Evening evening, int second, Clocked clocked) {
+        Told(KeptRehearsal.Evening evening, int second, Clocked clocked, boolean done) {
+            this.done = done;
             this.evening = evening;
             this.rehearsal = evening.rehearsal();
             this.second = second;
@@ -176,7 +203,7 @@ class RehearsalScreen {
         }
 
         boolean over() {
-            return second >= rehearsal.finish();
+            return done && second >= rehearsal.finish();
         }
 
         List<Queue> queues() {
@@ -258,10 +285,11 @@ class RehearsalScreen {
             EveningClock by = kept.clock(period);
             Clocked clocked = new Clocked(by, period);
             int second = by.second(clock.instant());
-            Told told = new Told(evening, second, clocked);
+            Told told = new Told(evening, second, clocked, hands.done(period));
             String experiment = plans.find(kept.planId()).orElseThrow().experiment();
             Experiment of = Experiments.find(experiment).orElseThrow();
             Map<String, String> problems = hands.problems(period);
+            List<Row> rows = rows(period, kept, told, of, clocked);
             return new Shown(
                     plans.find(kept.planId()).orElseThrow().name(),
                     kept.planId(),
@@ -271,8 +299,9 @@ class RehearsalScreen {
                             100L,
                             100L * second / Math.max(1, evening.rehearsal().finish())),
                     told.over(),
+                    !told.over() || rows.stream().anyMatch(row -> row.found().equals(WORKED)),
                     told.queues(),
-                    rows(period, kept, told, of, clocked),
+                    rows,
                     told.out(RehearsalHands.acts(experiment, evening), kept.seed()),
                     problems.entrySet().stream()
                             .map(each -> each.getKey() + ": " + each.getValue())
@@ -291,7 +320,7 @@ class RehearsalScreen {
         for (Bench bench : periods.benches(period)) {
             Optional<Entry> entry = Optional.ofNullable(newest.get(bench.id()));
             int done = rehearsal.done(bench.name());
-            Optional<Came> came = told.over() ? entry.map(this::came) : Optional.empty();
+            Optional<Came> came = told.over() ? entry.flatMap(this::came) : Optional.empty();
             rows.add(new Row(
                     bench.name(),
                     entry.map(Entry::id).orElse(null),
@@ -304,7 +333,7 @@ class RehearsalScreen {
                                     .flatMap(Slip::of)
                                     .map(Slip::words)
                                     .orElse(""),
-                    came.map(Came::found).orElse(""),
+                    came.map(Came::found).orElse(told.over() && entry.isPresent() ? WORKED : ""),
                     came.map(Came::truth).orElse(""),
                     came.map(Came::said).orElse("")));
         }
@@ -315,7 +344,17 @@ class RehearsalScreen {
     /** What came of a run, beside the truth. */
     private record Came(String found, String truth, String said) {}
 
-    private Came came(Entry entry) {
+    /** What came of a run once it was worked out, which it is beside the page. */
+    private Optional<Came> came(Entry entry) {
+        CompletableFuture<Came> working =
+                came.get(entry.id(), any -> CompletableFuture.supplyAsync(() -> worked(entry), worker));
+        if (working.isCompletedExceptionally()) {
+            return Optional.of(new Came("cannot be worked out", "", ""));
+        }
+        return Optional.ofNullable(working.getNow(null));
+    }
+
+    private Came worked(Entry entry) {
         EntrySheet sheet = sheets.of(entry);
         Figures figures = entry.period().figures();
         String unit = " " + sheet.experiment().unknown().unit().symbol();

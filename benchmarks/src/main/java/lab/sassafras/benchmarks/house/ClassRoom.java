@@ -1,5 +1,8 @@
 package lab.sassafras.benchmarks.house;
 
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Page;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -85,7 +88,7 @@ public final class ClassRoom {
         keeping.clear();
         shown.clear();
         lines.clear();
-        Thread.sleep(1000L * SECONDS);
+        double costs = costs(server, instructor, period);
         over.set(true);
         keeping.print("a value kept, 32 benches that push");
         shown.print("from kept to shown on the class page");
@@ -96,7 +99,28 @@ public final class ClassRoom {
                 "",
                 shown.percentile(99),
                 failed.stream().distinct().toList());
+        System.out.printf(
+                Locale.ROOT,
+                "%-58s %.3f of %d s%n",
+                "what the class page works meanwhile (TaskDuration)",
+                costs,
+                SECONDS);
         all.forEach(Thread::interrupt);
+    }
+
+    /** The part of a second that the page works in a browser of its own. */
+    private static double costs(Server server, Hand instructor, String period) {
+        try (Chromium browser = new Chromium();
+                BrowserContext context = browser.context(server, instructor)) {
+            Page page = context.newPage();
+            page.navigate(period + "/class");
+            CDPSession tools = context.newCDPSession(page);
+            tools.send("Performance.enable");
+            double worked = Chromium.tasks(tools);
+            double began = System.nanoTime() / 1e9;
+            page.waitForTimeout(1000.0 * SECONDS);
+            return (Chromium.tasks(tools) - worked) / (System.nanoTime() / 1e9 - began);
+        }
     }
 
     private static void push(Server server, String token, double begun, AtomicBoolean over, Queue<String> failed) {

@@ -1,15 +1,9 @@
 package lab.sassafras.benchmarks.house;
 
-import com.google.gson.JsonObject;
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.options.Cookie;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -34,14 +28,7 @@ public final class LivePage {
 
     public static void main(String[] arguments) throws Exception {
         try (Server server = Server.start(Files.createTempDirectory("live"), Server.FULL_COMPILER, Map.of());
-                Playwright playwright = Playwright.create(
-                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setArgs(
-                                        List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
+                Chromium browser = new Chromium()) {
             tabs(server, browser);
             costs(server, browser);
             anHour(server, browser);
@@ -60,26 +47,18 @@ public final class LivePage {
         String page() {
             return hand.begin("heat-of-solution").replaceAll("\\?.*", "") + "/live";
         }
-
-        BrowserContext context(Server server, Browser browser) {
-            BrowserContext context = browser.newContext(
-                    new Browser.NewContextOptions().setBaseURL(server.base()).setViewportSize(1280, 800));
-            context.addCookies(
-                    List.of(new Cookie(hand.here().replaceAll("=.*", ""), hand.token()).setUrl(server.base())));
-            return context;
-        }
     }
 
     private static double now() {
         return System.nanoTime() / 1e9;
     }
 
-    private static void tabs(Server server, Browser browser) throws Exception {
+    private static void tabs(Server server, Chromium browser) throws Exception {
         Pushed bench = Pushed.of(server, "Tabs", now() - 10);
         Pushing.push(server, bench.token(), Pushing.rows(bench.begun(), 0.1, 100), now());
         String path = bench.page();
         List<Double> opened = new ArrayList<>();
-        try (BrowserContext context = bench.context(server, browser)) {
+        try (BrowserContext context = browser.context(server, bench.hand())) {
             for (int i = 0; i <= TABS; i++) {
                 context.pages().forEach(before -> before.evaluate(HIDES));
                 double began = now();
@@ -100,16 +79,16 @@ public final class LivePage {
     }
 
     /** The part of a second that the page works while a probe pushes ten readings a second, two at once. */
-    private static void costs(Server server, Browser browser) throws Exception {
+    private static void costs(Server server, Chromium browser) throws Exception {
         Pushed bench = Pushed.of(server, "Costs", now() - 10);
         Pushing.push(server, bench.token(), Pushing.rows(bench.begun(), 0.1, 100), now());
-        try (BrowserContext context = bench.context(server, browser)) {
+        try (BrowserContext context = browser.context(server, bench.hand())) {
             Page page = context.newPage();
             page.navigate(bench.page());
             page.waitForFunction(HEARS);
             CDPSession tools = context.newCDPSession(page);
             tools.send("Performance.enable");
-            double worked = tasks(tools);
+            double worked = Chromium.tasks(tools);
             double began = now();
             for (int i = 0; i < 5 * SECONDS; i++) {
                 double t = now();
@@ -120,27 +99,17 @@ public final class LivePage {
                     Locale.ROOT,
                     "%-58s %.3f of %d s%n",
                     "what the page works while ten readings a second come",
-                    (tasks(tools) - worked) / (now() - began),
+                    (Chromium.tasks(tools) - worked) / (now() - began),
                     SECONDS);
         }
     }
 
-    private static double tasks(CDPSession tools) {
-        for (var each : tools.send("Performance.getMetrics").getAsJsonArray("metrics")) {
-            JsonObject metric = each.getAsJsonObject();
-            if (metric.get("name").getAsString().equals("TaskDuration")) {
-                return metric.get("value").getAsDouble();
-            }
-        }
-        throw new IllegalStateException("the browser tells no TaskDuration");
-    }
-
     /** An hour of readings, as fast as they may be pushed: what the heap holds after five minutes of them, and all. */
-    private static void anHour(Server server, Browser browser) throws Exception {
+    private static void anHour(Server server, Chromium browser) throws Exception {
         Pushed bench = Pushed.of(server, "An hour", now() - 3600);
         double now = now();
         Pushing.push(server, bench.token(), Pushing.rows(bench.begun(), 0.1, 10), now);
-        try (BrowserContext context = bench.context(server, browser)) {
+        try (BrowserContext context = browser.context(server, bench.hand())) {
             Page page = context.newPage();
             page.navigate(bench.page() + "?whole=true");
             page.waitForFunction(HEARS);

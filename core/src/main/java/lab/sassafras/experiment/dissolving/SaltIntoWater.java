@@ -2,6 +2,7 @@ package lab.sassafras.experiment.dissolving;
 
 import java.util.List;
 import java.util.Set;
+import lab.sassafras.measure.Refused;
 import lab.sassafras.simulate.Flows;
 import lab.sassafras.simulate.Lump;
 import lab.sassafras.simulate.Matter;
@@ -9,6 +10,7 @@ import lab.sassafras.simulate.Scene;
 import lab.sassafras.simulate.Slip;
 import lab.sassafras.simulate.Stage;
 import lab.sassafras.substance.ChemicalFormula;
+import lab.sassafras.substance.ReferenceShelf;
 
 /** A salt is tipped into the water of the calorimeter and dissolves. */
 final class SaltIntoWater implements Scene {
@@ -24,10 +26,33 @@ final class SaltIntoWater implements Scene {
     private static final List<Salt> SALTS =
             List.of(new Salt("KCl", 0.69), new Salt("NH4NO3", 1.74), new Salt("CaCl2", 0.66), new Salt("LiCl", 1.13));
 
+    private static final List<String> FORMULAS =
+            SALTS.stream().map(Salt::formula).toList();
+    /** Of a salt that is none of these: it goes in as warm as the water is, and moves nothing by it (J/(g·°C)). */
+    private static final double ANY_SOLID = 1;
+
+    private static Salt salt(String formula) {
+        return SALTS.stream()
+                .filter(each -> each.formula().equals(formula))
+                .findFirst()
+                .orElse(new Salt(formula, ANY_SOLID));
+    }
+
+    /** Whether the handbook says what heat it dissolves with. */
+    private static boolean known(String formula) {
+        try {
+            return ReferenceShelf.standard()
+                    .heatOfSolution(ChemicalFormula.read(formula), Double.MAX_VALUE)
+                    .isPresent();
+        } catch (Refused none) {
+            return false;
+        }
+    }
+
     @Override
     public void play(Stage stage) {
         boolean hydrate = stage.slips(Slip.HYDRATE);
-        Salt salt = hydrate ? SALTS.get(2) : stage.one("salt", SALTS);
+        Salt salt = hydrate ? SALTS.get(2) : salt(stage.taking("salt", FORMULAS, SaltIntoWater::known));
         stage.says("solute/formula", salt.formula());
         double waterMass = stage.weighs("water/mass", 100);
         double start = stage.at("water/start", stage.roomTemperature() + stage.now("start", -0.4, 0.4));
