@@ -7,8 +7,8 @@ setInterval(() => {
 }, 10000);
 /* Results and what was told are seldom new: they come with the lines, at most once in five seconds. */
 let last = 0;
-new MutationObserver(() => {
-  if (Date.now() - last < 5000) { return; }
+document.addEventListener('renewed', (event) => {
+  if (event.detail !== 'entries' || Date.now() - last < 5000) { return; }
   last = Date.now();
   ['results', 'told'].forEach((name) => window.sassafras.renew(name).catch(() => {}));
-}).observe(document.querySelector('.class .page'), { childList: true });
+});

@@ -37,6 +37,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** One look over all benches of a period, and what an instructor says to them. */
@@ -136,14 +137,21 @@ class ClassController {
     }
 
     @GetMapping("/periods/{id}/class")
-    String page(@PathVariable UUID id, Model model) {
-        return render(find(id), "", null, model);
+    String page(
+            @PathVariable UUID id, @RequestHeader(name = "X-Region", defaultValue = "") String region, Model model) {
+        return render(find(id), region, "", null, model);
     }
 
-    private String render(Period period, String typed, @org.jspecify.annotations.Nullable String problem, Model model) {
+    /** A region of it, fetched by itself, is not asked what only the others show. */
+    private String render(
+            Period period,
+            String region,
+            String typed,
+            @org.jspecify.annotations.Nullable String problem,
+            Model model) {
         ClassLines.ClassNow now = lines.of(period);
         model.addAttribute("period", period);
-        model.addAttribute("seen", revisions.number(period));
+        model.addAttribute("seen", region.isEmpty() ? revisions.number(period) : 0);
         Optional<HourNow.Day> day = hours.onDay(period, now.benches());
         Map<String, String> waits = day.map(HourNow.Day::waits).orElse(Map.of());
         model.addAttribute(
@@ -160,7 +168,7 @@ class ClassController {
                         .filter(each -> looked(each, waits))
                         .map(each -> urgent(each, Optional.ofNullable(byName.get(each.bench()))))
                         .toList());
-        model.addAttribute("groups", groups(now, period));
+        model.addAttribute("groups", region.isEmpty() || region.equals("results") ? groups(now, period) : List.of());
         model.addAttribute("repeats", hours.goesOn(period, trial(now)));
         model.addAttribute(
                 "told",
@@ -340,7 +348,7 @@ class ClassController {
             return "redirect:/periods/" + period.id() + "/class";
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        return render(period, typed, ErrorMessages.of(done.refusal().get()), model);
+        return render(period, "", typed, ErrorMessages.of(done.refusal().get()), model);
     }
 
     private Bench bench(Period period, String id) {
