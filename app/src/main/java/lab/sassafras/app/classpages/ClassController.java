@@ -47,6 +47,9 @@ class ClassController {
     private static final java.time.format.DateTimeFormatter HOUR =
             java.time.format.DateTimeFormatter.ofPattern("HH:mm", java.util.Locale.ENGLISH);
 
+    /** Of seconds nobody reads more (s). */
+    private static final int STEP = 5;
+
     private final PeriodBook periods;
     private final ClassLines lines;
     private final EntrySummaries summaries;
@@ -237,10 +240,10 @@ class ClassController {
 
     private static String ago(Instant since, Instant now) {
         Duration time = Duration.between(since, now);
-        return time.isNegative() || time.toSeconds() < 1
+        return time.toSeconds() < STEP
                 ? "just now"
                 : time.toMinutes() < 1
-                        ? time.toSeconds() + " s ago"
+                        ? time.toSeconds() / STEP * STEP + " s ago"
                         : time.toHours() < 2
                                 ? time.toMinutes() + " min ago"
                                 : time.toDays() < 2 ? time.toHours() + " h ago" : time.toDays() + " days ago";
