@@ -95,6 +95,8 @@ class WritingRoutesTest extends HouseTest {
             Map.entry("/periods/{id}/benches", Bringer.AROUND),
             Map.entry("/periods/{id}/benches/{bench}", Bringer.AROUND),
             Map.entry("/periods/{id}/conventions", Bringer.AROUND),
+            Map.entry("/periods/{id}/constant", Bringer.AROUND),
+            Map.entry("/periods/{id}/data", Bringer.AROUND),
             Map.entry("/periods/{id}/hour", Bringer.AROUND),
             Map.entry("/plans/{plan}/rehearsal", Bringer.AROUND),
             Map.entry("/periods/{id}/class/notes", Bringer.AROUND),

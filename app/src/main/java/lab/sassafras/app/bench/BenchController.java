@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lab.sassafras.app.access.ErrorMessages;
+import lab.sassafras.app.classroom.ClassBook;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
@@ -45,6 +46,7 @@ class BenchController {
     private final BeginEntry beginning;
     private final ComeIn comeIn;
     private final Persons persons;
+    private final ClassBook book;
 
     BenchController(
             EntryBook entryBook,
@@ -52,7 +54,9 @@ class BenchController {
             Shelves shelves,
             BeginEntry beginning,
             ComeIn comeIn,
-            Persons persons) {
+            Persons persons,
+            ClassBook book) {
+        this.book = book;
         this.comeIn = comeIn;
         this.persons = persons;
         this.entryBook = entryBook;
@@ -108,6 +112,7 @@ class BenchController {
                 lent(bench, shelf).stream()
                         .map(vessel -> choice(shelf, vessel, figures))
                         .toList());
+        model.addAttribute("data", book.passed(bench.period()).given(bench).size());
         model.addAttribute("given", bench.vesselId().flatMap(shelf::vessel).orElse(null));
         model.addAttribute("proposed", proposed(bench, shelf));
         model.addAttribute("inHand", inHand(bench));

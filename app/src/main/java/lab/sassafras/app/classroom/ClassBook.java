@@ -140,6 +140,24 @@ public class ClassBook {
         add(bench.period(), Optional.of(bench), Kind.BESIDE, text(text), Optional.empty(), who);
     }
 
+    /** Gives a bench data to work out, by their seed. */
+    public void give(Bench bench, String experiment, long seed, String who) {
+        add(bench.period(), Optional.of(bench), Kind.GIVEN, experiment + " " + seed, Optional.empty(), who);
+    }
+
+    /** The same for whoever reads by a link. */
+    public void give(Period period, UUID link, String experiment, long seed, String who) {
+        add(period, Optional.empty(), Kind.GIVEN, experiment + " " + seed, Optional.of(link), who);
+    }
+
+    /** Takes data back that were given; what is not there any more was taken back already. */
+    public void takeBack(Period period, UUID given, String who) {
+        passed(period).given().stream()
+                .filter(each -> each.event().id().equals(given))
+                .findFirst()
+                .ifPresent(each -> add(period, Optional.empty(), Kind.TAKEN_BACK, "", Optional.of(given), who));
+    }
+
     /** A bench saw a note. */
     public void see(Bench bench, UUID note, String who) {
         if (passed(bench.period()).unseen(bench).stream()

@@ -39,7 +39,11 @@ public class ClassEvent {
         /** A bench saw a note. */
         SEEN,
         /** An instructor’s own note beside a bench. */
-        BESIDE
+        BESIDE,
+        /** Data to work out that were given to a bench, or to whoever reads by a link; which, and by which seed. */
+        GIVEN,
+        /** Data that were given were taken back. */
+        TAKEN_BACK
     }
 
     @Id
@@ -101,7 +105,7 @@ public class ClassEvent {
         return text;
     }
 
-    /** {@return the note that was seen; empty elsewhere} */
+    /** {@return the note that was seen, the link data were given to, or what was taken back; empty elsewhere} */
     public Optional<UUID> ofId() {
         return Optional.ofNullable(ofId);
     }

@@ -82,6 +82,51 @@ public record Passed(List<ClassEvent> events) {
                 .toList();
     }
 
+    /**
+     * Data to work out.
+     *
+     * @param event      by which they were given
+     * @param experiment key of it
+     * @param seed       they follow from
+     */
+    public record Given(ClassEvent event, String experiment, long seed) {}
+
+    /** {@return data that were given and not taken back, the newest first} */
+    public List<Given> given() {
+        Set<UUID> back = events.stream()
+                .filter(each -> each.kind() == ClassEvent.Kind.TAKEN_BACK)
+                .flatMap(each -> each.ofId().stream())
+                .collect(Collectors.toSet());
+        List<Given> all = new ArrayList<>();
+        events.stream()
+                .filter(each -> each.kind() == ClassEvent.Kind.GIVEN && !back.contains(each.id()))
+                .forEach(each -> {
+                    int blank = each.text().indexOf(' ');
+                    all.add(
+                            0,
+                            new Given(
+                                    each,
+                                    each.text().substring(0, blank),
+                                    Long.parseLong(each.text().substring(blank + 1))));
+                });
+        return all;
+    }
+
+    /** {@return those of a bench} */
+    public List<Given> given(Bench bench) {
+        return given().stream()
+                .filter(each ->
+                        each.event().benchId().filter(bench.id()::equals).isPresent())
+                .toList();
+    }
+
+    /** {@return those of whoever reads by a link} */
+    public List<Given> given(UUID link) {
+        return given().stream()
+                .filter(each -> each.event().ofId().filter(link::equals).isPresent())
+                .toList();
+    }
+
     /** {@return all notes that were told, the newest first} */
     public List<ClassEvent> told() {
         List<ClassEvent> all = new ArrayList<>();

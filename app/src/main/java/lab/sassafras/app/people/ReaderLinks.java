@@ -89,6 +89,15 @@ public class ReaderLinks {
         signIns.endAllBy(meant);
     }
 
+    /** {@return the link a reader came by; empty for anybody else} */
+    @Transactional(readOnly = true)
+    public Optional<UUID> cameBy(Visitor visitor) {
+        return visitor.signIn()
+                .map(id -> entities.find(SignIn.class, id))
+                .flatMap(SignIn::link)
+                .map(ReaderLink::id);
+    }
+
     /**
      * Somebody comes in by a link.
      *

@@ -121,7 +121,12 @@ public class WhoMay {
                 "GET /periods/{id}/observations.csv",
                 "GET /periods/{id}/results/{experiment}.csv",
                 "GET /periods/{id}/pages");
-        lines(all, Right.READ_HANDOUTS, "GET /periods/{id}/handouts");
+        lines(
+                all,
+                Right.READ_HANDOUTS,
+                "GET /periods/{id}/handouts",
+                "GET /periods/{id}/handouts/data",
+                "GET /periods/{id}/handouts/data.csv");
         lines(
                 all,
                 Right.READ_SHELF,
@@ -162,6 +167,7 @@ public class WhoMay {
                 "POST /periods/{id}/readers/{link}",
                 "GET /class",
                 "GET /periods/{id}/data",
+                "POST /periods/{id}/data",
                 "GET /periods/{id}/data.csv",
                 "GET /periods/{id}/after",
                 "GET /periods/{id}/marks.csv",
@@ -170,6 +176,8 @@ public class WhoMay {
                 "POST /periods/{id}/class/notes",
                 "POST /periods/{id}/class/{bench}",
                 "GET /periods/{id}/rehearsal",
+                "GET /periods/{id}/constant",
+                "POST /periods/{id}/constant",
                 "GET /periods/{id}/hour",
                 "POST /periods/{id}/hour",
                 "GET /periods/{id}/hour.ics",
