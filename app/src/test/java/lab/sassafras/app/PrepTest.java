@@ -407,9 +407,10 @@ class PrepTest extends HouseTest {
         assertThat(asked.statusCode()).isEqualTo(422);
         assertThat(asked.body())
                 .contains("hydrochloric acid: May be corrosive", "(unconfirmed, from memory)", "name=\"minded\"");
-        assertThat(bench.post("/entries", "experiment=neutralization&minded=true")
-                        .statusCode())
-                .isEqualTo(302);
+        String begun = Hand.location(bench.post("/entries", "experiment=neutralization&minded=true"));
+        assertThat(bench.get(begun).body())
+                .as("who ticked it, and when")
+                .contains("Ticked before it began: hydrochloric acid: May be corrosive");
         assertThat(bench.post("/entries", "experiment=neutralization&simulated=true")
                         .statusCode())
                 .isEqualTo(302);

@@ -12,6 +12,8 @@ import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
+import lab.sassafras.app.record.Note;
+import lab.sassafras.app.record.NoteBook;
 import lab.sassafras.app.record.Observation;
 import lab.sassafras.app.record.ObservationBook;
 import lab.sassafras.app.record.Period;
@@ -39,8 +41,10 @@ public class BeginEntry {
     private final ObservationBook observations;
     private final Shelves shelves;
     private final Planned planned;
+    private final NoteBook notes;
 
-    BeginEntry(EntryBook entryBook, ObservationBook observations, Shelves shelves, Planned planned) {
+    BeginEntry(EntryBook entryBook, ObservationBook observations, Shelves shelves, Planned planned, NoteBook notes) {
+        this.notes = notes;
         this.planned = planned;
         this.observations = observations;
         this.entryBook = entryBook;
@@ -65,8 +69,8 @@ public class BeginEntry {
             boolean minded,
             Actor actor) {
         boolean byHand = !simulated && !actor.bench().simulated();
-        List<String> dangers = byHand && !minded ? dangers(actor.bench(), experiment) : List.of();
-        if (!dangers.isEmpty()) {
+        List<String> dangers = byHand ? dangers(actor.bench(), experiment) : List.of();
+        if (!dangers.isEmpty() && !minded) {
             return new Answer.Asked<>("Before this begins: " + String.join("; ", dangers)
                     + ". Wear what protects eyes and hands, know where the rinsing water is, and read the sheets of the "
                     + "bottles. Your lab’s own rules and your instructor come first.");
@@ -117,8 +121,17 @@ public class BeginEntry {
             if (!simulated) {
                 named(begun, kind, actor.bench());
             }
+            if (!dangers.isEmpty()) {
+                notes.write(UUID.randomUUID(), begun, ticked(dangers), actor.name());
+            }
             return begun;
         });
+    }
+
+    /** What was read before it began stays with the run: who ticked it, and when. */
+    private static String ticked(List<String> dangers) {
+        String all = "Ticked before it began: " + String.join("; ", dangers);
+        return all.length() > Note.LONGEST ? all.substring(0, Note.LONGEST - 1) + "…" : all;
     }
 
     /** What an experiment itself can hurt by, a flame or pressure, and what of its plan is strong. */

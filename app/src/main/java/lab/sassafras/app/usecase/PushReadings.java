@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -64,7 +63,7 @@ public class PushReadings {
     private final Probes probes;
     private final Traces traces;
     private final int most;
-    private final TransactionTemplate whole;
+    private final Together together;
     private final PushRate rate = new PushRate(Ticker.systemTicker());
     private final List<Object> locks =
             IntStream.range(0, LOCKS).mapToObj(any -> new Object()).toList();
@@ -78,7 +77,7 @@ public class PushReadings {
         this.probes = probes;
         this.traces = traces;
         this.most = settings.limits().readings();
-        this.whole = new TransactionTemplate(transactions);
+        this.together = new Together(new TransactionTemplate(transactions));
     }
 
     /**
@@ -105,13 +104,29 @@ public class PushReadings {
         String contents = Hashes.of((csv ? "csv " : "json ") + Hashes.of(body));
         // of one token one batch after another, each of them asked and kept in one transaction
         synchronized (locks.get(Math.floorMod(secret.hashCode(), LOCKS))) {
-            return Objects.requireNonNull(whole.execute(status -> {
-                TokenNow token = token(secret);
-                Optional<ProbeBatch> known = probes.batch(id);
-                return known.isPresent()
-                        ? again(known.get(), token.token(), contents)
-                        : kept(new Sending(token, id, contents, rows(token.token(), body, csv), now, arrival));
-            }));
+            try {
+                return together.keep(() -> {
+                    TokenNow token = token(secret);
+                    Optional<ProbeBatch> known = probes.batch(id);
+                    return known.isPresent()
+                            ? again(known.get(), token.token(), contents)
+                            : kept(new Sending(token, id, contents, rows(token.token(), body, csv), now, arrival));
+                });
+            } catch (Halfway halfway) {
+                throw halfway.why;
+            }
+        }
+    }
+
+    /** Refused after something of the batch was written, which must not be kept. */
+    private static final class Halfway extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        private final NotPushed why;
+
+        Halfway(NotPushed why) {
+            super(why);
+            this.why = why;
         }
     }
 
@@ -231,12 +246,12 @@ public class PushReadings {
         String called = run.get(0).probe();
         AtomicInteger many = begun.get(sending.token().id() + " " + probe, any -> new AtomicInteger());
         if (many.incrementAndGet() > MOST_STRETCHES) {
-            throw new NotPushed(
+            throw new Halfway(new NotPushed(
                     409,
                     "The clock of “" + called
                             + "” goes to and fro: two scripts push as one probe, perhaps. Give each its "
                             + "own name. Nothing of this batch was kept.",
-                    60);
+                    60));
         }
         if (!why.isEmpty()) {
             said.add(called + ": " + why + ", so a new stretch begins");
