@@ -217,4 +217,24 @@ class ForAllTest extends HouseTest {
                     .isGreaterThanOrEqualTo(7);
         }
     }
+
+    /** Every page of the class at four widths: nothing runs over its edge, and a screen reader finds its way. */
+    @Test
+    @Tag("browser")
+    void everyPageOfTheClassFitsItsScreen() {
+        run(new Hand(address("")).join(period, "Alder"), equip("screens"));
+        try (BenchBrowser browser = browser()) {
+            Page page = browser.page();
+            for (String path : new String[] {"/class", "/hour", "/after", "/data", "/data?second=true", "/constant"}) {
+                for (int width : new int[] {390, 820, 1280, 1920}) {
+                    page.setViewportSize(width, width == 1920 ? 1080 : 844);
+                    browser.open(period + path);
+                    assertThat((Integer) page.evaluate("() => document.documentElement.scrollWidth"))
+                            .as("%s at %d", path, width)
+                            .isLessThanOrEqualTo(width);
+                }
+                assertThat(browser.axe()).as(path).isEmpty();
+            }
+        }
+    }
 }
