@@ -1,13 +1,17 @@
-/* The simulated bench: what is in the vessel goes on by itself, so its picture is fetched again each second while it is seen. */
+/* The simulated bench: what is in the vessel goes on by itself, so its picture is fetched again while it is seen. */
 'use strict';
 
 const simulated = {
-  pause: 1000,
   going: false,
+
+  again() {
+    setTimeout(simulated.look, Number(document.getElementById('simulated').dataset.again) || 1000);
+  },
 
   async look() {
     const root = document.getElementById('simulated');
-    if (simulated.going || !root.dataset.moves || document.visibilityState !== 'visible') { return; }
+    simulated.again();
+    if (simulated.going || root.dataset.again === '0' || document.visibilityState !== 'visible') { return; }
     simulated.going = true;
     try {
       await window.sassafras.renew('picture');
@@ -17,4 +21,4 @@ const simulated = {
     simulated.going = false;
   },
 };
-setInterval(simulated.look, simulated.pause);
+simulated.again();

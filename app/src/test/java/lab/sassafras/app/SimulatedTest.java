@@ -208,7 +208,11 @@ class SimulatedTest extends HouseTest {
         Hand.location(bench.post(entry + "/simulated", "speed=real&seed=4"));
         assertThat(bench.post(entry + "/simulated", "speed=real&seed=4").body()).contains("Another hand did that");
         assertThat(bench.post(entry + "/simulated/record", "trial=1").body()).contains("Nothing was shown");
-        assertThat(bench.get(entry + "/simulated?trial=3").statusCode()).isEqualTo(200);
+        assertThat(bench.get(entry + "/simulated?trial=3").body()).contains("data-again=\"0\"");
+        bench.post(entry + "/simulated/touch", "trial=1&place=0");
+        assertThat(bench.get(entry + "/simulated?trial=1").body())
+                .as("at real speed a reading comes every five seconds")
+                .contains("data-again=\"2000\"");
         assertThat(bench.post("/entries", "experiment=cycle&simulated=true").body())
                 .contains("nothing to run at the simulated bench");
     }
@@ -223,6 +227,7 @@ class SimulatedTest extends HouseTest {
             assertThat(browser.axe()).isEmpty();
             page.click("text=Set it up");
             page.click("text=Begin this trial");
+            assertThat(page.getAttribute("#simulated", "data-again")).isEqualTo("1000");
             page.click("text=Measure out about 50 g");
             page.waitForSelector(".simulated-shown >> text=cold water");
             assertThat(browser.axe()).isEmpty();

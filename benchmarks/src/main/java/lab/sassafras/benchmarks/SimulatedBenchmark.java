@@ -44,7 +44,7 @@ public class SimulatedBenchmark {
         return bench(1, experiment.startsWith("bomb")).atOnce(scene());
     }
 
-    /** {@return how many readings 32 pages show that are looked at once; at real speed that is once a second} */
+    /** {@return how many readings 32 pages show that are looked at once; at real speed that is once in two seconds} */
     @Benchmark
     public int looks() {
         int readings = 0;

@@ -7,7 +7,7 @@ import java.util.Optional;
  * A trial at the simulated bench, as its page shows it.
  *
  * @param speed   of its clock, in words
- * @param moves   whether its clock goes on
+ * @param again   after so many milliseconds it is looked at again; 0 where its clock does not go on
  * @param clock   time on it
  * @param shows   what the thermometer shows; empty where nothing was begun
  * @param cup     the vessel, drawn
@@ -21,7 +21,7 @@ import java.util.Optional;
  */
 public record SimulatedScreen(
         String speed,
-        boolean moves,
+        int again,
         String clock,
         String shows,
         String cup,

@@ -26,6 +26,10 @@ class SimulatedShown {
 
     /** So much is shown of a curve at least (s). No source. */
     private static final double SHOWN = 300;
+    /** A thermometer there shows another reading every five seconds: at real speed none is missed so (ms). */
+    private static final int SLOWLY = 2000;
+
+    private static final int QUICKLY = 1000;
 
     private final SimulatedBenches benches;
 
@@ -60,7 +64,7 @@ class SimulatedShown {
                         : now.run().speed() == 1
                                 ? "at real speed"
                                 : figures.plain(now.run().speed()) + " times as fast",
-                !atOnce && standing.isPresent(),
+                atOnce || standing.isEmpty() ? 0 : now.run().speed() == 1 ? SLOWLY : QUICKLY,
                 ClockTime.write(Math.floor(time)),
                 standing.map(each -> figures.fixed(each.shows(), decimals(now))).orElse(""),
                 standing.map(each -> new SimulatedCup(
