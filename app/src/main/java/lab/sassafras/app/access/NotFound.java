@@ -14,6 +14,11 @@ public class NotFound extends RuntimeException {
         super(what);
     }
 
+    /** {@return that there is no such period} */
+    public static NotFound period() {
+        return new NotFound("There is no lab period at that address.");
+    }
+
     @Override
     public String getMessage() {
         return Objects.requireNonNull(super.getMessage());

@@ -87,7 +87,7 @@ final class RouteRights implements HandlerInterceptor, WebMvcConfigurer {
                         .filter(seat ->
                                 about.period().get().id().equals(seat.period().id()))
                         .isEmpty()) {
-            return new NotFound("There is no lab period at that address.");
+            return NotFound.period();
         }
         return new NotAllowed(may.refusal(visitor, right, about));
     }
@@ -118,12 +118,12 @@ final class RouteRights implements HandlerInterceptor, WebMvcConfigurer {
                     .orElseThrow(() -> new NotFound("There is no entry at that address."));
         }
         if (pattern.startsWith("/periods/{id}")) {
-            return period(variable(request), new NotFound("There is no lab period at that address."));
+            return period(variable(request), NotFound.period());
         }
         Optional<String> period = Optional.ofNullable(request.getParameter("period"));
         if (right == Right.READ_CLASS) {
             return period.isPresent()
-                    ? period(identity(period.get()), new NotFound("There is no lab period at that address."))
+                    ? period(identity(period.get()), NotFound.period())
                     : visitor.seat().map(seat -> Subject.of(seat.period())).orElse(Subject.HOUSE);
         }
         return Subject.HOUSE;

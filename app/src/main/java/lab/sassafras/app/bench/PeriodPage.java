@@ -175,6 +175,6 @@ class PeriodPage {
 
     /** The period of an address. */
     Period find(UUID id) {
-        return periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        return periodBook.find(id).orElseThrow(NotFound::period);
     }
 }

@@ -3,10 +3,10 @@ package lab.sassafras.app.classpages;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import lab.sassafras.app.access.CsvAnswer;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.record.ForSpreadsheets;
 import lab.sassafras.app.record.Period;
@@ -17,9 +17,7 @@ import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -131,13 +129,10 @@ class AfterController {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"marks-" + period.heldOn() + ".csv\"")
-                .body(table.toString().getBytes(StandardCharsets.UTF_8));
+        return CsvAnswer.of("marks-" + period.heldOn(), table);
     }
 
     private Period find(UUID id) {
-        return periods.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        return periods.find(id).orElseThrow(NotFound::period);
     }
 }

@@ -362,6 +362,6 @@ class ClassController {
     }
 
     private Period find(UUID id) {
-        return periods.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        return periods.find(id).orElseThrow(NotFound::period);
     }
 }

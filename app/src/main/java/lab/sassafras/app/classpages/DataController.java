@@ -3,7 +3,6 @@ package lab.sassafras.app.classpages;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -13,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import lab.sassafras.app.access.CsvAnswer;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.classroom.ClassBook;
@@ -38,9 +38,7 @@ import lab.sassafras.plan.PaperData;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -346,10 +344,7 @@ class DataController {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"data-to-hand-out.csv\"")
-                .body(table.toString().getBytes(StandardCharsets.UTF_8));
+        return CsvAnswer.of("data-to-hand-out", table);
     }
 
     private static void print(CSVPrinter printer, Sheet sheet, String what, String read) {
@@ -361,6 +356,6 @@ class DataController {
     }
 
     private Period find(UUID id) {
-        return periods.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        return periods.find(id).orElseThrow(NotFound::period);
     }
 }

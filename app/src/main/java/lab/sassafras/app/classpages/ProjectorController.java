@@ -73,7 +73,7 @@ class ProjectorController {
             @RequestParam(defaultValue = "0") int which,
             @RequestParam(defaultValue = "0") int page,
             Model model) {
-        Period period = periods.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        Period period = periods.find(id).orElseThrow(NotFound::period);
         List<Entry> all = entries.of(period);
         Map<String, List<BesideLine>> groups = summaries.beside(all, period, A_WHILE).values().stream()
                 .flatMap(Optional::stream)

@@ -303,7 +303,7 @@ class RehearsalController {
     /** It goes on, or what came of it. */
     @GetMapping("/periods/{id}/rehearsal")
     String page(@PathVariable UUID id, Model model) {
-        Period period = periods.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        Period period = periods.find(id).orElseThrow(NotFound::period);
         model.addAttribute(PANEL, "/css/class.css");
         model.addAttribute("period", period);
         model.addAttribute(

@@ -5,7 +5,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -13,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.access.CsvAnswer;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.record.Actor;
@@ -34,9 +34,7 @@ import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Refused;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -303,16 +301,11 @@ class ClockFileController {
     @GetMapping("/entries/{id}/clock.csv")
     ResponseEntity<byte[]> csv(@PathVariable UUID id, @RequestParam(defaultValue = "1") int trial) {
         EntrySheet entry = entry(id, trial);
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        "attachment; filename=\"clock-" + entry.entry().period().heldOn() + "-trial-" + trial
-                                + ".csv\"")
-                .body(clocks.of(entry, trial)
+        return CsvAnswer.of(
+                "clock-" + entry.entry().period().heldOn() + "-trial-" + trial,
+                clocks.of(entry, trial)
                         .map(readings -> ObservationTable.csv(readings, persons.calledThen()))
-                        .orElseThrow(() -> new NotFound("There are no timed readings there."))
-                        .getBytes(StandardCharsets.UTF_8));
+                        .orElseThrow(() -> new NotFound("There are no timed readings there.")));
     }
 
     private EntrySheet entry(UUID id, int trial) {

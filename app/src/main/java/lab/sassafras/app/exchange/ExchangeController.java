@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lab.sassafras.app.access.CsvAnswer;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.BroughtIn;
@@ -105,15 +106,10 @@ class ExchangeController {
 
     @GetMapping("/periods/{id}/observations.csv")
     ResponseEntity<byte[]> ofPeriod(@PathVariable UUID id) {
-        Period period = periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        Period period = periodBook.find(id).orElseThrow(NotFound::period);
         String table = ObservationTable.csv(
                 entryBook.of(period).stream().map(sheets::of).toList());
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        "attachment; filename=\"observations-" + period.heldOn() + ".csv\"")
-                .body(table.getBytes(StandardCharsets.UTF_8));
+        return CsvAnswer.of("observations-" + period.heldOn(), table);
     }
 
     private static ResponseEntity<byte[]> download(byte[] body, MediaType type, Entry entry, String suffix) {

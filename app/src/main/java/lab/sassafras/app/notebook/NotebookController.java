@@ -1,6 +1,5 @@
 package lab.sassafras.app.notebook;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.format.DateTimeFormatter;
@@ -15,6 +14,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import lab.sassafras.app.access.CsvAnswer;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Bench;
@@ -35,8 +35,6 @@ import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.slot.Logged;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -106,8 +104,7 @@ class NotebookController {
         List<Period> periods = visitor.instructor()
                 ? periodBook.all().stream().filter(visitor::leads).toList()
                 : visitor.seat().map(Bench::period).stream().toList();
-        Optional<Period> shown = period.map(id ->
-                        periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address.")))
+        Optional<Period> shown = period.map(id -> periodBook.find(id).orElseThrow(NotFound::period))
                 .or(() -> visitor.seat().map(Bench::period))
                 .or(() -> periods.stream().findFirst());
         model.addAttribute("periods", periods);
@@ -147,7 +144,7 @@ class NotebookController {
     /** Results of one experiment in a period, for a spreadsheet. */
     @GetMapping("/periods/{id}/results/{experiment}.csv")
     ResponseEntity<byte[]> results(@PathVariable UUID id, @PathVariable String experiment) {
-        Period period = periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        Period period = periodBook.find(id).orElseThrow(NotFound::period);
         List<EntrySheet> entries = entryBook.of(period).stream()
                 .filter(each -> each.experiment().equals(experiment))
                 .map(sheets::of)
@@ -156,13 +153,8 @@ class NotebookController {
         if (entries.isEmpty()) {
             throw new NotFound("Nothing of that experiment was done in this period.");
         }
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        "attachment; filename=\"results-"
-                                + entries.get(0).experiment().key() + "-" + period.heldOn() + ".csv\"")
-                .body(ResultTable.csv(entries).getBytes(StandardCharsets.UTF_8));
+        return CsvAnswer.of(
+                "results-" + entries.get(0).experiment().key() + "-" + period.heldOn(), ResultTable.csv(entries));
     }
 
     /** One entry to print: everything on its pages, of all trials. */
@@ -231,7 +223,7 @@ class NotebookController {
     /** Every entry of a period one after another, as pages to print. */
     @GetMapping("/periods/{id}/pages")
     String printed(@PathVariable UUID id, Model model) {
-        Period period = periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        Period period = periodBook.find(id).orElseThrow(NotFound::period);
         List<Entry> entries = new ArrayList<>(entryBook.of(period));
         Collections.reverse(entries);
         model.addAttribute("period", period);

@@ -40,7 +40,7 @@ class SideController {
 
     @GetMapping("/periods/{id}/beside/{experiment}")
     String beside(@PathVariable UUID id, @PathVariable String experiment, Model model) {
-        Period period = periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        Period period = periodBook.find(id).orElseThrow(NotFound::period);
         Experiment kind =
                 Experiments.find(experiment).orElseThrow(() -> new NotFound("There is no experiment of that name."));
         List<Entry> entries = entryBook.of(period).stream()

@@ -2,7 +2,6 @@ package lab.sassafras.app.peoplepages;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -10,12 +9,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import lab.sassafras.app.access.CsvAnswer;
 import lab.sassafras.app.people.Audit;
 import lab.sassafras.app.record.ForSpreadsheets;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -78,11 +76,6 @@ class AuditController {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        "attachment; filename=\"audit-" + LocalDate.now(ZoneId.systemDefault()) + ".csv\"")
-                .body(table.toString().getBytes(StandardCharsets.UTF_8));
+        return CsvAnswer.of("audit-" + LocalDate.now(ZoneId.systemDefault()), table);
     }
 }

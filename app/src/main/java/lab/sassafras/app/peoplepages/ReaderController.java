@@ -101,7 +101,7 @@ class ReaderController {
     }
 
     private Period period(UUID id) {
-        return periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        return periodBook.find(id).orElseThrow(NotFound::period);
     }
 
     private Entry entry(UUID id) {

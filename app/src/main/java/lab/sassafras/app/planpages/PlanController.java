@@ -256,7 +256,7 @@ class PlanController {
             @RequestParam(defaultValue = "true") boolean here,
             Actor actor) {
         KeptPlan kept = plans.find(id).orElseThrow(() -> new NotFound(NONE));
-        Period of = periodBook.find(period).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        Period of = periodBook.find(period).orElseThrow(NotFound::period);
         periods.layOut(of, kept, here, actor).orThrow();
         return "redirect:/plans/" + id;
     }

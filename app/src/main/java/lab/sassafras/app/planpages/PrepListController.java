@@ -3,7 +3,6 @@ package lab.sassafras.app.planpages;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lab.sassafras.app.access.CsvAnswer;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.plans.AllowedStrength;
@@ -31,9 +31,7 @@ import lab.sassafras.plan.Prepared;
 import lab.sassafras.substance.Hazard;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -195,10 +193,7 @@ class PrepListController {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"what-to-prepare.csv\"")
-                .body(table.toString().getBytes(StandardCharsets.UTF_8));
+        return CsvAnswer.of("what-to-prepare", table);
     }
 
     /** Left every substance that is remembered, right the one taken down, with the form of its sheet. */

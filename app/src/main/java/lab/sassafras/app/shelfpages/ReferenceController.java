@@ -167,6 +167,6 @@ class ReferenceController {
     }
 
     private Period period(UUID id) {
-        return periodBook.find(id).orElseThrow(() -> new NotFound("There is no lab period at that address."));
+        return periodBook.find(id).orElseThrow(NotFound::period);
     }
 }
