@@ -18,23 +18,10 @@ const regions = {
     const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
     const fresh = page.querySelector(`[data-region="${name}"]`);
     if (!answer.ok || !fresh || !old.isConnected || regions.busy(old)) { return false; }
-    if (old.dataset.keeps) { regions.become(old, fresh); } else { old.replaceWith(document.importNode(fresh, true)); }
+    const become = window.sassafras.become || ((was, is) => was.replaceWith(document.importNode(is, true)));
+    become(old, fresh);
     document.dispatchEvent(new CustomEvent('renewed', { detail: name }));
     return true;
-  },
-  /* What stays the same stays as it is, what was opened too: only what differs is put in its place. */
-  become(old, fresh) {
-    if (old.isEqualNode(fresh)) { return; }
-    if (old.nodeName !== fresh.nodeName || old.childNodes.length !== fresh.childNodes.length) {
-      old.replaceWith(document.importNode(fresh, true));
-      return;
-    }
-    if (old.nodeType === Node.TEXT_NODE) { old.data = fresh.data; return; }
-    [...fresh.attributes].filter((each) => old.getAttribute(each.name) !== each.value)
-      .forEach((each) => old.setAttribute(each.name, each.value));
-    [...old.attributes].filter((each) => each.name !== 'open' && !fresh.hasAttribute(each.name))
-      .forEach((each) => old.removeAttribute(each.name));
-    [...old.childNodes].forEach((child, at) => regions.become(child, fresh.childNodes[at]));
   },
 };
 window.sassafras = {

@@ -15,8 +15,6 @@ import lab.sassafras.app.record.Entry;
 import lab.sassafras.app.record.EntryBook;
 import lab.sassafras.app.record.EntryRows;
 import lab.sassafras.app.record.Observation;
-import lab.sassafras.app.record.Period;
-import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.measure.Refused;
@@ -30,23 +28,21 @@ import org.springframework.stereotype.Component;
 @Component
 class TaskTimes {
 
-    /** Periods that are looked at, the newest. */
-    private static final int PERIODS = 12;
+    /** So many runs, the newest, tell how long a class takes. */
+    private static final int RUNS = 40;
     /** What took less was recorded all at once, and what took more was interrupted (no source). */
     private static final Duration SHORTEST = Duration.ofSeconds(20);
 
     private static final Duration LONGEST = Duration.ofMinutes(60);
     private static final int REMEMBERED = 100;
 
-    private final PeriodBook periods;
     private final EntryBook entries;
     private final Cache<String, Map<String, Took>> known = Caffeine.newBuilder()
             .maximumSize(REMEMBERED)
             .expireAfterWrite(Duration.ofMinutes(1))
             .build();
 
-    TaskTimes(PeriodBook periods, EntryBook entries) {
-        this.periods = periods;
+    TaskTimes(EntryBook entries) {
         this.entries = entries;
     }
 
@@ -65,7 +61,9 @@ class TaskTimes {
 
     private Map<String, Took> asked(Experiment experiment, Visitor visitor) {
         Map<String, List<Duration>> all = new HashMap<>();
-        periods.all().stream().filter(visitor::leads).limit(PERIODS).forEach(period -> of(period, experiment, all));
+        entries.newest(experiment.key(), RUNS).stream()
+                .filter(each -> visitor.leads(each.period()))
+                .forEach(entry -> took(experiment, entry, entries.rows(entry.id()), all));
         Map<String, Took> medians = new HashMap<>();
         all.forEach((task, times) -> {
             times.sort(Duration::compareTo);
@@ -77,17 +75,6 @@ class TaskTimes {
                             times.size()));
         });
         return medians;
-    }
-
-    private void of(Period period, Experiment experiment, Map<String, List<Duration>> all) {
-        List<Entry> of = entries.of(period).stream()
-                .filter(each -> each.experiment().equals(experiment.key()) && !each.simulated())
-                .toList();
-        if (of.isEmpty()) {
-            return;
-        }
-        Map<java.util.UUID, EntryRows> rows = entries.rows(period);
-        of.forEach(entry -> took(experiment, entry, rows.getOrDefault(entry.id(), EntryRows.NONE), all));
     }
 
     private static void took(Experiment experiment, Entry entry, EntryRows rows, Map<String, List<Duration>> all) {

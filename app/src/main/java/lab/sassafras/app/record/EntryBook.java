@@ -79,6 +79,18 @@ public class EntryBook {
                 .getResultList();
     }
 
+    /** The newest that were done by hands, the newest first, of whatever period. */
+    @Transactional(readOnly = true)
+    public List<Entry> newest(String experiment, int most) {
+        return entities.createQuery(
+                        ENTRIES + "where entry.experiment = :experiment and entry.simulated = false "
+                                + "order by entry.seq desc",
+                        Entry.class)
+                .setParameter("experiment", experiment)
+                .setMaxResults(most)
+                .getResultList();
+    }
+
     /** Everything kept of one entry. */
     @Transactional(readOnly = true)
     public EntryRows rows(UUID entryId) {
