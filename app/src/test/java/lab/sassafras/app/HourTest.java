@@ -7,6 +7,7 @@ import biweekly.component.VEvent;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.net.http.HttpResponse;
+import java.time.Duration;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
@@ -19,6 +20,8 @@ import java.util.Locale;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lab.sassafras.app.record.FaultInjection;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -38,6 +41,11 @@ class HourTest extends HouseTest {
         String period = hand.openPeriod("Hour, " + UUID.randomUUID());
         hour = period + "/hour";
         hand.post(period + "/benches", "names=Alder,+Cedar,+Elder");
+    }
+
+    @AfterEach
+    void fair() {
+        FaultInjection.fair();
     }
 
     /** When a task begins, as its link says. */
@@ -177,6 +185,31 @@ class HourTest extends HouseTest {
         assertThat(begins(again, "Alder, weigh")).isEqualTo(time.format(now.minusMinutes(30)));
         assertThat(begins(again, "Cedar, weigh")).isAfterOrEqualTo(time.format(now));
         assertThat(begins(again, "Alder, mix, read")).isAfterOrEqualTo(time.format(now));
+    }
+
+    /** Its time to weigh has not come: whoever waits by the hour is not silent. */
+    @Test
+    void whoWaitsByTheHourIsNotSilentAndWhatIsOverByItIsDone() {
+        ZonedDateTime now = noon();
+        String period = Hand.location(hand.post(
+                "/periods",
+                "title=Waiting+by+the+hour+" + UUID.randomUUID() + "&date=" + now.toLocalDate() + "&zone="
+                        + Hand.encoded(now.getZone().getId()) + "&mark=POINT"));
+        FaultInjection.clockOff(Duration.ofMinutes(-20));
+        Hand cedar = new Hand(address("")).join(period, "Cedar");
+        String entry = cedar.begin("heat-of-solution").replaceAll("\\?.*", "");
+        FaultInjection.fair();
+        assertThat(hand.get(period + "/class").body()).contains("nothing for 20 min");
+        DateTimeFormatter time = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+        hand.post(
+                period + "/hour",
+                "from=" + time.format(now.minusMinutes(30)) + "&until=" + time.format(now.plusMinutes(90))
+                        + "&experiment=heat-of-solution&trials=1&balance=1&at-1-1-weigh="
+                        + time.format(now.plusMinutes(15)));
+        assertThat(hand.get(period + "/class").body())
+                .contains("waits for its time, " + time.format(now.plusMinutes(15)))
+                .doesNotContain("nothing for 20 min", "min behind");
+        assertThat(entry).startsWith("/entries/");
     }
 
     @Test
