@@ -174,7 +174,7 @@ class RehearsalScreen {
     }
 
     private static String speed(KeptRehearsal kept) {
-        return Figures.POINT.plain(kept.speed()) + " times as fast";
+        return kept.speed() == 1 ? "at real speed" : Figures.POINT.plain(kept.speed()) + " times as fast";
     }
 
     /** Seconds of an evening as times of day. */
@@ -241,7 +241,7 @@ class RehearsalScreen {
                             + (second < each.from()
                                     ? ": waits since " + clocked.at(each.came())
                                     : ", until " + clocked.at(each.until())))
-                    .orElse(second < rehearsal.done(bench) ? "waits for its hour" : "");
+                    .orElse(second < rehearsal.done(bench) ? "waits for its time" : "");
         }
 
         List<String> out(List<Act> acts, long seed) {

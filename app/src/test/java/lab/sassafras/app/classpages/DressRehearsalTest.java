@@ -111,7 +111,7 @@ class DressRehearsalTest extends HouseTest {
         String plan = plan("heat-of-solution", "at-solid/mass=6");
         assertThat(hand.get(plan).body()).contains("/rehearsal\">Rehearse an evening with it");
         String at = begun(plan, "benches=2&trials=1&balance=1&speed=1");
-        assertThat(hand.get(at).body()).contains("Bench 1 until 18:", "by its own clock, 1 times as fast", "18:00");
+        assertThat(hand.get(at).body()).contains("Bench 1 until 18:", "by its own clock, at real speed", "18:00");
         assertThat(hand.get(at.replace("rehearsal", "class")).body()).contains("18:00 by its own clock", "2 benches");
         hand.post(at.replace("rehearsal", "life"), "state=CLOSED&reason=seen");
     }
