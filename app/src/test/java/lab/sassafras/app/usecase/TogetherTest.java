@@ -28,7 +28,7 @@ class TogetherTest {
     private final AtomicInteger commits = new AtomicInteger();
     private final AtomicInteger undone = new AtomicInteger();
     private final Together together = new Together(new TransactionTemplate(transactions()));
-    private final ExecutorService hands = Executors.newFixedThreadPool(MANY + 1);
+    private final ExecutorService hands = Executors.newCachedThreadPool();
 
     private PlatformTransactionManager transactions() {
         PlatformTransactionManager counting = mock(PlatformTransactionManager.class);
@@ -48,7 +48,7 @@ class TogetherTest {
     }
 
     /** While the first is being kept, so many wait; what the seventh of them does is its own affair. */
-    private List<CompletableFuture<Integer>> atOnce(Runnable seventh) throws InterruptedException {
+    private List<CompletableFuture<Integer>> atOnce(int many, Runnable seventh) throws InterruptedException {
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch go = new CountDownLatch(1);
         CompletableFuture<Integer> first = CompletableFuture.supplyAsync(
@@ -65,7 +65,7 @@ class TogetherTest {
         begun.await();
         List<CompletableFuture<Integer>> all = new ArrayList<>();
         AtomicInteger waiting = new AtomicInteger();
-        for (int i = 0; i < MANY; i++) {
+        for (int i = 0; i < many; i++) {
             int own = i;
             all.add(CompletableFuture.supplyAsync(
                     () -> {
@@ -79,7 +79,7 @@ class TogetherTest {
                     },
                     hands));
         }
-        while (waiting.get() < MANY) {
+        while (waiting.get() < many) {
             Thread.sleep(1);
         }
         // between saying that they come and waiting lies next to nothing
@@ -91,7 +91,7 @@ class TogetherTest {
 
     @Test
     void whatWaitsIsKeptInOneCommitAndEachHasItsOwnAnswer() throws InterruptedException {
-        List<CompletableFuture<Integer>> all = atOnce(() -> {});
+        List<CompletableFuture<Integer>> all = atOnce(MANY, () -> {});
         for (int i = 0; i < MANY; i++) {
             assertThat(all.get(i).join()).isEqualTo(i);
         }
@@ -100,7 +100,7 @@ class TogetherTest {
 
     @Test
     void whatIsRefusedIsAnsweredSoAndTheOthersAreKeptWithIt() throws InterruptedException {
-        List<CompletableFuture<Integer>> all = atOnce(() -> {
+        List<CompletableFuture<Integer>> all = atOnce(MANY, () -> {
             throw new NotPushed(401, "Nobody knows this token.");
         });
         for (int i = 0; i < MANY; i++) {
@@ -116,7 +116,7 @@ class TogetherTest {
 
     @Test
     void whereOneFailsNothingOfThatCommitIsKeptAndEachIsDoneByItself() throws InterruptedException {
-        List<CompletableFuture<Integer>> all = atOnce(() -> {
+        List<CompletableFuture<Integer>> all = atOnce(MANY, () -> {
             throw new IllegalStateException("a disk that is full");
         });
         for (int i = 0; i < MANY; i++) {
@@ -129,5 +129,16 @@ class TogetherTest {
         }
         assertThat(undone).as("the one of all, and its own").hasValue(2);
         assertThat(commits).as("the first, and each of the others").hasValue(MANY);
+    }
+
+    @Test
+    void noMoreThanSixtyFourAreKeptInOneCommit() throws InterruptedException {
+        List<CompletableFuture<Integer>> most = atOnce(64, () -> {});
+        most.forEach(CompletableFuture::join);
+        assertThat(commits).as("the first, and all the others").hasValue(2);
+        List<CompletableFuture<Integer>> more = atOnce(65, () -> {});
+        more.forEach(CompletableFuture::join);
+        assertThat(commits).as("one was too many for the second").hasValue(2 + 3);
+        assertThat(undone).hasValue(0);
     }
 }
