@@ -32,6 +32,9 @@ public final class Reduction {
     /** Random draws of one trial's result. */
     public static final int DRAWS = 50_000;
 
+    /** Figures a value without an interval is written with. */
+    private static final int DIGITS = 4;
+
     private final Sheet sheet;
     private final Conventions conventions;
     private final Lazy<Standing> standing = new Lazy<>(() -> Standing.of(sheet(), conventions()));
@@ -177,6 +180,25 @@ public final class Reduction {
     /** {@return what happened, as far as an equation tells} */
     public WhatHappened happened() {
         return happened;
+    }
+
+    /** {@return the result of its first sample as it is written: half the 95 % interval behind it, its unit} */
+    public String inShort() {
+        return samples().stream()
+                .flatMap(each -> writing.written(each).stream())
+                .findFirst()
+                .map(Object::toString)
+                .orElse("no result");
+    }
+
+    /**
+     * {@return a value of what is sought in the unit its result is written in}
+     *
+     * @param value (the experiment's own unit)
+     */
+    public String sought(double value) {
+        BenchUnit shown = presentation().unit(unit());
+        return sheet.setting().figures().significant(value / shown.widthToBench(1), DIGITS) + " " + shown.symbol();
     }
 
     /** {@return how the schools in force write numbers} */

@@ -285,23 +285,8 @@ class DataController {
                     asked.experiment().orElseThrow().words().title(),
                     i < names.size() ? names.get(i) : "",
                     data,
-                    data.reduction().samples().stream()
-                            .flatMap(each -> data.reduction().writing().written(each).stream())
-                            .findFirst()
-                            .map(Object::toString)
-                            .orElse("no result"),
-                    Figures.POINT.significant(
-                                    data.sought()
-                                            / data.reduction()
-                                                    .presentation()
-                                                    .unit(data.reduction().unit())
-                                                    .widthToBench(1),
-                                    4)
-                            + " "
-                            + data.reduction()
-                                    .presentation()
-                                    .unit(data.reduction().unit())
-                                    .symbol(),
+                    data.reduction().inShort(),
+                    data.reduction().sought(data.sought()),
                     data.reduction().working(1).map(Working::text).orElse("")));
         }
         return sheets;

@@ -356,16 +356,10 @@ class RehearsalScreen {
 
     private Came worked(Entry entry) {
         EntrySheet sheet = sheets.of(entry);
-        Figures figures = entry.period().figures();
-        String unit = " " + sheet.experiment().unknown().unit().symbol();
         return new Came(
-                sheet.reduction()
-                        .result()
-                        .map(each -> figures.byUncertainty(each.value(), each.uncertainty()) + " ± "
-                                + figures.uncertainty(each.uncertainty()) + unit)
-                        .orElse("no result"),
+                sheet.reduction().inShort(),
                 benches.now(sheet, 1)
-                        .map(now -> figures.significant(now.truth().sought(), DIGITS + 1) + unit)
+                        .map(now -> sheet.reduction().sought(now.truth().sought()))
                         .orElse(""),
                 ExplainingSize.rows(sheet.reduction().suspects()).stream()
                         .findFirst()
