@@ -1,7 +1,9 @@
 package lab.sassafras.curve;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import lab.sassafras.curve.Outcome.Change;
 import lab.sassafras.curve.Outcome.Withheld;
@@ -166,6 +168,13 @@ public enum CurveMethod {
     /** {@return the name files know it by} */
     public String key() {
         return key;
+    }
+
+    private static final Set<CurveMethod> AS_READ = EnumSet.of(EXTREME, PLATEAU, SETTLED, AFTER_WAIT);
+
+    /** {@return whether what goes to the surroundings or comes from them is taken off by the drift it makes} */
+    public boolean corrects() {
+        return !AS_READ.contains(this);
     }
 
     abstract Outcome read(Baselines of);

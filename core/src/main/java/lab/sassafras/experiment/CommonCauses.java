@@ -19,7 +19,10 @@ final class CommonCauses {
             liquidAt(experiment, span.start())
                     .filter(any -> !experiment.thermometerStays())
                     .ifPresent(path -> common.add(new PossibleCause("water-with-probe", path, -0.3).upTo(1)));
-            common.add(PossibleCause.heat("warm-plate", 60).upTo(400));
+            // what a plate gives shows as drift, and is taken off where the change is read from a curve
+            common.add(PossibleCause.heat("warm-plate", 60)
+                    .upTo(400)
+                    .where((sheet, trial) -> !sheet.curves().corrected(trial)));
             common.add(PossibleCause.alongWith("bar", 4).upTo(15));
             common.add(PossibleCause.markedLate().upTo(60).eitherWay());
             if (experiment.calorimeter() == Calorimeter.Use.NEEDS_CONSTANT) {

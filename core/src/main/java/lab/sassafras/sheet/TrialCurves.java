@@ -7,6 +7,7 @@ import java.util.function.Predicate;
 import lab.sassafras.convention.ConventionQuestion;
 import lab.sassafras.convention.TemperatureChange;
 import lab.sassafras.curve.Baselines;
+import lab.sassafras.curve.CurveMethod;
 import lab.sassafras.curve.CurvePurpose;
 import lab.sassafras.curve.Mixing;
 import lab.sassafras.curve.Stretch;
@@ -115,6 +116,21 @@ public final class TrialCurves {
      */
     public Optional<Baselines> baselines(int trial) {
         return readings(trial).map(CurveReadings::baselines);
+    }
+
+    /**
+     * {@return whether a trial’s change is read from a curve in a way that takes off what its surroundings give or take}
+     *
+     * @param trial which trial, from 1
+     */
+    public boolean corrected(int trial) {
+        return sheet.setting()
+                        .conventions()
+                        .in(ConventionQuestion.CHANGE)
+                        .way()
+                        .filter(CurveMethod::corrects)
+                        .isPresent()
+                && baselines(trial).isPresent();
     }
 
     /**

@@ -144,7 +144,7 @@ public final class BenchSheet {
     }
 
     public Reduction reduced(Conventions conventions) {
-        return Reduction.of(sheet, conventions);
+        return Reduction.of(sheet.with(sheet.setting().with(conventions)), conventions);
     }
 
     /** 10 g of hot solid into 100 g of water, as in the copper check. */

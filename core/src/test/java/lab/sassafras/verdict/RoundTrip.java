@@ -7,13 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.IntStream;
+import lab.sassafras.calibration.FoundConstant;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
 import lab.sassafras.curve.Stated;
+import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
-import lab.sassafras.measure.Instrument;
-import lab.sassafras.measure.Measured;
 import lab.sassafras.sheet.BenchSheet;
 import lab.sassafras.simulate.Bench;
 import lab.sassafras.simulate.Benches;
@@ -30,9 +31,9 @@ import lab.sassafras.slot.VesselKind;
  */
 public final class RoundTrip {
 
-    private static final String TRACE = "11111111-2222-3333-4444-555555555555";
-    /** Of a constant found at the simulated bench by a handful of trials (a part of it). */
-    private static final double CONSTANT = 0.03;
+    private static final String TRACE = "11111111-2222-3333-4444-55555555555";
+    /** Trials by which the constant was found. */
+    private static final int CALIBRATED = 3;
 
     private RoundTrip() {}
 
@@ -83,55 +84,97 @@ public final class RoundTrip {
     }
 
     private static Reduction reduced(Experiment experiment, Bench bench, Bench.Played played, Conventions conventions) {
-        Instrument thermometer = bench.thermometer();
-        List<Reading> readings = played.curve().stream()
-                .map(each -> new Reading(each.seconds(), each.temperature()))
+        Optional<Calorimeter.Pinned> constant = experiment.calorimeter() == Calorimeter.Use.FINDS_CONSTANT
+                ? Optional.empty()
+                : Optional.of(calibrated(experiment, bench));
+        return written(experiment, bench, List.of(played), constant, conventions);
+    }
+
+    /** The constant a class would have found before of the same calorimeter, on the same instruments. */
+    private static Calorimeter.Pinned calibrated(Experiment experiment, Bench bench) {
+        Experiment finds = Experiments.find(Benches.bomb(experiment) ? "bomb-constant" : "constant-by-mixing")
+                .orElseThrow();
+        Bench honest = bench.slipping(Set.of());
+        List<Bench.Played> trials = IntStream.rangeClosed(1, CALIBRATED)
+                .mapToObj(trial -> honest.trial(trial).atOnce(finds.scene().orElseThrow()))
                 .toList();
-        double error = Bench.error(bench.seed()) * CONSTANT * bench.capacity();
-        BenchSheet sheet = BenchSheet.of(experiment.key())
+        FoundConstant found = written(finds, honest, trials, Optional.empty(), obeyed(finds))
+                .constant()
+                .orElseThrow();
+        return new Calorimeter.Pinned("c", found.constant().asInput(), found.fill(), "a simulated calibration");
+    }
+
+    private static Reduction written(
+            Experiment experiment,
+            Bench bench,
+            List<Bench.Played> trials,
+            Optional<Calorimeter.Pinned> constant,
+            Conventions conventions) {
+        Map<String, Logged> logged = new HashMap<>();
+        for (int trial = 1; trial <= trials.size(); trial++) {
+            logged.put(
+                    TRACE + trial,
+                    new Logged("a trace", readings(trials.get(trial - 1)), Optional.of(bench.thermometer())));
+        }
+        BenchSheet sheet = BenchSheet.of(experiment.key(), trials.size())
                 .in(new Calorimeter(
                         "V-1",
                         Benches.bomb(experiment)
                                 ? new VesselKind("bomb", "bomb calorimeter", 2000, 6000)
                                 : VesselKind.FOAM_CUP,
-                        experiment.calorimeter() == Calorimeter.Use.FINDS_CONSTANT
-                                ? Optional.empty()
-                                : Optional.of(new Calorimeter.Pinned(
-                                        "c",
-                                        Measured.independent(bench.capacity() + error, CONSTANT * bench.capacity()),
-                                        100,
-                                        "a simulated calibration"))))
-                .logging(Map.of(TRACE, new Logged("a trace", readings, Optional.of(thermometer))));
+                        constant))
+                .logging(logged);
+        for (int trial = 1; trial <= trials.size(); trial++) {
+            write(sheet, experiment, trials.get(trial - 1), trial, conventions);
+        }
+        return sheet.reduced(conventions);
+    }
+
+    private static List<Reading> readings(Bench.Played played) {
+        return played.curve().stream()
+                .map(each -> new Reading(each.seconds(), each.temperature()))
+                .toList();
+    }
+
+    private static void write(
+            BenchSheet sheet, Experiment experiment, Bench.Played played, int trial, Conventions conventions) {
         Set<String> told = new java.util.HashSet<>();
         experiment.span().ifPresent(span -> told.addAll(List.of(span.start(), span.end())));
         experiment.mixing().ifPresent(told::add);
-        double last = readings.get(readings.size() - 1).seconds();
         Optional.ofNullable(KNOWN.get(experiment.key()))
-                .ifPresent(path -> played.known().ifPresent(what -> sheet.says(path.replace("/", "[1]/"), what)));
+                .ifPresent(path -> played.known().ifPresent(what -> sheet.says(at(path, 1), what)));
         for (Bench.Written each : played.written()) {
-            if (!told.contains(each.path())
-                    || conventions.named().getOrDefault("change", "").equals("extreme")) {
-                String group = each.path().split("/")[0];
-                String at = group + "[1]/" + each.path().split("/")[1];
-                if (each.way() == Bench.Way.ASSUMED) {
-                    sheet.assumed(at, each.text(), each.uncertainty(), each.unit());
-                } else {
-                    sheet.give(
-                            at,
-                            Role.valueOf(each.way().name()),
-                            each.text(),
-                            each.unit().isEmpty() ? null : each.unit(),
-                            each.on());
-                }
+            boolean once = experiment
+                    .group(each.path().split("/")[0])
+                    .filter(group -> group.cardinality() == Cardinality.ONCE)
+                    .isPresent();
+            boolean read = !told.contains(each.path())
+                    || conventions.named().getOrDefault("change", "").equals("extreme");
+            if (!read || once && trial > 1) {
+                continue;
+            }
+            String at = at(each.path(), once ? 1 : trial);
+            if (each.way() == Bench.Way.ASSUMED) {
+                sheet.assumed(at, each.text(), each.uncertainty(), each.unit());
+            } else {
+                sheet.give(
+                        at,
+                        Role.valueOf(each.way().name()),
+                        each.text(),
+                        each.unit().isEmpty() ? null : each.unit(),
+                        each.on());
             }
         }
         String clock = experiment.curves().keySet().stream().findFirst().orElse("curve/trace");
+        List<Reading> readings = readings(played);
+        double last = readings.get(readings.size() - 1).seconds();
         sheet.says(
-                clock.replace("/", "[1]/"),
+                at(clock, trial),
                 (clock.equals("curve/trace")
-                                ? new TraceUse(TRACE, played.settled(), last, Math.rint(1000 * played.mixed()) / 1000)
+                                ? new TraceUse(
+                                        TRACE + trial, played.settled(), last, Math.rint(1000 * played.mixed()) / 1000)
                                 : new TraceUse(
-                                        TRACE,
+                                        TRACE + trial,
                                         Math.rint(played.mixed()),
                                         last,
                                         OptionalDouble.empty(),
@@ -139,7 +182,10 @@ public final class RoundTrip {
                                         Stated.USUAL.once(),
                                         Stated.USUAL.fraction()))
                         .text());
-        return sheet.reduced(conventions);
+    }
+
+    private static String at(String path, int trial) {
+        return path.replace("/", "[" + trial + "]/");
     }
 
     /** Of what is known where causes are asked: which solid it is, say. */

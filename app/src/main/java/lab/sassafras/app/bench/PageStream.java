@@ -30,8 +30,10 @@ final class PageStream implements WriteListener, AsyncListener {
     private long lastWritten = System.nanoTime();
     private long blockedSince;
     private boolean ended;
-    /** Whether something came that no frame shows yet. */
+    /** Whether something came that no frame shows yet, and since when. */
     private boolean stale;
+
+    private long staleSince;
     /** Whether a frame is waited for, to be read or to be due. */
     private boolean reading;
 
@@ -50,22 +52,34 @@ final class PageStream implements WriteListener, AsyncListener {
     void freshen() {
         if (heard.frames().isPresent()) {
             synchronized (this) {
+                staleSince = stale ? staleSince : System.nanoTime();
                 stale = true;
             }
             house.later(this::askFrame);
         }
     }
 
-    /** Has the next frame read, no sooner than a quarter of a second after the last, once that one was written. */
+    /** Has the next frame read, once the last was written and it is due. */
     private void askFrame() {
         synchronized (this) {
             if (ended || !stale || reading || frame != null || house.isClosed()) {
                 return;
             }
             reading = true;
-            long wait = Math.max(0, lastFrame + Streams.FRAME.toNanos() - System.nanoTime());
-            due = house.readLater(this::readFrame, wait);
+            due = house.readLater(this::readFrame, Math.max(0, dueAt(lastFrame, staleSince) - System.nanoTime()));
         }
+    }
+
+    /**
+     * {@return when a frame is due: at once where the last was long ago; else no sooner than a quarter of a second after
+     * it, and with what comes shortly after the first it shows} All on one clock (ns).
+     *
+     * @param last  when the last was written
+     * @param first when the first came that it shows
+     */
+    static long dueAt(long last, long first) {
+        long soonest = last + Streams.FRAME.toNanos();
+        return soonest - first <= 0 ? first : Math.max(soonest, first + Streams.GATHERED.toNanos());
     }
 
     private void readFrame() {

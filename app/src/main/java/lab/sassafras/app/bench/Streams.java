@@ -43,6 +43,11 @@ class Streams {
     static final Duration PATIENCE = Duration.ofSeconds(2);
     /** What pushes is shown at most so often: four frames a second. */
     static final Duration FRAME = Duration.ofMillis(250);
+    /**
+     * What comes soon after a frame waits so long for what comes next: with ten readings a second the third is in it, and
+     * none waits for the frame after.
+     */
+    static final Duration GATHERED = Duration.ofMillis(212);
     /** A region is told at most so often. */
     static final Duration AT_MOST_EVERY = FRAME;
 

@@ -15,10 +15,12 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
+import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Tag;
@@ -232,5 +234,34 @@ class StreamsTest {
         assertThat(asleepAsked.get())
                 .as("the next is read once the one before was written")
                 .isLessThanOrEqualTo(2);
+    }
+
+    /**
+     * Of ten readings a second, each up to 5 ms early or late, none waits for its frame as long as frames lie apart;
+     * slower ones are shown at once.
+     */
+    @Test
+    void ofTenReadingsASecondNoneWaitsAQuarterOfASecondForItsFrame() {
+        long millisecond = 1_000_000;
+        Random random = new Random(23);
+        long[] came = LongStream.range(0, 10_000)
+                .map(i -> (long) ((100.0 * i + random.nextDouble(-5, 5)) * millisecond))
+                .toArray();
+        long frame = -1_000 * millisecond;
+        long longest = 0;
+        long closest = Long.MAX_VALUE;
+        for (int i = 0; i < came.length; ) {
+            long first = came[i];
+            long due = PageStream.dueAt(frame, first);
+            closest = Math.min(closest, due - frame);
+            longest = Math.max(longest, due - first);
+            frame = due;
+            while (i < came.length && came[i] <= due) {
+                i++;
+            }
+        }
+        assertThat(longest / 1e6).isBetween(205.0, 220.0);
+        assertThat(closest / 1e6).isGreaterThanOrEqualTo(250);
+        assertThat(PageStream.dueAt(0, 500 * millisecond)).isEqualTo(500 * millisecond);
     }
 }

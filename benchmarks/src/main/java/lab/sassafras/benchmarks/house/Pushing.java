@@ -3,6 +3,7 @@ package lab.sassafras.benchmarks.house;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.OutputStream;
 import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.URI;
@@ -20,6 +21,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -47,7 +49,8 @@ public final class Pushing {
     private static final int TOKENS_OF_ONE = 20;
     private static final int BENCHES = 32;
     private static final int READERS = 8;
-    private static final int ONE_BY_ONE = 600;
+    private static final int ONE_BY_ONE = 1_000;
+    private static final int TURNS = 4;
     private static final int SECONDS = Integer.getInteger("seconds", 60);
 
     private static final HttpClient HTTP =
@@ -248,7 +251,19 @@ public final class Pushing {
         System.out.printf(Locale.ROOT, "%-58s %,d characters%n", "its page", bytes);
     }
 
-    /** Pages that were opened and take nothing any more: what keeping takes meanwhile. */
+    /** What keeping takes while nobody looks on, while pages do, and while as many were opened that take nothing. */
+    private enum Looking {
+        NOBODY("nobody looks on"),
+        TAKING(READERS + " pages look on"),
+        STOPPED(READERS + " pages take nothing any more");
+
+        private final String words;
+
+        Looking(String words) {
+            this.words = words;
+        }
+    }
+
     private static void stopped(Server server) throws IOException, InterruptedException {
         String period = new Hand(server.base()).openPeriod("Stopped");
         Hand hand = new Hand(server.base()).join(period, "Alder");
@@ -259,29 +274,41 @@ public final class Pushing {
         String listens =
                 page.replaceAll("(?s).*data-listens=\"([^\"]+)\".*", "$1").replace("&amp;", "&");
         double begun = System.nanoTime() / 1e9;
-        for (int round = 0; round < 2 * ROUNDS; round++) {
-            List<Socket> readers = new ArrayList<>();
-            for (int i = 0; round % 2 == 1 && i < READERS; i++) {
-                readers.add(taking(server, hand, listens + "&page=" + i));
+        Map<Looking, Times> kept = new EnumMap<>(Looking.class);
+        for (int round = -1; round < TURNS; round++) {
+            for (Looking each : Looking.values()) {
+                List<Socket> readers = new ArrayList<>();
+                for (int i = 0; each != Looking.NOBODY && i < READERS; i++) {
+                    readers.add(asking(server, hand, listens + "&page=" + i, each == Looking.TAKING));
+                }
+                Times now = round < 0 ? new Times() : kept.computeIfAbsent(each, any -> new Times());
+                oneByOne(server, token, begun, now);
+                for (Socket reader : readers) {
+                    reader.close();
+                }
             }
-            Times kept = new Times();
+        }
+        kept.forEach((each, times) -> {
+            times.print("a batch of ten, " + each.words);
+            System.out.printf(Locale.ROOT, "%-58s p99 %.1f ms%n", "", times.percentile(99));
+        });
+    }
+
+    private static void oneByOne(Server server, String token, double begun, Times kept)
+            throws IOException, InterruptedException {
+        try (Script script = new Script(server.base())) {
             for (int i = 0; i < ONE_BY_ONE; i++) {
                 double t = 1 + System.nanoTime() / 1e9 - begun;
                 long began = System.nanoTime();
-                int status = push(server, token, rows(t - 0.009, 0.001, 10), t);
+                int status = script.push(token, rows(t - 0.009, 0.001, 10), t);
                 kept.add(status == 200 ? (System.nanoTime() - began) / 1e6 : Double.NaN);
                 Thread.sleep(12);
-            }
-            kept.print("a batch of ten, " + readers.size() + " pages that take nothing");
-            System.out.printf(Locale.ROOT, "%-58s p99 %.1f ms%n", "", kept.percentile(99));
-            for (Socket each : readers) {
-                each.close();
             }
         }
     }
 
-    /** A page that asks for its stream and reads nothing of it. */
-    private static Socket taking(Server server, Hand hand, String path) throws IOException {
+    /** A page that asks for its stream, and takes what comes of it or nothing. */
+    private static Socket asking(Server server, Hand hand, String path, boolean takes) throws IOException {
         URI base = URI.create(server.base());
         Socket socket = new Socket();
         socket.setReceiveBufferSize(1024);
@@ -290,7 +317,20 @@ public final class Pushing {
                 .write(("GET " + path + " HTTP/1.1\r\nHost: " + base.getAuthority() + "\r\nCookie: " + hand.here()
                                 + "\r\n\r\n")
                         .getBytes(StandardCharsets.US_ASCII));
+        if (takes) {
+            Thread reader = new Thread(() -> drain(socket));
+            reader.setDaemon(true);
+            reader.start();
+        }
         return socket;
+    }
+
+    private static void drain(Socket socket) {
+        try {
+            socket.getInputStream().transferTo(OutputStream.nullOutputStream());
+        } catch (IOException closed) {
+            // it looked on as long as it was to
+        }
     }
 
     /** Benches that push ten a second, each with a page that listens: from push to page, and the heap meanwhile. */
