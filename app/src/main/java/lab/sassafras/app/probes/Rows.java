@@ -53,7 +53,13 @@ public record Rows(List<Row> rows, Left refused) {
      * @param value in the bench's own unit of what it measures
      * @param unit  that unit
      */
-    public record Row(String probe, double t, double value, BenchUnit unit) {}
+    public record Row(String probe, double t, double value, BenchUnit unit) {
+
+        /** Whether another is of the same probe, and measures the same. */
+        public boolean sameProbe(Row other) {
+            return probe.equals(other.probe) && unit.equals(other.unit);
+        }
+    }
 
     /** A row that was refused, by its number from 1, with why. */
     public record Refused(int row, String why) {
@@ -77,7 +83,7 @@ public record Rows(List<Row> rows, Left refused) {
     }
 
     /** A row that cannot be kept, with why. */
-    private static final class Wrong extends RuntimeException {
+    static final class Wrong extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
         private final String why;
@@ -90,6 +96,16 @@ public record Rows(List<Row> rows, Left refused) {
 
     /** Reads a batch. @throws TooMany where it holds more than a batch may */
     public static Rows of(byte[] body, boolean csv) {
+        Known known = new Known(new HashMap<>(), new HashMap<>());
+        return csv
+                ? oneByOne(body, true, known)
+                : Flawless.of(body, known)
+                        .filter(rows -> !rows.isEmpty())
+                        .map(rows -> new Rows(rows, new Left(0, List.of())))
+                        .orElseGet(() -> oneByOne(body, false, known));
+    }
+
+    private static Rows oneByOne(byte[] body, boolean csv, Known known) {
         List<String> lines = new String(body, StandardCharsets.UTF_8)
                 .lines()
                 .filter(line -> !line.isBlank())
@@ -101,7 +117,6 @@ public record Rows(List<Row> rows, Left refused) {
             throw new TooMany();
         }
         List<Row> rows = new ArrayList<>();
-        Known known = new Known(new HashMap<>(), new HashMap<>());
         List<Refused> refused = new ArrayList<>();
         int many = 0;
         for (int i = 0; i < data.size(); i++) {
@@ -167,19 +182,35 @@ public record Rows(List<Row> rows, Left refused) {
     }
 
     /** Names and units of a batch that were looked at: its rows say the same again and again. */
-    private record Known(Map<String, String> names, Map<String, BenchUnit> units) {}
+    record Known(Map<String, String> names, Map<String, BenchUnit> units) {
+
+        String name(String typed) {
+            return names.computeIfAbsent(typed, Rows::probe);
+        }
+
+        BenchUnit unit(String typed) {
+            return units.computeIfAbsent(typed, Rows::unit);
+        }
+    }
 
     private static Row row(Map<String, String> fields, Known known) {
-        String name = known.names().computeIfAbsent(fields.getOrDefault("probe", ""), Rows::probe);
-        BenchUnit unit = known.units().computeIfAbsent(fields.getOrDefault("unit", ""), Rows::unit);
-        double t = number("t", fields.get("t"));
-        double value = unit.toBench(number("value", fields.get("value")));
+        return checked(
+                known.name(fields.getOrDefault("probe", "")),
+                known.unit(fields.getOrDefault("unit", "")),
+                number("t", fields.get("t")),
+                number("value", fields.get("value")),
+                String.valueOf(fields.get("value")));
+    }
+
+    /** A row as it is kept. @param text of the value as it was sent */
+    static Row checked(String name, BenchUnit unit, double t, double read, String text) {
+        double value = unit.toBench(read);
         if (!(Math.abs(t) < LONGEST)) {
             throw new Wrong("t is no time in seconds");
         }
         if (unit.dimension().equals(Dimension.TEMPERATURE) ? !Reading.canBe(value) : !(Math.abs(value) < BEYOND)) {
-            throw new Wrong("nothing at a bench shows " + shortened(String.valueOf(fields.get("value"))) + " "
-                    + unit.symbol() + "; an overload perhaps");
+            throw new Wrong(
+                    "nothing at a bench shows " + shortened(text) + " " + unit.symbol() + "; an overload perhaps");
         }
         return new Row(name, t, value, unit.benchUnit());
     }

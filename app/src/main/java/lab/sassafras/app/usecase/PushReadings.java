@@ -182,12 +182,7 @@ public class PushReadings {
     }
 
     private Pushed kept(Sending sending) {
-        Map<String, List<Rows.Row>> byProbe = new LinkedHashMap<>();
-        sending.rows
-                .rows()
-                .forEach(row -> byProbe.computeIfAbsent(
-                                row.probe() + " " + row.unit().symbol(), any -> new ArrayList<>())
-                        .add(row));
+        Map<String, List<Rows.Row>> byProbe = byProbe(sending.rows.rows());
         Map<String, Stretch> open = new LinkedHashMap<>();
         sending.by.open().forEach(each -> open.put(each.stretch().probe(), new Stretch(each.stretch(), each.trace())));
         long all = byProbe.keySet().stream()
@@ -214,6 +209,20 @@ public class PushReadings {
         return new Pushed(batch.rowsKept(), 0, sending.rows.refused(), told);
     }
 
+    /** By probe and what it measures, each in the order it came. */
+    private static Map<String, List<Rows.Row>> byProbe(List<Rows.Row> rows) {
+        Map<String, List<Rows.Row>> byProbe = new LinkedHashMap<>();
+        List<Rows.Row> same = List.of();
+        for (Rows.Row row : rows) {
+            // mostly the next row is of the same
+            if (same.isEmpty() || !same.get(0).sameProbe(row)) {
+                same = byProbe.computeIfAbsent(row.probe() + " " + row.unit().symbol(), any -> new ArrayList<>());
+            }
+            same.add(row);
+        }
+        return byProbe;
+    }
+
     /** Keeps the rows of one probe, in one stretch or in as many as its clock makes. */
     private void keep(Sending sending, String probe, List<Rows.Row> rows, Optional<Stretch> before, List<String> said) {
         Optional<Stretch> open = before;
@@ -232,11 +241,15 @@ public class PushReadings {
 
     /** Where rows stop running forward in time. */
     private static int forward(List<Rows.Row> rows, int from) {
+        double first = rows.get(from).t();
+        double last = first;
         int to = from + 1;
-        while (to < rows.size()
-                && rows.get(to).t() >= rows.get(to - 1).t() - SAME
-                && rows.get(to).t() - rows.get(to - 1).t() <= PAUSE
-                && rows.get(to).t() - rows.get(from).t() <= LONGEST_RUN) {
+        while (to < rows.size()) {
+            double next = rows.get(to).t();
+            if (next < last - SAME || next - last > PAUSE || next - first > LONGEST_RUN) {
+                break;
+            }
+            last = next;
             to++;
         }
         return to;
