@@ -202,7 +202,11 @@ public record Rows(List<Row> rows, Left refused) {
                 String.valueOf(fields.get("value")));
     }
 
-    /** A row as it is kept. @param text of the value as it was sent */
+    /**
+     * A row as it is kept.
+     *
+     * @param text of the value as it was sent
+     */
     static Row checked(String name, BenchUnit unit, double t, double read, String text) {
         double value = unit.toBench(read);
         if (!(Math.abs(t) < LONGEST)) {
