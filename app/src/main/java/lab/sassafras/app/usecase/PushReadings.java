@@ -102,6 +102,8 @@ public class PushReadings {
      */
     public Pushed take(String secret, UUID id, byte[] body, boolean csv, OptionalDouble now, Instant arrival) {
         String contents = Hashes.of((csv ? "csv " : "json ") + Hashes.of(body));
+        // read while others are kept; whoever has no token hears only that
+        Optional<Rows> read = read(body, csv);
         // of one token one batch after another, each of them asked and kept in one transaction
         synchronized (locks.get(Math.floorMod(secret.hashCode(), LOCKS))) {
             try {
@@ -110,7 +112,7 @@ public class PushReadings {
                     Optional<ProbeBatch> known = probes.batch(id);
                     return known.isPresent()
                             ? again(known.get(), token.token(), contents)
-                            : kept(new Sending(token, id, contents, rows(token.token(), body, csv), now, arrival));
+                            : kept(new Sending(token, id, contents, rows(token.token(), read), now, arrival));
                 });
             } catch (Halfway halfway) {
                 throw halfway.why;
@@ -143,8 +145,9 @@ public class PushReadings {
         return token;
     }
 
-    private Rows rows(ProbeToken token, byte[] body, boolean csv) {
-        Rows rows = rows(body, csv);
+    private Rows rows(ProbeToken token, Optional<Rows> read) {
+        Rows rows = read.orElseThrow(() ->
+                new NotPushed(413, "A batch holds at most " + Rows.MOST + " rows. Nothing of it was kept."));
         long after = rate.take(token.id(), rows.rows().size());
         if (after > 0) {
             throw new NotPushed(
@@ -157,11 +160,12 @@ public class PushReadings {
         return rows;
     }
 
-    private static Rows rows(byte[] body, boolean csv) {
+    /** Empty where it holds more than a batch may. */
+    private static Optional<Rows> read(byte[] body, boolean csv) {
         try {
-            return Rows.of(body, csv);
+            return Optional.of(Rows.of(body, csv));
         } catch (Rows.TooMany many) {
-            throw new NotPushed(413, "A batch holds at most " + Rows.MOST + " rows. Nothing of it was kept.");
+            return Optional.empty();
         }
     }
 
