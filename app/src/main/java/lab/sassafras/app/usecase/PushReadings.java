@@ -146,8 +146,8 @@ public class PushReadings {
     }
 
     private Rows rows(ProbeToken token, Optional<Rows> read) {
-        Rows rows = read.orElseThrow(() ->
-                new NotPushed(413, "A batch holds at most " + Rows.MOST + " rows. Nothing of it was kept."));
+        Rows rows = read.orElseThrow(
+                () -> new NotPushed(413, "A batch holds at most " + Rows.MOST + " rows. Nothing of it was kept."));
         long after = rate.take(token.id(), rows.rows().size());
         if (after > 0) {
             throw new NotPushed(

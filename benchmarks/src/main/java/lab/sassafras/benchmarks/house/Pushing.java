@@ -29,6 +29,7 @@ import java.util.Queue;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import lab.sassafras.app.Hand;
 
 /**
@@ -45,6 +46,7 @@ public final class Pushing {
     private static final int WARM = 4_000;
 
     private static final int ROUNDS = 2;
+    private static final int UNDER_WAY = 8;
     private static final int SENDERS = 10;
     private static final int TOKENS_OF_ONE = 20;
     private static final int BENCHES = 32;
@@ -63,9 +65,11 @@ public final class Pushing {
         try (Server server = Server.start(Files.createTempDirectory("pushing"), Server.FULL_COMPILER, Map.of())) {
             List<String> tokens = tokens(server);
             for (int round = 0; round < ROUNDS; round++) {
-                double ours = acknowledged(server, tokens);
+                double ours = acknowledged(server, tokens, 1);
                 double plain = plainJdbc();
                 System.out.printf(Locale.ROOT, "%-58s %.2f%n", "of plain JDBC", ours / plain);
+                double queued = acknowledged(server, tokens, UNDER_WAY);
+                System.out.printf(Locale.ROOT, "%-58s %.2f%n", "of plain JDBC", queued / plain);
                 double refused = unread(server);
                 System.out.printf(
                         Locale.ROOT,
@@ -131,30 +135,49 @@ public final class Pushing {
         return tokens;
     }
 
-    /** One script, one batch after another. @return readings a second */
-    private static double acknowledged(Server server, List<String> tokens) throws IOException {
-        long began = 0;
-        int refused = 0;
-        try (Script script = new Script(server.base())) {
-            for (int i = -WARM; i < BATCHES; i++) {
-                if (i == 0) {
-                    began = System.nanoTime();
-                    refused = 0;
-                }
-                double now = System.nanoTime() / 1e9;
-                String token = tokens.get(Math.floorMod(i, tokens.size()));
-                refused += script.push(token, rows(now - BATCH * 1e-4, 1e-4, BATCH), now) == 200 ? 0 : 1;
-            }
-        }
+    /**
+     * One script that has so many batches under way at once, each of another probe. @return readings a second
+     */
+    private static double acknowledged(Server server, List<String> tokens, int underWay)
+            throws IOException, InterruptedException {
+        acknowledged(server, tokens, underWay, WARM);
+        long began = System.nanoTime();
+        int refused = acknowledged(server, tokens, underWay, BATCHES);
         double each = BATCH * (BATCHES - refused) / ((System.nanoTime() - began) / 1e9);
         System.out.printf(
                 Locale.ROOT,
                 "%-58s %,.0f readings a second (%d of %d batches refused)%n",
-                "acknowledged over HTTP, 200 a batch",
+                "acknowledged over HTTP, 200 a batch, " + underWay + " under way",
                 each,
                 refused,
                 BATCHES);
         return each;
+    }
+
+    private static int acknowledged(Server server, List<String> tokens, int underWay, int batches)
+            throws InterruptedException {
+        AtomicInteger refused = new AtomicInteger();
+        List<Thread> all = new ArrayList<>();
+        for (int one = 0; one < underWay; one++) {
+            int first = one;
+            all.add(new Thread(() -> {
+                try (Script script = new Script(server.base())) {
+                    for (int i = first; i < batches; i += underWay) {
+                        double now = System.nanoTime() / 1e9;
+                        String token = tokens.get(i % tokens.size());
+                        refused.addAndGet(
+                                script.push(token, rows(now - BATCH * 1e-4, 1e-4, BATCH), now) == 200 ? 0 : 1);
+                    }
+                } catch (IOException gone) {
+                    refused.incrementAndGet();
+                }
+            }));
+        }
+        all.forEach(Thread::start);
+        for (Thread each : all) {
+            each.join();
+        }
+        return refused.get();
     }
 
     /** The same batches by a token that is none, so nothing is kept: what the way there and back takes. */
