@@ -13,10 +13,12 @@ import lab.sassafras.measure.Measured;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.GivenValue;
+import lab.sassafras.slot.Judging;
 import lab.sassafras.slot.Logged;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Setting;
 import lab.sassafras.slot.VesselKind;
+import lab.sassafras.substance.Reference;
 import lab.sassafras.verdict.Reduction;
 
 /** A sheet being filled in the words of the trade, for tests. */
@@ -132,6 +134,14 @@ public final class BenchSheet {
 
     public BenchSheet in(Calorimeter vessel) {
         sheet = sheet.with(sheet.setting().with(vessel));
+        return this;
+    }
+
+    /** Judged by a value somebody gave, known to half a per cent. */
+    public BenchSheet given(double value, BenchUnit unit) {
+        Reference plate =
+                new Reference("given", "what was given", value, 0.005 * Math.abs(value), unit, "a plate", true);
+        sheet = sheet.with(sheet.setting().judged(new Judging(false, java.util.List.of(new Judging.Given("", plate)))));
         return this;
     }
 

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import lab.sassafras.calibration.FoundConstant;
 import lab.sassafras.convention.Conventions;
 import lab.sassafras.curve.Reading;
@@ -15,6 +16,7 @@ import lab.sassafras.curve.Stated;
 import lab.sassafras.declaration.Cardinality;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
+import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.sheet.BenchSheet;
 import lab.sassafras.simulate.Bench;
 import lab.sassafras.simulate.Benches;
@@ -87,7 +89,7 @@ public final class RoundTrip {
         Optional<Calorimeter.Pinned> constant = experiment.calorimeter() == Calorimeter.Use.FINDS_CONSTANT
                 ? Optional.empty()
                 : Optional.of(calibrated(experiment, bench));
-        return written(experiment, bench, List.of(played), constant, conventions);
+        return written(experiment, bench, List.of(played), constant, OptionalDouble.of(played.sought()), conventions);
     }
 
     /** The constant a class would have found before of the same calorimeter, on the same instruments. */
@@ -98,7 +100,7 @@ public final class RoundTrip {
         List<Bench.Played> trials = IntStream.rangeClosed(1, CALIBRATED)
                 .mapToObj(trial -> honest.trial(trial).atOnce(finds.scene().orElseThrow()))
                 .toList();
-        FoundConstant found = written(finds, honest, trials, Optional.empty(), obeyed(finds))
+        FoundConstant found = written(finds, honest, trials, Optional.empty(), OptionalDouble.empty(), obeyed(finds))
                 .constant()
                 .orElseThrow();
         return new Calorimeter.Pinned("c", found.constant().asInput(), found.fill(), "a simulated calibration");
@@ -109,6 +111,7 @@ public final class RoundTrip {
             Bench bench,
             List<Bench.Played> trials,
             Optional<Calorimeter.Pinned> constant,
+            OptionalDouble given,
             Conventions conventions) {
         Map<String, Logged> logged = new HashMap<>();
         for (int trial = 1; trial <= trials.size(); trial++) {
@@ -127,6 +130,8 @@ public final class RoundTrip {
         for (int trial = 1; trial <= trials.size(); trial++) {
             write(sheet, experiment, trials.get(trial - 1), trial, conventions);
         }
+        Optional.ofNullable(TOLD.get(experiment.key()))
+                .ifPresent(unit -> given.ifPresent(value -> sheet.given(value, unit)));
         return sheet.reduced(conventions);
     }
 
@@ -191,6 +196,10 @@ public final class RoundTrip {
     /** Of what is known where causes are asked: which solid it is, say. */
     private static final Map<String, String> KNOWN =
             Map.of("specific-heat-of-solid", "seen/known", "specific-heat-of-liquid", "shelf/liquid");
+
+    /** What no handbook has, and a maker’s plate or a label says: the unit of what it tells. */
+    private static final Map<String, BenchUnit> TOLD =
+            Map.of("bomb-constant", BenchUnit.JOULES_PER_DEGREE, "heating-curve", BenchUnit.JOULES_PER_GRAM);
 
     /**
      * How a slip was told of.
@@ -326,8 +335,11 @@ public final class RoundTrip {
             double squared = 0;
             double half = 0;
             long began = System.nanoTime();
-            for (long seed = first; seed < first + many; seed++) {
-                Outcome outcome = of(experiment, seed, Set.of(), obeyed(experiment));
+            List<Outcome> all = LongStream.range(first, first + many)
+                    .parallel()
+                    .mapToObj(seed -> of(experiment, seed, Set.of(), obeyed(experiment)))
+                    .toList();
+            for (Outcome outcome : all) {
                 Optional<Interval> interval = outcome.interval();
                 if (interval.isEmpty()) {
                     none++;

@@ -87,9 +87,11 @@ public class Probes {
         if (secret.isEmpty() || secret.length() > LONGEST_SECRET) {
             return Optional.empty();
         }
-        return entities.createQuery(NOW, Object[].class)
+        return entities
+                .createQuery(NOW, Object[].class)
                 .setParameter("secret", Hashes.of(secret))
-                .getResultStream()
+                .getResultList()
+                .stream()
                 .findFirst()
                 .map(this::now);
     }

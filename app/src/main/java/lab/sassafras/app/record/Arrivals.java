@@ -3,15 +3,14 @@ package lab.sassafras.app.record;
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Collection;
-import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
@@ -63,22 +62,25 @@ public class Arrivals {
      * @param most  rows
      */
     public List<Came> after(Collection<UUID> traces, long after, int most) {
-        if (traces.isEmpty()) {
-            return List.of();
-        }
-        String each = String.join(", ", Collections.nCopies(traces.size(), "?"));
+        Timestamp underWay = Timestamp.from(clock.instant().minus(UNDER_WAY));
+        return traces.stream()
+                .flatMap(trace -> after(trace, after, underWay, most).stream())
+                .sorted(Comparator.comparingLong(Came::row))
+                .limit(most)
+                .toList();
+    }
+
+    /** A trace by itself, and its rows by one bound: what came is found by the index, however long the trace is. */
+    private List<Came> after(UUID of, long after, Timestamp underWay, int most) {
         return database.query(
-                "select seq, trace_id, seconds, temperatures from trace_chunk where trace_id in (" + each
-                        + ") and (seq > ? or seq > ? and made_at > ?) order by seq limit ?",
-                (row, any) -> new Came(row.getLong(1), row.getObject(2, UUID.class), numbers(row, 3), numbers(row, 4)),
-                Stream.concat(
-                                traces.stream(),
-                                Stream.of(
-                                        after,
-                                        after - BACK,
-                                        clock.instant().minus(UNDER_WAY).atOffset(ZoneOffset.UTC),
-                                        most))
-                        .toArray());
+                "select seq, seconds, temperatures from trace_chunk where trace_id = ? and seq > ? "
+                        + "and (seq > ? or made_at > ?) order by seq limit ?",
+                (row, any) -> new Came(row.getLong(1), of, numbers(row, 2), numbers(row, 3)),
+                of,
+                after - BACK,
+                after,
+                underWay,
+                most);
     }
 
     private static double[] numbers(ResultSet row, int column) throws SQLException {

@@ -29,6 +29,6 @@ record Home(Path folder) {
     }
 
     String url() {
-        return "jdbc:h2:file:" + folder.resolve("book") + ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE";
+        return "jdbc:h2:file:" + folder.resolve("book") + ";WRITE_DELAY=0;QUERY_CACHE_SIZE=256;DB_CLOSE_ON_EXIT=FALSE";
     }
 }
