@@ -19,6 +19,7 @@ import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Trace;
 import lab.sassafras.measure.Names;
 import lab.sassafras.measure.Refused;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,19 +35,23 @@ public class Probes {
     /** Tokens of which what pushes by them is remembered. */
     private static final int REMEMBERED = 1_000;
 
-    private static final String NOW = "select token.id, token.revokedAt, period.state, "
-            + "(select coalesce(max(stretch.seq), 0) from ProbeStretch stretch where stretch.tokenId = token.id), "
-            + "(select coalesce(max(place.seq), 0) from ProbePlace place where place.tokenId = token.id) "
-            + "from ProbeToken token join token.bench bench join bench.period period where token.secret = :secret";
+    /** Asked of every batch, so asked of the database itself. */
+    private static final String NOW = "select token.id, token.revoked_at, period.state, "
+            + "(select coalesce(max(seq), 0) from probe_stretch where token_id = token.id), "
+            + "(select coalesce(max(seq), 0) from probe_place where token_id = token.id) "
+            + "from probe_token token join bench on bench.id = token.bench_id "
+            + "join period on period.id = bench.period_id where token.secret = ?";
 
     private final EntityManager entities;
+    private final JdbcTemplate database;
     private final Clock clock;
     private final DiskRoom room;
     private final Cache<UUID, TokenNow.Known> known =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
-    Probes(EntityManager entities, Clock clock, DiskRoom room) {
+    Probes(EntityManager entities, JdbcTemplate database, Clock clock, DiskRoom room) {
         this.entities = entities;
+        this.database = database;
         this.clock = clock;
         this.room = room;
     }
@@ -87,19 +92,23 @@ public class Probes {
         if (secret.isEmpty() || secret.length() > LONGEST_SECRET) {
             return Optional.empty();
         }
-        return entities
-                .createQuery(NOW, Object[].class)
-                .setParameter("secret", Hashes.of(secret))
-                .getResultList()
+        return database
+                .query(
+                        NOW,
+                        (row, any) -> new Told(
+                                row.getObject(1, UUID.class),
+                                row.getObject(2) != null,
+                                Period.State.valueOf(row.getString(3)),
+                                row.getLong(4),
+                                row.getLong(5)),
+                        Hashes.of(secret))
                 .stream()
                 .findFirst()
-                .map(this::now);
+                .map(told -> new TokenNow(known(told.token, told.begun, told.stood), told.revoked, told.state));
     }
 
-    private TokenNow now(Object[] row) {
-        return new TokenNow(
-                known((UUID) row[0], number(row[3]), number(row[4])), row[1] != null, (Period.State) row[2]);
-    }
+    /** What a row of that says. */
+    private record Told(UUID token, boolean revoked, Period.State state, long begun, long stood) {}
 
     private TokenNow.Known known(UUID token, long begun, long stood) {
         TokenNow.Known before = known.getIfPresent(token);
@@ -119,13 +128,10 @@ public class Probes {
         return now;
     }
 
-    private static long number(Object one) {
-        return ((Number) one).longValue();
-    }
-
     @Transactional(readOnly = true)
     public Optional<ProbeBatch> batch(UUID id) {
-        return Optional.ofNullable(entities.find(ProbeBatch.class, id));
+        Integer many = database.queryForObject("select count(*) from probe_batch where id = ?", Integer.class, id);
+        return many == null || many == 0 ? Optional.empty() : Optional.ofNullable(entities.find(ProbeBatch.class, id));
     }
 
     /** {@return what came of the newest batches by a token, newest first} */

@@ -53,6 +53,7 @@ public final class Pushing {
     private static final int READERS = 8;
     private static final int ONE_BY_ONE = 1_000;
     private static final int TURNS = 4;
+    private static final String PARTS = System.getProperty("parts", "");
     private static final int SECONDS = Integer.getInteger("seconds", 60);
 
     private static final HttpClient HTTP =
@@ -64,7 +65,7 @@ public final class Pushing {
         Pushing pushing = new Pushing();
         try (Server server = Server.start(Files.createTempDirectory("pushing"), Server.FULL_COMPILER, Map.of())) {
             List<String> tokens = tokens(server);
-            for (int round = 0; round < ROUNDS; round++) {
+            for (int round = 0; round < ROUNDS && part("acknowledged"); round++) {
                 double ours = acknowledged(server, tokens, 1);
                 double plain = plainJdbc();
                 System.out.printf(Locale.ROOT, "%-58s %.2f%n", "of plain JDBC", ours / plain);
@@ -77,14 +78,23 @@ public final class Pushing {
                         "what that and plain JDBC would come to of plain JDBC",
                         1 / (1 + plain / refused));
             }
-            pushing.anHour(server);
-            stopped(server);
+            if (part("hour")) {
+                pushing.anHour(server);
+            }
+            if (part("stopped")) {
+                stopped(server);
+            }
         }
-        for (int rows : new int[] {10, 1}) {
+        for (int rows : part("listened") ? new int[] {10, 1} : new int[0]) {
             try (Server server = Server.start(Files.createTempDirectory("pushing"), Server.FULL_COMPILER, Map.of())) {
                 pushing.listened(server, rows);
             }
         }
+    }
+
+    /** With {@code -Dparts=hour,stopped} only those. */
+    private static boolean part(String name) {
+        return PARTS.isEmpty() || List.of(PARTS.split(",")).contains(name);
     }
 
     static String token(Hand hand) {
@@ -393,12 +403,10 @@ public final class Pushing {
         Thread.sleep(3000);
         all.forEach(Thread::start);
         Thread.sleep(1000L * SECONDS);
+        long early = server.heap();
+        Thread.sleep(2000);
         heard.clear();
-        long early = 0;
-        for (int second = 0; second < SECONDS; second++) {
-            Thread.sleep(1000);
-            early = second == SECONDS / 4 ? server.heap() : early;
-        }
+        Thread.sleep(1000L * SECONDS);
         long late = server.heap();
         over.set(true);
         heard.print("from push to page, 32 benches, " + (rows == 1 ? "single rows" : "batches of ten"));
