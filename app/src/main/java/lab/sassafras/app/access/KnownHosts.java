@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import lab.sassafras.app.settings.HouseSettings;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
@@ -26,6 +27,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class KnownHosts extends OncePerRequestFilter {
 
     private static final List<String> LOOPBACK = List.of("localhost", "127.0.0.1", "[::1]");
+    private static final Pattern PORT = Pattern.compile(":\\d*$");
     private static final Set<String> EVERYWHERE = Set.of("0.0.0.0", "::", "");
 
     private final Set<String> names = new TreeSet<>(LOOPBACK);
@@ -59,7 +61,7 @@ final class KnownHosts extends OncePerRequestFilter {
 
     /** Whether a host, with or without its port, is one of ours. */
     private boolean knows(String host) {
-        return names.contains(host.replaceFirst(":\\d*$", "").toLowerCase(Locale.ROOT));
+        return names.contains(PORT.matcher(host).replaceFirst("").toLowerCase(Locale.ROOT));
     }
 
     /** Whether a page of this origin is one of ours: a name of ours, and the very host and port that was asked. */
