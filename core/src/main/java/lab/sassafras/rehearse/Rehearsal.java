@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.PriorityQueue;
@@ -13,6 +14,7 @@ import lab.sassafras.declaration.Gear;
 import lab.sassafras.hour.Evening;
 import lab.sassafras.hour.Job;
 import lab.sassafras.hour.Timetable;
+import lab.sassafras.measure.Refused;
 
 /**
  * An evening as people go through it who keep to its hour as well as they can: each task takes as long as it takes, and
@@ -237,5 +239,23 @@ public record Rehearsal(List<Went> went) {
         private SplittableRandom drawn(String what) {
             return new SplittableRandom(seed * 0x9E3779B97F4A7C15L ^ what.hashCode() * 0xC2B2AE3D27D4EB4FL);
         }
+    }
+
+    /**
+     * {@return what goes wrong at which bench: each at another, spread over the room}
+     *
+     * @param benches that come
+     * @param slips   keys of what goes wrong
+     * @throws Refused where there are more of them than benches
+     */
+    public static Map<String, String> spread(List<String> benches, List<String> slips) {
+        if (slips.size() > benches.size()) {
+            throw new Refused("One thing goes wrong at a bench: choose at most " + benches.size() + ".");
+        }
+        Map<String, String> spread = new LinkedHashMap<>();
+        for (int i = 0; i < slips.size(); i++) {
+            spread.put(benches.get(i * benches.size() / slips.size()), slips.get(i));
+        }
+        return spread;
     }
 }

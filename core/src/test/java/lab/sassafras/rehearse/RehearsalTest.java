@@ -1,6 +1,7 @@
 package lab.sassafras.rehearse;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -16,6 +17,7 @@ import lab.sassafras.hour.Evening;
 import lab.sassafras.hour.Job;
 import lab.sassafras.hour.Scheduling;
 import lab.sassafras.hour.Timetable;
+import lab.sassafras.measure.Refused;
 import lab.sassafras.plan.Plan;
 import lab.sassafras.simulate.Bench;
 import org.junit.jupiter.api.Test;
@@ -204,5 +206,14 @@ class RehearsalTest {
                 .isEmpty();
         assertThat(new Stock("salt", "salt/mass", 8, "g", 200 * 8).out(acts, 1)).isPresent();
         assertThat(new Stock("acid", "acid/volume", 50, "mL", 0).out(acts, 1)).isEmpty();
+    }
+
+    @Test
+    void whatGoesWrongIsSpreadOverTheRoomAndNoBenchHasTwo() {
+        assertThat(Rehearsal.spread(List.of("A", "B", "C", "D", "E"), List.of("splash", "digits")))
+                .containsExactly(Map.entry("A", "splash"), Map.entry("C", "digits"));
+        assertThatThrownBy(() -> Rehearsal.spread(List.of("A"), List.of("splash", "digits")))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("at most 1");
     }
 }

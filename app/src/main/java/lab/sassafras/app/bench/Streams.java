@@ -47,7 +47,7 @@ class Streams {
      * What comes soon after a frame waits so long for what comes next: with ten readings a second the third is in it, and
      * none waits for the frame after.
      */
-    static final Duration GATHERED = Duration.ofMillis(212);
+    static final Duration GATHERED = Duration.ofMillis(226);
     /** A region is told at most so often. */
     static final Duration AT_MOST_EVERY = FRAME;
 

@@ -2,7 +2,6 @@ package lab.sassafras.app.classpages;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,11 +9,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
-import lab.sassafras.app.classroom.ClassEvent;
-import lab.sassafras.app.classroom.Passed;
 import lab.sassafras.app.notebook.SideBySideShown;
 import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Actor;
@@ -25,10 +21,8 @@ import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.record.Revisions;
 import lab.sassafras.app.sheet.BesideLine;
 import lab.sassafras.app.sheet.EntrySummaries;
-import lab.sassafras.app.sheet.WrittenTime;
 import lab.sassafras.app.usecase.Answer;
 import lab.sassafras.app.usecase.LeadClass;
-import lab.sassafras.hour.BenchNow;
 import lab.sassafras.hour.Concern;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -43,12 +37,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** One look over all benches of a period, and what an instructor says to them. */
 @Controller
 class ClassController {
-
-    private static final java.time.format.DateTimeFormatter HOUR =
-            java.time.format.DateTimeFormatter.ofPattern("HH:mm", java.util.Locale.ENGLISH);
-
-    /** Of seconds nobody reads more (s). */
-    private static final int STEP = 5;
 
     private final PeriodBook periods;
     private final ClassLines lines;
@@ -80,51 +68,6 @@ class ClassController {
     String panel() {
         return "/css/class.css";
     }
-
-    /**
-     * A bench as it is shown.
-     *
-     * @param id      of it
-     * @param name    of it
-     * @param entry   its newest run; null where it began none
-     * @param what    it does
-     * @param leaves  of its procedure
-     * @param inHand  the step in hand, in words
-     * @param last    value recorded last
-     * @param ago     how long that is ago
-     * @param silent  whether that is long
-     * @param looks   what needs a look
-     * @param waits   for what it waits by the hour; empty where it does not
-     * @param raised  whether its hand is raised
-     * @param held    why it is held; null where it is not
-     * @param beside  what an instructor noted beside it
-     */
-    public record Row(
-            UUID id,
-            String name,
-            @org.jspecify.annotations.Nullable UUID entry,
-            String what,
-            String leaves,
-            String inHand,
-            String last,
-            String ago,
-            boolean silent,
-            List<String> looks,
-            String waits,
-            boolean raised,
-            @org.jspecify.annotations.Nullable String held,
-            List<String> beside) {}
-
-    /** What needs a look, with where it leads; null where the bench began nothing. */
-    public record Urgent(
-            String bench,
-            String words,
-            String ago,
-            String kind,
-            @org.jspecify.annotations.Nullable UUID entry) {}
-
-    /** A note that was told, and who saw it. */
-    public record Told(String text, String to, String when, String seen) {}
 
     /** The class that goes on: of the bench one sits at, else the newest that is open. */
     @GetMapping("/class")
@@ -160,7 +103,7 @@ class ClassController {
         model.addAttribute(
                 "rows",
                 now.benches().stream()
-                        .map(each -> row(each, now.passed(), waits))
+                        .map(each -> ClassShown.row(each, now.passed(), waits))
                         .toList());
         Map<String, ClassLines.BenchLine> byName = now.benches().stream()
                 .collect(Collectors.toMap(
@@ -168,15 +111,15 @@ class ClassController {
         model.addAttribute(
                 "urgent",
                 Concern.of(now.benches().stream().map(ClassLines.BenchLine::now)).stream()
-                        .filter(each -> looked(each, waits))
-                        .map(each -> urgent(each, Optional.ofNullable(byName.get(each.bench()))))
+                        .filter(each -> ClassShown.looked(each, waits))
+                        .map(each -> ClassShown.urgent(each, Optional.ofNullable(byName.get(each.bench()))))
                         .toList());
         model.addAttribute("groups", region.isEmpty() || region.equals("results") ? groups(now, period) : List.of());
-        model.addAttribute("repeats", hours.goesOn(period, trial(now)));
+        model.addAttribute("repeats", hours.goesOn(period, ClassShown.trial(now)));
         model.addAttribute(
                 "told",
                 now.passed().told().stream()
-                        .map(each -> told(each, now.passed(), now.benches(), period))
+                        .map(each -> ClassShown.told(each, now.passed(), now.benches(), period))
                         .toList());
         model.addAttribute("day", day.orElse(null));
         model.addAttribute("left", hours.left(period).orElse(""));
@@ -184,69 +127,6 @@ class ClassController {
         model.addAttribute("typed", typed);
         model.addAttribute("problem", problem);
         return "class";
-    }
-
-    private static Urgent urgent(Concern concern, Optional<ClassLines.BenchLine> line) {
-        return new Urgent(
-                concern.bench(),
-                concern.words(),
-                line.map(each -> ago(concern.since(), each.now().now())).orElse(""),
-                concern.kind().name().toLowerCase(java.util.Locale.ROOT),
-                line.flatMap(ClassLines.BenchLine::entry).map(Entry::id).orElse(null));
-    }
-
-    /** Nobody is silent who waits by the hour. */
-    private static boolean looked(Concern concern, Map<String, String> waits) {
-        return concern.kind() != Concern.Kind.SILENT || !waits.containsKey(concern.bench());
-    }
-
-    private static Row row(ClassLines.BenchLine line, Passed passed, Map<String, String> waits) {
-        BenchNow now = line.now();
-        List<Concern> concerns =
-                now.concerns().stream().filter(each -> looked(each, waits)).toList();
-        String inHand = now.sheet().isEmpty()
-                ? "nothing begun"
-                : now.next()
-                        .map(ask -> now.sheet()
-                                .orElseThrow()
-                                .experiment()
-                                .words()
-                                .label(ask.address().path()))
-                        .orElse("all read");
-        boolean begun = now.sheet().isPresent();
-        String ago = ago(now.lastAt(), now.now());
-        return new Row(
-                line.bench().id(),
-                line.bench().name(),
-                line.entry().map(Entry::id).orElse(null),
-                now.sheet()
-                        .map(sheet -> sheet.experiment().words().title() + ", trial " + sheet.trials())
-                        .orElse(""),
-                line.leaves(),
-                inHand,
-                line.lastText(),
-                !begun ? "" : now.next().isEmpty() ? "done " + ago : ago,
-                concerns.stream().anyMatch(each -> each.kind() == Concern.Kind.SILENT),
-                concerns.stream().map(Concern::words).toList(),
-                waits.getOrDefault(line.bench().name(), ""),
-                passed.raised(line.bench()).isPresent(),
-                passed.held(line.bench())
-                        .map(each -> each.text().isEmpty() ? "stop, wait for me" : each.text())
-                        .orElse(null),
-                passed.beside(line.bench()).stream()
-                        .map(each -> each.text() + " (" + each.who() + ")")
-                        .toList());
-    }
-
-    private static String ago(Instant since, Instant now) {
-        Duration time = Duration.between(since, now);
-        return time.toSeconds() < STEP
-                ? "just now"
-                : time.toMinutes() < 1
-                        ? time.toSeconds() / STEP * STEP + " s ago"
-                        : time.toHours() < 2
-                                ? time.toMinutes() + " min ago"
-                                : time.toDays() < 2 ? time.toHours() + " h ago" : time.toDays() + " days ago";
     }
 
     /** Results of runs in which all is read, by what they are of: only those are worked out for it. */
@@ -271,43 +151,8 @@ class ClassController {
                 .toList();
     }
 
-    /** How long a trial takes this class: the median of the runs in which all is read; empty before there is one. */
-    private static Optional<Duration> trial(ClassLines.ClassNow now) {
-        List<Duration> times = now.benches().stream()
-                .filter(each ->
-                        each.now().sheet().isPresent() && each.now().next().isEmpty())
-                .map(each -> Duration.between(
-                                now.clock().at(each.entry().orElseThrow().createdAt()),
-                                each.now().lastAt())
-                        .dividedBy(each.now().sheet().orElseThrow().trials()))
-                .sorted()
-                .toList();
-        return times.isEmpty() ? Optional.empty() : Optional.of(times.get(times.size() / 2));
-    }
-
     private static String title(List<BesideLine> of) {
         return SideBySideShown.kind(of.get(0));
-    }
-
-    private static Told told(ClassEvent note, Passed passed, List<ClassLines.BenchLine> benches, Period period) {
-        Set<UUID> seen = passed.seenBy(note);
-        Stream<Bench> to = benches.stream()
-                .map(ClassLines.BenchLine::bench)
-                .filter(bench -> note.benchId().map(bench.id()::equals).orElse(true));
-        List<Bench> all = to.toList();
-        List<String> not = all.stream()
-                .filter(bench -> !seen.contains(bench.id()))
-                .map(Bench::name)
-                .toList();
-        return new Told(
-                note.text(),
-                note.benchId().isEmpty()
-                        ? "to all"
-                        : "to " + all.stream().map(Bench::name).findFirst().orElse("a bench"),
-                WrittenTime.of(note.madeAt(), period.zone(), HOUR) + ", " + note.who(),
-                not.isEmpty()
-                        ? "seen" + (note.benchId().isEmpty() ? " by all" : "")
-                        : not.size() == all.size() ? "not seen yet" : "not seen yet by " + String.join(", ", not));
     }
 
     /** A note to one bench, or to all. */

@@ -1,8 +1,6 @@
 package lab.sassafras.app.classpages;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -11,8 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.IntStream;
-import lab.sassafras.app.access.CsvAnswer;
 import lab.sassafras.app.access.ErrorMessages;
 import lab.sassafras.app.access.NotFound;
 import lab.sassafras.app.classroom.ClassBook;
@@ -22,7 +18,6 @@ import lab.sassafras.app.people.ReaderLinks;
 import lab.sassafras.app.people.Visitor;
 import lab.sassafras.app.record.Actor;
 import lab.sassafras.app.record.Bench;
-import lab.sassafras.app.record.ForSpreadsheets;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.PeriodBook;
 import lab.sassafras.app.sheet.WrittenTime;
@@ -32,11 +27,8 @@ import lab.sassafras.app.usecase.LeadClass;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.expression.Working;
-import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.TimeBudget;
 import lab.sassafras.plan.PaperData;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -51,12 +43,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Simulated data to hand out, to each bench its own; and a second sheet for whoever corrects them. */
 @Controller
 class DataController {
-
-    private static final CSVFormat FORMAT = CSVFormat.RFC4180
-            .builder()
-            .setHeader("sheet", "bench", "what", "read")
-            .get();
-    private static final long LARGEST_SEED = 999_999;
 
     private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("d MMMM, HH:mm", Locale.ENGLISH);
 
@@ -77,43 +63,6 @@ class DataController {
     String panel() {
         return "/css/class.css";
     }
-
-    /**
-     * What is asked for, as it was typed.
-     *
-     * @param experiment key
-     * @param seed       from which the sheets follow
-     * @param copies     of it
-     * @param problems   by field
-     */
-    record Asked(Optional<Experiment> experiment, long seed, int copies, Map<String, String> problems) {
-
-        static Asked of(String experiment, String seed, String copies) {
-            Map<String, String> problems = new java.util.LinkedHashMap<>();
-            Optional<Experiment> found = Experiments.find(experiment).filter(PaperData::possible);
-            if (found.isEmpty()) {
-                problems.put("experiment", "Choose one of which a run is simulated.");
-            }
-            return new Asked(
-                    found,
-                    whole("seed", seed, LARGEST_SEED, problems),
-                    (int) whole("copies", copies, PaperData.MOST, problems),
-                    problems);
-        }
-
-        private static long whole(String field, String text, long most, Map<String, String> problems) {
-            long number = text.strip().matches("\\d{1,6}") ? Long.parseLong(text.strip()) : -1;
-            if (number < 1 || number > most) {
-                problems.put(field, "A whole number from 1 to " + most + ".");
-                return 1;
-            }
-            return number;
-        }
-    }
-
-    /** A sheet: for whom, and what stands on it. */
-    public record Sheet(
-            int number, String title, String bench, PaperData data, String result, String truth, String working) {}
 
     @GetMapping("/periods/{id}/data")
     String page(
@@ -141,7 +90,7 @@ class DataController {
         List<Experiment> offered =
                 Experiments.all().stream().filter(PaperData::possible).toList();
         String chosen = experiment.orElseGet(() -> offered.get(0).key());
-        Asked asked = Asked.of(chosen, seed, many);
+        PaperSheets.Asked asked = PaperSheets.Asked.of(chosen, seed, many);
         if (!asked.problems().isEmpty() || refused != null) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         }
@@ -209,7 +158,7 @@ class DataController {
                     .ifPresent(given -> leading.takeBack(period, given, actor).orThrow());
             return "redirect:/periods/" + id + "/data";
         }
-        Asked asked = Asked.of(experiment, seed, "1");
+        PaperSheets.Asked asked = PaperSheets.Asked.of(experiment, seed, "1");
         Optional<Answer<Integer>> done = asked.problems().isEmpty()
                 ? Optional.of(leading.give(
                         period,
@@ -248,19 +197,19 @@ class DataController {
         return "data";
     }
 
-    private List<Sheet> ownSheets(Period period, Visitor visitor) {
+    private List<PaperSheets.Sheet> ownSheets(Period period, Visitor visitor) {
         Passed passed = book.passed(period);
         String name = visitor.seat().map(Bench::name).orElse("");
         List<Passed.Given> given = visitor.seat()
                 .map(passed::given)
                 .or(() -> links.cameBy(visitor).map(passed::given))
                 .orElse(List.of());
-        List<Sheet> all = new ArrayList<>();
+        List<PaperSheets.Sheet> all = new ArrayList<>();
         for (Passed.Given each : given) {
             TimeBudget.check();
             Experiments.find(each.experiment())
                     .filter(PaperData::possible)
-                    .ifPresent(of -> all.add(new Sheet(
+                    .ifPresent(of -> all.add(new PaperSheets.Sheet(
                             all.size() + 1, of.words().title(), name, PaperData.of(of, each.seed()), "", "", "")));
         }
         return all;
@@ -268,19 +217,19 @@ class DataController {
 
     @GetMapping("/periods/{id}/handouts/data.csv")
     ResponseEntity<byte[]> ownTable(@PathVariable UUID id, Visitor visitor) {
-        return table(ownSheets(find(id), visitor));
+        return PaperSheets.table(ownSheets(find(id), visitor));
     }
 
-    private List<Sheet> sheets(Period period, Asked asked) {
+    private List<PaperSheets.Sheet> sheets(Period period, PaperSheets.Asked asked) {
         if (!asked.problems().isEmpty()) {
             return List.of();
         }
         List<String> names = periods.benches(period).stream().map(Bench::name).toList();
-        List<Sheet> sheets = new ArrayList<>();
+        List<PaperSheets.Sheet> sheets = new ArrayList<>();
         for (int i = 0; i < asked.copies(); i++) {
             TimeBudget.check();
             PaperData data = PaperData.of(asked.experiment().orElseThrow(), asked.seed() + i);
-            sheets.add(new Sheet(
+            sheets.add(new PaperSheets.Sheet(
                     i + 1,
                     asked.experiment().orElseThrow().words().title(),
                     i < names.size() ? names.get(i) : "",
@@ -300,44 +249,11 @@ class DataController {
             @RequestParam(defaultValue = "1") String seed,
             @RequestParam(defaultValue = "1") String copies) {
         Period period = find(id);
-        Asked asked = Asked.of(experiment, seed, copies);
+        PaperSheets.Asked asked = PaperSheets.Asked.of(experiment, seed, copies);
         if (!asked.problems().isEmpty()) {
             throw new NotFound("There are no such sheets.");
         }
-        return table(sheets(period, asked));
-    }
-
-    private static ResponseEntity<byte[]> table(List<Sheet> sheets) {
-        StringBuilder table = new StringBuilder();
-        try (CSVPrinter printer = new CSVPrinter(table, FORMAT)) {
-            for (Sheet each : sheets) {
-                for (PaperData.Read read : each.data().read()) {
-                    printer.printRecord(
-                            each.number(),
-                            ForSpreadsheets.guarded(each.bench()),
-                            ForSpreadsheets.guarded(read.label()),
-                            ForSpreadsheets.guarded(read.text()));
-                }
-                IntStream.range(0, each.data().curve().size())
-                        .mapToObj(each.data().curve()::get)
-                        .forEach(point -> print(
-                                printer,
-                                each,
-                                "temperature at " + Figures.POINT.plain(Math.rint(point.seconds())) + " s",
-                                Figures.POINT.plain(Math.rint(point.temperature() * 1000) / 1000) + " °C"));
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return CsvAnswer.of("data-to-hand-out", table);
-    }
-
-    private static void print(CSVPrinter printer, Sheet sheet, String what, String read) {
-        try {
-            printer.printRecord(sheet.number(), ForSpreadsheets.guarded(sheet.bench()), what, read);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return PaperSheets.table(sheets(period, asked));
     }
 
     private Period find(UUID id) {

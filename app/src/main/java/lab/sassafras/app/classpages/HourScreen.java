@@ -5,7 +5,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.ZonedDateTime;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -278,7 +277,7 @@ class HourScreen {
                 Optional.of(laidOut),
                 Optional.of(
                         HourPicture.of(laidOut, form.benches(), evening.has(), evening.length(), form::at, finished)),
-                standing(evening, laidOut, form),
+                HourInWords.standing(evening, laidOut, form),
                 laidOut.finish() > evening.length(),
                 sooner(evening, laidOut, form),
                 refused,
@@ -333,40 +332,6 @@ class HourScreen {
         return all;
     }
 
-    private static List<String> standing(Evening evening, Timetable timetable, HourForm form) {
-        List<String> all = new ArrayList<>();
-        int over = timetable.finish() - evening.length();
-        if (over > 0) {
-            List<String> late = form.benches().stream()
-                    .filter(each -> timetable.done(each) > evening.length())
-                    .toList();
-            all.add((late.size() == form.benches().size()
-                            ? "No bench is"
-                            : String.join(", ", late) + (late.size() == 1 ? " is not" : " are not"))
-                    + " done by " + form.at(evening.length()) + "; the last is " + over + " min over.");
-        }
-        all.add(timetable
-                .holds()
-                .map(gear -> {
-                    int busy = timetable.laid().stream()
-                            .filter(each -> each.job().gear().contains(gear))
-                            .mapToInt(each -> each.until() - each.from())
-                            .sum();
-                    int many = evening.has().getOrDefault(gear, form.benches().size());
-                    return capitalised(gear.counted(many)) + " for "
-                            + form.benches().size() + " benches: "
-                            + (many == 1 ? "it is" : "they are") + " in use for " + busy + " min in all"
-                            + (many == 1 ? "" : ", " + busy / many + " each")
-                            + ", and that decides when the class is done.";
-                })
-                .orElse("No gear holds the class up: what one bench does takes that long by itself."));
-        return all;
-    }
-
-    private static String capitalised(String text) {
-        return text.startsWith("1 ") ? "One" + text.substring(1) : text;
-    }
-
     private List<String> sooner(Evening evening, Timetable timetable, HourForm form) {
         return sooner
                 .get(
@@ -380,12 +345,8 @@ class HourScreen {
                                                 .orElse(evening)
                                         : evening))
                 .stream()
-                .map(each -> capitalisedFirst(each.words()) + ": done " + form.at(each.finish()))
+                .map(each -> HourInWords.capitalisedFirst(each.words()) + ": done " + form.at(each.finish()))
                 .toList();
-    }
-
-    private static String capitalisedFirst(String text) {
-        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     private static Optional<Picked> picked(Timetable timetable, HourForm form, String pick) {

@@ -214,10 +214,7 @@ class RehearsalController {
         long drawn = seed.isBlank() ? clock.millis() % 1_000_000 : Long.parseLong(seed.strip());
         Timetable hour = hours.timetable(evening.get());
         Plan had = work.plan(plan);
-        Map<String, String> slipping = new LinkedHashMap<>();
-        for (int i = 0; i < wrong.size(); i++) {
-            slipping.put(form.benches().get(i * form.benches().size() / wrong.size()), wrong.get(i));
-        }
+        Map<String, String> slipping = Rehearsal.spread(form.benches(), wrong);
         Prepared prepared = work.prepared(
                 plan,
                 form.benches().size(),
