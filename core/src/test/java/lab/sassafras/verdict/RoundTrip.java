@@ -197,9 +197,15 @@ public final class RoundTrip {
     private static final Map<String, String> KNOWN =
             Map.of("specific-heat-of-solid", "seen/known", "specific-heat-of-liquid", "shelf/liquid");
 
-    /** What no handbook has, and a maker’s plate or a label says: the unit of what it tells. */
-    private static final Map<String, BenchUnit> TOLD =
-            Map.of("bomb-constant", BenchUnit.JOULES_PER_DEGREE, "heating-curve", BenchUnit.JOULES_PER_GRAM);
+    /**
+     * What no handbook has as it is drawn, and a class knows from before or a maker’s plate or a label says: the unit of
+     * what it tells.
+     */
+    private static final Map<String, BenchUnit> TOLD = Map.of(
+            "constant-by-mixing", BenchUnit.JOULES_PER_DEGREE,
+            "bomb-constant", BenchUnit.JOULES_PER_DEGREE,
+            "bomb-combustion", BenchUnit.KILOJOULES_PER_MOLE,
+            "heating-curve", BenchUnit.JOULES_PER_GRAM);
 
     /**
      * How a slip was told of.

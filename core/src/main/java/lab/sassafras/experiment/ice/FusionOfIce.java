@@ -84,7 +84,7 @@ public final class FusionOfIce extends HeatBalanceExperiment {
         return List.of(
                 new PossibleCause("wet", "ice/wet", 5).with("ice/state", "wet"),
                 new PossibleCause("colder", "ice/start", -5).upTo(20),
-                new PossibleCause("splashed", "ice/mass", 0.5).upTo(3),
+                new PossibleCause("splashed", "ice/mass", 0.5).upTo(6),
                 new PossibleCause("warmed-meanwhile", "mixed/final", -0.3),
                 new PossibleCause("cooled-before", "water/start", -0.5));
     }
