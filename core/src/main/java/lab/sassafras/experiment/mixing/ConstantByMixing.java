@@ -93,7 +93,7 @@ public final class ConstantByMixing extends HeatBalanceExperiment {
                 new PossibleCause("still-heating", "hot/start", 1),
                 new PossibleCause("final-too-high", "mixed/final", -0.2),
                 new PossibleCause("final-too-low", "mixed/final", 0.2),
-                new PossibleCause("drops-left-behind", "hot/mass", -0.3).exceptPoured(),
+                new PossibleCause("drops-left-behind", "hot/mass", -0.3).upTo(3).exceptPoured(),
                 PossibleCause.twoThermometers("hot/start", "cold/start"));
     }
 
