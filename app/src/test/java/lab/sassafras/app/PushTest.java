@@ -180,6 +180,9 @@ class PushTest extends HouseTest {
                         .collect(Collectors.joining("\n"));
         assertThat(push(UUID.randomUUID(), "text/csv", many, token, "").statusCode())
                 .isEqualTo(413);
+        assertThat(push(UUID.randomUUID(), "text/csv", many, "made up", "").statusCode())
+                .as("who has no token hears only that")
+                .isEqualTo(401);
         String most = many.substring(0, many.lastIndexOf('\n'));
         assertThat(push(UUID.randomUUID(), "text/csv", most, token, "").body()).startsWith("{\"kept\":5000,");
         HttpResponse<String> fast = push(UUID.randomUUID(), "text/csv", most, token, "");

@@ -23,6 +23,9 @@ public class Arrivals {
 
     private static final Duration UNDER_WAY = Duration.ofSeconds(2);
 
+    static final String AFTER = "select seq, seconds, temperatures from trace_chunk where trace_id = ? and seq > ? "
+            + "and (seq > ? or made_at > ?) order by seq limit ?";
+
     private final JdbcTemplate database;
     private final Clock clock;
 
@@ -73,8 +76,7 @@ public class Arrivals {
     /** A trace by itself, and its rows by one bound: what came is found by the index, however long the trace is. */
     private List<Came> after(UUID of, long after, Timestamp underWay, int most) {
         return database.query(
-                "select seq, seconds, temperatures from trace_chunk where trace_id = ? and seq > ? "
-                        + "and (seq > ? or made_at > ?) order by seq limit ?",
+                AFTER,
                 (row, any) -> new Came(row.getLong(1), of, numbers(row, 2), numbers(row, 3)),
                 of,
                 after - BACK,
