@@ -128,7 +128,10 @@ class PrepTest extends HouseTest {
                         "/plans/beside?one=" + one.replaceAll(".*/", "") + "&other=" + other.replaceAll(".*/", ""))
                 .body();
         assertThat(both).contains("brass, once", "brass, twice", ">23.4</span>", ">25.7</span>");
-        assertThat(hand.get("/prep").body()).contains("brass, once", "brass, twice");
+        assertThat(hand.get("/prep").body())
+                .contains("brass, once", "brass, twice")
+                .as("what is not planned is said")
+                .containsPattern("Not planned here[^<]*<span>[^<]*Heating and cooling curve");
         assertThat(hand.get("/plans/" + UUID.randomUUID()).statusCode()).isEqualTo(404);
     }
 

@@ -115,6 +115,12 @@ class PlanController {
                         .map(each -> new Offered(
                                 each.key(), each.words().title(), each.words().get("lead")))
                         .toList());
+        model.addAttribute(
+                "unplanned",
+                Experiments.all().stream()
+                        .filter(each -> !Plan.possible(each))
+                        .map(each -> each.words().title())
+                        .toList());
         model.addAttribute("problem", problem);
         return "prep";
     }
