@@ -14,10 +14,16 @@ final class HeaterInSample implements Scene {
     /** A usual tube holds so much (g). No source. */
     private static final double TUBE = 60;
 
+    private static final double MELTS = 43.8;
+    /** The tube loses so much to the room (W/°C). No source. */
+    private static final double LOSES = 0.04;
+    /** While it melts it loses more or less than before and after, by at most this part of it. No source. */
+    private static final double CHANGES = 0.0125 * Math.sqrt(3);
+
     @Override
     public void play(Stage stage) {
         double fusion = stage.once("fusion", 175, 188);
-        Matter.Melting matter = new Matter.Melting(1.9, 43.8, fusion, 2.2, 100);
+        Matter.Melting matter = new Matter.Melting(1.9, MELTS, fusion, 2.2, 100);
         stage.says("sample/name", "white flakes");
         double mass = stage.weighs("sample/mass", 30);
         stage.says("sample/way", "heater");
@@ -28,7 +34,14 @@ final class HeaterInSample implements Scene {
         Lump sample = stage.world().lump("sample", matter, mass, stage.roomTemperature() + 2);
         Lump tube = stage.world().solid("tube", 12, stage.roomTemperature() + 2);
         stage.world().flow(Flows.exchange(sample, tube, () -> 3));
-        stage.world().flow(Flows.exchange(tube, stage.room(), () -> 0.04));
+        double meanwhile = stage.now("what is lost while it melts", -CHANGES, CHANGES);
+        stage.world().flow((now, rates) -> {
+            double melts = Math.exp(-Math.pow(now.temperature(sample) - MELTS, 2));
+            rates.heat(
+                    tube,
+                    stage.room(),
+                    LOSES * (1 + meanwhile * melts) * (now.temperature(tube) - now.temperature(stage.room())));
+        });
         stage.filled(sample, TUBE);
         stage.dip(sample);
         stage.readsAside("room/temperature", stage.room(), 20);

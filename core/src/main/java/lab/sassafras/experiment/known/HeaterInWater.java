@@ -31,13 +31,15 @@ final class HeaterInWater implements Scene {
         double amperes = stage.now("amperes", 1.4, 1.6);
         stage.meter("heater/voltage", volts, 2, "V");
         stage.meter("heater/current", amperes, 3, "A");
+        // a clock read to the second was stopped within half a second of what it shows
+        double on = SECONDS + stage.now("stopped", -0.5, 0.5);
         stage.marks("standard/added");
         Lump mains = stage.world().still("mains", 0);
         stage.world()
                 .flow(Flows.heater(
-                        mains, cup, () -> volts * amperes, stage.world().seconds() + SECONDS));
-        stage.waits(SECONDS);
-        stage.meter("heater/time", SECONDS, 0, "s");
+                        mains, cup, () -> volts * amperes, stage.world().seconds() + on));
+        stage.waits(on);
+        stage.meter("heater/time", on, 0, "s");
         stage.reads("mixed/final", 300);
         stage.seeks(stage.capacity());
     }
