@@ -119,7 +119,8 @@ public final class TrialCurves {
     }
 
     /**
-     * {@return whether a trial’s change is read from a curve in a way that takes off what its surroundings give or take}
+     * {@return whether a trial’s change is read from a curve in a way that takes off what its surroundings give or
+     * take}
      *
      * @param trial which trial, from 1
      */

@@ -198,8 +198,8 @@ public final class RoundTrip {
             Map.of("specific-heat-of-solid", "seen/known", "specific-heat-of-liquid", "shelf/liquid");
 
     /**
-     * What no handbook has as it is drawn, and a class knows from before or a maker’s plate or a label says: the unit of
-     * what it tells.
+     * What no handbook has as it is drawn, and a class knows from before or a maker’s plate or a label says: the
+     * unit of what it tells.
      */
     private static final Map<String, BenchUnit> TOLD = Map.of(
             "constant-by-mixing", BenchUnit.JOULES_PER_DEGREE,

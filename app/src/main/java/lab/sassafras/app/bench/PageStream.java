@@ -71,8 +71,8 @@ final class PageStream implements WriteListener, AsyncListener {
     }
 
     /**
-     * {@return when a frame is due: at once where the last was long ago; else no sooner than a quarter of a second after
-     * it, and with what comes shortly after the first it shows} All on one clock (ns).
+     * {@return when a frame is due: at once where the last was long ago; else no sooner than a quarter of a second
+     * after it, and with what comes shortly after the first it shows} All on one clock (ns).
      *
      * @param last  when the last was written
      * @param first when the first came that it shows

@@ -11,8 +11,8 @@ import tools.jackson.core.JsonToken;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * A batch of objects of which none has a flaw, read in one go, which takes a third of the time. Where anything at all is
- * amiss nothing comes of it, and {@link Rows} reads line by line what can be kept and why the rest cannot.
+ * A batch of objects of which none has a flaw, read in one go. Where anything at all is amiss nothing comes of it, and
+ * {@link Rows} reads line by line what can be kept and why the rest cannot.
  */
 final class Flawless {
 
@@ -74,8 +74,9 @@ final class Flawless {
     }
 
     /**
-     * How many lines there are, where each begins and ends as an object does: as many objects as lines are then one to a
-     * line, since between } and { of two lines there is no comma that would go on with one. None where there are too many.
+     * How many lines there are, where each begins and ends as an object does: as many objects as lines are then one
+     * to a line, since between } and { of two lines there is no comma that would go on with one. None where there
+     * are too many.
      */
     private static int lines(byte[] body) {
         int lines = 0;
