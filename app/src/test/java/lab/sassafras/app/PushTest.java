@@ -12,9 +12,12 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Timestamp;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
@@ -24,6 +27,7 @@ import java.util.stream.IntStream;
 import lab.sassafras.app.probes.Probes;
 import lab.sassafras.app.probes.PushRate;
 import lab.sassafras.app.probes.Rows;
+import lab.sassafras.app.record.Arrivals;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.app.record.Period;
 import lab.sassafras.app.record.Revisions;
@@ -36,6 +40,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** What probes and balances push, as scripts send it. */
 class PushTest extends HouseTest {
@@ -45,6 +50,12 @@ class PushTest extends HouseTest {
 
     @Autowired
     private Traces traces;
+
+    @Autowired
+    private Arrivals arrivals;
+
+    @Autowired
+    private JdbcTemplate database;
 
     @Autowired
     private Probes probes;
@@ -378,5 +389,40 @@ class PushTest extends HouseTest {
         assertThat(process.exitValue())
                 .as(new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8))
                 .isZero();
+    }
+
+    /** An hour of pushing makes no look slower: the database says itself how many rows it read. */
+    @Test
+    void whatCameIsFoundByTheIndexHoweverLongTheTraceIs() {
+        Trace trace =
+                traces.pushed(bench, new Trace.Channel(Trace.PROBE, "cup", "°C"), Optional.empty(), 1, Instant.now());
+        keep(trace, 0, 300);
+        long seen = arrivals.newest();
+        keep(trace, 300, 3);
+        List<Arrivals.Came> came = arrivals.after(List.of(trace.id(), UUID.randomUUID()), seen, 100).stream()
+                .filter(each -> each.row() > seen)
+                .toList();
+        assertThat(came.stream().map(each -> each.seconds()[0])).containsExactly(300.0, 301.0, 302.0);
+        assertThat(came.get(2).temperatures()).containsExactly(50.2);
+        assertThat(arrivals.after(List.of(trace.id()), 0, 5)).hasSize(5);
+        String plan = String.valueOf(database.queryForObject(
+                "explain analyze " + Arrivals.AFTER,
+                String.class,
+                trace.id(),
+                seen,
+                seen,
+                Timestamp.from(Instant.now()),
+                100));
+        Matcher read = Pattern.compile("scanCount: (\\d+)").matcher(plan);
+        assertThat(read.find()).isTrue();
+        assertThat(Integer.parseInt(read.group(1))).as(plan).isBetween(3, 5);
+    }
+
+    private void keep(Trace trace, int from, int rows) {
+        for (int i = from; i < from + rows; i++) {
+            traces.push(
+                    trace,
+                    List.of(new TraceChunk.Given(new double[] {i}, new double[] {20 + i / 10.0}, null, "Alder")));
+        }
     }
 }

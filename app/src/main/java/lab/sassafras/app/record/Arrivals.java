@@ -23,8 +23,10 @@ public class Arrivals {
 
     private static final Duration UNDER_WAY = Duration.ofSeconds(2);
 
-    static final String AFTER = "select seq, seconds, temperatures from trace_chunk where trace_id = ? and seq > ? "
-            + "and (seq > ? or made_at > ?) order by seq limit ?";
+    /** Rows of a trace after a number, found by its index. */
+    public static final String AFTER =
+            "select seq, seconds, temperatures from trace_chunk where trace_id = ? and seq > ? "
+                    + "and (seq > ? or made_at > ?) order by seq limit ?";
 
     private final JdbcTemplate database;
     private final Clock clock;
