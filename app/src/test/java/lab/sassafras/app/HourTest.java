@@ -155,13 +155,18 @@ class HourTest extends HouseTest {
         return ZonedDateTime.now(ZoneId.of("Etc/GMT" + (ahead > 0 ? "-" : "+") + Math.abs(ahead)));
     }
 
+    /** A period of the day it is there. */
+    private String today(String title, ZonedDateTime now) {
+        return Hand.location(hand.post(
+                "/periods",
+                "title=" + title + UUID.randomUUID() + "&date=" + now.toLocalDate() + "&zone="
+                        + Hand.encoded(now.getZone().getId()) + "&mark=POINT"));
+    }
+
     @Test
     void onTheDayItIsSaidWhoIsBehindAndTheRestIsLaidAnew() {
         ZonedDateTime now = noon();
-        String period = Hand.location(hand.post(
-                "/periods",
-                "title=On+the+day+" + UUID.randomUUID() + "&date=" + now.toLocalDate() + "&zone="
-                        + Hand.encoded(now.getZone().getId()) + "&mark=POINT"));
+        String period = today("On+the+day+", now);
         Hand alder = new Hand(address("")).join(period, "Alder");
         new Hand(address("")).join(period, "Cedar");
         DateTimeFormatter time = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
@@ -191,10 +196,7 @@ class HourTest extends HouseTest {
     @Test
     void whoWaitsByTheHourIsNotSilentAndWhatIsOverByItIsDone() {
         ZonedDateTime now = noon();
-        String period = Hand.location(hand.post(
-                "/periods",
-                "title=Waiting+by+the+hour+" + UUID.randomUUID() + "&date=" + now.toLocalDate() + "&zone="
-                        + Hand.encoded(now.getZone().getId()) + "&mark=POINT"));
+        String period = today("Waiting+by+the+hour+", now);
         FaultInjection.clockOff(Duration.ofMinutes(-20));
         Hand cedar = new Hand(address("")).join(period, "Cedar");
         String entry = cedar.begin("heat-of-solution").replaceAll("\\?.*", "");

@@ -118,7 +118,8 @@ class PlanController {
         model.addAttribute(
                 "unplanned",
                 Experiments.all().stream()
-                        .filter(each -> !Plan.possible(each))
+                        // what has no work at a bench is worked on paper, and is no run to be planned
+                        .filter(each -> !Plan.possible(each) && !each.tasks().isEmpty())
                         .map(each -> each.words().title())
                         .toList());
         model.addAttribute("problem", problem);
