@@ -39,6 +39,8 @@ final class LiveFrames implements Streams.Frames {
     private final Figures figures;
     private final Map<UUID, Long> last = new HashMap<>();
     private long newest;
+    /** Told to read itself anew, a page asks for another stream: nothing is read for this one any more. */
+    private boolean over;
 
     LiveFrames(Arrivals arrivals, Page page, long after, Figures figures) {
         this.arrivals = arrivals;
@@ -49,6 +51,9 @@ final class LiveFrames implements Streams.Frames {
 
     @Override
     public Optional<Streams.Frame> next() {
+        if (over) {
+            return Optional.empty();
+        }
         if (arrivals.pushed(page.bench()) != page.pushed()) {
             return anew();
         }
@@ -81,6 +86,7 @@ final class LiveFrames implements Streams.Frames {
     }
 
     private Optional<Streams.Frame> anew() {
+        over = true;
         return Optional.of(new Streams.Frame(newest, "anew", "{}"));
     }
 

@@ -34,6 +34,7 @@ final class PageStream implements WriteListener, AsyncListener {
     private boolean stale;
 
     private long staleSince;
+    private long newest;
     /** Whether a frame is waited for, to be read or to be due. */
     private boolean reading;
 
@@ -52,8 +53,13 @@ final class PageStream implements WriteListener, AsyncListener {
     void freshen() {
         if (heard.frames().isPresent()) {
             synchronized (this) {
-                staleSince = stale ? staleSince : System.nanoTime();
+                newest = System.nanoTime();
+                staleSince = stale ? staleSince : newest;
                 stale = true;
+                // what a frame waited for is here
+                if (due != null && dueAt(lastFrame, staleSince, newest) <= newest && due.cancel(false)) {
+                    reading = false;
+                }
             }
             house.later(this::askFrame);
         }
@@ -66,20 +72,22 @@ final class PageStream implements WriteListener, AsyncListener {
                 return;
             }
             reading = true;
-            due = house.readLater(this::readFrame, Math.max(0, dueAt(lastFrame, staleSince) - System.nanoTime()));
+            long at = dueAt(lastFrame, staleSince, newest);
+            due = house.readLater(this::readFrame, Math.max(0, at - System.nanoTime()));
         }
     }
 
     /**
      * {@return when a frame is due: at once where the last was long ago; else no sooner than a quarter of a second
-     * after it, and with what comes shortly after the first it shows} All on one clock (ns).
+     * after it, and with what comes next, unless that is not soon after the first it shows} All on one clock (ns).
      *
-     * @param last  when the last was written
-     * @param first when the first came that it shows
+     * @param last   when the last was written
+     * @param first  when the first came that it shows
+     * @param newest when the newest came
      */
-    static long dueAt(long last, long first) {
+    static long dueAt(long last, long first, long newest) {
         long soonest = last + Streams.FRAME.toNanos();
-        return soonest - first <= 0 ? first : Math.max(soonest, first + Streams.GATHERED.toNanos());
+        return soonest - newest <= 0 ? newest : Math.max(soonest, first + Streams.GATHERED.toNanos());
     }
 
     private void readFrame() {

@@ -44,8 +44,8 @@ class Streams {
     /** What pushes is shown at most so often: four frames a second. */
     static final Duration FRAME = Duration.ofMillis(250);
     /**
-     * What comes soon after a frame waits so long for what comes next: with ten readings a second the third is in
-     * it, and none waits for the frame after.
+     * What comes soon after a frame waits at most so long for what comes next: with ten readings a second the third is
+     * in it, and none waits for the frame after.
      */
     static final Duration GATHERED = Duration.ofMillis(226);
     /** A region is told at most so often. */

@@ -54,6 +54,7 @@ public final class Pushing {
     private static final int ONE_BY_ONE = 1_000;
     private static final int TURNS = 4;
     private static final String PARTS = System.getProperty("parts", "");
+    private static final boolean TOGETHER = Boolean.getBoolean("together");
     private static final int SECONDS = Integer.getInteger("seconds", 60);
 
     private static final HttpClient HTTP =
@@ -302,15 +303,13 @@ public final class Pushing {
         Hand hand = new Hand(server.base()).join(period, "Alder");
         String token = token(hand);
         push(server, token, rows(0, 0.001, 10), 1);
-        String page = hand.get(hand.begin("heat-of-solution").replaceAll("\\?.*", "") + "/live")
-                .body();
-        String listens =
-                page.replaceAll("(?s).*data-listens=\"([^\"]+)\".*", "$1").replace("&amp;", "&");
+        String live = hand.begin("heat-of-solution").replaceAll("\\?.*", "") + "/live";
         double begun = System.nanoTime() / 1e9;
         Map<Looking, Times> kept = new EnumMap<>(Looking.class);
         for (int round = -1; round < TURNS; round++) {
             for (Looking each : Looking.values()) {
                 List<Socket> readers = new ArrayList<>();
+                String listens = listens(hand, live);
                 for (int i = 0; each != Looking.NOBODY && i < READERS; i++) {
                     readers.add(asking(server, hand, listens + "&page=" + i, each == Looking.TAKING));
                 }
@@ -325,6 +324,14 @@ public final class Pushing {
             times.print("a batch of ten, " + each.words);
             System.out.printf(Locale.ROOT, "%-58s p99 %.1f ms%n", "", times.percentile(99));
         });
+    }
+
+    /** Where a page listens that was read just now. */
+    private static String listens(Hand hand, String live) {
+        return hand.get(live)
+                .body()
+                .replaceAll("(?s).*data-listens=\"([^\"]+)\".*", "$1")
+                .replace("&amp;", "&");
     }
 
     private static void oneByOne(Server server, String token, double begun, Times kept)
@@ -378,15 +385,14 @@ public final class Pushing {
             String token = token(hand);
             double begun = System.nanoTime() / 1e9;
             push(server, token, rows(0, 0.1, 10), 1);
-            String page = hand.get(hand.begin("heat-of-solution").replaceAll("\\?.*", "") + "/live")
-                    .body();
-            String listens =
-                    page.replaceAll("(?s).*data-listens=\"([^\"]+)\".*", "$1").replace("&amp;", "&");
+            String listens = listens(hand, hand.begin("heat-of-solution").replaceAll("\\?.*", "") + "/live");
             Queue<long[]> sent = new ConcurrentLinkedQueue<>();
+            // no two hands begin at the same instant, unless that is to be looked at
+            long later = TOGETHER ? 0 : (long) i * rows * 100_000_000L / BENCHES;
             all.add(new Thread(() -> listen(hand, listens, sent, rows, heard, over, failed)));
             all.add(new Thread(() -> {
                 try {
-                    for (long next = System.nanoTime(); !over.get(); next += rows * 100_000_000L) {
+                    for (long next = System.nanoTime() + later; !over.get(); next += rows * 100_000_000L) {
                         Thread.sleep(Math.max(0, (next - System.nanoTime()) / 1_000_000));
                         double t = 1 + System.nanoTime() / 1e9 - begun;
                         sent.add(new long[] {System.nanoTime()});
@@ -407,8 +413,9 @@ public final class Pushing {
         Thread.sleep(2000);
         heard.clear();
         Thread.sleep(1000L * SECONDS);
-        long late = server.heap();
+        // a heap is measured by collecting it, which nobody is to wait for in what was heard
         over.set(true);
+        long late = server.heap();
         heard.print("from push to page, 32 benches, " + (rows == 1 ? "single rows" : "batches of ten"));
         System.out.printf(
                 Locale.ROOT,
