@@ -68,10 +68,8 @@ public record Melting() implements CurvePurpose {
         }
         Slow at = slow.get();
         double noise = Math.max(at.noise(), STEADIEST * stretch.display());
-        List<Reading> before = clear(
-                sinceItMoved(readings.subList(0, at.from()), noise),
-                readings.get(0).temperature(),
-                at);
+        List<Reading> before = sinceItMoved(
+                clear(readings.subList(0, at.from()), readings.get(0).temperature(), at), noise);
         List<Reading> after = clear(
                 readings.subList(at.to(), readings.size()),
                 readings.get(readings.size() - 1).temperature(),
@@ -153,21 +151,35 @@ public record Melting() implements CurvePurpose {
                 - stretch.readings().get(from).seconds();
     }
 
-    /** The stretch before, without the readings in which nothing heated or cooled it yet. */
+    /**
+     * The stretch before, without the readings in which nothing heated or cooled it yet, nor those before them in which
+     * the thermometer only took its temperature.
+     */
     private static List<Reading> sinceItMoved(List<Reading> before, double noise) {
-        double first = before.isEmpty() ? 0 : before.get(0).temperature();
-        int still = before.size() - 1;
-        while (still > 0 && Math.abs(before.get(still).temperature() - first) > STILL * noise) {
-            still--;
+        int moved = 0;
+        int at = 0;
+        while (at < before.size()) {
+            int left = at;
+            while (left + 1 < before.size() && alike(before.get(left + 1), before.get(at), noise)) {
+                left++;
+            }
+            boolean stood = left <= before.size() - FEWEST_ASIDE && stood(before, at, left, noise);
+            moved = stood ? left : moved;
+            at = stood ? left + 1 : at + 1;
         }
-        if (still <= 0 || still > before.size() - FEWEST_ASIDE) {
-            return before;
-        }
+        return before.subList(moved, before.size());
+    }
+
+    private static boolean alike(Reading one, Reading other, double noise) {
+        return Math.abs(one.temperature() - other.temperature()) <= STILL * noise;
+    }
+
+    /** Whether it took much longer for what is alike than for as much on its way afterwards. */
+    private static boolean stood(List<Reading> before, int from, int left, double noise) {
         Reading last = before.get(before.size() - 1);
-        Reading left = before.get(still);
-        double took = (last.seconds() - left.seconds()) / Math.abs(last.temperature() - left.temperature());
-        boolean stood = left.seconds() - before.get(0).seconds() > STOOD * took * STILL * noise;
-        return stood ? before.subList(still, before.size()) : before;
+        Reading still = before.get(left);
+        double took = (last.seconds() - still.seconds()) / Math.abs(last.temperature() - still.temperature());
+        return still.seconds() - before.get(from).seconds() > STOOD * took * STILL * noise;
     }
 
     /** Of one side, what lies on the way the temperature took and clear of the level. */

@@ -111,17 +111,17 @@ class HeatingCurveTest {
         assertThat(solution.derived()).as("nothing was passed").hasSize(1);
     }
 
-    /** The same from the room’s temperature, recorded for a while before the heater is on. */
+    /** The same from the room’s temperature, recorded while the probe takes it, and for a while before the heater is on. */
     @ParameterizedTest
-    @CsvSource({"0", "40", "120", "600"})
-    void readingsBeforeTheHeaterIsOnTellNoRate(double on) {
+    @CsvSource({"0, 0", "40, 0", "120, 0", "600, 0", "120, -3", "600, 2"})
+    void readingsBeforeTheHeaterIsOnTellNoRate(double on, double dipped) {
         double solid = on + until(29.76, 21, 22.2, 3, 0.02);
         double melted = solid + 60 * 80.2 / (3 - 0.02 * 8.76);
         Solution solution = solution(logged(
                         20,
                         melted + 250,
                         seconds -> seconds < on
-                                ? 21
+                                ? 21 + (seconds < 20 ? dipped : 0)
                                 : seconds < solid
                                         ? warmed(21, 22.2, 3, 0.02, seconds - on)
                                         : seconds < melted ? 29.76 : warmed(29.76, 24, 3, 0.02, seconds - melted))
