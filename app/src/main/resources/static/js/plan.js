@@ -63,6 +63,8 @@ const plan = {
   },
   begin() {
     plan.form.addEventListener('input', () => { plan.show(); plan.later(); });
+    /* Of more parts there are more fields. */
+    plan.form.addEventListener('change', (event) => { if ('anew' in event.target.dataset) { plan.form.submit(); } });
     plan.form.addEventListener('submit', (event) => { event.preventDefault(); plan.reckon(); });
     document.getElementById('main').addEventListener('click', plan.take);
     document.getElementById('keep').addEventListener('submit', plan.keep);

@@ -31,6 +31,11 @@ public interface Experiment extends Declaration {
         return Optional.empty();
     }
 
+    /** {@return how a run is foreseen in which no final temperature is sought; empty where one is, or none is run} */
+    default Optional<Foresight> foresight() {
+        return Optional.empty();
+    }
+
     /** {@return what its result is judged by} */
     default Yardstick yardstick() {
         return Yardstick.NONE;

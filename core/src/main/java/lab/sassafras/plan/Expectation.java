@@ -5,8 +5,10 @@ import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Solution;
+import lab.sassafras.experiment.Foresight;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
+import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Measured;
 import lab.sassafras.sheet.Sheet;
 import lab.sassafras.slot.Calorimeter;
@@ -21,16 +23,42 @@ import lab.sassafras.yardstick.Judged;
  *
  * @param plan      what is had
  * @param reference what the result should be, by which the rest is reckoned
- * @param end       final temperature with its 95 % interval (°C)
- * @param change    of temperature (°C)
+ * @param ends      what is read last; empty where no single reading ends it
  * @param heat      that goes over, by the parties that take it up (J)
+ * @param seen      what was foreseen of it; empty where its end was sought
  * @param reduction of the run at that temperature
  */
 public record Expectation(
-        Plan plan, Reference reference, Interval end, double change, double heat, Reduction reduction) {
+        Plan plan,
+        Reference reference,
+        Optional<Ends> ends,
+        double heat,
+        Optional<Foresight.Seen> seen,
+        Reduction reduction) {
 
     /** Where the final temperature is looked for while nothing is known of it (°C from the start). */
     private static final double[] GUESSES = {5, -5, 0.5, -0.5, 30, -30};
+
+    /**
+     * What is read last.
+     *
+     * @param path   of its slot
+     * @param value  with its 95 % interval (unit); no wider than itself where only a table says it
+     * @param change from what it begins with (unit)
+     * @param unit   of both
+     */
+    public record Ends(String path, Interval value, double change, BenchUnit unit) {
+
+        /** {@return whether a temperature ends it} */
+        public boolean temperature() {
+            return unit.dimension().equals(Dimension.TEMPERATURE);
+        }
+    }
+
+    /** {@return the final temperature; empty where none is read} */
+    public Optional<Ends> warms() {
+        return ends.filter(Ends::temperature);
+    }
 
     /** {@return the result with its interval, as it would be printed} */
     public Interval result() {
@@ -49,12 +77,18 @@ public record Expectation(
      * @param trials at least 1
      */
     public double relative(int trials) {
-        Interval mean = Reduction.of(plan.sheet(trials, end.value()), plan.conventions())
+        Interval mean = Reduction.of(plan.sheet(trials, whole()), plan.conventions())
                 .samples()
                 .get(0)
                 .interval()
                 .orElseThrow();
         return mean.half() / Math.abs(mean.value());
+    }
+
+    /** The sheet as it will stand once all is read. */
+    private Sheet whole() {
+        return seen.map(plan::sheet)
+                .orElseGet(() -> plan.ended(warms().orElseThrow().value().value()));
     }
 
     /** {@return the result with what its uncertainty is made of} */
@@ -83,6 +117,10 @@ public record Expectation(
      * @throws lab.sassafras.measure.Refused in plain words where something that is had cannot be
      */
     public static Outcome of(Plan plan) {
+        Optional<Foresight.Seen> seen = plan.seen();
+        if (seen.isPresent()) {
+            return of(plan, seen.get());
+        }
         Sheet sheet = plan.sheet();
         Optional<Reference> reference = reference(plan, sheet);
         if (reference.isEmpty()) {
@@ -106,10 +144,56 @@ public record Expectation(
             return new Outcome(Optional.empty(), reduction.findings());
         }
         double start = plan.amount(plan.span().start()).orElseThrow();
+        Ends ends = new Ends(plan.span().end(), Interval.of(end), end.value() - start, BenchUnit.DEGREES_CELSIUS);
         return new Outcome(
                 Optional.of(new Expectation(
-                        plan, reference, Interval.of(end), end.value() - start, heat(reduction), reduction)),
+                        plan, reference, Optional.of(ends), heat(reduction), Optional.empty(), reduction)),
                 reduction.findings());
+    }
+
+    private static Outcome of(Plan plan, Foresight.Seen seen) {
+        Reduction reduction = Reduction.of(plan.sheet(seen), plan.conventions());
+        if (reduction.samples().get(0).interval().isEmpty()) {
+            return new Outcome(Optional.empty(), reduction.findings());
+        }
+        return new Outcome(
+                Optional.of(new Expectation(
+                        plan,
+                        reference(plan, seen).orElseThrow(),
+                        seen.readings().stream().findFirst().map(each -> ends(plan, each)),
+                        heat(reduction),
+                        Optional.of(seen),
+                        reduction)),
+                reduction.findings());
+    }
+
+    private static Ends ends(Plan plan, Foresight.Reading last) {
+        double value = Double.parseDouble(last.text());
+        return new Ends(
+                last.path(),
+                new Interval(value, value, value, false),
+                value - plan.amount(last.from()).orElse(0),
+                BenchUnit.of(last.unit()).orElseThrow());
+    }
+
+    /** What the result should be, by the handbook, or else by what was foreseen itself. */
+    private static Optional<Reference> reference(Plan plan, Foresight.Seen seen) {
+        Sheet whole = plan.sheet(seen);
+        return account(plan, whole)
+                .solve(whole.bindings())
+                .solution()
+                .map(solved -> plan.experiment()
+                        .yardstick()
+                        .parts(new Judged(whole, 1, solved.estimate(), solved, 1))
+                        .reference()
+                        .orElseGet(() -> new Reference(
+                                "foreseen",
+                                "expected",
+                                solved.estimate().value(),
+                                solved.estimate().uncertainty(),
+                                solved.result().unit(),
+                                seen.by(),
+                                false)));
     }
 
     /** The final temperature, the result being what it should be. */
@@ -132,6 +216,10 @@ public record Expectation(
 
     /** What the result should be, by its yardstick at some temperature, or by what such a vessel has. */
     static Optional<Reference> reference(Plan plan, Sheet sheet) {
+        Optional<Foresight.Seen> seen = plan.seen();
+        if (seen.isPresent()) {
+            return reference(plan, seen.get());
+        }
         if (plan.experiment().calorimeter() == Calorimeter.Use.FINDS_CONSTANT) {
             return plan.setting().calorimeter().map(Expectation::constant);
         }

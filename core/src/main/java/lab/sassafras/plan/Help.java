@@ -66,7 +66,7 @@ public final class Help {
                 .forEach(each -> all.add(new Change("", "", Optional.of(each))));
         for (String path : plan.amounts()) {
             double had = plan.amount(path).orElseThrow();
-            Optional<Slot.Range> usual = plan.experiment().slot(path).flatMap(Slot::usual);
+            Optional<Slot.Range> usual = plan.slot(path).flatMap(Slot::usual);
             if (plan.one(path).uncertainty().isEmpty() && usual.isPresent() && plan.weighed(path)) {
                 double[] tried = plan.temperature(path) ? WARMER : TRIED;
                 for (double each : tried) {

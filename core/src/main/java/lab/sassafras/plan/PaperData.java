@@ -90,7 +90,7 @@ public record PaperData(
      * @param experiment one of them
      */
     public static boolean possible(Experiment experiment) {
-        return Plan.possible(experiment);
+        return Plan.runs(experiment);
     }
 
     /**

@@ -9,12 +9,14 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import lab.sassafras.convention.Conventions;
+import lab.sassafras.curve.Reading;
 import lab.sassafras.declaration.Cardinality;
+import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Span;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.experiment.Experiment;
+import lab.sassafras.experiment.Foresight;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Dimension;
 import lab.sassafras.measure.Figures;
@@ -28,9 +30,11 @@ import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.GivenValue;
 import lab.sassafras.slot.Line;
+import lab.sassafras.slot.Logged;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Setting;
 import lab.sassafras.slot.Slot;
+import lab.sassafras.slot.TraceUse;
 
 /**
  * What is had for one trial of an experiment.
@@ -54,6 +58,10 @@ public record Plan(
     private static final double ROUND = 0.05;
     /** The usual run of each experiment, which is always the same. */
     private static final Map<Experiment, Bench.Played> USUAL = new ConcurrentHashMap<>();
+
+    private static final BenchUnit DEGREES = BenchUnit.DEGREES_CELSIUS;
+    /** What a curve that is foreseen is named by. */
+    private static final String CLOCK = "00000000-0000-0000-0000-000000000001";
 
     /** Of a thermometer of which nothing is said (°C). */
     private static final double STEP = 0.1;
@@ -99,11 +107,19 @@ public record Plan(
         }
     }
 
-    /** {@return whether a run of an experiment can be planned: it has amounts and a temperature to expect}
+    /** {@return whether a run of an experiment can be planned: what it will come to is reckoned or foreseen}
      *
      * @param experiment one of them
      */
     public static boolean possible(Experiment experiment) {
+        return runs(experiment) || experiment.foresight().isPresent();
+    }
+
+    /** {@return whether a final temperature is expected of it, and a run of it is simulated}
+     *
+     * @param experiment one of them
+     */
+    public static boolean runs(Experiment experiment) {
         return experiment.span().isPresent() && experiment.scene().isPresent();
     }
 
@@ -117,7 +133,10 @@ public record Plan(
      */
     public static Plan usual(Experiment experiment, Setting setting, Map<InstrumentKind, Instrument> reads) {
         if (!possible(experiment)) {
-            throw new Refused("“" + experiment.words().title() + "” has no temperature that could be expected.");
+            throw new Refused("“" + experiment.words().title() + "” has nothing that could be expected.");
+        }
+        if (experiment.foresight().isPresent()) {
+            return new Plan(experiment, setting, foreseen(experiment, setting), reads, Map.of(), Lab.USUAL);
         }
         Bench.Played played = USUAL.computeIfAbsent(experiment, Plan::played);
         Map<String, Had> had = new LinkedHashMap<>();
@@ -148,6 +167,30 @@ public record Plan(
                 .ifPresent(what -> named(experiment, setting, had)
                         .forEach(path -> had.put(path, new Had(Role.STATED, what, "", ""))));
         return new Plan(experiment, setting, had, reads, Map.of(), Lab.USUAL);
+    }
+
+    private static Map<String, Had> foreseen(Experiment experiment, Setting setting) {
+        Map<String, Had> had = new LinkedHashMap<>();
+        experiment
+                .foresight()
+                .orElseThrow()
+                .usual(repeats(experiment)
+                        .map(group -> setting.parts().getOrDefault(group, 1))
+                        .orElse(1))
+                .forEach(each -> had.put(each.path(), new Had(each.role(), each.text(), each.unit(), "")));
+        return had;
+    }
+
+    /**
+     * {@return the group of which a run has several parts; empty where none repeats}
+     *
+     * @param experiment one of them
+     */
+    public static Optional<String> repeats(Experiment experiment) {
+        return experiment.groups().stream()
+                .filter(group -> group.cardinality() == Cardinality.PER_PART)
+                .map(Group::key)
+                .findFirst();
     }
 
     private static Bench.Played played(Experiment experiment) {
@@ -275,6 +318,29 @@ public record Plan(
         return experiment.span().orElseThrow();
     }
 
+    /**
+     * {@return the slot something is had for; empty where there is none}
+     *
+     * @param path of it; of a further part with its number
+     */
+    public Optional<Slot> slot(String path) {
+        return experiment.slot(at(path).path());
+    }
+
+    /**
+     * {@return what a place is called}
+     *
+     * @param path of it; of a further part with its number
+     */
+    public String label(String path) {
+        Address at = at(path);
+        boolean part = experiment
+                .group(at.group())
+                .filter(group -> group.cardinality() == Cardinality.PER_PART)
+                .isPresent();
+        return experiment.words().label(at.path()) + (part ? " " + at.index() : "");
+    }
+
     /** {@return the schools in force} */
     public Conventions conventions() {
         return setting.conventions();
@@ -321,6 +387,48 @@ public record Plan(
         return of(path, Dimension.TEMPERATURE);
     }
 
+    /**
+     * {@return whether anything is read on instruments of a kind}
+     *
+     * @param kind of instrument
+     */
+    public boolean reads(InstrumentKind kind) {
+        return amounts().stream().anyMatch(path -> of(path, kind.dimension()))
+                || kind.dimension().equals(Dimension.TEMPERATURE)
+                        && experiment.curves().size() > 0;
+    }
+
+    /**
+     * {@return whether an answer can be planned: nothing is asked after it that this plan does not have}
+     *
+     * @param path   of the question
+     * @param answer to it
+     */
+    boolean allows(String path, String answer) {
+        Address at = at(path);
+        return experiment.procedure().stream()
+                .filter(step -> step.condition()
+                        .filter(when ->
+                                when.path().equals(at.path()) && when.answers().contains(answer))
+                        .isPresent())
+                .allMatch(step -> had.containsKey(step.path())
+                        || had.containsKey(Address.of(step.path(), at.index()).toString()));
+    }
+
+    /**
+     * {@return what there is to choose in a place, of an answer those that can be planned}
+     *
+     * @param path of the slot
+     */
+    public List<Slot.Option> options(String path) {
+        return slot(path)
+                .filter(slot -> slot.field() == Slot.Field.PICK || slot.field() == Slot.Field.CHOICE)
+                .map(slot -> slot.options(experiment.words(), at(path).path(), setting).stream()
+                        .filter(each -> allows(path, each.value()))
+                        .toList())
+                .orElse(List.of());
+    }
+
     /** Whether a hand weighs, measures or sets it. */
     boolean weighed(String path) {
         return of(path, Dimension.MASS) || of(path, Dimension.VOLUME) || of(path, Dimension.TEMPERATURE);
@@ -335,7 +443,7 @@ public record Plan(
 
     /** The address of a slot in the first trial. */
     static Address at(String path) {
-        return Address.of(path, 1);
+        return path.contains("[") ? Address.read(path) : Address.of(path, 1);
     }
 
     /** The sheet as it will stand before the final temperature is read. */
@@ -345,19 +453,63 @@ public record Plan(
         return new Sheet(experiment, lines, setting);
     }
 
-    /** The sheet of so many trials that all go alike, each ended at a temperature. */
-    Sheet sheet(int trials, double end) {
+    /**
+     * The sheet as it will stand once all is read, where that is foreseen.
+     *
+     * @throws Refused in plain words where it is not known
+     */
+    Sheet sheet(Foresight.Seen seen) {
+        List<Line> lines = new ArrayList<>(sheet().lines());
+        seen.readings().forEach(each -> lines.add(line(each.path(), new Had(Role.READ, each.text(), each.unit(), ""))));
+        if (seen.timed().isEmpty()) {
+            return new Sheet(experiment, lines, setting);
+        }
+        Foresight.Timed timed = seen.timed().get();
+        List<Reading> readings = timed.curve().stream()
+                .map(each -> new Reading(each.seconds(), each.temperature()))
+                .toList();
+        Setting logged = setting.logging(
+                Map.of(CLOCK, new Logged("the clock", readings, on(timed.path(), Optional.of(DEGREES)))));
+        lines.add(new Admission(new Sheet(experiment, List.of(), logged.writing(Figures.POINT)))
+                .accept(
+                        at(timed.path()),
+                        Role.STATED,
+                        new GivenValue(TraceUse.from(CLOCK, timed.from()).text(), null, Optional.empty(), null, "")));
+        return new Sheet(experiment, lines, logged);
+    }
+
+    /**
+     * {@return what will be read of it, where that is foreseen}
+     *
+     * @throws Refused in plain words where it is not known
+     */
+    Optional<Foresight.Seen> seen() {
+        Map<String, String> words = new LinkedHashMap<>();
+        had.forEach((path, one) -> words.put(path, one.text()));
+        return experiment
+                .foresight()
+                .map(each -> each.of(new Foresight.Had(
+                        wished(), words, setting, Optional.ofNullable(reads.get(InstrumentKind.THERMOMETER)))));
+    }
+
+    /** The sheet once a final temperature is read. */
+    Sheet ended(double temperature) {
+        return sheet().supposing().with(ending(temperature));
+    }
+
+    /** The sheet of so many trials that all go alike, each as this one. */
+    Sheet sheet(int trials, Sheet whole) {
         List<Line> lines = new ArrayList<>();
-        Stream.concat(sheet().lines().stream(), Stream.of(ending(end))).forEach(line -> {
+        whole.lines().forEach(line -> {
             boolean again = experiment
                     .group(line.address().group())
                     .filter(group -> group.cardinality() == Cardinality.PER_TRIAL)
                     .isPresent();
             IntStream.rangeClosed(1, again ? trials : 1)
-                    .mapToObj(trial -> in(trial, line))
+                    .mapToObj(trial -> again ? in(trial, line) : line)
                     .forEach(lines::add);
         });
-        return new Sheet(experiment, lines, setting.repeated(trials));
+        return new Sheet(experiment, lines, whole.setting().repeated(trials));
     }
 
     private static Line in(int trial, Line line) {

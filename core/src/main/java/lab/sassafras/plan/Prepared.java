@@ -5,7 +5,9 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import lab.sassafras.experiment.Foresight;
 import lab.sassafras.measure.Figures;
+import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.slot.QuantitySlot;
@@ -132,6 +134,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
         private final Figures figures;
         private final List<Line> lines = new ArrayList<>();
         private final Set<String> substances = new LinkedHashSet<>();
+        private final Optional<Foresight.Seen> seen;
 
         Making(Plan plan, int benches, double times, List<Bottle> bottles) {
             this.bottles = bottles;
@@ -139,21 +142,49 @@ public record Prepared(List<Line> lines, List<String> substances) {
             this.benches = benches;
             this.times = times;
             this.figures = plan.setting().figures();
+            this.seen = seen(plan);
+        }
+
+        /** What cannot be foreseen is said where it is to be expected; here nothing is made ready for it. */
+        private static Optional<Foresight.Seen> seen(Plan plan) {
+            try {
+                return plan.seen();
+            } catch (Refused notKnown) {
+                return Optional.empty();
+            }
         }
 
         Prepared prepared() {
             plan.had().forEach((path, had) -> {
                 if (had.role() == Role.STATED) {
-                    substances.addAll(Handled.named(plan.experiment(), plan.setting(), path, had.text()));
-                } else if (!plan.temperature(path)) {
+                    substances.addAll(Handled.named(
+                            plan.experiment(), plan.setting(), Plan.at(path).path(), had.text()));
+                } else if (!plan.temperature(path)
+                        && plan.experiment().foresight().isEmpty()) {
                     amount(path, had);
                 }
             });
+            seen.stream().flatMap(each -> each.used().stream()).forEach(this::used);
             gear();
             protection();
             waste();
             lines.sort(java.util.Comparator.comparing(Line::kind));
             return new Prepared(List.copyOf(lines), List.copyOf(substances));
+        }
+
+        private void used(Foresight.Used each) {
+            boolean tap = each.what().equals("water");
+            if (!tap) {
+                substances.add(each.what());
+            }
+            lines.add(new Line(
+                    each.poured() ? Kind.LIQUID : Kind.SOLID,
+                    each.name(),
+                    each.grams() * times,
+                    "g",
+                    "",
+                    tap ? Optional.empty() : Optional.of(new Need(each.what(), each.grams() * times, "g")),
+                    ""));
         }
 
         private void amount(String path, Plan.Had had) {
@@ -254,23 +285,32 @@ public record Prepared(List<Line> lines, List<String> substances) {
         }
 
         private void gear() {
+            boolean foreseen = plan.experiment().foresight().isPresent();
             plan.setting()
                     .calorimeter()
+                    .filter(any -> !foreseen)
                     .ifPresent(vessel -> gear(
                             vessel.kind().words() + ", with a lid",
                             benches,
                             "one to a bench",
                             vessel.kind().words()));
-            plan.reads().forEach((kind, each) -> {
-                boolean shared = kind.equals(InstrumentKind.BALANCE);
-                gear(
-                        kind.word() + " that reads " + figures.plain(each.resolution()) + " "
-                                + each.unit().symbol(),
-                        shared ? shared() : benches,
-                        shared ? "one to " + SHARE + " benches" : "one to a bench",
-                        kind.word());
-            });
-            if (hot()) {
+            plan.reads().entrySet().stream()
+                    .filter(each -> !foreseen || plan.reads(each.getKey()))
+                    .forEach(of -> {
+                        InstrumentKind kind = of.getKey();
+                        Instrument each = of.getValue();
+                        boolean shared = kind.equals(InstrumentKind.BALANCE);
+                        gear(
+                                kind.word() + " that reads " + figures.plain(each.resolution()) + " "
+                                        + each.unit().symbol(),
+                                shared ? shared() : benches,
+                                shared ? "one to " + SHARE + " benches" : "one to a bench",
+                                kind.word());
+                    });
+            plan.experiment().foresight().stream()
+                    .flatMap(each -> each.gear().stream())
+                    .forEach(what -> gear(what, benches, "one to a bench", what));
+            if (hot() && seen.isEmpty()) {
                 gear(
                         "hot plate with a beaker, or a bath",
                         shared(),
@@ -292,8 +332,11 @@ public record Prepared(List<Line> lines, List<String> substances) {
 
         private boolean hot() {
             return plan.amounts().stream()
-                    .anyMatch(
-                            path -> plan.temperature(path) && plan.amount(path).orElseThrow() > HOT);
+                            .anyMatch(path ->
+                                    plan.temperature(path) && plan.amount(path).orElseThrow() > HOT)
+                    || seen.flatMap(Foresight.Seen::timed).stream()
+                            .flatMap(each -> each.curve().stream())
+                            .anyMatch(each -> each.temperature() > HOT);
         }
 
         private List<Hazard> hazards() {

@@ -112,8 +112,7 @@ public sealed interface Purpose {
             return plan.had().entrySet().stream()
                     .filter(each -> each.getValue().role() == Role.STATED)
                     .map(java.util.Map.Entry::getKey)
-                    .filter(path -> plan.experiment()
-                            .slot(path)
+                    .filter(path -> plan.slot(path)
                             .filter(slot -> slot.field() == field)
                             .isPresent())
                     .reduce((earlier, later) -> field == Slot.Field.PICK ? later : earlier);

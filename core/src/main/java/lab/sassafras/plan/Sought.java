@@ -52,6 +52,10 @@ public record Sought(String path, String amount, double exact, boolean meets, do
         if (plan.amount(path).isEmpty()) {
             throw new Refused("This plan has no amount called " + path + " that could be sought.");
         }
+        if (wish == Wish.CHANGE && plan.experiment().foresight().isPresent()) {
+            throw new Refused(
+                    "No change of temperature is sought here. Seek a result within so many per cent instead.");
+        }
         Sought found = new Sought(path, plan.one(path).text(), plan.amount(path).getAsDouble(), false, 0);
         for (int i = 0; i < AGAIN; i++) {
             Plan at = plan.with(path, Round.exact(found.exact));
@@ -127,7 +131,7 @@ public record Sought(String path, String amount, double exact, boolean meets, do
     /** Between what an amount is looked for: what is usual and some more, and what is had. */
     static double[] bounds(Plan plan, String path) {
         double had = plan.amount(path).orElseThrow();
-        Optional<Slot.Range> usual = plan.experiment().slot(path).flatMap(Slot::usual);
+        Optional<Slot.Range> usual = plan.slot(path).flatMap(Slot::usual);
         double low = usual.map(Slot.Range::low).orElse(had);
         double high = usual.map(Slot.Range::high).orElse(had);
         if (plan.temperature(path)) {

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import lab.sassafras.account.Finding;
 import lab.sassafras.account.Reagents;
 import lab.sassafras.declaration.Pace;
+import lab.sassafras.experiment.Foresight;
 import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.BenchUnit;
 import lab.sassafras.measure.Figures;
@@ -24,6 +25,7 @@ import lab.sassafras.substance.ChemicalFormula;
 import lab.sassafras.substance.Hazard;
 import lab.sassafras.substance.Saturation;
 import lab.sassafras.substance.Substance;
+import lab.sassafras.verdict.Interval;
 
 /** What stands in the way of a plan, reckoned from it. */
 public final class Warnings {
@@ -40,6 +42,7 @@ public final class Warnings {
     private static final double STEAMS = 15;
 
     private static final double BOILS = 100;
+    private static final double MINUTE = 60;
     /** Somebody waits about so long from one temperature to the other (s), in a room so warm (°C). No source. */
     private static final double LASTS = 180;
 
@@ -61,6 +64,9 @@ public final class Warnings {
 
     /** Whether a plan stays in its thermometer’s range and its vessel. */
     static boolean fits(Plan plan, Quick quick) {
+        if (plan.experiment().foresight().isPresent()) {
+            return true;
+        }
         double end = plan.amount(plan.span().start()).orElseThrow() + quick.change();
         Instrument thermometer = plan.reads().get(InstrumentKind.THERMOMETER);
         return (thermometer == null || thermometer.covers(end)) && volume(plan) <= FULL * holds(plan);
@@ -76,19 +82,25 @@ public final class Warnings {
         List<Finding> all = new ArrayList<>();
         range(expectation, all);
         apart(expectation, all);
-        bath(plan, all);
-        volume(plan, all);
-        dissolved(expectation, all);
-        limiting(expectation, all);
-        if (expectation.end().high() > BOILS - STEAMS) {
+        expectation.warms().ifPresent(ends -> {
+            bath(plan, all);
+            volume(plan, all);
+            dissolved(plan, ends.value(), all);
+            limiting(expectation, all);
+            boiling(plan, ends.value(), all);
+        });
+        weightiest(expectation, all);
+        expectation.warms().ifPresent(ends -> losses(expectation, ends, all));
+        return all;
+    }
+
+    private static void boiling(Plan plan, Interval end, List<Finding> all) {
+        if (end.high() > BOILS - STEAMS) {
             all.add(Finding.question(
                     "plan.boiling",
-                    "It ends at " + fixed(plan, expectation.end().value())
+                    "It ends at " + fixed(plan, end.value())
                             + " °C: that near to boiling, water goes off as steam and takes heat with it."));
         }
-        weightiest(expectation, all);
-        losses(expectation, all);
-        return all;
     }
 
     private static String fixed(Plan plan, double temperature) {
@@ -108,18 +120,27 @@ public final class Warnings {
             if (plan.temperature(path) && plan.one(path).role() == Role.READ && !here.covers(value)) {
                 all.add(Finding.question(
                         "plan.range",
-                        ends(here, figures) + ": “" + plan.experiment().words().label(path) + "” at "
+                        ends(here, figures) + ": “" + plan.label(path) + "” at "
                                 + figures.plain(value)
                                 + " °C is beyond it. Another thermometer for that, and its offset is its own."));
             }
         }
-        if (!on.covers(expectation.end().low()) || !on.covers(expectation.end().high())) {
-            all.add(Finding.question(
-                    "plan.range",
-                    ends(on, figures) + ", and it may end between "
-                            + fixed(plan, expectation.end().low()) + " and "
-                            + fixed(plan, expectation.end().high()) + " °C."));
-        }
+        expectation
+                .warms()
+                .map(Expectation.Ends::value)
+                .filter(end -> !on.covers(end.low()) || !on.covers(end.high()))
+                .ifPresent(end -> all.add(Finding.question(
+                        "plan.range",
+                        ends(on, figures) + ", and it may end between " + fixed(plan, end.low()) + " and "
+                                + fixed(plan, end.high()) + " °C.")));
+        expectation.seen().flatMap(Foresight.Seen::timed).stream()
+                .flatMap(timed -> timed.curve().stream())
+                .filter(each -> !on.covers(each.temperature()))
+                .findFirst()
+                .ifPresent(each -> all.add(Finding.question(
+                        "plan.range",
+                        ends(on, figures) + ", and the curve goes beyond it after about "
+                                + figures.fixed(Math.ceil(each.seconds() / MINUTE), 0) + " min.")));
     }
 
     private static String ends(Instrument on, Figures figures) {
@@ -249,8 +270,7 @@ public final class Warnings {
         }
     }
 
-    private static void dissolved(Expectation expectation, List<Finding> all) {
-        Plan plan = expectation.plan();
+    private static void dissolved(Plan plan, Interval end, List<Finding> all) {
         double water = liquid(plan);
         for (String path : plan.had().keySet()) {
             plan.experiment().procedure().stream()
@@ -259,8 +279,8 @@ public final class Warnings {
                     .findFirst()
                     .flatMap(formula -> Optional.ofNullable(plan.had().get(formula)))
                     .filter(solute -> !takenUp(plan, solute.text()))
-                    .ifPresent(solute -> all.addAll(soluble(
-                            expectation, solute.text(), plan.amount(path).orElseThrow(), water)));
+                    .ifPresent(solute -> all.addAll(
+                            soluble(plan, end, solute.text(), plan.amount(path).orElseThrow(), water)));
         }
     }
 
@@ -303,8 +323,7 @@ public final class Warnings {
                 Expectation.account(plan, supposed).solve(supposed.bindings()).findings());
     }
 
-    private static List<Finding> soluble(Expectation expectation, String formula, double grams, double water) {
-        Plan plan = expectation.plan();
+    private static List<Finding> soluble(Plan plan, Interval between, String formula, double grams, double water) {
         if (water <= 0) {
             return List.of();
         }
@@ -313,7 +332,7 @@ public final class Warnings {
             return List.of(Finding.note(
                     "plan.solubility-unknown", "How much of " + formula + " dissolves is not known here."));
         }
-        double end = Math.min(expectation.end().low(), expectation.end().high());
+        double end = Math.min(between.low(), between.high());
         double most = limit.get().gramsAt(end) * water / 100;
         return grams <= most
                 ? List.of()
@@ -337,12 +356,12 @@ public final class Warnings {
     }
 
     /** At which start the losses of before and after cancel, and what that saves. */
-    private static void losses(Expectation expectation, List<Finding> all) {
-        double capacity = expectation.heat() / Math.max(1e-9, Math.abs(expectation.change()));
-        double off = Bench.LEAK * LASTS * (expectation.end().value() - Lab.ROOM) / capacity;
-        if (Math.abs(off) > WORTH * Math.abs(expectation.change())) {
+    private static void losses(Expectation expectation, Expectation.Ends ends, List<Finding> all) {
+        double capacity = expectation.heat() / Math.max(1e-9, Math.abs(ends.change()));
+        double off = Bench.LEAK * LASTS * (ends.value().value() - Lab.ROOM) / capacity;
+        if (Math.abs(off) > WORTH * Math.abs(ends.change())) {
             Plan plan = expectation.plan();
-            double start = Lab.ROOM - expectation.change();
+            double start = Lab.ROOM - ends.change();
             all.add(Finding.note(
                     "plan.losses",
                     String.format(
@@ -386,7 +405,7 @@ public final class Warnings {
                     && plan.amount(path).orElseThrow() > plan.lab().strongest()) {
                 all.add(Finding.refuse(
                                 "plan.strength",
-                                "“" + plan.experiment().words().label(path) + "” is above the "
+                                "“" + plan.label(path) + "” is above the "
                                         + plan.setting()
                                                 .figures()
                                                 .plain(plan.lab().strongest())

@@ -69,7 +69,7 @@ public final class Stage {
                         .keyed(bench.thermometer().key() + "-2")
                         .called("other " + bench.thermometer().name()),
                 drawn("other thermometer"));
-        this.roomTemperature = once("room", 20, 24);
+        this.roomTemperature = at("room/temperature", once("room", 20, 24));
         this.room = world.still("room", roomTemperature, Matter.WATER);
         this.probe = world.solid("probe", 1, roomTemperature);
         this.filled = probe;

@@ -75,9 +75,19 @@ public record TraceUse(
      * @param trace its identity
      */
     public static TraceUse whole(String trace) {
+        return from(trace, 0);
+    }
+
+    /**
+     * {@return a record in which nothing is mixed, from a second on}
+     *
+     * @param trace its identity
+     * @param from  first second that counts (s), to the whole second
+     */
+    public static TraceUse from(String trace, double from) {
         return new TraceUse(
                 trace,
-                0,
+                Math.rint(from),
                 LONGEST,
                 OptionalDouble.empty(),
                 Optional.empty(),

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lab.sassafras.measure.Refused;
@@ -51,6 +52,9 @@ public record Hazard(
 
     private static final Map<String, String> WORDS =
             Table.rows("statements.csv").collect(Collectors.toMap(cell -> cell[0], cell -> cell[1]));
+
+    /** How a property of the shelf names what it is of. */
+    private static final Pattern PROPERTY = Pattern.compile("^(fusion|melting)-of-");
 
     /** Burns skin, eyes and airways: a hand is not let near it unwarned. */
     private static final Set<String> STRONG = Set.of("H314", "H300", "H310", "H330", "H250", "H260", "H271");
@@ -148,7 +152,8 @@ public record Hazard(
     }
 
     /**
-     * {@return what is named by a text: a substance, a formula, or every party of an equation, in order}
+     * {@return what is named by a text: a substance, also by a property of it, a formula, or every party of an equation, in
+     * order}
      *
      * @param text as it stands in a place of a sheet
      */
@@ -160,7 +165,7 @@ public record Hazard(
                     .forEach(each -> all.add(each.formula().text()));
             return new ArrayList<>(all);
         } catch (Refused noEquation) {
-            return List.of(text);
+            return List.of(PROPERTY.matcher(text).replaceFirst(""));
         }
     }
 

@@ -31,7 +31,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class PlanTest {
 
     private static Stream<String> planned() {
-        return Experiments.all().stream().filter(Plan::possible).map(Experiment::key);
+        return Experiments.all().stream().filter(Plan::runs).map(Experiment::key);
     }
 
     private static List<String> codes(List<Finding> findings) {
@@ -43,14 +43,15 @@ class PlanTest {
     }
 
     @Test
-    void twelveExperimentsCanBePlanned() {
+    void whatHasARunCanBePlanned() {
         assertThat(planned()).hasSize(12);
+        assertThat(Experiments.all().stream().filter(Plan::possible)).hasSize(15);
         assertThatThrownBy(() -> Plan.usual(
                         Experiments.find("cycle").orElseThrow(),
                         Plans.brass().setting(),
                         Plans.brass().reads()))
                 .isInstanceOf(Refused.class)
-                .hasMessageContaining("no temperature that could be expected");
+                .hasMessageContaining("nothing that could be expected");
     }
 
     /** Put back at the temperature that is expected, the account gives what the result should be. */
@@ -59,7 +60,8 @@ class PlanTest {
     void theAccountGivesTheReferenceAtTheTemperatureExpected(String experiment) {
         Expectation expected = Plans.expected(Plans.of(experiment));
         assertThat(expected.result().value() / expected.reference().value()).isCloseTo(1, within(2e-4));
-        assertThat(expected.end().low()).isLessThan(expected.end().value());
+        assertThat(Plans.ends(expected).value().low())
+                .isLessThan(Plans.ends(expected).value().value());
         assertThat(expected.relative()).isGreaterThan(0);
         assertThat(expected.heat()).isGreaterThan(0);
     }
@@ -73,9 +75,11 @@ class PlanTest {
         Expectation expected = Plans.expected(Plans.brass());
         double brass = 32 * expected.reference().value();
         double water = 90 * 4.184 + 5;
-        assertThat(expected.end().value()).isCloseTo((brass * 99 + water * 21) / (brass + water), within(0.01));
-        assertThat(expected.change()).isCloseTo(2.39, within(0.02));
-        assertThat(expected.heat()).isCloseTo(brass * (99 - expected.end().value()), within(2.0));
+        assertThat(Plans.ends(expected).value().value())
+                .isCloseTo((brass * 99 + water * 21) / (brass + water), within(0.01));
+        assertThat(Plans.ends(expected).change()).isCloseTo(2.39, within(0.02));
+        assertThat(expected.heat())
+                .isCloseTo(brass * (99 - Plans.ends(expected).value().value()), within(2.0));
     }
 
     /**
@@ -110,7 +114,7 @@ class PlanTest {
     @Test
     void whatIsSoughtComesToWhatWasWantedAndElseTheNearestIsTold() {
         Sought mass = Sought.of(Plans.brass(), "sample/mass", Sought.Wish.CHANGE, 4);
-        assertThat(Plans.expected(Plans.brass().with("sample/mass", String.valueOf(mass.exact())))
+        assertThat(Plans.ends(Plans.expected(Plans.brass().with("sample/mass", String.valueOf(mass.exact()))))
                         .change())
                 .isCloseTo(4, within(1e-3));
         Sought well = Sought.of(Plans.brass(), "sample/mass", Sought.Wish.WITHIN, 0.09);
@@ -300,7 +304,8 @@ class PlanTest {
 
     /** What the contents lose from their highest temperature to the end of the curve (°C). */
     private static double lost(Plan plan) {
-        List<Course.Point> readings = Course.of(Plans.expected(plan)).readings();
+        List<Course.Point> readings =
+                Course.of(Plans.expected(plan)).orElseThrow().readings();
         double most = readings.stream().mapToDouble(Course.Point::middle).max().orElseThrow();
         return most - readings.get(readings.size() - 1).middle();
     }
@@ -314,7 +319,7 @@ class PlanTest {
         assertThat(warned(two)).contains("plan.apart");
         double offsets = Math.hypot(
                 Plans.expected(one).relative(),
-                2 * Math.sqrt(2) * 0.2 / Plans.expected(one).change());
+                2 * Math.sqrt(2) * 0.2 / Plans.ends(Plans.expected(one)).change());
         assertThat(Plans.expected(two).relative()).as("offsets of 0.2 °C each").isCloseTo(offsets, within(0.01));
         assertThat(warned(Plans.brass().with("sample/start", Plans.FINE)))
                 .as("the bath within its range")
@@ -390,7 +395,7 @@ class PlanTest {
         Plan point = Plans.of("neutralization");
         Plan comma =
                 Plan.usual(point.experiment(), point.setting().writing(new Figures(DecimalMark.COMMA)), point.reads());
-        assertThat(Plans.expected(comma).end()).isEqualTo(Plans.expected(point).end());
+        assertThat(Plans.expected(comma).ends()).isEqualTo(Plans.expected(point).ends());
     }
 
     @ParameterizedTest

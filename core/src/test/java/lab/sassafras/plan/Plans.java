@@ -77,6 +77,10 @@ final class Plans {
                 .with(COARSE);
     }
 
+    static Expectation.Ends ends(Expectation expected) {
+        return expected.warms().orElseThrow();
+    }
+
     static Expectation expected(Plan plan) {
         Expectation.Outcome outcome = Expectation.of(plan);
         return outcome.expectation().orElseThrow(() -> new AssertionError(outcome.findings()));

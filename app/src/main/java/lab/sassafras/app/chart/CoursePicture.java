@@ -2,6 +2,7 @@ package lab.sassafras.app.chart;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -15,10 +16,14 @@ import lab.sassafras.plan.Course;
  * @param up     marks of temperature
  * @param line   what is expected
  * @param band   between what it may lie
- * @param mixed  where both come together
+ * @param mixed  where both come together; empty where nothing does
  */
 public record CoursePicture(
-        List<StraightScale.Mark> across, List<StraightScale.Mark> up, String line, String band, String mixed) {
+        List<StraightScale.Mark> across,
+        List<StraightScale.Mark> up,
+        String line,
+        String band,
+        Optional<String> mixed) {
 
     private static final double LEFT = 52;
     private static final double WIDTH = 640;
@@ -62,7 +67,7 @@ public record CoursePicture(
                                 .map(each -> at(time, temperature, each.seconds(), each.middle()))
                                 .collect(Collectors.joining("L")),
                 "M" + low + "L" + high + "z",
-                time.at(course.mixed()));
+                Double.isNaN(course.mixed()) ? Optional.empty() : Optional.of(time.at(course.mixed())));
     }
 
     private static String at(StraightScale time, StraightScale temperature, double seconds, double value) {

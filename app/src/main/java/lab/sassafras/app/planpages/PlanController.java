@@ -115,13 +115,6 @@ class PlanController {
                         .map(each -> new Offered(
                                 each.key(), each.words().title(), each.words().get("lead")))
                         .toList());
-        model.addAttribute(
-                "unplanned",
-                Experiments.all().stream()
-                        // what has no work at a bench is worked on paper, and is no run to be planned
-                        .filter(each -> !Plan.possible(each) && !each.tasks().isEmpty())
-                        .map(each -> each.words().title())
-                        .toList());
         model.addAttribute("problem", problem);
         return "prep";
     }
@@ -224,15 +217,21 @@ class PlanController {
     private Map<String, Double> reckoned(PlanForm form) {
         Map<String, Double> all = new LinkedHashMap<>();
         new PlanScreen(form, Figures.POINT).reckoned().expectation().ifPresent(each -> {
-            all.put(PlanFile.END, each.end().value());
-            all.put(PlanFile.LOW, each.end().low());
-            all.put(PlanFile.HIGH, each.end().high());
-            all.put("change of temperature, °C", each.change());
-            all.put("heat, J", each.heat());
-            all.put("result, " + each.unit().symbol(), each.result().value());
-            all.put(
-                    "half its 95 % interval, " + each.unit().symbol(),
-                    each.result().half());
+            each.warms().ifPresent(ends -> {
+                all.put(PlanFile.END, ends.value().value());
+                all.put(PlanFile.LOW, ends.value().low());
+                all.put(PlanFile.HIGH, ends.value().high());
+                all.put("change of temperature, °C", ends.change());
+            });
+            each.seen().stream()
+                    .flatMap(seen -> seen.readings().stream())
+                    .forEach(one ->
+                            all.put(form.plan().label(one.path()) + ", " + one.unit(), Double.parseDouble(one.text())));
+            if (each.heat() > 0) {
+                all.put("heat, J", each.heat());
+            }
+            all.put(PlanFile.RESULT + each.unit().symbol(), each.result().value());
+            all.put(PlanFile.HALF + each.unit().symbol(), each.result().half());
         });
         return all;
     }

@@ -24,6 +24,7 @@ import lab.sassafras.plan.Purpose;
 import lab.sassafras.plan.Sought;
 import lab.sassafras.plan.Warnings;
 import lab.sassafras.simulate.Bench;
+import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Setting;
@@ -44,6 +45,9 @@ public final class PlanForm {
     private static final String DONE = "done";
 
     private static final int LONGEST = 80;
+    private static final String PARTS = "parts";
+    private static final int MOST_PARTS = 6;
+    private static final int USUAL_PARTS = 2;
     private final Experiment experiment;
     private final Shelf shelf;
     private final Map<String, String> typed;
@@ -67,6 +71,9 @@ public final class PlanForm {
     static Map<String, String> typed(PlanFile file) {
         Map<String, String> typed = new LinkedHashMap<>();
         file.had().forEach((path, had) -> typed.put(PLACE + path, had.text()));
+        if (Experiments.find(file.experiment()).flatMap(Plan::repeats).isPresent()) {
+            typed.put(PARTS, String.valueOf(parts(file)));
+        }
         file.reads()
                 .forEach((kind, instrument) ->
                         typed.put(kind.contains(" ") ? ON + kind.replaceFirst(".* ", "") : kind, instrument.key()));
@@ -83,6 +90,14 @@ public final class PlanForm {
             typed.put("percent", Figures.POINT.plain(purpose.percent()));
         }
         return typed;
+    }
+
+    private static int parts(PlanFile file) {
+        return file.had().keySet().stream()
+                .filter(path -> path.contains("["))
+                .mapToInt(path -> Address.read(path).index())
+                .max()
+                .orElse(1);
     }
 
     /** One thing that may be chosen. */
@@ -117,12 +132,13 @@ public final class PlanForm {
     }
 
     private Plan read() {
-        Calorimeter vessel = vessel();
         Setting setting = new Setting(
-                        Optional.of(vessel),
+                        inVessel() ? Optional.of(vessel()) : Optional.empty(),
                         Map.of(),
                         1,
-                        Map.of(),
+                        Plan.repeats(experiment)
+                                .map(group -> Map.of(group, parts()))
+                                .orElse(Map.of()),
                         Set.of(),
                         Map.of(),
                         figures,
@@ -155,6 +171,26 @@ public final class PlanForm {
             }
         }
         return had;
+    }
+
+    /** {@return whether it is done in a calorimeter} */
+    public boolean inVessel() {
+        return experiment.calorimeter() != Calorimeter.Use.NONE;
+    }
+
+    /** {@return whether its parts are counted} */
+    public boolean inParts() {
+        return Plan.repeats(experiment).isPresent();
+    }
+
+    /** {@return how many parts it has, where it has parts} */
+    public int parts() {
+        String typed = value(PARTS).strip();
+        int many = typed.matches("\\d{1,2}") ? Integer.parseInt(typed) : 0;
+        if (!typed.isEmpty() && (many < 1 || many > MOST_PARTS)) {
+            wrong.put(PARTS, "A whole number from 1 to " + MOST_PARTS + ".");
+        }
+        return many < 1 || many > MOST_PARTS ? USUAL_PARTS : many;
     }
 
     /** The thermometer of its own that a temperature is read on. */
@@ -304,12 +340,12 @@ public final class PlanForm {
     /** {@return why it cannot be kept; empty where it can. What stands in for a thing of the shelf is only said} */
     Optional<String> cannotBe() {
         return period.wrong()
+                .or(() -> Optional.ofNullable(wrong.get(PARTS)))
                 .map(each -> each + " Nothing was kept.")
                 .or(() -> wrong.entrySet().stream()
                         .filter(each -> each.getKey().startsWith(PLACE))
-                        .map(each ->
-                                "“" + experiment.words().label(each.getKey().substring(PLACE.length())) + "”: "
-                                        + each.getValue() + " Nothing was kept.")
+                        .map(each -> "“" + plan.label(each.getKey().substring(PLACE.length())) + "”: " + each.getValue()
+                                + " Nothing was kept.")
                         .findFirst())
                 .or(() -> Warnings.refusals(plan).stream()
                         .findFirst()
@@ -320,25 +356,28 @@ public final class PlanForm {
     public List<Field> fields() {
         List<Field> fields = new ArrayList<>();
         plan.had().forEach((path, had) -> {
-            if (had.role() != Role.STATED || !had.text().equals(DONE)) {
-                String name = PLACE + path;
-                String value = value(name).isEmpty() ? had.text() : value(name);
-                fields.add(new Field(
-                        name, experiment.words().label(path), value, had.unit(), choices(path, value), problem(name)));
+            String name = PLACE + path;
+            String value = value(name).isEmpty() ? had.text() : value(name);
+            List<Choice> choices = choices(path, value);
+            if ((had.role() != Role.STATED || !had.text().equals(DONE)) && !settled(path, choices)) {
+                fields.add(new Field(name, plan.label(path), value, had.unit(), choices, problem(name)));
             }
         });
         return fields;
     }
 
+    /** Where but one answer can be planned, nothing is asked. */
+    private boolean settled(String path, List<Choice> choices) {
+        return choices.size() == 1
+                && plan.slot(path)
+                        .filter(slot -> slot.field() == Slot.Field.CHOICE)
+                        .isPresent();
+    }
+
     private List<Choice> choices(String path, String value) {
-        return experiment
-                .slot(path)
-                .filter(slot -> slot.field() == Slot.Field.PICK || slot.field() == Slot.Field.CHOICE)
-                .map(slot -> slot.options(experiment.words(), path, plan.setting()).stream()
-                        .map(each -> new Choice(
-                                each.value(), each.words(), each.value().equals(value)))
-                        .toList())
-                .orElse(List.of());
+        return plan.options(path).stream()
+                .map(each -> new Choice(each.value(), each.words(), each.value().equals(value)))
+                .toList();
     }
 
     /** {@return the vessels to choose of} */
@@ -361,6 +400,7 @@ public final class PlanForm {
     public List<Field> readings() {
         List<Field> fields = new ArrayList<>();
         plan.reads().entrySet().stream()
+                .filter(each -> !foreseen() || plan.reads(each.getKey()))
                 .sorted(Map.Entry.comparingByKey(
                         java.util.Comparator.comparing(InstrumentKind::key).reversed()))
                 .forEach(each -> {
@@ -421,13 +461,18 @@ public final class PlanForm {
     /** What is sought of it. */
     public record Wanted(String path, Sought.Wish wish, double much) {}
 
+    /** {@return whether what will be read is foreseen, and no final temperature sought} */
+    public boolean foreseen() {
+        return experiment.foresight().isPresent();
+    }
+
     /** {@return which amount is sought, and for what; empty where none is} */
     Optional<Wanted> wanted() {
         String path = value("sought");
         if (path.isEmpty() || value("wanted").isBlank()) {
             return Optional.empty();
         }
-        boolean change = !value("wish").equals("within");
+        boolean change = !foreseen() && !value("wish").equals("within");
         try {
             double much = TypedNumber.read(value("wanted"), figures.mark()).value();
             if (much == 0 || Math.abs(much) > 1000) {
@@ -444,7 +489,7 @@ public final class PlanForm {
     /** {@return amounts one of which may be sought} */
     public List<Choice> seekable() {
         return plan.amounts().stream()
-                .map(path -> new Choice(path, experiment.words().label(path), path.equals(value("sought"))))
+                .map(path -> new Choice(path, plan.label(path), path.equals(value("sought"))))
                 .toList();
     }
 
@@ -476,7 +521,7 @@ public final class PlanForm {
         Map<String, PlanFile.Instrument> reads = new LinkedHashMap<>();
         plan.reads().forEach((kind, each) -> reads.put(kind.key(), written(each)));
         plan.apart().forEach((path, each) -> reads.put(each.kind().key() + " " + path, written(each)));
-        Calorimeter vessel = plan.setting().calorimeter().orElseThrow();
+        Calorimeter vessel = plan.setting().calorimeter().orElseGet(this::vessel);
         String key = vesselChoices().stream()
                 .filter(each -> each.chosen() && !each.value().startsWith(ANY))
                 .map(Choice::value)
@@ -490,14 +535,18 @@ public final class PlanForm {
                 experiment.key(),
                 had,
                 reads,
-                new PlanFile.Vessel(
-                        key,
-                        vessel.name(),
-                        vessel.kind().key(),
-                        vessel.constant().map(each -> each.value().value()).orElse(null),
-                        vessel.constant()
-                                .map(each -> each.value().uncertainty())
-                                .orElse(null)),
+                !inVessel()
+                        ? PlanFile.Vessel.NONE
+                        : new PlanFile.Vessel(
+                                key,
+                                vessel.name(),
+                                vessel.kind().key(),
+                                vessel.constant()
+                                        .map(each -> each.value().value())
+                                        .orElse(null),
+                                vessel.constant()
+                                        .map(each -> each.value().uncertainty())
+                                        .orElse(null)),
                 purpose.isEmpty()
                         ? null
                         : new PlanFile.Purpose(

@@ -11,6 +11,7 @@ import lab.sassafras.account.Finding;
 import lab.sassafras.app.chart.CoursePicture;
 import lab.sassafras.app.chart.ExpectedPicture;
 import lab.sassafras.app.chart.GainPicture;
+import lab.sassafras.experiment.Foresight;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
@@ -44,9 +45,10 @@ final class PlanScreen {
     /**
      * What is to be expected.
      *
-     * @param end     final temperature
+     * @param end     final temperature, or what else is read last, or the result
+     * @param unit    of that
      * @param change  of temperature, with the heat that goes over, in words
-     * @param picture of the temperatures
+     * @param picture of the temperatures; empty where none is expected
      * @param summary of the picture
      * @param known   how well the result will be known, in words
      * @param serves  whether it does what it is for, in words; empty where nobody said
@@ -55,8 +57,9 @@ final class PlanScreen {
      */
     public record Expected(
             String end,
+            String unit,
             String change,
-            ExpectedPicture picture,
+            Optional<ExpectedPicture> picture,
             String summary,
             String known,
             String serves,
@@ -71,10 +74,15 @@ final class PlanScreen {
      * @param now     half the interval as it is, in words
      * @param mean    how well the mean of the trials of a bench will be known, in words; empty of one trial
      * @param parts   what the ± is made of
-     * @param course  the curve to expect
+     * @param course  the curve to expect; empty where none is read
      */
     public record Helps(
-            List<Row> rows, GainPicture picture, String now, String mean, List<Part> parts, CoursePicture course) {}
+            List<Row> rows,
+            GainPicture picture,
+            String now,
+            String mean,
+            List<Part> parts,
+            Optional<CoursePicture> course) {}
 
     /** One or two things done otherwise. */
     public record Row(String words, String comes, Map<String, String> take) {
@@ -137,17 +145,69 @@ final class PlanScreen {
     }
 
     Expected expected(Expectation expectation) {
-        double end = expectation.end().value();
-        int decimals = Math.max(1, Figures.decimalsFor(expectation.end().half()) - 1);
-        String low = figures.fixed(expectation.end().low(), decimals);
-        String high = figures.fixed(expectation.end().high(), decimals);
+        Optional<Purpose.Served> served = served(expectation);
+        Headline headline = headline(expectation);
+        return new Expected(
+                headline.end(),
+                headline.unit(),
+                headline.change(),
+                headline.picture(),
+                headline.summary(),
+                result(expectation) + " within ± " + percent(expectation.relative()) + " (95 %)"
+                        + served.filter(each -> each.asks() < 1)
+                                .map(each -> ". The purpose asks for " + percent(each.asks()))
+                                .orElse("")
+                        + ".",
+                served.map(PlanScreen::serves).orElse(""),
+                served.filter(each -> !each.enough())
+                        .map(Purpose.Served::beside)
+                        .orElse(List.of()),
+                expectation
+                        .seen()
+                        .map(Foresight.Seen::by)
+                        .orElseGet(() -> expectation.reference().name() + " " + result(expectation) + ", "
+                                + expectation.reference().sourceInWords()));
+    }
+
+    /** What stands above all else. */
+    private record Headline(
+            String end, String unit, String change, Optional<ExpectedPicture> picture, String summary) {}
+
+    private Headline headline(Expectation expectation) {
+        Optional<Expectation.Ends> ends = expectation.ends();
+        if (expectation.warms().isPresent()) {
+            return warming(expectation, expectation.warms().get());
+        }
+        if (ends.isEmpty()) {
+            return new Headline(
+                    figures.significant(expectation.result().value(), RESULT_DIGITS),
+                    expectation.unit().symbol(),
+                    "the result to expect",
+                    Optional.empty(),
+                    "");
+        }
+        String unit = ends.get().unit().symbol();
+        return new Headline(
+                figures.significant(ends.get().value().value(), RESULT_DIGITS),
+                unit,
+                "read last: " + plan.label(ends.get().path()) + ", "
+                        + figures.significant(ends.get().change(), RESULT_DIGITS) + " " + unit + " more than before",
+                Optional.empty(),
+                "");
+    }
+
+    private Headline warming(Expectation expectation, Expectation.Ends ends) {
+        double end = ends.value().value();
+        int decimals = Math.max(1, Figures.decimalsFor(ends.value().half()) - 1);
+        String low = figures.fixed(ends.value().low(), decimals);
+        String high = figures.fixed(ends.value().high(), decimals);
         List<ExpectedPicture.Named> starts = starts();
         Instrument thermometer = plan.reads().get(InstrumentKind.THERMOMETER);
         ExpectedPicture picture = ExpectedPicture.of(
                 starts,
                 new ExpectedPicture.Named(
                         "ends at " + figures.fixed(end, decimals) + ", between " + low + " and " + high, end),
-                new double[] {expectation.end().low(), expectation.end().high()},
+                new double[] {ends.value().low(), ends.value().high()},
                 thermometer == null
                         ? List.of()
                         : List.of(
@@ -158,28 +218,17 @@ final class PlanScreen {
                                         thermometer.name() + " begins at " + figures.plain(thermometer.low()),
                                         thermometer.low())),
                 figures::plain);
-        Optional<Purpose.Served> served = served(expectation);
-        return new Expected(
+        return new Headline(
                 figures.fixed(end, decimals),
-                "expected in the end, a change of " + figures.signed(expectation.change(), decimals) + " °C; "
+                "°C",
+                "expected in the end, a change of " + figures.signed(ends.change(), decimals) + " °C; "
                         + figures.significant(expectation.heat() / 1000, 3) + " kJ go over",
-                picture,
+                Optional.of(picture),
                 "Starts at "
                         + starts.stream()
                                 .map(each -> figures.plain(each.temperature()))
                                 .collect(Collectors.joining(", "))
-                        + " °C, ends between " + low + " and " + high + " °C.",
-                result(expectation) + " within ± " + percent(expectation.relative()) + " (95 %)"
-                        + served.filter(each -> each.asks() < 1)
-                                .map(each -> ". The purpose asks for " + percent(each.asks()))
-                                .orElse("")
-                        + ".",
-                served.map(PlanScreen::serves).orElse(""),
-                served.filter(each -> !each.enough())
-                        .map(Purpose.Served::beside)
-                        .orElse(List.of()),
-                expectation.reference().name() + " " + result(expectation) + ", "
-                        + expectation.reference().sourceInWords());
+                        + " °C, ends between " + low + " and " + high + " °C.");
     }
 
     private String result(Expectation expectation) {
@@ -248,7 +297,7 @@ final class PlanScreen {
                                 new Part(each.label(), (int) Math.round(100 * each.shareOf(expectation.estimate()))))
                         .filter(each -> each.percent() > 0)
                         .toList(),
-                CoursePicture.of(Course.of(expectation), figures::plain));
+                Course.of(expectation).map(each -> CoursePicture.of(each, figures::plain)));
     }
 
     private Row row(Help.Gain gain) {
@@ -273,8 +322,8 @@ final class PlanScreen {
                     + other.unit().symbol() + ", instead of " + now.name();
         }
         Plan.Had had = plan.one(change.path());
-        return plan.experiment().words().label(change.path()) + ": " + figures.typed(change.text()) + " " + had.unit()
-                + " instead of " + figures.typed(had.text());
+        return plan.label(change.path()) + ": " + figures.typed(change.text()) + " " + had.unit() + " instead of "
+                + figures.typed(had.text());
     }
 
     Optional<Found> found() {

@@ -22,9 +22,9 @@ import tools.jackson.databind.json.JsonMapper;
  * @param version    of the format, major and minor
  * @param name       of the plan
  * @param experiment its key
- * @param had        by the path of a slot: what is had there
+ * @param had        by the path of a slot, of a further part with its number: what is had there
  * @param reads      by the kind of an instrument: which it is read on
- * @param vessel     it is done in
+ * @param vessel     it is done in; {@link Vessel#NONE} where it is done in none
  * @param purpose    what it is for; null where nobody said
  * @param period     what a period led by it takes over; null in files of version 1.0
  * @param expected   what was reckoned when it was written, for readers that reckon nothing; not read again
@@ -45,7 +45,7 @@ public record PlanFile(
     public static final String FORMAT = "sassafras-plan";
 
     /** The version that is written; every older one of the same major is read. */
-    public static final String VERSION = "1.1";
+    public static final String VERSION = "1.2";
 
     /** Longest file that is read, in bytes. */
     public static final int LONGEST = 20_000;
@@ -55,6 +55,12 @@ public record PlanFile(
 
     public static final String LOW = "its 95 % interval from, °C";
     public static final String HIGH = "its 95 % interval to, °C";
+
+    /** Before the unit of a result, among what is expected. */
+    public static final String RESULT = "result, ";
+
+    /** Before the unit of half its 95 % interval. */
+    public static final String HALF = "half its 95 % interval, ";
 
     private static final int MOST_PLACES = 100;
     private static final String ANOTHER = "This is no plan file of this program.";
@@ -105,7 +111,11 @@ public record PlanFile(
             String name,
             String kind,
             @Nullable Double constant,
-            @Nullable Double uncertainty) {}
+            @Nullable Double uncertainty) {
+
+        /** Where it is done in none. */
+        public static final Vessel NONE = new Vessel("", "", "", null, null);
+    }
 
     /**
      * What it is for.

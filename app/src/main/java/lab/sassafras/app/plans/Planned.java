@@ -61,17 +61,34 @@ public class Planned {
      */
     public Optional<String> words(Bench bench, String experiment, Optional<Double> read) {
         return plans.laidOut(bench, experiment)
-                .flatMap(plan -> ends(plan).map(ends -> {
-                    Figures figures = bench.period().figures();
-                    int decimals = Math.max(1, Figures.decimalsFor((ends.high() - ends.low()) / 2) - 1);
-                    String came = read.map(at -> " It came to " + figures.plain(at) + " °C: "
-                                    + (at >= ends.low() - FAR && at <= ends.high() + FAR
-                                            ? "as planned."
-                                            : "not as planned."))
-                            .orElse("");
-                    return "The plan “" + plan.name() + "” expects " + figures.fixed(ends.end(), decimals)
-                            + " °C in the end, between " + figures.fixed(ends.low(), decimals) + " and "
-                            + figures.fixed(ends.high(), decimals) + "." + came;
-                }));
+                .flatMap(plan -> ends(plan)
+                        .map(ends -> inTheEnd(plan, ends, bench.period().figures(), read))
+                        .or(() -> result(plan, bench.period().figures())));
+    }
+
+    private static String inTheEnd(KeptPlan plan, Ends ends, Figures figures, Optional<Double> read) {
+        int decimals = Math.max(1, Figures.decimalsFor((ends.high() - ends.low()) / 2) - 1);
+        String came = read.map(at -> " It came to " + figures.plain(at) + " °C: "
+                        + (at >= ends.low() - FAR && at <= ends.high() + FAR ? "as planned." : "not as planned."))
+                .orElse("");
+        return "The plan “" + plan.name() + "” expects " + figures.fixed(ends.end(), decimals)
+                + " °C in the end, between " + figures.fixed(ends.low(), decimals) + " and "
+                + figures.fixed(ends.high(), decimals) + "." + came;
+    }
+
+    /** Where no final temperature is expected, the result is. */
+    private static Optional<String> result(KeptPlan plan, Figures figures) {
+        Map<String, Double> expected =
+                Optional.ofNullable(plan.file().expected()).orElse(Map.of());
+        return expected.entrySet().stream()
+                .filter(each -> each.getKey().startsWith(PlanFile.RESULT))
+                .findFirst()
+                .map(each -> {
+                    String unit = each.getKey().substring(PlanFile.RESULT.length());
+                    double half = expected.getOrDefault(PlanFile.HALF + unit, 0.0);
+                    return "The plan “" + plan.name() + "” expects "
+                            + figures.fixed(each.getValue(), Figures.decimalsFor(half)) + " ± "
+                            + figures.uncertainty(half) + " " + unit + " (95 %).";
+                });
     }
 }

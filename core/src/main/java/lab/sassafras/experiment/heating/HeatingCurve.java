@@ -19,6 +19,7 @@ import lab.sassafras.declaration.Step;
 import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
 import lab.sassafras.draft.Weighed;
+import lab.sassafras.experiment.Foresight;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Computation;
@@ -139,6 +140,11 @@ public final class HeatingCurve extends HeatBalanceExperiment {
     @Override
     public Yardstick yardstick() {
         return new MeltsOnShelf("sample/substance");
+    }
+
+    @Override
+    public Optional<Foresight> foresight() {
+        return Optional.of(new MeltsAtBench());
     }
 
     @Override

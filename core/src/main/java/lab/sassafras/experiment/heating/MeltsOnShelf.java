@@ -1,10 +1,7 @@
 package lab.sassafras.experiment.heating;
 
 import java.util.List;
-import java.util.Optional;
 import lab.sassafras.measure.Dimension;
-import lab.sassafras.substance.Reference;
-import lab.sassafras.substance.ReferenceShelf;
 import lab.sassafras.yardstick.Judged;
 import lab.sassafras.yardstick.Parts;
 import lab.sassafras.yardstick.Yardstick;
@@ -16,7 +13,7 @@ import lab.sassafras.yardstick.Yardstick;
  */
 record MeltsOnShelf(String substance) implements Yardstick {
 
-    private static final String HEAT = "fusion-of-";
+    static final String HEAT = "fusion-of-";
     private static final String POINT = "melting-of-";
 
     @Override
@@ -26,18 +23,12 @@ record MeltsOnShelf(String substance) implements Yardstick {
                 List.of(),
                 judged.sheet()
                         .stated(substance, judged.trial())
-                        .flatMap(key -> row(judged.shelf(), point ? point(key) : key)),
+                        .flatMap(key -> Fusion.row(judged.shelf(), point ? point(key) : key)),
                 point ? Parts.Compared.QUIETLY : Parts.Compared.BY_SIZE);
     }
 
     /** The key of the melting point of what has a heat of fusion by that key. */
     static String point(String heat) {
         return heat.replace(HEAT, POINT);
-    }
-
-    private static Optional<Reference> row(ReferenceShelf shelf, String key) {
-        return shelf.properties().stream()
-                .filter(each -> each.key().equals(key))
-                .findFirst();
     }
 }

@@ -2,6 +2,7 @@ package lab.sassafras.experiment.material;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import lab.sassafras.account.Account;
 import lab.sassafras.account.DirectFormula;
 import lab.sassafras.convention.ConventionQuestion;
@@ -10,6 +11,7 @@ import lab.sassafras.declaration.Group;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
+import lab.sassafras.experiment.Foresight;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Expression;
@@ -67,6 +69,11 @@ public final class ConstantByMaterial extends HeatBalanceExperiment {
     @Override
     public List<PossibleCause> suspects() {
         return List.of(new PossibleCause("only-lower-part", "part/mass", -2));
+    }
+
+    @Override
+    public Optional<Foresight> foresight() {
+        return Optional.of(new WeighedParts());
     }
 
     @Override

@@ -15,6 +15,7 @@ import lab.sassafras.declaration.LineReading;
 import lab.sassafras.declaration.Step;
 import lab.sassafras.declaration.Task;
 import lab.sassafras.draft.AccountBuilder;
+import lab.sassafras.experiment.Foresight;
 import lab.sassafras.experiment.HeatBalanceExperiment;
 import lab.sassafras.experiment.PossibleCause;
 import lab.sassafras.expression.Constants;
@@ -120,6 +121,11 @@ public final class DissolvingEquilibrium extends HeatBalanceExperiment {
     @Override
     protected List<ConventionQuestion<?>> questions() {
         return List.of();
+    }
+
+    @Override
+    public Optional<Foresight> foresight() {
+        return Optional.of(new FilledToTheLimit());
     }
 
     @Override

@@ -1,0 +1,67 @@
+package lab.sassafras.experiment.heating;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lab.sassafras.experiment.Foresight;
+import lab.sassafras.measure.Refused;
+import lab.sassafras.simulate.Bench;
+
+/** The curve is what the simulated bench shows of these amounts. */
+final class MeltsAtBench implements Foresight {
+
+    private static final String SUBSTANCE = "sample/substance";
+    private static final String ROOM = "room/temperature";
+    /** What melts this near to the room has no curve before it, and above this no tube at a bench is heated (°C). No source. */
+    private static final double ABOVE_ROOM = 5;
+
+    private static final double HOTTEST = 95;
+
+    @Override
+    public List<Usual> usual(int parts) {
+        return List.of(
+                Usual.stated(SUBSTANCE, "fusion-of-lauric-acid"),
+                Usual.read("sample/mass", "30", "g"),
+                Usual.stated("sample/way", "heater"),
+                Usual.read("heater/voltage", "8.00", "V"),
+                Usual.read("heater/current", "1.000", "A"),
+                Usual.read(ROOM, "21", "°C"));
+    }
+
+    @Override
+    public List<String> gear() {
+        return List.of(
+                "tube that stands the heat, in a clamp",
+                "heater that goes into the sample, its supply, volts and amperes");
+    }
+
+    @Override
+    public Seen of(Had had) {
+        Optional<Fusion> melts = Fusion.on(had.setting().shelf(), had.word(SUBSTANCE));
+        if (melts.isEmpty()) {
+            throw new Refused("When that melts, or with how much heat, is not known here.");
+        }
+        double at = melts.get().at();
+        if (at < had.amount(ROOM) + ABOVE_ROOM || at > HOTTEST) {
+            throw new Refused("It melts at " + had.setting().figures().plain(at)
+                    + " °C: what is planned here melts between " + (int) ABOVE_ROOM + " °C above the room and "
+                    + (int) HOTTEST + " °C.");
+        }
+        Map<String, Double> wished = new HashMap<>(had.amounts());
+        wished.put("fusion", melts.get().heat());
+        Bench.Played played = Bench.usual(1, 1)
+                .with(Optional.empty(), had.thermometer())
+                .wishing(wished, had.word(SUBSTANCE))
+                .atOnce(new HeaterInSample());
+        return new Seen(
+                List.of(),
+                Optional.of(new Timed("run/curve", played.curve(), played.mixed())),
+                List.of(new Used(
+                        had.word(SUBSTANCE).replace(MeltsOnShelf.HEAT, ""),
+                        melts.get().name(),
+                        had.amount("sample/mass"),
+                        false)),
+                "an honest run at the simulated bench, a degree of it taken as of a fat");
+    }
+}
