@@ -164,43 +164,6 @@ const leaves = {
   },
 };
 
-/* An experiment is chosen by the first letters of its name, or else of a word in it. */
-document.addEventListener('keydown', (event) => {
-  const set = document.querySelector('[data-choose]');
-  const field = event.target.closest('input:not([type=radio]), select, textarea');
-  if (!set || field || event.ctrlKey || event.altKey || event.metaKey || !/^\p{L}$/u.test(event.key)) { return; }
-  leaves.typed = (event.timeStamp - leaves.at < 1200 ? leaves.typed : '') + event.key.toLowerCase();
-  leaves.at = event.timeStamp;
-  const named = [...set.querySelectorAll('label')].map((each) => [each, each.querySelector('strong').textContent.toLowerCase()]);
-  const found = named.find((each) => each[1].startsWith(leaves.typed))
-    || named.find((each) => each[1].split(/[^\p{L}]+/u).some((word) => word.startsWith(leaves.typed)));
-  if (found) {
-    event.preventDefault();
-    found[0].querySelector('input').checked = true;
-    found[0].querySelector('input').focus();
-    vessels.fit();
-  }
-});
-
-/* Of the vessels only those an experiment takes; the one proposed where it fits, else the likeliest. */
-const vessels = {
-  fit() {
-    const chosen = document.querySelector('[data-takes]:checked');
-    const list = document.getElementById('vessel');
-    if (!chosen || !list) { return; }
-    const takes = chosen.dataset.takes.split(' ');
-    const fits = (each) => !each.dataset.kind || takes.includes(each.dataset.kind);
-    const options = [...list.options];
-    options.forEach((each) => { each.hidden = !fits(each); each.disabled = !fits(each); });
-    const place = (each) => takes.indexOf(each.dataset.kind);
-    const likeliest = options.filter((each) => each.dataset.kind && fits(each)).sort((one, other) => place(one) - place(other));
-    const proposed = options.find((each) => each.defaultSelected);
-    if (!fits(list.selectedOptions[0] || list)) { (proposed && fits(proposed) ? proposed : likeliest[0] || options[0]).selected = true; }
-  },
-};
-document.addEventListener('DOMContentLoaded', vessels.fit);
-document.addEventListener('change', (event) => { if (event.target.matches('[data-takes]')) { vessels.fit(); } });
-
 document.addEventListener('pointerdown', (event) => {
   const line = event.target.closest('.leaf-line');
   if (line) { line.dataset.again = line.querySelector('input').checked ? 'yes' : ''; }
@@ -210,32 +173,9 @@ document.addEventListener('click', (event) => {
   if (line && event.target.type !== 'radio' && line.dataset.again === 'yes') { line.closest('form').requestSubmit(); }
 });
 
-/* The page on paper; a list searched as one types. */
+/* The page on paper. */
 document.addEventListener('click', (event) => {
   if (event.target.closest('[data-print]')) { window.print(); }
-});
-document.addEventListener('input', (event) => {
-  if (!event.target.matches('[data-find]')) { return; }
-  const sought = event.target.value.trim().toLowerCase();
-  document.querySelectorAll('.found tbody tr').forEach((row) => {
-    row.toggleAttribute('hidden', !row.textContent.toLowerCase().includes(sought));
-  });
-});
-
-/* Rows of times and temperatures: Enter goes on cell by cell, and opens another row at the end. */
-document.addEventListener('keydown', (event) => {
-  const form = event.target.closest('form.data-rows');
-  if (!form || event.key !== 'Enter' || event.target.tagName !== 'INPUT') { return; }
-  event.preventDefault();
-  const cells = [...form.querySelectorAll('tbody input')];
-  const at = cells.indexOf(event.target);
-  if (at === cells.length - 1) {
-    const row = event.target.closest('tr');
-    const more = row.cloneNode(true);
-    more.querySelectorAll('input').forEach((each) => { each.value = ''; each.setAttribute('aria-label', `${each.name}, row ${row.rowIndex + 1}`); });
-    row.after(more);
-  }
-  form.querySelectorAll('tbody input')[at + 1].focus();
 });
 
 /* A value proposed is selected, so that typing takes its place. */
@@ -257,18 +197,6 @@ const settle = () => {
   if (document.activeElement && document.activeElement.matches('.huge-input')) { document.activeElement.select(); }
 };
 document.addEventListener('DOMContentLoaded', settle);
-
-/* A new period begins with the day and the zone of whoever opens it. */
-document.addEventListener('DOMContentLoaded', () => {
-  const form = document.querySelector('form[data-here-and-now]');
-  if (!form) { return; }
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const now = new Date();
-  const two = (number) => String(number).padStart(2, '0');
-  const put = (field, value) => { field.value = value; field.defaultValue = value; };
-  if (zone) { put(form.elements.zone, zone); }
-  put(form.elements.date, `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`);
-});
 
 /* What is written elsewhere is told here, and its region fetched. A page listens only while it is seen: a browser has six
    connections for all its pages. Back at it, what others wrote meanwhile is shown. */
@@ -744,17 +672,4 @@ document.addEventListener('keydown', (event) => {
     event.preventDefault();
     keys.showModal();
   }
-});
-
-/* What stands behind the mark # of an address is never sent by a browser; a form that waits for it takes it over, and the
-   address forgets it. */
-document.addEventListener('DOMContentLoaded', () => {
-  const form = document.querySelector('form[data-behind-the-mark]');
-  const behind = decodeURIComponent(window.location.hash.slice(1));
-  if (!form || !behind) { return; }
-  form.elements[form.dataset.behindTheMark].value = behind;
-  window.history.replaceState(null, '', window.location.pathname + window.location.search);
-  // where nothing else is asked, it is sent at once
-  const code = form.dataset.behindTheMark === 'code';
-  if (code || !form.querySelector('input:not([type=hidden])')) { form.requestSubmit(); }
 });

@@ -16,6 +16,7 @@ import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
@@ -399,12 +400,13 @@ class PushTest extends HouseTest {
         keep(trace, 0, 300);
         long seen = arrivals.newest();
         keep(trace, 300, 3);
-        List<Arrivals.Came> came = arrivals.after(List.of(trace.id(), UUID.randomUUID()), seen, 100).stream()
-                .filter(each -> each.row() > seen)
-                .toList();
+        List<Arrivals.Came> came = arrivals.after(Map.of(trace.id(), seen, UUID.randomUUID(), 0L), seen, 100);
         assertThat(came.stream().map(each -> each.seconds()[0])).containsExactly(300.0, 301.0, 302.0);
         assertThat(came.get(2).temperatures()).containsExactly(50.2);
-        assertThat(arrivals.after(List.of(trace.id()), 0, 5)).hasSize(5);
+        assertThat(arrivals.after(Map.of(trace.id(), 0L), 0, 5)).hasSize(5);
+        assertThat(arrivals.after(Map.of(trace.id(), 0L), arrivals.newest(), 100))
+                .as("of a trace of which nothing was shown, what may have been under way")
+                .hasSize(64);
         String plan = String.valueOf(database.queryForObject(
                 "explain analyze " + Arrivals.AFTER,
                 String.class,

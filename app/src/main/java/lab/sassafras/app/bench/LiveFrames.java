@@ -37,7 +37,10 @@ final class LiveFrames implements Streams.Frames {
     private final Arrivals arrivals;
     private final Page page;
     private final Figures figures;
+    /** Of each trace the row that was shown last. */
     private final Map<UUID, Long> last = new HashMap<>();
+
+    private final long rendered;
     private long newest;
     /** Told to read itself anew, a page asks for another stream: nothing is read for this one any more. */
     private boolean over;
@@ -45,7 +48,9 @@ final class LiveFrames implements Streams.Frames {
     LiveFrames(Arrivals arrivals, Page page, long after, Figures figures) {
         this.arrivals = arrivals;
         this.page = page;
+        this.rendered = after;
         this.newest = after;
+        page.traces().keySet().forEach(trace -> last.put(trace, 0L));
         this.figures = figures;
     }
 
@@ -57,9 +62,7 @@ final class LiveFrames implements Streams.Frames {
         if (arrivals.pushed(page.bench()) != page.pushed()) {
             return anew();
         }
-        List<Arrivals.Came> came = arrivals.after(page.traces().keySet(), newest, MOST + 1).stream()
-                .filter(each -> each.row() > last.getOrDefault(each.trace(), 0L))
-                .toList();
+        List<Arrivals.Came> came = arrivals.after(last, rendered, MOST + 1);
         if (came.isEmpty()) {
             return Optional.empty();
         }

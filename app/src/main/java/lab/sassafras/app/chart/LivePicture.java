@@ -129,7 +129,7 @@ public record LivePicture(
 
     private static String mark(int kind, double x, double y) {
         return switch (kind % KINDS) {
-            case 0 -> String.format(Locale.ROOT, "M%.1f %.1fh0", x, y);
+            case 0 -> "M" + StraightScale.coordinate(x) + " " + StraightScale.coordinate(y) + "h0";
             case 1 ->
                 String.format(Locale.ROOT, "M%.1f %.1fh%dM%.1f %.1fv%d", x - ARM, y, 2 * ARM, x, y - ARM, 2 * ARM);
             case 2 ->

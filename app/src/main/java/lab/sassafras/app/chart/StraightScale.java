@@ -2,7 +2,6 @@ package lab.sassafras.app.chart;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleFunction;
 import java.util.stream.IntStream;
 
@@ -18,6 +17,7 @@ public record StraightScale(double from, double length, double low, double high)
 
     /** More marks than this no scale of ours has; numbers that ask for them have none. */
     private static final int MOST_MARKS = 60;
+    private static final int TENTHS = 10;
 
     /**
      * A mark of a scale.
@@ -47,8 +47,11 @@ public record StraightScale(double from, double length, double low, double high)
         return coordinate(place(value));
     }
 
+    /** A place to a tenth, within what any picture has. */
     static String coordinate(double place) {
-        return String.format(Locale.ROOT, "%.1f", place);
+        // a picture has thousands of them
+        long tenths = Math.round(Math.abs(place) * TENTHS);
+        return (place < 0 && tenths > 0 ? "-" : "") + tenths / TENTHS + "." + tenths % TENTHS;
     }
 
     /** Marks at a round step, about so many of them. */

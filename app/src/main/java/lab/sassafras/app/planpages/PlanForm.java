@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lab.sassafras.app.plans.PlanFile;
-import lab.sassafras.app.shelf.Calibration;
 import lab.sassafras.app.shelf.Shelf;
 import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.experiment.Experiment;
@@ -15,7 +14,6 @@ import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
-import lab.sassafras.measure.Measured;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TypedNumber;
 import lab.sassafras.plan.Lab;
@@ -23,13 +21,11 @@ import lab.sassafras.plan.Plan;
 import lab.sassafras.plan.Purpose;
 import lab.sassafras.plan.Sought;
 import lab.sassafras.plan.Warnings;
-import lab.sassafras.simulate.Bench;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Role;
 import lab.sassafras.slot.Setting;
 import lab.sassafras.slot.Slot;
-import lab.sassafras.slot.VesselKind;
 import lab.sassafras.substance.ReferenceShelf;
 import org.jspecify.annotations.Nullable;
 
@@ -40,7 +36,6 @@ public final class PlanForm {
     /** Before the path of a temperature that has a thermometer of its own. */
     private static final String ON = "on-";
 
-    private static final String ANY = "kind:";
     /** What is ticked off before a run says nothing about it. */
     private static final String DONE = "done";
 
@@ -49,22 +44,22 @@ public final class PlanForm {
     private static final int MOST_PARTS = 6;
     private static final int USUAL_PARTS = 2;
     private final Experiment experiment;
-    private final Shelf shelf;
     private final Map<String, String> typed;
     private final Figures figures;
     private final Lab lab;
     private final Map<String, String> wrong = new LinkedHashMap<>();
     private final PlanForPeriod period;
+    private final PlanGear gear;
     private final Plan plan;
 
     PlanForm(Experiment experiment, Map<String, String> typed, Shelf shelf, Lab lab) {
         this.experiment = experiment;
-        this.shelf = shelf;
         this.typed = new LinkedHashMap<>(typed);
         this.figures = Figures.POINT;
         this.lab = lab;
         this.period = new PlanForPeriod(experiment, this.typed, wrong);
-        this.plan = read();
+        this.gear = new PlanGear(experiment, shelf, this.typed, wrong);
+        this.plan = read(shelf.handbook(ReferenceShelf.VERSION));
     }
 
     /** A kept plan as it would be typed. */
@@ -80,7 +75,7 @@ public final class PlanForm {
         typed.put(
                 "vessel",
                 file.vessel().key().isEmpty()
-                        ? ANY + file.vessel().kind()
+                        ? PlanGear.ANY + file.vessel().kind()
                         : file.vessel().key());
         PlanForPeriod.typed(file.forPeriod(), typed);
         PlanFile.Purpose purpose = file.purpose();
@@ -131,9 +126,9 @@ public final class PlanForm {
         }
     }
 
-    private Plan read() {
+    private Plan read(ReferenceShelf handbook) {
         Setting setting = new Setting(
-                        inVessel() ? Optional.of(vessel()) : Optional.empty(),
+                        inVessel() ? Optional.of(gear.vessel()) : Optional.empty(),
                         Map.of(),
                         1,
                         Plan.repeats(experiment)
@@ -143,11 +138,11 @@ public final class PlanForm {
                         Map.of(),
                         figures,
                         period.reckoning().conventions())
-                .with(shelf.handbook(ReferenceShelf.VERSION));
+                .with(handbook);
         Map<InstrumentKind, Instrument> reads = new LinkedHashMap<>();
         InstrumentKind.usual().stream()
                 .filter(kind -> !kind.equals(InstrumentKind.CYLINDER))
-                .forEach(kind -> reads.put(kind, instrument(kind)));
+                .forEach(kind -> reads.put(kind, gear.instrument(kind)));
         Plan had = Plan.usual(experiment, setting, reads).with(period.in(lab));
         for (String path : List.copyOf(had.had().keySet())) {
             String text = value(PLACE + path).strip();
@@ -196,7 +191,7 @@ public final class PlanForm {
     /** The thermometer of its own that a temperature is read on. */
     private Optional<Instrument> apart(String path) {
         String chosen = value(ON + path);
-        Optional<Instrument> own = instruments(InstrumentKind.THERMOMETER).stream()
+        Optional<Instrument> own = gear.instruments(InstrumentKind.THERMOMETER).stream()
                 .filter(each -> each.key().equals(chosen))
                 .findFirst();
         if (own.isEmpty() && !chosen.isEmpty()) {
@@ -211,7 +206,7 @@ public final class PlanForm {
 
     /** {@return temperatures that may be read on a thermometer of their own, with those to choose of} */
     public List<Field> apart() {
-        List<Instrument> all = instruments(InstrumentKind.THERMOMETER);
+        List<Instrument> all = gear.instruments(InstrumentKind.THERMOMETER);
         return all.size() < 2
                 ? List.of()
                 : plan.readApart().stream()
@@ -234,84 +229,6 @@ public final class PlanForm {
                         .toList();
     }
 
-    private Calorimeter vessel() {
-        String chosen = value("vessel");
-        Optional<Vessel> known = Shelf.identity(chosen).flatMap(shelf::vessel);
-        if (known.isEmpty() && Shelf.identity(chosen).isPresent()) {
-            wrong.put("vessel", "That vessel is not on the shelf any more; a usual one stands in for it.");
-        }
-        Optional<Vessel> first = chosen.isEmpty()
-                ? vessels().stream()
-                        .filter(each -> shelf.inUse(each).isPresent())
-                        .findFirst()
-                        .or(() -> vessels().stream().findFirst())
-                : known;
-        return first.map(this::calorimeter)
-                .orElseGet(() -> usual(
-                        chosen.startsWith(ANY)
-                                ? Experiments.vessel(chosen.substring(ANY.length()))
-                                : Optional.empty()));
-    }
-
-    private List<Vessel> vessels() {
-        return shelf.vesselsOffered().stream()
-                .filter(each -> experiment.takes().contains(each.kind()))
-                .toList();
-    }
-
-    private Calorimeter calorimeter(Vessel vessel) {
-        Optional<Calorimeter.Pinned> constant = shelf.inUse(vessel).map(Calibration::pinned);
-        return constant.isPresent()
-                ? new Calorimeter(vessel.name(), vessel.kind(), constant)
-                : unknown(vessel.name(), vessel.kind());
-    }
-
-    private Calorimeter usual(Optional<VesselKind> kind) {
-        VesselKind of = kind.filter(experiment.takes()::contains)
-                .orElse(experiment.takes().get(0));
-        return unknown("any " + of.words(), of);
-    }
-
-    /** One whose constant nobody found: a middling one, as far off as such may be. */
-    private Calorimeter unknown(String name, VesselKind kind) {
-        return experiment.calorimeter() == Calorimeter.Use.FINDS_CONSTANT
-                ? new Calorimeter(name, kind, Optional.empty())
-                : new Calorimeter(
-                        name,
-                        kind,
-                        Optional.of(new Calorimeter.Pinned(
-                                "usual",
-                                Measured.independent(kind.typical(), (kind.largest() - kind.typical()) / 2),
-                                0,
-                                "what " + kind.one() + " usually has")));
-    }
-
-    private List<Instrument> instruments(InstrumentKind kind) {
-        return shelf.instrumentsOffered().stream()
-                .filter(each -> each.kind().equals(kind))
-                .toList();
-    }
-
-    private Instrument instrument(InstrumentKind kind) {
-        List<Instrument> all = instruments(kind);
-        String chosen = value(kind.key());
-        Optional<Instrument> found =
-                all.stream().filter(each -> each.key().equals(chosen)).findFirst();
-        if (found.isEmpty() && !chosen.isEmpty() && !chosen.equals(ANY)) {
-            wrong.put(
-                    kind.key(), "That " + kind.word() + " is not on the shelf any more; a usual one stands in for it.");
-        }
-        return found.or(() -> chosen.isEmpty() ? all.stream().findFirst() : Optional.empty())
-                .orElseGet(() -> any(kind));
-    }
-
-    /** One that is on no shelf: as one usually has beside such a vessel. */
-    private Instrument any(InstrumentKind kind) {
-        Bench usual = Bench.usual(1, experiment.takes().get(0).typical());
-        Instrument one = kind.equals(InstrumentKind.BALANCE) ? usual.balance() : usual.thermometer();
-        return one.keyed(ANY).called("any " + kind.word());
-    }
-
     /** The plan as it is typed; what cannot be in it is left as is usual. */
     Plan plan() {
         return plan;
@@ -325,7 +242,7 @@ public final class PlanForm {
     /** {@return instruments of the shelf that a plan may be read on instead} */
     List<Instrument> helpers() {
         return InstrumentKind.usual().stream()
-                .flatMap(kind -> instruments(kind).stream())
+                .flatMap(kind -> gear.instruments(kind).stream())
                 .toList();
     }
 
@@ -382,18 +299,7 @@ public final class PlanForm {
 
     /** {@return the vessels to choose of} */
     public List<Choice> vesselChoices() {
-        List<Choice> all = new ArrayList<>();
-        String now = plan.setting().calorimeter().map(Calorimeter::name).orElse("");
-        vessels()
-                .forEach(each -> all.add(new Choice(
-                        each.id().toString(),
-                        each.name() + ", " + each.kind().words(),
-                        each.name().equals(now))));
-        experiment
-                .takes()
-                .forEach(kind -> all.add(
-                        new Choice(ANY + kind.key(), "any " + kind.words(), now.equals("any " + kind.words()))));
-        return all;
+        return gear.vessels(plan.setting().calorimeter().map(Calorimeter::name).orElse(""));
     }
 
     /** What it is read on, a list for each kind. */
@@ -406,18 +312,18 @@ public final class PlanForm {
                 .forEach(each -> {
                     InstrumentKind kind = each.getKey();
                     List<Choice> choices = new ArrayList<>();
-                    instruments(kind)
+                    gear.instruments(kind)
                             .forEach(one -> choices.add(new Choice(
                                     one.key(),
                                     one.name() + ", reads " + figures.plain(one.resolution()) + " "
                                             + one.unit().symbol(),
                                     one.key().equals(each.getValue().key()))));
-                    Instrument any = any(kind);
+                    Instrument any = gear.any(kind);
                     choices.add(new Choice(
-                            ANY,
+                            PlanGear.ANY,
                             "any " + kind.word() + " that reads " + figures.plain(any.resolution()) + " "
                                     + any.unit().symbol(),
-                            each.getValue().key().equals(ANY)));
+                            each.getValue().key().equals(PlanGear.ANY)));
                     fields.add(new Field(
                             kind.key(), kind.word(), each.getValue().key(), "", choices, problem(kind.key())));
                 });
@@ -521,9 +427,9 @@ public final class PlanForm {
         Map<String, PlanFile.Instrument> reads = new LinkedHashMap<>();
         plan.reads().forEach((kind, each) -> reads.put(kind.key(), written(each)));
         plan.apart().forEach((path, each) -> reads.put(each.kind().key() + " " + path, written(each)));
-        Calorimeter vessel = plan.setting().calorimeter().orElseGet(this::vessel);
+        Calorimeter vessel = plan.setting().calorimeter().orElseGet(gear::vessel);
         String key = vesselChoices().stream()
-                .filter(each -> each.chosen() && !each.value().startsWith(ANY))
+                .filter(each -> each.chosen() && !each.value().startsWith(PlanGear.ANY))
                 .map(Choice::value)
                 .findFirst()
                 .orElse("");

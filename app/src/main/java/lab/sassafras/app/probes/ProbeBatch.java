@@ -33,16 +33,9 @@ public class ProbeBatch {
 
     protected ProbeBatch() {}
 
-    ProbeBatch(UUID id, ProbeToken token, String digest, int kept, Rows.Left left, List<String> said, Instant now) {
-        this.id = id;
-        this.tokenId = token.id();
-        this.digest = digest;
-        this.rowsKept = kept;
-        this.rowsRefused = left.many();
-        this.why = String.join(
-                BETWEEN, left.first().stream().map(Rows.Refused::text).toList());
-        this.said = String.join(BETWEEN, said);
-        this.madeAt = now;
+    /** As lines are kept. */
+    static String lines(List<String> lines) {
+        return String.join(BETWEEN, lines);
     }
 
     /** Whether it is this one, sent again. */

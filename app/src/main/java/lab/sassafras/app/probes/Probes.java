@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
@@ -41,6 +42,9 @@ public class Probes {
             + "(select coalesce(max(seq), 0) from probe_place where token_id = token.id) "
             + "from probe_token token join bench on bench.id = token.bench_id "
             + "join period on period.id = bench.period_id where token.secret = ?";
+
+    private static final String KEPT = "insert into probe_batch "
+            + "(id, token_id, digest, rows_kept, rows_refused, why, said, made_at) values (?, ?, ?, ?, ?, ?, ?, ?)";
 
     private final EntityManager entities;
     private final JdbcTemplate database;
@@ -211,11 +215,18 @@ public class Probes {
         return stretch;
     }
 
-    /** Keeps what became of a batch. */
-    public ProbeBatch keep(UUID id, ProbeToken token, String digest, int kept, Rows.Left left, List<String> said) {
-        ProbeBatch batch = new ProbeBatch(id, token, digest, kept, left, said, now());
-        entities.persist(batch);
-        return batch;
+    /** Keeps what became of a batch, at once: the same sent again is known by it. */
+    public void keep(UUID id, ProbeToken token, String digest, int kept, Rows.Left left, List<String> said) {
+        database.update(
+                KEPT,
+                id,
+                token.id(),
+                digest,
+                kept,
+                left.many(),
+                ProbeBatch.lines(left.first().stream().map(Rows.Refused::text).toList()),
+                ProbeBatch.lines(said),
+                now().atOffset(ZoneOffset.UTC));
     }
 
     private Instant now() {

@@ -7,9 +7,9 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Arrays;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -61,27 +61,33 @@ public class Arrivals {
     }
 
     /**
-     * {@return rows of some traces after a number, in order, at most so many}
+     * {@return rows of some traces, in order, at most so many}
      *
-     * @param after the number
-     * @param most  rows
+     * @param traces each with the number of its row that was shown last; 0 where none was since the page was rendered.
+     *               Of one trace rows are kept in their order, so nothing is looked for before it
+     * @param after  the number of the newest row when the page was rendered: a row of another number may have been under
+     *               way then
+     * @param most   rows
      */
-    public List<Came> after(Collection<UUID> traces, long after, int most) {
+    public List<Came> after(Map<UUID, Long> traces, long after, int most) {
         Timestamp underWay = Timestamp.from(clock.instant().minus(UNDER_WAY));
-        return traces.stream()
-                .flatMap(trace -> after(trace, after, underWay, most).stream())
+        return traces.entrySet().stream()
+                .flatMap(trace -> (trace.getValue() > 0
+                                ? after(trace.getKey(), trace.getValue(), trace.getValue(), underWay, most)
+                                : after(trace.getKey(), after - BACK, after, underWay, most))
+                        .stream())
                 .sorted(Comparator.comparingLong(Came::row))
                 .limit(most)
                 .toList();
     }
 
     /** A trace by itself, and its rows by one bound: what came is found by the index, however long the trace is. */
-    private List<Came> after(UUID of, long after, Timestamp underWay, int most) {
+    private List<Came> after(UUID of, long from, long after, Timestamp underWay, int most) {
         return database.query(
                 AFTER,
                 (row, any) -> new Came(row.getLong(1), of, numbers(row, 2), numbers(row, 3)),
                 of,
-                after - BACK,
+                from,
                 after,
                 underWay,
                 most);

@@ -7,6 +7,8 @@ import jakarta.persistence.TypedQuery;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -21,6 +23,7 @@ import lab.sassafras.curve.Reading;
 import lab.sassafras.measure.Refused;
 import lab.sassafras.measure.TimeBudget;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -38,7 +41,12 @@ public class Traces {
 
     private static final Pattern IDENTITY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
+    /** What is pushed is kept at once, with no more between than the statement. */
+    private static final String PUSHED = "insert into trace_chunk (id, trace_id, seconds, temperatures, who_id, made_at) "
+            + "values (?, ?, ?, ?, ?, ?)";
+
     private final EntityManager entities;
+    private final JdbcTemplate database;
     private final Persons persons;
     private final PeriodBook periodBook;
     private final Clock clock;
@@ -58,6 +66,7 @@ public class Traces {
 
     Traces(
             EntityManager entities,
+            JdbcTemplate database,
             Persons persons,
             PeriodBook periodBook,
             Clock clock,
@@ -72,6 +81,7 @@ public class Traces {
                 .build();
         this.persons = persons;
         this.entities = entities;
+        this.database = database;
         this.periodBook = periodBook;
         this.clock = clock;
         this.room = room;
@@ -163,13 +173,28 @@ public class Traces {
      */
     public Trace pushed(Bench bench, Trace.Channel of, Optional<UUID> instrument, double every, Instant begun) {
         Trace trace = new Trace(UUID.randomUUID(), bench, of, instrument, every, begun, null);
-        return kept(bench.simulated() ? trace.simulation() : trace, List.of());
+        Trace kept = kept(bench.simulated() ? trace.simulation() : trace, List.of());
+        // what is pushed goes past all that is written at the end
+        entities.flush();
+        return kept;
     }
 
     /** Adds what a probe pushed to its bench, which was checked where it was read. */
     public void push(Trace trace, List<TraceChunk.Given> rows) {
-        Persons.By bench = new Persons.By(trace.benchId(), "");
-        rows.forEach(each -> added(UUID.randomUUID(), trace, each, bench, Optional.empty()));
+        OffsetDateTime now = now().atOffset(ZoneOffset.UTC);
+        for (TraceChunk.Given each : rows) {
+            check(each);
+            room.check();
+            database.update(
+                    PUSHED,
+                    UUID.randomUUID(),
+                    trace.id(),
+                    boxed(each.seconds()),
+                    boxed(each.temperatures()),
+                    trace.benchId(),
+                    now);
+            ends(trace, each);
+        }
         events.publishEvent(Added.byProbe(trace.benchId()));
     }
 
@@ -315,6 +340,15 @@ public class Traces {
         check(given);
         room.check();
         entities.persist(new TraceChunk(id, trace.id(), given, by, bringer, now()));
+        ends(trace, given);
+    }
+
+    private static Double[] boxed(double[] numbers) {
+        return Arrays.stream(numbers).boxed().toArray(Double[]::new);
+    }
+
+    /** Where a trace ends now, unless what was added is not kept. */
+    private void ends(Trace trace, TraceChunk.Given given) {
         ends.asMap().computeIfPresent(trace.id(), (same, before) -> before.with(given));
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override

@@ -203,14 +203,9 @@ public class PushReadings {
         List<String> said = new ArrayList<>();
         byProbe.forEach((probe, rows) -> keep(sending, probe, rows, Optional.ofNullable(open.get(probe)), said));
         List<String> told = List.copyOf(said.subList(0, Math.min(TOLD, said.size())));
-        ProbeBatch batch = probes.keep(
-                sending.id,
-                sending.token(),
-                sending.contents,
-                sending.rows.rows().size(),
-                sending.rows.refused(),
-                told);
-        return new Pushed(batch.rowsKept(), 0, sending.rows.refused(), told);
+        int kept = sending.rows.rows().size();
+        probes.keep(sending.id, sending.token(), sending.contents, kept, sending.rows.refused(), told);
+        return new Pushed(kept, 0, sending.rows.refused(), told);
     }
 
     /** By probe and what it measures, each in the order it came. */
