@@ -197,6 +197,7 @@ class RunScreen {
                         : planned.words(
                                         entry.entry().bench(),
                                         entry.experiment().key(),
+                                        Optional.empty(),
                                         Optional.empty())
                                 .orElse(null));
         model.addAttribute("notes", notes.of(entry.entry()));

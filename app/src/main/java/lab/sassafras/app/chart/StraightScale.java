@@ -17,6 +17,7 @@ public record StraightScale(double from, double length, double low, double high)
 
     /** More marks than this no scale of ours has; numbers that ask for them have none. */
     private static final int MOST_MARKS = 60;
+
     private static final int TENTHS = 10;
 
     /**

@@ -188,7 +188,8 @@ class ResultController {
                         entry.experiment()
                                 .finalReading()
                                 .flatMap(path -> entry.sheet().reading(path, view.shownTrial()))
-                                .map(read -> read.value()));
+                                .map(read -> read.value()),
+                        view.reduction().sampleOf(view.shownTrial()).interval());
     }
 
     /** What the result was before the conventions of its period were set anew. */

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.Set;
 import lab.sassafras.app.plans.PlanFile;
 import lab.sassafras.app.shelf.Shelf;
-import lab.sassafras.app.shelf.Vessel;
 import lab.sassafras.experiment.Experiment;
 import lab.sassafras.experiment.Experiments;
 import lab.sassafras.measure.Figures;

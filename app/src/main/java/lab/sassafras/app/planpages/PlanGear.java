@@ -128,8 +128,8 @@ final class PlanGear {
                         each.name().equals(now))));
         experiment
                 .takes()
-                .forEach(kind -> all.add(
-                        new PlanForm.Choice(ANY + kind.key(), "any " + kind.words(), now.equals("any " + kind.words()))));
+                .forEach(kind -> all.add(new PlanForm.Choice(
+                        ANY + kind.key(), "any " + kind.words(), now.equals("any " + kind.words()))));
         return all;
     }
 }

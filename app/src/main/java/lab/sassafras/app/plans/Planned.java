@@ -6,6 +6,7 @@ import java.util.Optional;
 import lab.sassafras.app.record.Bench;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.substance.Hazard;
+import lab.sassafras.verdict.Interval;
 import org.springframework.stereotype.Component;
 
 /** What the plan of a bench, or of its period, expects of a run, in words. */
@@ -57,13 +58,14 @@ public class Planned {
     /**
      * {@return what is expected, and how what was read stands to it; empty where no plan leads it}
      *
-     * @param read final temperature that was read (°C); empty while it is not
+     * @param read   final temperature that was read (°C); empty while it is not
+     * @param result that was found (its unit); empty while there is none
      */
-    public Optional<String> words(Bench bench, String experiment, Optional<Double> read) {
+    public Optional<String> words(Bench bench, String experiment, Optional<Double> read, Optional<Interval> result) {
         return plans.laidOut(bench, experiment)
                 .flatMap(plan -> ends(plan)
                         .map(ends -> inTheEnd(plan, ends, bench.period().figures(), read))
-                        .or(() -> result(plan, bench.period().figures())));
+                        .or(() -> result(plan, bench.period().figures(), result)));
     }
 
     private static String inTheEnd(KeptPlan plan, Ends ends, Figures figures, Optional<Double> read) {
@@ -77,7 +79,7 @@ public class Planned {
     }
 
     /** Where no final temperature is expected, the result is. */
-    private static Optional<String> result(KeptPlan plan, Figures figures) {
+    private static Optional<String> result(KeptPlan plan, Figures figures, Optional<Interval> found) {
         Map<String, Double> expected =
                 Optional.ofNullable(plan.file().expected()).orElse(Map.of());
         return expected.entrySet().stream()
@@ -86,9 +88,15 @@ public class Planned {
                 .map(each -> {
                     String unit = each.getKey().substring(PlanFile.RESULT.length());
                     double half = expected.getOrDefault(PlanFile.HALF + unit, 0.0);
+                    String came = found.map(one -> " It came to "
+                                    + figures.fixed(one.value(), Figures.decimalsFor(one.half())) + ": "
+                                    + (Math.abs(one.value() - each.getValue()) <= half + one.half()
+                                            ? "as planned."
+                                            : "not as planned."))
+                            .orElse("");
                     return "The plan “" + plan.name() + "” expects "
                             + figures.fixed(each.getValue(), Figures.decimalsFor(half)) + " ± "
-                            + figures.uncertainty(half) + " " + unit + " (95 %).";
+                            + figures.uncertainty(half) + " " + unit + " (95 %)." + came;
                 });
     }
 }

@@ -42,8 +42,9 @@ public class Traces {
     private static final Pattern IDENTITY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     /** What is pushed is kept at once, with no more between than the statement. */
-    private static final String PUSHED = "insert into trace_chunk (id, trace_id, seconds, temperatures, who_id, made_at) "
-            + "values (?, ?, ?, ?, ?, ?)";
+    private static final String PUSHED =
+            "insert into trace_chunk (id, trace_id, seconds, temperatures, who_id, made_at) "
+                    + "values (?, ?, ?, ?, ?, ?)";
 
     private final EntityManager entities;
     private final JdbcTemplate database;

@@ -54,7 +54,9 @@ public final class Pushing {
     private static final int ONE_BY_ONE = 1_000;
     private static final int TURNS = 4;
     private static final String PARTS = System.getProperty("parts", "");
-    private static final boolean TOGETHER = Boolean.getBoolean("together");
+    /** Whether each bench begins at an instant of its own, so that nothing of theirs can be kept in one commit. */
+    private static final boolean APART = Boolean.getBoolean("apart");
+
     private static final int SECONDS = Integer.getInteger("seconds", 60);
 
     private static final HttpClient HTTP =
@@ -387,16 +389,17 @@ public final class Pushing {
             push(server, token, rows(0, 0.1, 10), 1);
             String listens = listens(hand, hand.begin("heat-of-solution").replaceAll("\\?.*", "") + "/live");
             Queue<long[]> sent = new ConcurrentLinkedQueue<>();
-            // no two hands begin at the same instant, unless that is to be looked at
-            long later = TOGETHER ? 0 : (long) i * rows * 100_000_000L / BENCHES;
+            long later = APART ? (long) i * rows * 100_000_000L / BENCHES : 0;
             all.add(new Thread(() -> listen(hand, listens, sent, rows, heard, over, failed)));
             all.add(new Thread(() -> {
                 try {
                     for (long next = System.nanoTime() + later; !over.get(); next += rows * 100_000_000L) {
                         Thread.sleep(Math.max(0, (next - System.nanoTime()) / 1_000_000));
-                        double t = 1 + System.nanoTime() / 1e9 - begun;
+                        // read when it was due, however late it is sent
+                        double t = 1 + next / 1e9 - begun;
                         sent.add(new long[] {System.nanoTime()});
-                        if (push(server, token, rows(t - 0.1 * (rows - 1), 0.1, rows), t) != 200) {
+                        double now = 1 + System.nanoTime() / 1e9 - begun;
+                        if (push(server, token, rows(t - 0.1 * (rows - 1), 0.1, rows), now) != 200) {
                             failed.add("a batch was refused");
                         }
                     }
