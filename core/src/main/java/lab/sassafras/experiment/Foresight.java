@@ -132,6 +132,25 @@ public interface Foresight {
         }
     }
 
+    /**
+     * {@return whether it is foreseen with an answer}
+     *
+     * @param path   of the question
+     * @param answer to it
+     */
+    default boolean foresees(String path, String answer) {
+        return true;
+    }
+
+    /**
+     * {@return whether a hand chooses what is had in a place: a room is as warm as it is}
+     *
+     * @param path of the slot
+     */
+    default boolean chosen(String path) {
+        return true;
+    }
+
     /** {@return what a bench needs beside instruments, in words} */
     List<String> gear();
 

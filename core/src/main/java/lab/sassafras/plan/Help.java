@@ -64,7 +64,7 @@ public final class Help {
                 .filter(each -> plan.reads().containsKey(each.kind())
                         && !plan.reads().get(each.kind()).key().equals(each.key()))
                 .forEach(each -> all.add(new Change("", "", Optional.of(each))));
-        for (String path : plan.amounts()) {
+        for (String path : plan.amounts().stream().filter(plan::chosen).toList()) {
             double had = plan.amount(path).orElseThrow();
             Optional<Slot.Range> usual = plan.slot(path).flatMap(Slot::usual);
             if (plan.one(path).uncertainty().isEmpty() && usual.isPresent() && plan.weighed(path)) {

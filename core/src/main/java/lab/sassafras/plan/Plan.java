@@ -406,13 +406,24 @@ public record Plan(
      */
     boolean allows(String path, String answer) {
         Address at = at(path);
-        return experiment.procedure().stream()
-                .filter(step -> step.condition()
-                        .filter(when ->
-                                when.path().equals(at.path()) && when.answers().contains(answer))
-                        .isPresent())
-                .allMatch(step -> had.containsKey(step.path())
-                        || had.containsKey(Address.of(step.path(), at.index()).toString()));
+        return experiment.foresight().stream().allMatch(each -> each.foresees(at.path(), answer))
+                && experiment.procedure().stream()
+                        .filter(step -> step.condition()
+                                .filter(when -> when.path().equals(at.path())
+                                        && when.answers().contains(answer))
+                                .isPresent())
+                        .allMatch(step -> had.containsKey(step.path())
+                                || had.containsKey(
+                                        Address.of(step.path(), at.index()).toString()));
+    }
+
+    /**
+     * {@return whether a hand chooses how much there is}
+     *
+     * @param path of an amount
+     */
+    public boolean chosen(String path) {
+        return experiment.foresight().stream().allMatch(each -> each.chosen(path));
     }
 
     /**

@@ -109,6 +109,14 @@ class ForesightTest {
         assertThat(Warnings.of(Plans.expected(HEATED.with(Plans.COARSE))))
                 .extracting(Finding::message)
                 .anyMatch(each -> each.contains("the curve goes beyond it after about"));
+        assertThat(HEATED.options("sample/way"))
+                .singleElement()
+                .matches(each -> each.value().equals("heater"));
+        assertThatThrownBy(() -> Expectation.of(HEATED.with("sample/way", "cooling")))
+                .hasMessageContaining("a heater in the sample");
+        assertThat(Help.changes(HEATED, Plans.SHELF))
+                .as("a room is as warm as it is")
+                .noneMatch(each -> each.path().equals("room/temperature"));
         assertThat(Prepared.substances(HEATED.with("sample/substance", "fusion-of-phenol")))
                 .containsExactly("phenol");
         assertThatThrownBy(() -> Expectation.of(HEATED.with("sample/substance", "fusion-of-lead")))

@@ -394,6 +394,7 @@ public final class PlanForm {
     /** {@return amounts one of which may be sought} */
     public List<Choice> seekable() {
         return plan.amounts().stream()
+                .filter(plan::chosen)
                 .map(path -> new Choice(path, plan.label(path), path.equals(value("sought"))))
                 .toList();
     }

@@ -3,6 +3,7 @@ package lab.sassafras.app.planpages;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import lab.sassafras.app.chart.CoursePicture;
 import lab.sassafras.app.chart.ExpectedPicture;
 import lab.sassafras.app.chart.GainPicture;
 import lab.sassafras.experiment.Foresight;
+import lab.sassafras.expression.Estimate;
 import lab.sassafras.measure.Figures;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.measure.InstrumentKind;
@@ -291,17 +293,24 @@ final class PlanScreen {
                         gains.stream().map(each -> 100 * each.relative()).toList()),
                 percent(expectation.relative()),
                 mean(expectation),
-                expectation.estimate().contributions().stream()
-                        .limit(BUDGET)
-                        .map(each ->
-                                new Part(each.label(), (int) Math.round(100 * each.shareOf(expectation.estimate()))))
-                        .filter(each -> each.percent() > 0)
-                        .toList(),
+                parts(expectation.estimate()),
                 Course.of(expectation).map(each -> CoursePicture.of(each, figures::plain)));
     }
 
+    /** What several numbers of one curve bring stands in one line. */
+    private static List<Part> parts(Estimate estimate) {
+        Map<String, Double> shares = new LinkedHashMap<>();
+        estimate.contributions().forEach(each -> shares.merge(each.label(), each.shareOf(estimate), Double::sum));
+        return shares.entrySet().stream()
+                .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+                .limit(BUDGET)
+                .map(each -> new Part(each.getKey(), (int) Math.round(100 * each.getValue())))
+                .filter(each -> each.percent() > 0)
+                .toList();
+    }
+
     private Row row(Help.Gain gain) {
-        Map<String, String> take = new java.util.LinkedHashMap<>();
+        Map<String, String> take = new LinkedHashMap<>();
         String words = gain.changes().stream()
                 .map(each -> {
                     each.instrument()

@@ -18,6 +18,9 @@ public class HazardsShown {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
+    /** Words with hyphens between are a key. */
+    private static final String KEY = "[a-z]+(-[a-z]+)+";
+
     private final PlanBook plans;
     private final Shelves shelves;
 
@@ -75,7 +78,7 @@ public class HazardsShown {
                         .handbook(ReferenceShelf.VERSION)
                         .find(substance)
                         .map(Substance::name))
-                .orElse(substance);
+                .orElseGet(() -> substance.matches(KEY) ? substance.replace('-', ' ') : substance);
         if (sheet.isPresent()) {
             HazardSheet by = sheet.get();
             return new Shown(

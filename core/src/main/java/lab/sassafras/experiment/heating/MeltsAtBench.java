@@ -12,6 +12,8 @@ import lab.sassafras.simulate.Bench;
 final class MeltsAtBench implements Foresight {
 
     private static final String SUBSTANCE = "sample/substance";
+    private static final String WAY = "sample/way";
+    private static final String HEATER = "heater";
     private static final String ROOM = "room/temperature";
     /** What melts this near to the room has no curve before it, and above this no tube at a bench is heated (°C). No source. */
     private static final double ABOVE_ROOM = 5;
@@ -23,10 +25,20 @@ final class MeltsAtBench implements Foresight {
         return List.of(
                 Usual.stated(SUBSTANCE, "fusion-of-lauric-acid"),
                 Usual.read("sample/mass", "30", "g"),
-                Usual.stated("sample/way", "heater"),
+                Usual.stated(WAY, HEATER),
                 Usual.read("heater/voltage", "8.00", "V"),
                 Usual.read("heater/current", "1.000", "A"),
                 Usual.read(ROOM, "21", "°C"));
+    }
+
+    @Override
+    public boolean foresees(String path, String answer) {
+        return !path.equals(WAY) || answer.equals(HEATER);
+    }
+
+    @Override
+    public boolean chosen(String path) {
+        return !path.equals(ROOM);
     }
 
     @Override
@@ -38,6 +50,10 @@ final class MeltsAtBench implements Foresight {
 
     @Override
     public Seen of(Had had) {
+        if (!had.word(WAY).equals(HEATER)) {
+            throw new Refused(
+                    "Foreseen is a run with a heater in the sample; of another nothing can be expected here.");
+        }
         Optional<Fusion> melts = Fusion.on(had.setting().shelf(), had.word(SUBSTANCE));
         if (melts.isEmpty()) {
             throw new Refused("When that melts, or with how much heat, is not known here.");
