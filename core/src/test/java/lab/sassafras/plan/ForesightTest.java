@@ -104,6 +104,13 @@ class ForesightTest {
                 .isCloseTo(215, within(4.0));
     }
 
+    /** A seeded sample of what {@code ./bench plans} does two thousand times. */
+    @Test
+    void runsScatterAsForeseen() {
+        assertThat(Foreseen.of(inParts(2), 400, 3).ratio()).isBetween(0.88, 1.12);
+        assertThat(Foreseen.of(SATURATED, 400, 3).ratio()).isBetween(0.88, 1.12);
+    }
+
     @Test
     void whatStandsInTheWayIsSaid() {
         assertThat(Warnings.of(Plans.expected(HEATED.with(Plans.COARSE))))
