@@ -495,6 +495,9 @@ public record Plan(
      * @throws Refused in plain words where it is not known
      */
     Optional<Foresight.Seen> seen() {
+        if (experiment.foresight().isEmpty()) {
+            return Optional.empty();
+        }
         Map<String, String> words = new LinkedHashMap<>();
         had.forEach((path, one) -> words.put(path, one.text()));
         return experiment

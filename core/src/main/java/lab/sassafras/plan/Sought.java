@@ -17,8 +17,34 @@ import lab.sassafras.substance.Reference;
  * @param exact  how much to the last digit (bench unit)
  * @param meets  whether it comes to what is wanted; otherwise it is the nearest
  * @param comes  what it comes to: a change of temperature (°C), or a part of the result
+ * @param why    no amount comes nearer, where it does not meet what is wanted
  */
-public record Sought(String path, String amount, double exact, boolean meets, double comes) {
+public record Sought(String path, String amount, double exact, boolean meets, double comes, Why why) {
+
+    /** Why no amount comes nearer. */
+    public enum Why {
+        /** It meets what is wanted. */
+        MEETS(""),
+        /** At the least that is looked for. */
+        LEAST("The less of it the nearer, and no less than that is looked for."),
+        /** At the most that is looked for. */
+        MOST("The more of it the nearer, and no more than that is looked for."),
+        /** With less and with more it is farther off. */
+        TURNS("With less of it and with more it is farther off again."),
+        /** Beyond it the account does not come out. */
+        NO_FURTHER("Beyond that the account does not come out.");
+
+        private final String words;
+
+        Why(String words) {
+            this.words = words;
+        }
+
+        /** {@return it in words; empty where it meets what is wanted} */
+        public String words() {
+            return words;
+        }
+    }
 
     /** What is wanted. */
     public enum Wish {
@@ -38,6 +64,8 @@ public record Sought(String path, String amount, double exact, boolean meets, do
     /** A reference may hang on the amount, by the dilution: it is looked up again so often. */
     private static final int AGAIN = 3;
 
+    private static final double SAME = 1e-9;
+
     /**
      * Seeks it.
      *
@@ -56,7 +84,7 @@ public record Sought(String path, String amount, double exact, boolean meets, do
             throw new Refused(
                     "No change of temperature is sought here. Seek a result within so many per cent instead.");
         }
-        Sought found = new Sought(path, plan.one(path).text(), plan.amount(path).getAsDouble(), false, 0);
+        Sought found = new Sought(path, plan.one(path).text(), plan.amount(path).getAsDouble(), false, 0, Why.TURNS);
         for (int i = 0; i < AGAIN; i++) {
             Plan at = plan.with(path, Round.exact(found.exact));
             Reference reference = Expectation.reference(at, at.sheet())
@@ -88,14 +116,31 @@ public record Sought(String path, String amount, double exact, boolean meets, do
             double other = tried.get(i)[1] - wanted;
             if (one == 0 || one * other < 0) {
                 double exact = between(plan, path, reference, comes, wanted, tried.get(i - 1)[0], tried.get(i)[0]);
-                return new Sought(path, Round.about(exact, PROPOSED), exact, true, wanted);
+                return new Sought(path, Round.about(exact, PROPOSED), exact, true, wanted, Why.MEETS);
             }
         }
         double[] nearest = tried.stream()
                 .min(Comparator.comparingDouble(each -> Math.abs(each[1] - wanted)))
                 .orElseThrow();
         boolean meets = wish == Wish.WITHIN && nearest[1] <= wanted;
-        return new Sought(path, Round.about(nearest[0], PROPOSED), nearest[0], meets, nearest[1]);
+        return new Sought(
+                path,
+                Round.about(nearest[0], PROPOSED),
+                nearest[0],
+                meets,
+                nearest[1],
+                meets ? Why.MEETS : why(nearest, tried, ends));
+    }
+
+    private static Why why(double[] nearest, List<double[]> tried, double[] ends) {
+        boolean least = nearest == tried.get(0);
+        if (!least && nearest != tried.get(tried.size() - 1)) {
+            return Why.TURNS;
+        }
+        if (Math.abs(nearest[0] - ends[least ? 0 : 1]) > SAME * Math.abs(nearest[0])) {
+            return Why.NO_FURTHER;
+        }
+        return least ? Why.LEAST : Why.MOST;
     }
 
     private static double between(

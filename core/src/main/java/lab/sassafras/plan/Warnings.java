@@ -52,6 +52,10 @@ public final class Warnings {
     private static final double FILLED = 0.75;
     /** A loss that is smaller than this part of the change is not spoken of (no source). */
     private static final double WORTH = 0.01;
+    /** A balance is coarse where one without error would make the ± so much smaller (no source). */
+    private static final double COARSE = 1.25;
+
+    private static final double FINEST = 1e-6;
     /** Of what makes up the ± one thing is spoken of where it is more than this part (no source). */
     private static final double MOST = 0.5;
 
@@ -89,6 +93,7 @@ public final class Warnings {
             limiting(expectation, all);
             boiling(plan, ends.value(), all);
         });
+        balance(expectation, all);
         weightiest(expectation, all);
         expectation.warms().ifPresent(ends -> losses(expectation, ends, all));
         return all;
@@ -342,6 +347,24 @@ public final class Warnings {
                                 + plan.setting().figures().significant(most, 2) + " g of "
                                 + limit.get().name() + ": of the "
                                 + plan.setting().figures().plain(grams) + " g some will not dissolve."));
+    }
+
+    /** What the balance costs, beside one that shows every mass as it is. */
+    private static void balance(Expectation expectation, List<Finding> all) {
+        Plan plan = expectation.plan();
+        Instrument on = plan.reads().get(InstrumentKind.BALANCE);
+        if (on == null || !plan.reads(InstrumentKind.BALANCE)) {
+            return;
+        }
+        Instrument fine =
+                new Instrument(on.key(), on.name(), on.kind(), on.unit(), FINEST, on.low(), on.high(), FINEST, FINEST);
+        Quick.of(plan.with(fine), expectation.reference())
+                .filter(one -> expectation.relative() > COARSE * one.relative())
+                .ifPresent(one -> all.add(Finding.question(
+                        "plan.balance",
+                        on.name() + " is coarse for these masses: ± " + percent(plan, expectation.relative())
+                                + " instead of the " + percent(plan, one.relative())
+                                + " one would have that shows every mass as it is. Take a finer balance, or more.")));
     }
 
     /** What makes up most of the ±. */

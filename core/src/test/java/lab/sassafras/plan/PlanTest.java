@@ -124,8 +124,31 @@ class PlanTest {
         Sought never = Sought.of(Plans.brass(), "sample/mass", Sought.Wish.CHANGE, 500);
         assertThat(never.meets()).isFalse();
         assertThat(never.comes()).isBetween(20.0, 78.0);
+        assertThat(never.why()).isEqualTo(Sought.Why.MOST);
+        assertThat(Sought.of(Plans.brass(), "water/mass", Sought.Wish.CHANGE, 500)
+                        .why())
+                .isEqualTo(Sought.Why.LEAST);
+        assertThat(Sought.of(Plans.of("fusion-of-ice"), "ice/mass", Sought.Wish.CHANGE, -60)
+                        .why())
+                .as("more would not melt")
+                .isEqualTo(Sought.Why.NO_FURTHER);
         assertThatThrownBy(() -> Sought.of(Plans.brass(), "spoon/mass", Sought.Wish.CHANGE, 4))
                 .isInstanceOf(Refused.class);
+    }
+
+    @Test
+    void aBalanceIsCoarseWhereItMakesTheIntervalAQuarterLarger() {
+        Plan little = Plans.brass().with(Plans.FINE).with("sample/mass", "12");
+        assertThat(warned(little.with(Plans.BALANCE))).doesNotContain("plan.balance");
+        assertThat(warned(little.with(Plans.KITCHEN))).contains("plan.balance");
+        for (String mass : List.of("16", "20", "24", "28", "32", "40", "50")) {
+            Plan more = little.with("sample/mass", mass);
+            double much = Plans.expected(more.with(Plans.KITCHEN)).relative()
+                    / Plans.expected(more.with(Plans.BALANCE)).relative();
+            assertThat(warned(more.with(Plans.KITCHEN)).contains("plan.balance"))
+                    .as(mass + " g, " + much)
+                    .isEqualTo(much > 1.25);
+        }
     }
 
     /** The best single change and the best pair, against all of them worked out whole, on plans drawn by a seed. */

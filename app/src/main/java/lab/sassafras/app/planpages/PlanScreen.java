@@ -347,7 +347,8 @@ final class PlanScreen {
                         sought.meets()
                                 ? "About " + figures.typed(sought.amount()) + " " + unit + " come to " + comes + "."
                                 : "No amount reaches it. The nearest is about " + figures.typed(sought.amount()) + " "
-                                        + unit + ", which comes to " + comes + ".",
+                                        + unit + ", which comes to " + comes + ". "
+                                        + sought.why().words(),
                         wanted.path(),
                         sought.amount());
             } catch (Refused refused) {
