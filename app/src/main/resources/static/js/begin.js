@@ -1,4 +1,4 @@
-/* Where something begins: coming in, a new period, a new entry, rows typed in, a list that is searched. Loaded after
+/* Where something begins: coming in, a new period, a new entry, rows typed in. Loaded after
    sassafras.js, on those pages alone. */
 'use strict';
 
@@ -55,15 +55,6 @@ document.addEventListener('keydown', (event) => {
     row.after(more);
   }
   form.querySelectorAll('tbody input')[at + 1].focus();
-});
-
-/* A list is searched as one types. */
-document.addEventListener('input', (event) => {
-  if (!event.target.matches('[data-find]')) { return; }
-  const sought = event.target.value.trim().toLowerCase();
-  document.querySelectorAll('.found tbody tr').forEach((row) => {
-    row.toggleAttribute('hidden', !row.textContent.toLowerCase().includes(sought));
-  });
 });
 
 /* A new period begins with the day and the zone of whoever opens it. */

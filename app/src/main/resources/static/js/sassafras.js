@@ -178,6 +178,15 @@ document.addEventListener('click', (event) => {
   if (event.target.closest('[data-print]')) { window.print(); }
 });
 
+/* A list is searched as one types. */
+document.addEventListener('input', (event) => {
+  if (!event.target.matches('[data-find]')) { return; }
+  const sought = event.target.value.trim().toLowerCase();
+  document.querySelectorAll('.found tbody tr').forEach((row) => {
+    row.toggleAttribute('hidden', !row.textContent.toLowerCase().includes(sought));
+  });
+});
+
 /* A value proposed is selected, so that typing takes its place. */
 document.addEventListener('focusin', (event) => {
   if (event.target.matches('.huge-input, .assumed input')) { event.target.select(); }
