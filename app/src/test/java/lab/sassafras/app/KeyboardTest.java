@@ -85,7 +85,7 @@ class KeyboardTest extends HouseTest {
                     "mixing", "known", "materia", "specifi", "liquid", "ice", "vapor", "soluti", "neutral", "enthalp",
                     "can", "bomb", "in", "cycle", "balance", "solub")) {
                 assertThat(letters.length() + 1).isLessThanOrEqualTo(8);
-                browser.page().evaluate("() => { leaves.at = -9999; }");
+                browser.page().evaluate("() => { typed.at = -9999; }");
                 browser.type(letters);
                 chosen.add(browser.page().inputValue("input[name=experiment]:checked"));
             }

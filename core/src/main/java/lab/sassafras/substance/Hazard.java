@@ -152,8 +152,8 @@ public record Hazard(
     }
 
     /**
-     * {@return what is named by a text: a substance, also by a property of it, a formula, or every party of an equation, in
-     * order}
+     * {@return what is named by a text: a substance, also by a property of it, a formula, or every party of an
+     * equation, in order}
      *
      * @param text as it stands in a place of a sheet
      */

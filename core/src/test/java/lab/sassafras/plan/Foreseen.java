@@ -63,7 +63,7 @@ record Foreseen(String experiment, double ratio, double met) {
         return (off.get((int) (0.975 * off.size())) - off.get((int) (0.025 * off.size()))) / 2;
     }
 
-    /** Where no final temperature is sought: a curve is another run of the bench, all else is read as it is foreseen. */
+    /** Where no final temperature is sought: a curve is another run, all else is read as it is foreseen. */
     private static Foreseen seen(Plan plan, Expectation expected, int many, long seed) {
         Random random = new Random(seed);
         Foresight.Seen foreseen = expected.seen().orElseThrow();

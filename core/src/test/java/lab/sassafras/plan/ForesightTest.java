@@ -61,8 +61,8 @@ class ForesightTest {
     }
 
     /**
-     * Of potassium nitrate 38.3 g dissolve in 100 g of water at 25 °C, 1.3 g more for each degree; the solution has 1.19
-     * g/mL (memory of a handbook).
+     * Of potassium nitrate 38.3 g dissolve in 100 g of water at 25 °C, 1.3 g more for each degree; the solution
+     * has 1.19 g/mL (memory of a handbook).
      */
     @Test
     void asMuchDissolvesAsTheTableSays() {

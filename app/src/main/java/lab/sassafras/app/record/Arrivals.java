@@ -65,8 +65,8 @@ public class Arrivals {
      *
      * @param traces each with the number of its row that was shown last; 0 where none was since the page was rendered.
      *               Of one trace rows are kept in their order, so nothing is looked for before it
-     * @param after  the number of the newest row when the page was rendered: a row of another number may have been under
-     *               way then
+     * @param after  the number of the newest row when the page was rendered: a row of another number may have
+     *               been under way then
      * @param most   rows
      */
     public List<Came> after(Map<UUID, Long> traces, long after, int most) {

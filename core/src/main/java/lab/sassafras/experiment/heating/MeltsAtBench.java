@@ -15,7 +15,7 @@ final class MeltsAtBench implements Foresight {
     private static final String WAY = "sample/way";
     private static final String HEATER = "heater";
     private static final String ROOM = "room/temperature";
-    /** What melts this near to the room has no curve before it, and above this no tube at a bench is heated (°C). No source. */
+    /** What melts this near to the room has no curve before it, and above this no tube is heated (°C). No source. */
     private static final double ABOVE_ROOM = 5;
 
     private static final double HOTTEST = 95;

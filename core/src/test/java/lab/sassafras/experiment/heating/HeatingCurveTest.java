@@ -111,7 +111,7 @@ class HeatingCurveTest {
         assertThat(solution.derived()).as("nothing was passed").hasSize(1);
     }
 
-    /** The same from the room’s temperature, recorded while the probe takes it, and for a while before the heater is on. */
+    /** The same from the room’s temperature, recorded while the probe takes it, and before the heater is on. */
     @ParameterizedTest
     @CsvSource({"0, 0", "40, 0", "120, 0", "600, 0", "120, -3", "600, 2"})
     void readingsBeforeTheHeaterIsOnTellNoRate(double on, double dipped) {
