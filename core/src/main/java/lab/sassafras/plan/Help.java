@@ -7,8 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import lab.sassafras.experiment.Foresight;
 import lab.sassafras.measure.Instrument;
 import lab.sassafras.slot.Slot;
 import lab.sassafras.substance.Reference;
@@ -103,9 +107,10 @@ public final class Help {
             gain(then, now, now.standard(), List.of(each)).ifPresent(singles::add);
         }
         List<Gain> pairs = new ArrayList<>();
-        for (int i = 0; i < all.size(); i++) {
-            for (int j = i + 1; j < all.size(); j++) {
-                if (!all.get(i).of().equals(all.get(j).of())) {
+        List<Integer> paired = paired(plan, all, alone);
+        for (int i : paired) {
+            for (int j : paired) {
+                if (i < j && !all.get(i).of().equals(all.get(j).of())) {
                     List<Change> both = List.of(all.get(i), all.get(j));
                     gain(quick(plan, reference, both), now, Math.min(alone.get(i), alone.get(j)), both)
                             .ifPresent(pairs::add);
@@ -115,6 +120,20 @@ public final class Help {
         return Stream.of(singles, pairs)
                 .flatMap(some -> best(some).stream().limit(SHOWN))
                 .toList();
+    }
+
+    /** All of them; where each is a run at the simulated bench, of each place the one that helps most. */
+    private static List<Integer> paired(Plan plan, List<Change> all, List<Double> alone) {
+        IntStream every = IntStream.range(0, all.size());
+        return plan.seen().flatMap(Foresight.Seen::timed).isEmpty()
+                ? every.boxed().toList()
+                : List.copyOf(every.boxed()
+                        .collect(Collectors.toMap(
+                                i -> all.get(i).of(),
+                                Function.identity(),
+                                (one, other) -> alone.get(other) < alone.get(one) ? other : one,
+                                TreeMap::new))
+                        .values());
     }
 
     /** Of those that are about the same places the best, the best of all first. */

@@ -121,6 +121,10 @@ class ForesightTest {
                 .matches(each -> each.value().equals("heater"));
         assertThatThrownBy(() -> Expectation.of(HEATED.with("sample/way", "cooling")))
                 .hasMessageContaining("a heater in the sample");
+        assertThat(Help.most(HEATED, Plans.expected(HEATED).reference(), Plans.SHELF))
+                .as("pairs of what helps most alone")
+                .anyMatch(each -> each.changes().size() == 2)
+                .allMatch(each -> each.relative() < Plans.expected(HEATED).relative());
         assertThat(Help.changes(HEATED, Plans.SHELF))
                 .as("a room is as warm as it is")
                 .noneMatch(each -> each.path().equals("room/temperature"));

@@ -197,6 +197,7 @@ class RehearsalController {
         double speed = speed(form, typed.getOrDefault("speed", "").strip());
         Experiment of = form.experiments().get(0);
         Scene scene = of.scene()
+                .filter(any -> Plan.runs(of))
                 .orElseThrow(
                         () -> new Refused("“" + of.words().title() + "” has nothing to run at the simulated bench."));
         List<String> wrong = new ArrayList<>();
