@@ -121,7 +121,8 @@ class ForesightTest {
                 .matches(each -> each.value().equals("heater"));
         assertThatThrownBy(() -> Expectation.of(HEATED.with("sample/way", "cooling")))
                 .hasMessageContaining("a heater in the sample");
-        assertThat(Help.most(HEATED, Plans.expected(HEATED).reference(), Plans.SHELF))
+        assertThat(Help.most(
+                        HEATED, Plans.expected(HEATED).reference(), List.of(Plans.thermometer("R-9", 0.001, -10, 110))))
                 .as("pairs of what helps most alone")
                 .anyMatch(each -> each.changes().size() == 2)
                 .allMatch(each -> each.relative() < Plans.expected(HEATED).relative());
