@@ -323,7 +323,7 @@ class PrepTest extends HouseTest {
         assertThat(hand.get(one).body()).contains("at-part/mass").doesNotContain("at-part[2]");
         String plan = Hand.location(
                 hand.post("/prep/dissolving-equilibrium", "name=filled&at-vessel/solvent=60&THERMOMETER=kind:"));
-        assertThat(hand.get(plan).body()).contains(">67.7</span>", "7.66 g more than before");
+        assertThat(hand.get(plan).body()).contains(">67.66</span>", "7.66 g more than before");
         assertThat(hand.get(plan + "/list").body())
                 .contains("potassium nitrate", "small graduated cylinder")
                 .doesNotContain("foam cup");

@@ -77,7 +77,7 @@ public record Expectation(
      * @param trials at least 1
      */
     public double relative(int trials) {
-        Interval mean = Reduction.of(plan.sheet(trials, whole()), plan.conventions())
+        Interval mean = Reduction.of(new PlanSheet(plan).repeated(trials, whole()), plan.conventions())
                 .samples()
                 .get(0)
                 .interval()

@@ -61,7 +61,6 @@ public record PaperData(
 
     private static final int DIGITS = 3;
     private static final String SOLUTION = "constants/solution";
-    private static final String CLOCK = "00000000-0000-0000-0000-000000000001";
 
     /**
      * Keeps copies of what could change.
@@ -123,7 +122,7 @@ public record PaperData(
                 .toList();
         Setting setting = new Setting(
                         Optional.of(vessel), Map.of(), 1, Map.of(), Set.of(), Map.of(), Figures.POINT, conventions)
-                .logging(Map.of(CLOCK, new Logged("the clock", readings, Optional.of(bench.thermometer()))));
+                .logging(Map.of(PlanSheet.CLOCK, new Logged("the clock", readings, Optional.of(bench.thermometer()))));
         Sheet sheet = new Sheet(experiment, List.of(), setting);
         Set<String> told = new HashSet<>();
         experiment.span().ifPresent(span -> told.addAll(List.of(span.start(), span.end())));
@@ -142,7 +141,8 @@ public record PaperData(
                 CommonPlaces.TRACE,
                 Role.STATED,
                 new GivenValue(
-                        new TraceUse(CLOCK, played.settled(), last, Math.rint(1000 * played.mixed()) / 1000).text(),
+                        new TraceUse(PlanSheet.CLOCK, played.settled(), last, Math.rint(1000 * played.mixed()) / 1000)
+                                .text(),
                         null,
                         Optional.empty(),
                         null,

@@ -109,7 +109,7 @@ public record Prepared(List<Line> lines, List<String> substances) {
                     + SPARE + " % to spare.");
         }
         // what may not be done is not prepared either, whoever asks
-        Warnings.refusals(plan).stream().findFirst().ifPresent(why -> {
+        Refusals.of(plan).stream().findFirst().ifPresent(why -> {
             throw new Refused(why.message());
         });
         return new Making(plan, benches, benches * trials * (1 + spare / 100), bottles).prepared();

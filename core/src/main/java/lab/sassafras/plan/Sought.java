@@ -26,11 +26,11 @@ public record Sought(String path, String amount, double exact, boolean meets, do
         /** It meets what is wanted. */
         MEETS(""),
         /** At the least that is looked for. */
-        LEAST("The less of it the nearer, and no less than that is looked for."),
+        LEAST("The smaller it is the nearer, and nothing smaller is looked for."),
         /** At the most that is looked for. */
-        MOST("The more of it the nearer, and no more than that is looked for."),
+        MOST("The larger it is the nearer, and nothing larger is looked for."),
         /** With less and with more it is farther off. */
-        TURNS("With less of it and with more it is farther off again."),
+        TURNS("Smaller and larger it is farther off again."),
         /** Beyond it the account does not come out. */
         NO_FURTHER("Beyond that the account does not come out.");
 

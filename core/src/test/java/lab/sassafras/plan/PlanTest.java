@@ -375,34 +375,31 @@ class PlanTest {
     @Test
     void whatHurtsIsRefused() {
         Plan acid = Plans.of("neutralization");
-        assertThat(codes(Warnings.refusals(acid))).isEmpty();
-        assertThat(Warnings.refusals(acid.with("acid/concentration", "2.1")))
+        assertThat(codes(Refusals.of(acid))).isEmpty();
+        assertThat(Refusals.of(acid.with("acid/concentration", "2.1")))
                 .singleElement()
                 .satisfies(each -> assertThat(each.about()).isEqualTo("acid[1]/concentration"));
-        assertThat(codes(Warnings.refusals(acid.with("reaction/equation", "HF(aq) + NaOH(aq) -> NaF(aq) + H2O(l)"))))
+        assertThat(codes(Refusals.of(acid.with("reaction/equation", "HF(aq) + NaOH(aq) -> NaF(aq) + H2O(l)"))))
                 .contains("plan.hydrofluoric");
-        assertThat(codes(Warnings.refusals(acid.with("acid/concentration", "2"))))
-                .isEmpty();
+        assertThat(codes(Refusals.of(acid.with("acid/concentration", "2")))).isEmpty();
         Lab strict = new Lab(1, 1000, OptionalDouble.empty());
-        assertThat(codes(Warnings.refusals(acid.with(strict).with("acid/concentration", "1.1"))))
+        assertThat(codes(Refusals.of(acid.with(strict).with("acid/concentration", "1.1"))))
                 .as("where an instructor allows less")
                 .contains("plan.strength");
-        assertThat(codes(Warnings.refusals(acid.with("base/formula", "NaF"))))
+        assertThat(codes(Refusals.of(acid.with("base/formula", "NaF"))))
                 .as("a fluoride with an acid")
                 .contains("plan.hydrofluoric");
-        assertThat(codes(Warnings.refusals(Plans.of("solid-with-solution").with("solid/formula", "Na"))))
+        assertThat(codes(Refusals.of(Plans.of("solid-with-solution").with("solid/formula", "Na"))))
                 .contains("plan.reacts");
         assertThatThrownBy(() -> Prepared.of(acid.with("acid/concentration", "6"), 1, 1, 0, List.of()))
                 .as("nor is it prepared")
                 .isInstanceOf(Refused.class);
         Plan liquid = Plans.of("specific-heat-of-liquid");
-        assertThat(codes(Warnings.refusals(liquid.with("shelf/liquid", "acetone"))))
-                .contains("plan.boils");
-        assertThat(codes(
-                        Warnings.refusals(liquid.with("shelf/liquid", "ethanol").with("solid/bath", "boiling"))))
+        assertThat(codes(Refusals.of(liquid.with("shelf/liquid", "acetone")))).contains("plan.boils");
+        assertThat(codes(Refusals.of(liquid.with("shelf/liquid", "ethanol").with("solid/bath", "boiling"))))
                 .contains("plan.flammable")
                 .doesNotContain("plan.boils");
-        assertThat(codes(Warnings.refusals(liquid))).isEmpty();
+        assertThat(codes(Refusals.of(liquid))).isEmpty();
     }
 
     /** A name is as good as a formula, for what is refused too; and a period that writes commas plans as well. */
@@ -411,7 +408,7 @@ class PlanTest {
         Plan named = Plans.of("heat-of-solution").with("solute/formula", "potassium chloride");
         assertThat(named.one("solute/formula").text()).isEqualTo("KCl");
         assertThat(warned(named.with("solid/mass", "33"))).contains("plan.solubility");
-        assertThat(codes(Warnings.refusals(Plans.of("neutralization")
+        assertThat(codes(Refusals.of(Plans.of("neutralization")
                         .with("base/formula", "sodium hydroxide")
                         .with("base/concentration", "3"))))
                 .contains("plan.strength");

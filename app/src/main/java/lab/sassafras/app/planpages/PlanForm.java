@@ -18,8 +18,8 @@ import lab.sassafras.measure.TypedNumber;
 import lab.sassafras.plan.Lab;
 import lab.sassafras.plan.Plan;
 import lab.sassafras.plan.Purpose;
+import lab.sassafras.plan.Refusals;
 import lab.sassafras.plan.Sought;
-import lab.sassafras.plan.Warnings;
 import lab.sassafras.slot.Address;
 import lab.sassafras.slot.Calorimeter;
 import lab.sassafras.slot.Role;
@@ -263,9 +263,7 @@ public final class PlanForm {
                         .map(each -> "“" + plan.label(each.getKey().substring(PLACE.length())) + "”: " + each.getValue()
                                 + " Nothing was kept.")
                         .findFirst())
-                .or(() -> Warnings.refusals(plan).stream()
-                        .findFirst()
-                        .map(each -> each.message() + " Nothing was kept."));
+                .or(() -> Refusals.of(plan).stream().findFirst().map(each -> each.message() + " Nothing was kept."));
     }
 
     /** {@return what is had, in the order of the work} */

@@ -23,6 +23,7 @@ import lab.sassafras.plan.Expectation;
 import lab.sassafras.plan.Help;
 import lab.sassafras.plan.Plan;
 import lab.sassafras.plan.Purpose;
+import lab.sassafras.plan.Refusals;
 import lab.sassafras.plan.Sought;
 import lab.sassafras.plan.Warnings;
 import lab.sassafras.slot.Role;
@@ -123,7 +124,7 @@ final class PlanScreen {
     record Reckoned(Optional<Expectation> expectation, List<Finding> findings) {}
 
     Reckoned reckoned() {
-        List<Finding> refusals = Warnings.refusals(plan);
+        List<Finding> refusals = Refusals.of(plan);
         List<Finding> otherwise = form.period().reckoning().otherwise().stream()
                 .map(each -> Finding.note(
                         "plan.convention",
@@ -189,11 +190,14 @@ final class PlanScreen {
                     "");
         }
         String unit = ends.get().unit().symbol();
+        double more = ends.get().change();
+        // both to as many decimals as the difference has digits that are told
+        int decimals = (int) Math.max(0, RESULT_DIGITS - 1 - Math.floor(Math.log10(Math.abs(more))));
         return new Headline(
-                figures.significant(ends.get().value().value(), RESULT_DIGITS),
+                figures.fixed(ends.get().value().value(), decimals),
                 unit,
-                "read last: " + plan.label(ends.get().path()) + ", "
-                        + figures.significant(ends.get().change(), RESULT_DIGITS) + " " + unit + " more than before",
+                "read last: " + plan.label(ends.get().path()) + ", " + figures.fixed(more, decimals) + " " + unit
+                        + " more than before",
                 Optional.empty(),
                 "");
     }

@@ -17,7 +17,7 @@ final class HeaterInSample implements Scene {
     private static final double TUBE = 60;
 
     /** What melts where nothing else is asked for. */
-    private static final String USUAL = "fusion-of-lauric-acid";
+    static final String USUAL = "fusion-of-lauric-acid";
     /** What is heated is heated so long at least (s), and so much longer than it takes to melt it all (no source). */
     private static final double LASTS = 1400;
 

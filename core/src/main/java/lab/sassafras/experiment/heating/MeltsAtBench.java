@@ -23,7 +23,7 @@ final class MeltsAtBench implements Foresight {
     @Override
     public List<Usual> usual(int parts) {
         return List.of(
-                Usual.stated(SUBSTANCE, "fusion-of-lauric-acid"),
+                Usual.stated(SUBSTANCE, HeaterInSample.USUAL),
                 Usual.read("sample/mass", "30", "g"),
                 Usual.stated(WAY, HEATER),
                 Usual.read("heater/voltage", "8.00", "V"),
@@ -45,7 +45,7 @@ final class MeltsAtBench implements Foresight {
     public List<String> gear() {
         return List.of(
                 "tube that stands the heat, in a clamp",
-                "heater that goes into the sample, its supply, volts and amperes");
+                "immersion heater with its supply, a voltmeter and an ammeter");
     }
 
     @Override
@@ -78,6 +78,6 @@ final class MeltsAtBench implements Foresight {
                         melts.get().name(),
                         had.amount("sample/mass"),
                         false)),
-                "an honest run at the simulated bench, a degree of it taken as of a fat");
+                "an honest run at the simulated bench, with the specific heats of a fatty acid");
     }
 }
