@@ -3,11 +3,11 @@ package lab.sassafras.convention;
 import java.util.List;
 import lab.sassafras.account.HeatTerm;
 
-/** The vessel is taken to swallow nothing. */
+/** The vessel is taken to absorb nothing. */
 public record CalorimeterIgnored() implements CalorimeterTreatment {
 
     private static final Said SAID = new Said(
-            "ignored", "ignored", "The vessel is taken to swallow nothing; the answer leans by what it did swallow.");
+            "ignored", "ignored", "The vessel is taken to absorb nothing; the answer is off by what it did absorb.");
 
     @Override
     public Said said() {

@@ -24,7 +24,7 @@ import lab.sassafras.yardstick.Judged;
  * @param plan      what is had
  * @param reference what the result should be, by which the rest is reckoned
  * @param ends      what is read last; empty where no single reading ends it
- * @param heat      that goes over, by the parties that take it up (J)
+ * @param heat      that is exchanged, by the parties that take it up (J)
  * @param seen      what was foreseen of it; empty where its end was sought
  * @param reduction of the run at that temperature
  */

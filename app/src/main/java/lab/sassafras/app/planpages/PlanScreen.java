@@ -228,7 +228,7 @@ final class PlanScreen {
                 figures.fixed(end, decimals),
                 "°C",
                 "expected in the end, a change of " + figures.signed(ends.change(), decimals) + " °C; "
-                        + figures.significant(expectation.heat() / 1000, 3) + " kJ go over",
+                        + figures.significant(expectation.heat() / 1000, 3) + " kJ are exchanged",
                 Optional.of(picture),
                 "Starts at "
                         + starts.stream()

@@ -157,7 +157,7 @@ public final class ConstantByKnownHeat extends HeatBalanceExperiment {
                         words().get("per-gram"),
                         Symbol.of("C/m"),
                         BenchUnit.JOULES_PER_GRAM_DEGREE,
-                        swallowed -> swallowed.over(end.minus(start)).over(mass))));
+                        absorbed -> absorbed.over(end.minus(start)).over(mass))));
     }
 
     private static HeatTerm dissolved(

@@ -24,7 +24,7 @@ import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.VesselHolds;
 import lab.sassafras.yardstick.Yardstick;
 
-/** Hot water into cold: what the books lack is what the vessel swallowed. */
+/** Hot water into cold: what the books lack is what the vessel absorbed. */
 public final class ConstantByMixing extends HeatBalanceExperiment {
 
     /** As it is offered to a class. */
@@ -146,6 +146,6 @@ public final class ConstantByMixing extends HeatBalanceExperiment {
                 words().get(word),
                 Symbol.of("C/m"),
                 BenchUnit.JOULES_PER_GRAM_DEGREE,
-                swallowed -> swallowed.over(end.minus(start)).over(mass));
+                absorbed -> absorbed.over(end.minus(start)).over(mass));
     }
 }

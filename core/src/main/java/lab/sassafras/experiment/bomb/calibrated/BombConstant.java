@@ -22,7 +22,7 @@ import lab.sassafras.slot.Slots;
 import lab.sassafras.yardstick.VesselHolds;
 import lab.sassafras.yardstick.Yardstick;
 
-/** Certified benzoic acid burns in the bomb: what its heat did not do to the water, bomb and bucket swallowed. */
+/** Certified benzoic acid burns in the bomb: what its heat did not do to the water, bomb and bucket absorbed. */
 public final class BombConstant extends InBomb {
 
     /** As it is offered to a class. */
@@ -93,6 +93,6 @@ public final class BombConstant extends InBomb {
                         words().get("with-water"),
                         Symbol.of("C:with its water"),
                         BenchUnit.JOULES_PER_DEGREE,
-                        swallowed -> swallowed.over(end.minus(start)).plus(water.times(heat)))));
+                        absorbed -> absorbed.over(end.minus(start)).plus(water.times(heat)))));
     }
 }
